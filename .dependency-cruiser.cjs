@@ -1,0 +1,84 @@
+// The direction of imports, as docs/architecture says it: web -> core, and inside core
+// quantity <- air <- duct, fitting, collector <- network <- verdict, leak, improve.
+// `shop` knows geometry, not air.
+const ROOMS = [
+  'quantity',
+  'air',
+  'duct',
+  'fitting',
+  'collector',
+  'shop',
+  'network',
+  'verdict',
+  'reading',
+  'leak',
+];
+
+/** What each room of the core may import from, besides itself. */
+const MAY_IMPORT = {
+  quantity: [],
+  air: ['quantity'],
+  duct: ['quantity', 'air'],
+  fitting: ['quantity', 'air'],
+  collector: ['quantity', 'air'],
+  shop: ['quantity'],
+  network: ['quantity', 'air', 'duct', 'fitting', 'collector', 'shop'],
+  verdict: ['quantity', 'air', 'duct', 'fitting', 'collector', 'shop', 'network'],
+  reading: ['quantity', 'air', 'duct', 'shop', 'network', 'verdict'],
+  leak: ['quantity', 'air', 'duct', 'shop', 'network', 'verdict', 'reading'],
+};
+
+const roomRules = ROOMS.map((room) => ({
+  name: `core-${room}`,
+  comment: `${room} may import only ${MAY_IMPORT[room].join(', ') || 'nothing'} of the core`,
+  severity: 'error',
+  from: { path: `^core/src/${room}/` },
+  to: {
+    path: '^core/src/',
+    pathNot: [`^core/src/${room}/`, ...MAY_IMPORT[room].map((other) => `^core/src/${other}/`)],
+  },
+}));
+
+module.exports = {
+  forbidden: [
+    ...roomRules,
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true },
+    },
+    {
+      name: 'core-stands-alone',
+      comment: 'core imports nothing but itself and zod (tests: their references)',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: ['^core/src/', 'node_modules/zod/'] },
+    },
+    {
+      name: 'core-by-its-door',
+      comment: 'everyone else reaches the core through its one public door',
+      severity: 'error',
+      from: { pathNot: '^core/' },
+      to: { path: '^core/src/', pathNot: '^core/src/index\\.ts$' },
+    },
+    {
+      name: 'ui-knows-no-dust',
+      severity: 'error',
+      from: { path: '^web/src/ui/' },
+      to: { path: ['^web/src/(views|store|app)/', '^core/'] },
+    },
+    {
+      name: 'store-knows-no-views',
+      severity: 'error',
+      from: { path: '^web/src/store/' },
+      to: { path: '^web/src/(views|ui|app)/' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'web/tsconfig.json' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types'] },
+  },
+};

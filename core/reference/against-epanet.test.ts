@@ -1,0 +1,54 @@
+// Reference: EPANET 2.2, general-purpose pipe-network engine, run as WebAssembly by epanet-js.
+import { describe, expect, it } from 'vitest';
+import { arrangeDucts } from '../src/shop/topology';
+import { shopToNetwork } from '../src/network/shop-to-network';
+import { compileNetwork, solveNetwork } from '../src/network/solve-network';
+import type { Network } from '../src/network/network';
+import type { Shop } from '../src/shop/schema';
+import { openInEpanet } from './epanet-engine';
+import { generatedShop, threeBranchShop } from './sample-shops';
+
+/** Worst difference of any flow, relative to the blower's. */
+async function worstDifference(network: Network): Promise<number> {
+  const ours = solveNetwork(compileNetwork(network));
+  if (ours.kind !== 'converged') throw new Error(ours.reason.kind);
+  const reference = await openInEpanet(network);
+  const theirs = reference.solve();
+  reference.close();
+  const { state } = ours;
+  const differences = network.segments.flatMap((_, s) => [
+    (state.qUp[s] ?? 0) - (theirs.up[s] ?? 0),
+    (state.qDown[s] ?? 0) - (theirs.down[s] ?? 0),
+  ]);
+  return Math.max(...differences.map(Math.abs), Math.abs(state.flow - theirs.blower)) / state.flow;
+}
+
+function networkOf(shop: Shop, openGates: readonly string[]): Network {
+  const arranged = arrangeDucts(shop);
+  if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
+  const network = shopToNetwork(shop, arranged.tree, {
+    view: 'found',
+    openGates: new Set(openGates),
+  });
+  // EPANET's leaks see no velocity pressure: leave only those where the air stands still.
+  const segments = network.segments.map((segment) =>
+    segment.upstream === 'capped' ? segment : { ...segment, seam: 0 },
+  );
+  return { ...network, segments };
+}
+
+describe('flows agree with EPANET', () => {
+  it('three branches, one shut and leaking, within 1 % everywhere', async () => {
+    const network = networkOf(threeBranchShop(), ['saw', 'planer']);
+    expect(network.segments.some(({ seam, upstream }) => upstream === 'capped' && seam > 0)).toBe(
+      true,
+    );
+    expect(await worstDifference(network)).toBeLessThan(0.01);
+  });
+
+  it.each([3, 8, 20, 40])('a generated tree of %i drops, half of them shut', async (drops) => {
+    const shop = generatedShop(drops);
+    const open = shop.ducts.runs.filter((run, i) => run.gate && i % 2 === 0).map(({ id }) => id);
+    expect(await worstDifference(networkOf(shop, open))).toBeLessThan(0.01);
+  });
+});

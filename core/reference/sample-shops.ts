@@ -1,0 +1,72 @@
+import { toSI } from '../src/quantity/units';
+import { addDrop, addRun } from '../src/shop/edit-ducts';
+import { newShop } from '../src/shop/new-shop';
+import { MACHINE_KIND_IDS } from '../src/shop/machine-kinds';
+import type { Run, Shop } from '../src/shop/schema';
+
+/** Shops for checks; invented. Ids count up, so that every call gives the same document. */
+export const counter = () => {
+  let next = 0;
+  return () => `id${next++}`;
+};
+
+/** A blower on a straight line, which both engines interpolate alike, big enough for anything. */
+const straightBlower = (shutOff: number, freeFlow: number) =>
+  [0, 1 / 3, 2 / 3, 1].map((share) => ({ flow: share * freeFlow, pressure: shutOff * (1 - share) }));
+
+/** No kind of loss but constant coefficients, an exhaust outdoors, and gates that shut airtight. */
+function comparableShop(shutOff: number, freeFlow: number): Shop {
+  const shop = newShop('shop', 'Check', 'us', straightBlower(shutOff, freeFlow));
+  shop.shop.rules.junctions = 'handbook';
+  shop.shop.site.humidity = 0;
+  shop.collector.exhaust = { kind: 'outdoors', diameter: 0.2, lossCoefficient: 1.5 };
+  shop.condition.sealing.usual = 30;
+  return shop;
+}
+
+function withAirtightGate(run: Run | undefined): void {
+  if (run?.gate) run.gate.closedGap = 0;
+}
+
+/** Saw, planer and sander on one main; ids `saw`, `planer`, `sander` are their runs. */
+export function threeBranchShop(): Shop {
+  const shop = comparableShop(2500, 0.6);
+  const newId = counter();
+  const main = addRun(shop, 'inlet', newId);
+  const joint = shop.ducts.runs.find(({ id }) => id === main)?.from ?? '';
+  const names = ['saw', 'planer', 'sander'] as const;
+  const kinds = ['tableSaw', 'planer', 'drumSander'] as const;
+  names.forEach((name, i) => {
+    const id = addDrop(shop, joint, kinds[i] ?? 'tableSaw', newId);
+    const run = shop.ducts.runs.find((candidate) => candidate.id === id);
+    if (run) run.id = name;
+    withAirtightGate(run);
+  });
+  return shop;
+}
+
+/** A main with a drop every three metres or so, branches of branches, all by rule, no chance. */
+export function generatedShop(drops: number): Shop {
+  const shop = comparableShop(3000, 0.4 + 0.12 * drops);
+  const newId = counter();
+  shop.collector.separator.inletDiameter = toSI(drops > 12 ? 16 : 10, 'in');
+  let joint = 'inlet';
+  for (let i = 0; i < drops; i++) {
+    if (i % 4 !== 3) {
+      const id = addRun(shop, joint, newId);
+      const run = shop.ducts.runs.find((candidate) => candidate.id === id);
+      if (run) {
+        joint = run.from;
+        run.length = 2 + (i % 5) * 0.7;
+        run.diameter = Math.max(toSI(8, 'in'), toSI(drops > 12 ? 16 : 10, 'in') * (1 - i / (2 * drops)));
+      }
+    }
+    const kind = MACHINE_KIND_IDS[i % MACHINE_KIND_IDS.length] ?? 'tableSaw';
+    const id = addDrop(shop, joint, kind, newId);
+    const drop = shop.ducts.runs.find((candidate) => candidate.id === id);
+    withAirtightGate(drop);
+    if (drop) drop.length = 1.5 + (i % 7) * 0.6;
+    if (drop && i % 3 === 2) drop.hose = null;
+  }
+  return shop;
+}

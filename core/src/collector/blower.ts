@@ -1,0 +1,44 @@
+import { type MonotoneCurve, monotoneCurve } from './monotone-curve';
+
+export interface BlowerPoint {
+  /** m³/s */
+  readonly flow: number;
+  /** Fan static pressure, Pa (AMCA: static at the outlet less total at the inlet). */
+  readonly pressure: number;
+}
+
+/** What a curve was measured at, or what the blower runs at. */
+export interface BlowerState {
+  /** Air density, kg/m³. */
+  readonly density: number;
+  /** rev/s */
+  readonly speed: number;
+  /** Wheel diameter, m. */
+  readonly wheelDiameter: number;
+}
+
+/**
+ * A blower's points at another density, speed or wheel, by the fan laws: Q ∝ N·D³,
+ * P ∝ ρ·N²·D² (AMCA; a wheel changed within one housing follows them roughly, so treat a change of
+ * more than a tenth as an estimate).
+ * @example // twice the speed: twice the flow, four times the pressure
+ * scaleBlower([{ flow: 0.2, pressure: 1000 }], a, { ...a, speed: 2 * a.speed })
+ */
+export function scaleBlower(
+  points: readonly BlowerPoint[],
+  measured: BlowerState,
+  running: BlowerState,
+): BlowerPoint[] {
+  const speed = running.speed / measured.speed;
+  const wheel = running.wheelDiameter / measured.wheelDiameter;
+  const flowScale = speed * wheel ** 3;
+  const pressureScale = (running.density / measured.density) * speed ** 2 * wheel ** 2;
+  return points.map(({ flow, pressure }) => ({
+    flow: flow * flowScale,
+    pressure: pressure * pressureScale,
+  }));
+}
+
+/** The smooth curve through a blower's points; at least two, flow rising. */
+export const blowerCurve = (points: readonly BlowerPoint[]): MonotoneCurve =>
+  monotoneCurve(points.map(({ flow, pressure }) => [flow, pressure] as const));

@@ -1,0 +1,83 @@
+import type { Origin } from '../quantity/origin';
+
+export interface Size {
+  /** What the counter calls it. */
+  readonly nominal: string;
+  /** True inside diameter, m. */
+  readonly inside: number;
+}
+
+export interface Pipe {
+  readonly name: string;
+  /** Absolute roughness ε, m. */
+  readonly roughness: number;
+  readonly origin: Origin;
+  readonly source: string;
+  readonly sizes: readonly Size[];
+}
+
+const INCH = 0.0254;
+
+/** A plastic pipe by its standard's outside diameter and wall, both in inches. */
+const plastic = (nominal: string, outside: number, wall: number): Size => ({
+  nominal,
+  inside: (outside - 2 * wall) * INCH,
+});
+
+/** Metal duct and hose are named by their inside, in inches. */
+const byInside = (...inches: number[]): Size[] =>
+  inches.map((inch) => ({ nominal: `${inch} in.`, inside: inch * INCH }));
+
+const ASHRAE = 'ASHRAE Fundamentals, duct design, roughness table (from memory)';
+
+/**
+ * The pipes a small shop builds from. Sizes of plastic pipe: ASTM D2729, D3034 SDR 35 and D1785
+ * schedule 40, outside diameter × wall (from memory).
+ */
+export const PIPES = {
+  galvanised: {
+    name: 'Galvanised steel',
+    roughness: 0.09e-3,
+    origin: 'standard',
+    source: `${ASHRAE}: spiral or snap-lock`,
+    sizes: byInside(3, 4, 5, 6, 7, 8, 10, 12),
+  },
+  drain: {
+    name: 'Drain plastic, thin',
+    roughness: 0.03e-3,
+    origin: 'standard',
+    source: `${ASHRAE}: smooth; sizes ASTM D2729 (from memory)`,
+    sizes: [plastic('4 in.', 4.215, 0.075), plastic('6 in.', 6.275, 0.1)],
+  },
+  sewer: {
+    name: 'Sewer plastic, SDR 35',
+    roughness: 0.03e-3,
+    origin: 'standard',
+    source: `${ASHRAE}: smooth; sizes ASTM D3034 (from memory)`,
+    sizes: [plastic('4 in.', 4.215, 0.12), plastic('6 in.', 6.275, 0.18)],
+  },
+  schedule40: {
+    name: 'Schedule 40 plastic',
+    roughness: 0.03e-3,
+    origin: 'standard',
+    source: `${ASHRAE}: smooth; sizes ASTM D1785 (from memory)`,
+    sizes: [plastic('4 in.', 4.5, 0.237), plastic('6 in.', 6.625, 0.28)],
+  },
+  aluminium: {
+    name: 'Aluminium, drawn',
+    roughness: 0.03e-3,
+    origin: 'standard',
+    source: `${ASHRAE}: smooth`,
+    sizes: byInside(3, 4, 5, 6),
+  },
+  average: {
+    name: 'Other, average',
+    roughness: 0.15e-3,
+    origin: 'standard',
+    source: `${ASHRAE}: average`,
+    sizes: byInside(3, 4, 5, 6, 7, 8),
+  },
+} as const satisfies Record<string, Pipe>;
+
+export type PipeId = keyof typeof PIPES;
+export const PIPE_IDS = Object.keys(PIPES) as [PipeId, ...PipeId[]];

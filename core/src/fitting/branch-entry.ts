@@ -1,0 +1,25 @@
+import { lookUp, type Table } from '../quantity/look-up';
+
+/**
+ * Branch angle in degrees, loss on the branch's velocity pressure. Source: ACGIH Industrial
+ * Ventilation, branch entry losses (from memory), 15° to 90°. The row at 180° is ours, an estimate:
+ * it goes on at the last slope, so that a branch laid against the flow never looks as good as a tee.
+ */
+const BRANCH_ENTRY: Table = [
+  [0, 0],
+  [15, 0.09],
+  [30, 0.18],
+  [45, 0.28],
+  [60, 0.44],
+  [90, 1],
+  [180, 2.68],
+];
+
+/**
+ * Loss coefficient of a branch entering a main, by the handbook's table, on the branch's own
+ * velocity pressure; the straight leg loses nothing.
+ * @param angle between branch and main, rad, 0 to π
+ * @example branchEntryLoss(Math.PI / 4) // 0.28
+ */
+export const branchEntryLoss = (angle: number): number =>
+  lookUp(BRANCH_ENTRY, (Math.abs(angle) * 180) / Math.PI);

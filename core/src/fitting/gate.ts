@@ -1,0 +1,26 @@
+/** Loss coefficient of a gate drawn fully open: 0.05–0.2 in the trade, an estimate. */
+export const OPEN_GATE_LOSS = 0.1;
+
+/** Open gap of a closed gate as a share of its area: a modelling default, to be measured. */
+export const CLOSED_GATE_GAP = 0.003;
+
+const ORIFICE = 0.61;
+
+/**
+ * Loss coefficient of a blast gate on its duct's velocity pressure.
+ *
+ * The opening is treated as a sharp orifice that fills the duct again behind it (Borda–Carnot on
+ * the contracted jet): K = (1/(c·σ) − 1)², with c running from 0.61 at a slit to 1 wide open, plus
+ * the slot's own loss. An estimate; exact only at its two ends.
+ *
+ * @param opening share of the full opening, 0 to 1 (clamped)
+ * @param closedGap share of its area a shut gate leaves open; 0 shuts airtight (Infinity)
+ * @example gateLoss(1) // 0.1
+ * @example gateLoss(0) // some 300,000: a shut gate leaks a little
+ */
+export function gateLoss(opening: number, closedGap = CLOSED_GATE_GAP): number {
+  const share = Math.min(Math.max(opening, closedGap), 1);
+  if (share === 0) return Number.POSITIVE_INFINITY;
+  const contraction = ORIFICE + (1 - ORIFICE) * share ** 3;
+  return (1 / (contraction * share) - 1) ** 2 + OPEN_GATE_LOSS;
+}

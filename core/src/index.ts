@@ -1,0 +1,89 @@
+export { type Air, airAtSite, STANDARD_DENSITY } from './air/air-at-site';
+export { circleArea, velocityPressure } from './air/velocity-pressure';
+export { type BlowerPoint, scaleBlower } from './collector/blower';
+export { estimatedCurve } from './collector/estimated-curve';
+export { filterResistance, MEDIA } from './collector/filter';
+export { type CurveValue, curveInto, monotoneCurve } from './collector/monotone-curve';
+export { SEPARATOR_KINDS, SEPARATORS } from './collector/separator';
+export { HOSE_IDS, HOSES } from './duct/hose';
+export { LEAKAGE_CLASSES } from './duct/leakage';
+export { PIPE_IDS, PIPES } from './duct/pipes';
+export { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
+export { ENTRIES } from './fitting/hood';
+export { type SharedShortfall, sharedShortfall } from './leak/shared-shortfall';
+export type { Network, PartKind, Segment } from './network/network';
+export type { View } from './network/run-parts';
+export { SEPARATOR_RUN } from './network/shop-to-network';
+export {
+  compileNetwork,
+  type NetworkState,
+  type SolveFailure,
+  solveNetwork,
+} from './network/solve-network';
+export {
+  type SegmentAir,
+  type ShopFailure,
+  type ShopSolution,
+  type ShopSolved,
+  solveShop,
+  solveTree,
+} from './network/solve-shop';
+export {
+  formatQuantity,
+  unitSymbol,
+  writeForField,
+  writeNumber,
+} from './quantity/format-quantity';
+export type { Origin } from './quantity/origin';
+export { examplesOf, type Parsed, parseQuantity } from './quantity/parse-quantity';
+export { type QuantityKind, STYLES, type UnitSystem } from './quantity/unit-system';
+export { type Dimension, fromSI, toSI, UNITS, type UnitId } from './quantity/units';
+export { type Compared, compareReading } from './reading/compare-reading';
+export { type MeasuredFlow, measuredFlow, USUAL_ACCURACY } from './reading/measured-flow';
+export { meanOfRepeats } from './reading/repeats';
+export {
+  addDrop,
+  addRun,
+  removeRun,
+  runsBehind,
+  setGate,
+  setJoins,
+  splitRun,
+} from './shop/edit-ducts';
+export { runLength } from './shop/length';
+export { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from './shop/machine-kinds';
+export { newShop } from './shop/new-shop';
+export {
+  type Collector,
+  type Fitting,
+  type Gate,
+  type Hose,
+  type Instrument,
+  type Machine,
+  type Port,
+  type Reading,
+  type Run,
+  type Shop,
+  shopSchema,
+  type Taken,
+} from './shop/schema';
+export { type Fault, LARGEST_FILE, readShop, readShopFile, writeShopFile } from './shop/shop-file';
+export { arrangeDucts, type Drop, type DuctTree } from './shop/topology';
+export { type CollectorLoad, collectorLoad } from './verdict/collector-load';
+export { type Finding, findings } from './verdict/findings';
+export { DOUBT, flowUncertainty } from './verdict/flow-uncertainty';
+export { gatesOfDrop, gatesOpenNow, isDrawing } from './verdict/gate-sets';
+export {
+  type DropAir,
+  type DropVerdict,
+  type GateRule,
+  judgeDrops,
+  neededFlow,
+  type Standing,
+} from './verdict/judge-drops';
+export { pressureLadder, type Rung } from './verdict/pressure-ladder';
+export {
+  describeSolution,
+  type SolutionDocument,
+  solutionSchema,
+} from './verdict/solution-document';

@@ -1,0 +1,151 @@
+import { airAtSite } from '../air/air-at-site';
+import { circleArea } from '../air/velocity-pressure';
+import { scaleBlower } from '../collector/blower';
+import { filterResistance } from '../collector/filter';
+import { holeLeakage, LEAKAGE_CLASSES, seamLeakage } from '../duct/leakage';
+import { runLength } from '../shop/length';
+import type { Run, Shop } from '../shop/schema';
+import type { DuctTree } from '../shop/topology';
+import type { Network, Segment } from './network';
+import {
+  endOfRun,
+  entryParts,
+  type Factors,
+  hoseParts,
+  isAirtight,
+  NO_CHANGE,
+  pipeParts,
+  type Setting,
+  type View,
+} from './run-parts';
+
+export interface NetworkOptions {
+  readonly view: View;
+  /** Ids of runs whose gates stand open; undefined: as the document has them. */
+  readonly openGates?: ReadonlySet<string> | undefined;
+  readonly factors?: Factors;
+}
+
+/** The name the separator's segment goes by among the runs. */
+export const SEPARATOR_RUN = 'separator';
+
+/**
+ * A shop's ducts and collector as a network: each run with its hose, gate, elbows and reducers as
+ * parts, the leaks of its condition, and the separator as the last segment before the blower.
+ */
+export function shopToNetwork(shop: Shop, tree: DuctTree, options: NetworkOptions): Network {
+  const { view, openGates, factors = NO_CHANGE } = options;
+  const isOpen = (run: Run) =>
+    run.gate === null || (openGates ? openGates.has(run.id) : run.gate.open);
+  const setting: Setting = { shop, tree, view, factors, isOpen };
+  const air = airAtSite(shop.shop.site);
+  const { blower, exhaust } = shop.collector;
+  const loading = view === 'found' ? shop.condition.filterLoading.value : 1;
+  const running = { ...air, speed: blower.speed, wheelDiameter: blower.wheelDiameter };
+  return {
+    air,
+    segments: buildSegments(setting, air.density),
+    blower: scaleBlower(blower.curve, blower.measured, running).map(({ flow, pressure }) => ({
+      flow,
+      pressure: pressure * factors.blower,
+    })),
+    exhaust:
+      exhaust.kind === 'filter'
+        ? { linear: filterResistance(exhaust, loading) * factors.filter, quadratic: 0 }
+        : {
+            linear: 0,
+            quadratic:
+              (exhaust.lossCoefficient * air.density) / (2 * circleArea(exhaust.diameter) ** 2),
+          },
+  };
+}
+
+function buildSegments(setting: Setting, density: number): Segment[] {
+  const { tree } = setting;
+  const reached = tree.upstreamFirst.filter((run) => !isCutOff(run, setting));
+  const ports = new Map(tree.drops.map((drop) => [drop.id, drop.port]));
+  // The hose beyond an airtight shut gate has no air; the run is then its pipe alone.
+  const hasHose = (run: Run) => run.hose !== null && !isAirtight(run, setting);
+
+  const firstSegment = new Map<string, number>();
+  let count = 0;
+  for (const run of reached) {
+    firstSegment.set(run.id, count);
+    count += hasHose(run) ? 2 : 1;
+  }
+  const isReached = (run: Run) => firstSegment.has(run.id);
+  const isFed = (node: string) => (tree.into.get(node) ?? []).some(isReached);
+
+  const segments: Segment[] = [];
+  for (const run of reached) {
+    const port = isAirtight(run, setting) ? undefined : ports.get(run.from);
+    const upstream = port ? 'open' : isFed(run.from) ? 'fed' : 'capped';
+    const entry = (into: number) => (port ? entryParts(port, into, setting) : []);
+    const { seam, hole } = leaksOf(run, setting, density);
+    if (run.hose && hasHose(run)) {
+      const { diameter, length } = run.hose;
+      segments.push({
+        run: run.id,
+        downstream: segments.length + 1,
+        diameter,
+        upstream,
+        seam: seam(diameter, length),
+        hole: 0,
+        junction: { kind: 'none' },
+        parts: [...entry(diameter), ...hoseParts(run, setting)],
+      });
+    }
+    const { junction, parts: atEnd } = endOfRun(run, setting);
+    const next = tree.outOf.get(run.to);
+    segments.push({
+      run: run.id,
+      downstream: (next && firstSegment.get(next.id)) ?? count,
+      diameter: run.diameter,
+      upstream: hasHose(run) ? 'fed' : isAirtight(run, setting) ? 'capped' : upstream,
+      seam: seam(run.diameter, runLength(run, tree)),
+      hole,
+      junction,
+      parts: [...(hasHose(run) ? [] : entry(run.diameter)), ...pipeParts(run, setting), ...atEnd],
+    });
+  }
+  segments.push(separatorSegment(setting, isFed(tree.inlet.id)));
+  return segments;
+}
+
+/** Nothing upstream of an airtight shut gate has any air: such runs are left out. */
+function isCutOff(run: Run, setting: Setting): boolean {
+  if (run.gate?.end === 'downstream' && isAirtight(run, setting)) return true;
+  const { outOf } = setting.tree;
+  for (let next = outOf.get(run.to); next; next = outOf.get(next.to)) {
+    if (isAirtight(next, setting)) return true;
+  }
+  return false;
+}
+
+/** A run's leaks: its seams by surface, and the openings believed to be in its pipe. */
+function leaksOf(run: Run, { shop, view, factors }: Setting, density: number) {
+  const { sealing, holes } = shop.condition;
+  const own = sealing.runs.find((entry) => entry.run === run.id)?.leakageClass ?? sealing.usual;
+  const leakageClass = view === 'found' ? own : LEAKAGE_CLASSES.sealed;
+  const area = holes.reduce((sum, hole) => (hole.run === run.id ? sum + hole.area : sum), 0);
+  return {
+    seam: (diameter: number, length: number) =>
+      seamLeakage(leakageClass, Math.PI * diameter * length) * factors.leaks,
+    hole: view === 'found' ? holeLeakage(area, density) * factors.leaks : 0,
+  };
+}
+
+function separatorSegment({ shop, factors }: Setting, fed: boolean): Segment {
+  const { kind, heads, inletDiameter } = shop.collector.separator;
+  const coefficient = kind === 'none' ? 0 : heads * factors.separator;
+  return {
+    run: SEPARATOR_RUN,
+    downstream: -1,
+    diameter: inletDiameter,
+    upstream: fed ? 'fed' : 'capped',
+    seam: 0,
+    hole: 0,
+    junction: { kind: 'none' },
+    parts: [{ kind: 'separator', name: kind, half: 'up', coefficient, friction: null }],
+  };
+}

@@ -1,0 +1,2 @@
+/** Where a coefficient comes from: a published source, common practice, or a modelling default. */
+export type Origin = 'standard' | 'practice' | 'estimate';

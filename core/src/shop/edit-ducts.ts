@@ -1,0 +1,207 @@
+import { toSI } from '../quantity/units';
+import { MACHINE_KINDS, type MachineKindId } from './machine-kinds';
+import type { Run, Shop } from './schema';
+
+/**
+ * Changes to a shop's ducts. Each is a recipe: it changes the draft it is given (an immer draft, or
+ * a copy) and keeps the ducts a tree. Identifiers come from the caller: the core has no chance in it.
+ */
+export type NewId = () => string;
+
+const DEFAULT_BRANCH_ANGLE = Math.PI / 4;
+const RIGHT_ANGLE = Math.PI / 2;
+
+const runsInto = (shop: Shop, node: string) => shop.ducts.runs.filter((run) => run.to === node);
+
+/** Straight on where nothing does so yet, else a 45° branch. */
+function joinsAt(shop: Shop, node: string): Run['joins'] {
+  const isTaken = runsInto(shop, node).some((run) => run.joins.kind === 'straight');
+  return isTaken ? { kind: 'branch', angle: DEFAULT_BRANCH_ANGLE } : { kind: 'straight' };
+}
+
+/** A name no other has: 'Main', 'Main 2', 'Main 3'. */
+function freeName(wanted: string, taken: readonly string[]): string {
+  if (!taken.includes(wanted)) return wanted;
+  let number = 2;
+  while (taken.includes(`${wanted} ${number}`)) number++;
+  return `${wanted} ${number}`;
+}
+
+const runNames = (shop: Shop) => shop.ducts.runs.map((run) => run.name);
+
+/** Diameter of what leaves `node` towards the blower. */
+function diameterAt(shop: Shop, node: string): number {
+  const out = shop.ducts.runs.find((run) => run.from === node);
+  return out?.diameter ?? shop.collector.separator.inletDiameter;
+}
+
+/** Adds a run that ends at `node`, with a free end to go on from. Returns its id. */
+export function addRun(shop: Shop, node: string, newId: NewId): string {
+  const from = newId();
+  const id = newId();
+  const sibling = runsInto(shop, node)[0];
+  const outgoing = shop.ducts.runs.find((run) => run.from === node);
+  shop.ducts.nodes.push({ id: from, kind: { kind: 'joint' }, at: null, style: {} });
+  shop.ducts.runs.push({
+    id,
+    name: freeName(outgoing ? 'Branch' : 'Main', runNames(shop)),
+    from,
+    to: node,
+    joins: joinsAt(shop, node),
+    pipe: (sibling ?? outgoing)?.pipe ?? 'galvanised',
+    length: shop.shop.units === 'us' ? toSI(10, 'ft') : 3,
+    diameter: diameterAt(shop, node),
+    fittings: [],
+    hose: null,
+    gate: null,
+  });
+  return id;
+}
+
+/**
+ * Adds a machine of a kind with the drop that serves it: pipe down, one elbow, a gate, a hose. The
+ * drop ends at `node`. Returns the run's id.
+ */
+export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: NewId): string {
+  const kind = MACHINE_KINDS[kindId];
+  const isUs = shop.shop.units === 'us';
+  const name = freeName(
+    kind.name.split(',')[0] ?? kind.name,
+    shop.machines.map((machine) => machine.name),
+  );
+  const machine = newId();
+  const port = newId();
+  const from = newId();
+  const id = newId();
+  const { diameter } = kind;
+  shop.machines.push({
+    id: machine,
+    name,
+    kind: kindId,
+    place: null,
+    turn: 0,
+    chips: kind.chips,
+    ports: [
+      {
+        id: port,
+        name: '',
+        at: null,
+        diameter,
+        need: { kind: 'flow', flow: kind.flow },
+        entryLoss: kind.entryLoss,
+        openTime: null,
+      },
+    ],
+  });
+  shop.ducts.nodes.push({ id: from, kind: { kind: 'port', machine, port }, at: null, style: {} });
+  shop.ducts.runs.push({
+    id,
+    name: freeName(`${name} drop`, runNames(shop)),
+    from,
+    to: node,
+    joins: joinsAt(shop, node),
+    pipe: shop.ducts.runs[0]?.pipe ?? 'galvanised',
+    length: isUs ? toSI(8, 'ft') : 2.5,
+    diameter,
+    fittings: [
+      {
+        kind: 'elbow',
+        id: newId(),
+        style: 'fivePiece',
+        angle: RIGHT_ANGLE,
+        radiusRatio: 1.5,
+        count: 1,
+      },
+    ],
+    hose: { kind: 'ribbed', length: isUs ? toSI(3, 'ft') : 1, diameter, compression: 0 },
+    gate: {
+      opening: 1,
+      open: shop.ducts.runs.every((run) => !run.gate?.open),
+      closedGap: 0.003,
+      end: 'upstream',
+    },
+  });
+  return id;
+}
+
+/**
+ * Cuts a run in half so that something can join in its middle; the upstream half keeps the run's
+ * identity with its fittings, hose and gate. Returns the new node's id, or null for no such run.
+ */
+export function splitRun(shop: Shop, runId: string, newId: NewId): string | null {
+  const run = shop.ducts.runs.find((candidate) => candidate.id === runId);
+  if (!run) return null;
+  const node = newId();
+  const ends = [run.from, run.to].map((end) => shop.ducts.nodes.find(({ id }) => id === end)?.at);
+  const [a, b] = ends;
+  const at = a && b ? { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, z: (a.z + b.z) / 2 } : null;
+  const half = run.length === null ? null : run.length / 2;
+  const isGateBelow = run.gate?.end === 'downstream';
+  shop.ducts.nodes.push({ id: node, kind: { kind: 'joint' }, at, style: {} });
+  shop.ducts.runs.push({
+    ...run,
+    id: newId(),
+    name: freeName(run.name, runNames(shop)),
+    from: node,
+    length: half,
+    fittings: [],
+    hose: null,
+    gate: isGateBelow ? run.gate : null,
+  });
+  if (isGateBelow) run.gate = null;
+  run.to = node;
+  run.length = half;
+  run.joins = { kind: 'straight' };
+  return node;
+}
+
+/** The run and everything upstream of it. */
+export function runsBehind(shop: Shop, runId: string): Run[] {
+  const found: Run[] = [];
+  const waiting = shop.ducts.runs.filter((run) => run.id === runId);
+  for (let run = waiting.shift(); run; run = waiting.shift()) {
+    if (found.includes(run)) continue;
+    found.push(run);
+    waiting.push(...runsInto(shop, run.from));
+  }
+  return found;
+}
+
+/**
+ * Removes a run with everything upstream of it: nodes, machines left without a duct, and what is
+ * believed of their condition. Readings stay in the log.
+ */
+export function removeRun(shop: Shop, runId: string): void {
+  const gone = runsBehind(shop, runId);
+  const runIds = new Set(gone.map((run) => run.id));
+  const nodeIds = new Set(gone.map((run) => run.from));
+  const { ducts, condition } = shop;
+  ducts.runs = ducts.runs.filter((run) => !runIds.has(run.id));
+  ducts.nodes = ducts.nodes.filter((node) => !nodeIds.has(node.id));
+  const served = new Set(
+    ducts.nodes.flatMap(({ kind }) => (kind.kind === 'port' ? [kind.machine] : [])),
+  );
+  shop.machines = shop.machines.filter((machine) => served.has(machine.id));
+  condition.sealing.runs = condition.sealing.runs.filter(({ run }) => !runIds.has(run));
+  condition.holes = condition.holes.filter(({ run }) => !runIds.has(run));
+}
+
+/** Makes a run go straight on or branch at `angle` (rad); whoever went straight on there branches. */
+export function setJoins(shop: Shop, runId: string, joins: Run['joins']): void {
+  const run = shop.ducts.runs.find((candidate) => candidate.id === runId);
+  if (!run) return;
+  if (joins.kind === 'straight') {
+    for (const other of runsInto(shop, run.to)) {
+      if (other.joins.kind === 'straight') {
+        other.joins = { kind: 'branch', angle: DEFAULT_BRANCH_ANGLE };
+      }
+    }
+  }
+  run.joins = joins;
+}
+
+/** Opens or shuts a run's gate. */
+export function setGate(shop: Shop, runId: string, open: boolean): void {
+  const gate = shop.ducts.runs.find((run) => run.id === runId)?.gate;
+  if (gate) gate.open = open;
+}

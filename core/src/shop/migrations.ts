@@ -1,0 +1,44 @@
+import { VERSION } from './schema';
+
+/** One step from a version of the document to the next: pure, small, with a kept file to test it. */
+export interface Migration {
+  readonly from: number;
+  /** What changed, for whoever reads this list. */
+  readonly what: string;
+  readonly migrate: (document: Record<string, unknown>) => Record<string, unknown>;
+}
+
+/** In order, one for each version before the present. Version 1 is the first. */
+export const MIGRATIONS: readonly Migration[] = [];
+
+export type Migrated =
+  | { readonly ok: true; readonly document: Record<string, unknown> }
+  | { readonly ok: false; readonly reason: string };
+
+/**
+ * Brings a document of any earlier version to the present one, or says in a sentence why it can't:
+ * no whole-number version, a newer one than this program knows, or one no step leads on from.
+ */
+export function migrate(
+  document: Record<string, unknown>,
+  migrations: readonly Migration[] = MIGRATIONS,
+  present: number = VERSION,
+): Migrated {
+  const { version } = document;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
+    return { ok: false, reason: `its version, ${JSON.stringify(version)}, is not a whole number` };
+  }
+  if (version > present) {
+    return {
+      ok: false,
+      reason: `it was written by a newer Frank Gauge (format version ${version}; this one reads up to ${present}). Update the program, then open it again`,
+    };
+  }
+  let current = document;
+  for (let at = version; at < present; at++) {
+    const step = migrations.find(({ from }) => from === at);
+    if (!step) return { ok: false, reason: `no way is known from its version ${at} to ${present}` };
+    current = { ...step.migrate(current), version: at + 1 };
+  }
+  return { ok: true, document: current };
+}

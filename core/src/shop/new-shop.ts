@@ -1,0 +1,65 @@
+import { toSI } from '../quantity/units';
+import { FORMAT, type Shop, VERSION } from './schema';
+
+/** What a new shop's collector starts from; the caller knows how to estimate its curve. */
+export type StartingCurve = Shop['collector']['blower']['curve'];
+
+/**
+ * A shop with nothing in it but a small two-stage collector to begin with: a 2 hp blower with an
+ * estimated `curve`, a cyclone and a spun-bond cartridge. Sea level, 70 °F, one gate at a time.
+ */
+export function newShop(
+  id: string,
+  name: string,
+  units: Shop['shop']['units'],
+  curve: StartingCurve,
+): Shop {
+  const wheelDiameter = toSI(12, 'in');
+  const speed = toSI(3450, 'rpm');
+  return {
+    format: FORMAT,
+    version: VERSION,
+    id,
+    shop: {
+      name,
+      note: '',
+      units,
+      site: { elevation: 0, temperature: toSI(70, 'f'), humidity: 0.5 },
+      rules: {
+        junctions: 'momentum',
+        carryingVelocity: toSI(3500, 'fpm'),
+        settlingVelocity: toSI(2800, 'fpm'),
+      },
+      money: { currency: units === 'us' ? '$' : '€' },
+    },
+    room: { outline: [], ceilingHeight: null, walls: [], doors: [], posts: [] },
+    machines: [],
+    collector: {
+      separator: { kind: 'cyclone', inletDiameter: toSI(6, 'in'), heads: 5 },
+      blower: {
+        name: '2 hp, 12-in. wheel (estimate)',
+        curve,
+        measured: { density: 1.2014, speed, wheelDiameter },
+        speed,
+        wheelDiameter,
+        efficiency: 0.5,
+        motor: { power: toSI(2, 'hp'), voltage: 230, plateCurrent: null },
+        breaker: 20,
+      },
+      exhaust: {
+        kind: 'filter',
+        name: 'Spun-bond cartridge',
+        area: toSI(110, 'ft2'),
+        permeability: toSI(20, 'perm_fpm'),
+      },
+      place: null,
+    },
+    ducts: { nodes: [{ id: 'inlet', kind: { kind: 'inlet' }, at: null, style: {} }], runs: [] },
+    condition: {
+      filterLoading: { value: 1, origin: { kind: 'assumed' } },
+      sealing: { usual: 9, runs: [] },
+      holes: [],
+    },
+    log: { instruments: [], readings: [], events: [] },
+  };
+}

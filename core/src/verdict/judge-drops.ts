@@ -1,0 +1,89 @@
+import { circleArea } from '../air/velocity-pressure';
+import type { View } from '../network/run-parts';
+import { type ShopFailure, type ShopSolution, solveTree } from '../network/solve-shop';
+import type { Port, Shop } from '../shop/schema';
+import type { Drop, DuctTree } from '../shop/topology';
+import { gatesOfDrop } from './gate-sets';
+
+/** Which gates a drop is judged with: its own alone, or the ones the document has open. */
+export type GateRule = 'one' | 'now';
+
+export type Standing = 'enough' | 'little short' | 'starved';
+
+/** What a drop gets held against what it needs. SI. */
+export interface DropAir {
+  readonly kind: 'judged';
+  readonly drop: Drop;
+  readonly solution: ShopSolution;
+  /** Through the port. */
+  readonly flow: number;
+  readonly need: number;
+  /** flow − need */
+  readonly margin: number;
+  readonly standing: Standing;
+  /** In the drop's own pipe. */
+  readonly velocity: number;
+  /** The slowest run after the drop's own, where something joined; null where nothing follows. */
+  readonly main: { readonly run: string; readonly velocity: number } | null;
+  /** Static pressure just behind the hood; negative is suction. */
+  readonly hoodStatic: number;
+}
+
+export type DropVerdict =
+  | DropAir
+  | { readonly kind: 'unsolved'; readonly drop: Drop; readonly reason: ShopFailure };
+
+/** Short by less than this share still counts as a little short: within what readings can tell. */
+const LITTLE = 0.05;
+
+/** The flow a port needs, m³/s: as stated, or from the velocity wanted at its true diameter. */
+export const neededFlow = (port: Port): number =>
+  port.need.kind === 'flow' ? port.need.flow : port.need.velocity * circleArea(port.diameter);
+
+const standingOf = (flow: number, need: number): Standing =>
+  flow >= need ? 'enough' : flow >= need * (1 - LITTLE) ? 'little short' : 'starved';
+
+/** One drop's verdict from a solution in which its air is wanted. */
+export function judgeDrop(drop: Drop, solution: ShopSolution): DropAir {
+  const own = solution.airIn.get(drop.path[0]?.id ?? '') ?? [];
+  const first = own[0];
+  const pipe = own.at(-1);
+  const flow = first?.flowIn ?? 0;
+  const need = neededFlow(drop.port);
+  const entry = first?.parts.filter(({ kind }) => kind === 'entry') ?? [];
+  const entryLoss = entry.reduce((sum, part) => sum + part.loss, 0);
+  const velocityPressure = (solution.network.air.density * (first?.velocity ?? 0) ** 2) / 2;
+  const later = drop.path.slice(1).map((run) => ({
+    run: run.id,
+    velocity: solution.airIn.get(run.id)?.at(-1)?.velocity ?? 0,
+  }));
+  return {
+    kind: 'judged',
+    drop,
+    solution,
+    flow,
+    need,
+    margin: flow - need,
+    standing: standingOf(flow, need),
+    velocity: pipe?.velocity ?? 0,
+    main: later.reduce<DropAir['main']>(
+      (slowest, run) => (slowest && slowest.velocity <= run.velocity ? slowest : run),
+      null,
+    ),
+    hoodStatic: -entryLoss - velocityPressure,
+  };
+}
+
+/**
+ * Every drop's verdict. With rule `one` each is solved with the gates on its own way open and all
+ * others shut; with `now` one solution serves them all.
+ */
+export function judgeDrops(shop: Shop, tree: DuctTree, view: View, rule: GateRule): DropVerdict[] {
+  const together = rule === 'now' ? solveTree(shop, tree, { view }) : null;
+  return tree.drops.map((drop): DropVerdict => {
+    const solved = together ?? solveTree(shop, tree, { view, openGates: gatesOfDrop(drop) });
+    return solved.kind === 'solved'
+      ? judgeDrop(drop, solved)
+      : { kind: 'unsolved', drop, reason: solved.reason };
+  });
+}

@@ -1,0 +1,79 @@
+import { circleArea, velocityPressure } from '../air/velocity-pressure';
+import type { PartKind } from '../network/network';
+import { SEPARATOR_RUN } from '../network/shop-to-network';
+import type { ShopSolution } from '../network/solve-shop';
+import type { Drop } from '../shop/topology';
+
+/** One rung: a part on the way, with the pressures before and behind it, Pa relative to the room. */
+export interface Rung {
+  readonly kind: PartKind | 'blower' | 'exhaust';
+  /** The run it belongs to. */
+  readonly run: string;
+  readonly name: string;
+  /** Total pressure it takes; the blower's is what it gives, as a negative loss. */
+  readonly loss: number;
+  readonly staticBefore: number;
+  readonly staticAfter: number;
+  readonly totalBefore: number;
+  readonly totalAfter: number;
+}
+
+/**
+ * The way of a drop's air from the room through every part to the blower, out, and back to the
+ * room. Losses of all rungs but the blower's add up to its rise. Behind the blower static pressure
+ * is taken for total: what velocity is left there is lost in the filter's plenum, as the blower's
+ * curve (fan static pressure, AMCA) assumes.
+ */
+export function pressureLadder(solution: ShopSolution, drop: Drop): Rung[] {
+  const rungs: Rung[] = [];
+  let total = 0;
+  let still = 0;
+  const { density } = solution.network.air;
+  for (const run of [...drop.path.map(({ id }) => id), SEPARATOR_RUN]) {
+    for (const segment of solution.airIn.get(run) ?? []) {
+      const area = circleArea(segment.diameter);
+      segment.parts.forEach((part, index) => {
+        const isLast = index === segment.parts.length - 1;
+        const flow = isLast ? segment.flowOut : segment.flowIn;
+        const totalAfter = total - part.loss;
+        const staticAfter = totalAfter - velocityPressure(flow / area, density);
+        const { kind, name, loss } = part;
+        rungs.push({
+          kind,
+          run,
+          name,
+          loss,
+          staticBefore: still,
+          staticAfter,
+          totalBefore: total,
+          totalAfter,
+        });
+        total = totalAfter;
+        still = staticAfter;
+      });
+    }
+  }
+  const { rise, outletStatic } = solution.blower;
+  const after = outletStatic;
+  rungs.push({
+    kind: 'blower',
+    run: '',
+    name: '',
+    loss: -rise,
+    staticBefore: still,
+    staticAfter: after,
+    totalBefore: total,
+    totalAfter: after,
+  });
+  rungs.push({
+    kind: 'exhaust',
+    run: '',
+    name: '',
+    loss: after,
+    staticBefore: after,
+    staticAfter: 0,
+    totalBefore: after,
+    totalAfter: 0,
+  });
+  return rungs;
+}
