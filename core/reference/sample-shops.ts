@@ -1,7 +1,7 @@
 import { toSI } from '../src/quantity/units';
 import { addDrop, addRun } from '../src/shop/edit-ducts';
-import { newShop } from '../src/shop/new-shop';
 import { MACHINE_KIND_IDS } from '../src/shop/machine-kinds';
+import { newShop } from '../src/shop/new-shop';
 import type { Run, Shop } from '../src/shop/schema';
 
 /** Shops for checks; invented. Ids count up, so that every call gives the same document. */
@@ -12,7 +12,10 @@ export const counter = () => {
 
 /** A blower on a straight line, which both engines interpolate alike, big enough for anything. */
 const straightBlower = (shutOff: number, freeFlow: number) =>
-  [0, 1 / 3, 2 / 3, 1].map((share) => ({ flow: share * freeFlow, pressure: shutOff * (1 - share) }));
+  [0, 1 / 3, 2 / 3, 1].map((share) => ({
+    flow: share * freeFlow,
+    pressure: shutOff * (1 - share),
+  }));
 
 /** No kind of loss but constant coefficients, an exhaust outdoors, and gates that shut airtight. */
 function comparableShop(shutOff: number, freeFlow: number): Shop {
@@ -58,7 +61,10 @@ export function generatedShop(drops: number): Shop {
       if (run) {
         joint = run.from;
         run.length = 2 + (i % 5) * 0.7;
-        run.diameter = Math.max(toSI(8, 'in'), toSI(drops > 12 ? 16 : 10, 'in') * (1 - i / (2 * drops)));
+        run.diameter = Math.max(
+          toSI(8, 'in'),
+          toSI(drops > 12 ? 16 : 10, 'in') * (1 - i / (2 * drops)),
+        );
       }
     }
     const kind = MACHINE_KIND_IDS[i % MACHINE_KIND_IDS.length] ?? 'tableSaw';
@@ -70,3 +76,6 @@ export function generatedShop(drops: number): Shop {
   }
   return shop;
 }
+
+/** A document's copy, as a file would give it back. */
+export const copyOf = (shop: Shop): Shop => JSON.parse(JSON.stringify(shop));

@@ -10,7 +10,7 @@ export { LEAKAGE_CLASSES } from './duct/leakage';
 export { PIPE_IDS, PIPES } from './duct/pipes';
 export { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
 export { ENTRIES } from './fitting/hood';
-export { type SharedShortfall, sharedShortfall } from './leak/shared-shortfall';
+export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';
 export type { Network, PartKind, Segment } from './network/network';
 export type { View } from './network/run-parts';
 export { SEPARATOR_RUN } from './network/shop-to-network';

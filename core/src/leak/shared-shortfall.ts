@@ -1,6 +1,19 @@
+import { solveTree } from '../network/solve-shop';
 import type { Compared } from '../reading/compare-reading';
-import type { Reading } from '../shop/schema';
-import type { Drop, DuctTree } from '../shop/topology';
+import type { Reading, Shop } from '../shop/schema';
+import type { DuctTree } from '../shop/topology';
+import { OWN_DOUBTS, SHARED_DOUBTS } from '../verdict/flow-uncertainty';
+import { cholesky, fitPattern, type Matrix, whiten } from './least-squares';
+
+/** Where air may be going: through an opening in a run, or lost at blower, separator or filter. */
+export type Suspect =
+  | {
+      readonly kind: 'run';
+      readonly run: string;
+      /** Opening that would explain the shortfalls, m². */
+      readonly area: number;
+    }
+  | { readonly kind: 'collector' };
 
 /** What the latest reading of every drop says together. */
 export type SharedShortfall =
@@ -13,112 +26,148 @@ export type SharedShortfall =
     }
   | {
       readonly kind: 'shared';
-      /** Runs that the short drops, and no other measured ones, go through; machine end first. */
-      readonly runs: readonly string[];
-      readonly drops: readonly string[];
-      /** True where every measured drop is short: what they share is the main or the collector. */
-      readonly isAll: boolean;
-      /** Share of the predicted flow that is missing, with the half-width of its 95 % interval. */
-      readonly shortfall: number;
-      readonly doubt: number;
+      /** Likeliest first; those these readings cannot tell apart from it after it. */
+      readonly suspects: readonly [Suspect, ...Suspect[]];
+      /** Shortfall of the measured drops, each as a share of its predicted flow, worst first. */
+      readonly drops: readonly { readonly drop: string; readonly shortfall: number }[];
     };
 
-/** A drop's ratio of measured to predicted flow, as a logarithm, with its standard deviation. */
-interface Ratio {
-  readonly drop: Drop;
-  readonly log: number;
-  readonly sigma: number;
+interface Measured {
+  readonly reading: Reading;
+  readonly result: Extract<Compared, { kind: 'compared' }>;
 }
 
-/** χ² a common shortfall has to explain before it is named: three standard deviations. */
+/** χ² a cause has to explain before it is named: three standard deviations. */
 const CONVINCING = 9;
+/** A cause that explains this much less χ² than the best cannot be ruled out (about 85 : 15). */
+const AS_GOOD = 3.5;
+/** An opening large enough to be felt and small enough to act in proportion, m²: 2 in². */
+const TRIAL_AREA = 1.3e-3;
+const TRIAL_LOADING = 1.5;
 
 /**
- * Which run do the shortfalls share? For every run, the drops behind it are supposed to fall short
- * by one factor and all others by none; the run that explains most of Σ((log ratio)/σ)² is named if
- * it explains enough. Drops that share a shortfall share the leak; one reading a drop, the latest.
+ * Which run do the shortfalls share? An opening in a run draws air whichever gate stands open, so
+ * it lowers every drop, but each by its own amount, and that pattern is its mark. For every run the
+ * shop is solved with a trial opening there, with the gates of each reading; so is a more heavily
+ * loaded filter, for the collector. The pattern that explains most of the readings' shortfall (ln
+ * of measured over predicted) by generalised least squares is named if it explains enough, with
+ * those that explain nearly as much.
  *
- * σ is the reading's doubt with the prediction's. Readings over range say how much at least, not
- * how much, and are left out.
+ * Doubts every drop shares (separator, filter, leaks, blower) enter as covariance, so that a model
+ * wrong about the cyclone does not pass for a leak. Readings over range only say how much at least,
+ * and are left out. One reading a drop, the latest.
  */
 export function sharedShortfall(
+  shop: Shop,
   tree: DuctTree,
   compared: readonly { readonly reading: Reading; readonly result: Compared }[],
 ): SharedShortfall {
-  const ratios = latestRatios(tree, compared);
-  if (ratios.length < 2) return { kind: 'too few', drops: ratios.length };
+  const measured = latestOfEachDrop(tree, compared);
+  if (measured.length < 2) return { kind: 'too few', drops: measured.length };
 
-  const best = candidates(tree, ratios)
-    .map(fitShortfall)
-    .reduce((a, b) => (b.explains > a.explains ? b : a));
-  const tolerance =
-    1.96 * Math.sqrt(1 / ratios.reduce((sum, { sigma }) => sum + 1 / sigma ** 2, 0));
-  if (best.explains < CONVINCING || best.log >= 0) {
-    return { kind: 'no difference', drops: ratios.length, couldShow: 1 - Math.exp(-tolerance) };
+  const ratios = measured.map(({ result }) => Math.log(result.measured.flow / result.predicted));
+  const lower = cholesky(covariance(measured));
+  const r = whiten(lower, ratios);
+  const fitted = trials(shop, tree).map(({ suspect, changed }) => {
+    const pattern = measured.map((one) => patternOf(changed, tree, one));
+    return { suspect, ...fitPattern(r, whiten(lower, pattern)) };
+  });
+  const plausible = fitted
+    .filter(({ amount, explains }) => amount > 0 && explains > 0)
+    .sort((a, b) => b.explains - a.explains);
+  const [best] = plausible;
+  if (!best || best.explains < CONVINCING) {
+    const all = whiten(
+      lower,
+      measured.map(() => 1),
+    );
+    const sigma = 1 / Math.hypot(...all);
+    return {
+      kind: 'no difference',
+      drops: measured.length,
+      couldShow: 1 - Math.exp(-Math.sqrt(CONVINCING) * sigma),
+    };
   }
-  const shortfall = 1 - Math.exp(best.log);
+  const [first, ...others] = plausible
+    .filter(({ explains }) => explains > Math.max(CONVINCING / 2, best.explains - AS_GOOD))
+    .map(({ suspect, amount }) => scaled(suspect, amount));
   return {
     kind: 'shared',
-    runs: best.runs,
-    drops: best.behind.map(({ drop }) => drop.id),
-    isAll: best.behind.length === ratios.length,
-    shortfall,
-    doubt: 1.96 * best.sigma * (1 - shortfall),
+    suspects: [first ?? best.suspect, ...others],
+    drops: measured
+      .map(({ result }, i) => ({ drop: result.drop.id, shortfall: 1 - Math.exp(ratios[i] ?? 0) }))
+      .sort((a, b) => b.shortfall - a.shortfall),
   };
 }
 
-function latestRatios(
+const scaled = (suspect: Suspect, amount: number): Suspect =>
+  suspect.kind === 'run' ? { ...suspect, area: suspect.area * amount } : suspect;
+
+function latestOfEachDrop(
   tree: DuctTree,
   compared: readonly { readonly reading: Reading; readonly result: Compared }[],
-): Ratio[] {
-  return tree.drops.flatMap((drop): Ratio[] => {
-    const latest = compared
-      .filter(({ reading }) => reading.node === drop.id)
-      .reduce<(typeof compared)[number] | null>(
-        (last, next) => (last && last.reading.at > next.reading.at ? last : next),
-        null,
-      )?.result;
-    if (latest?.kind !== 'compared' || latest.measured.kind !== 'value') return [];
-    const { measured, predicted, differenceDoubt } = latest;
-    if (!(measured.flow > 0) || !(predicted > 0)) return [];
-    const log = Math.log(measured.flow / predicted);
-    return [{ drop, log, sigma: differenceDoubt / predicted / 1.96 }];
+): Measured[] {
+  const latest = new Map<string, { reading: Reading; result: Compared }>();
+  for (const one of compared) {
+    const before = latest.get(one.reading.node);
+    if (!before || one.reading.at > before.reading.at) latest.set(one.reading.node, one);
+  }
+  return tree.drops.flatMap(({ id }): Measured[] => {
+    const one = latest.get(id);
+    const result = one?.result;
+    if (!one || result?.kind !== 'compared' || result.measured.kind !== 'value') return [];
+    if (!(result.measured.flow > 0) || !(result.predicted > 0)) return [];
+    return [{ reading: one.reading, result }];
   });
 }
 
-interface Candidate {
-  readonly runs: readonly string[];
-  readonly behind: readonly Ratio[];
+/** Covariance of ln(measured/predicted): doubts are 95 %, so divided by 1.96. */
+function covariance(measured: readonly Measured[]): Matrix {
+  const share = ({ result }: Measured, flow: number) => flow / result.predicted / 1.96;
+  return measured.map((a, i) =>
+    measured.map((b, j) => {
+      const shared = SHARED_DOUBTS.reduce(
+        (sum, kind) => sum + share(a, a.result.changes[kind]) * share(b, b.result.changes[kind]),
+        0,
+      );
+      if (i !== j) return shared;
+      const own = OWN_DOUBTS.reduce((sum, kind) => sum + share(a, a.result.changes[kind]) ** 2, 0);
+      const { measured: reading } = a.result;
+      const doubt = reading.kind === 'value' ? reading.doubt : 0;
+      return shared + own + share(a, doubt) ** 2;
+    }),
+  );
 }
 
-/** Runs grouped by which measured drops lie behind them: those in a group cannot be told apart. */
-function candidates(tree: DuctTree, ratios: readonly Ratio[]): Candidate[] {
-  const groups = new Map<string, { runs: string[]; behind: Ratio[] }>();
-  for (const run of tree.upstreamFirst) {
-    const behind = ratios.filter(({ drop }) => drop.path.includes(run));
-    if (behind.length === 0) continue;
-    const key = behind.map(({ drop }) => drop.id).join('\n');
-    const group = groups.get(key);
-    if (group) group.runs.push(run.id);
-    else groups.set(key, { runs: [run.id], behind });
-  }
-  return [...groups.values()];
+interface Trial {
+  readonly suspect: Suspect;
+  readonly changed: Shop;
 }
 
-/** The weighted mean of the logarithms behind a run, and the χ² it explains. */
-function fitShortfall(candidate: Candidate) {
-  let weights = 0;
-  let weighted = 0;
-  for (const { log, sigma } of candidate.behind) {
-    weights += 1 / sigma ** 2;
-    weighted += log / sigma ** 2;
-  }
-  const log = weighted / weights;
-  const isShort = log < 0;
-  return {
-    ...candidate,
-    log,
-    sigma: Math.sqrt(1 / weights),
-    explains: isShort ? log * log * weights : 0,
+function trials(shop: Shop, tree: DuctTree): Trial[] {
+  const { condition } = shop;
+  const origin = { kind: 'assumed' } as const;
+  const inRuns = tree.upstreamFirst.map(({ id: run }): Trial => {
+    const holes = [...condition.holes, { run, area: TRIAL_AREA, origin }];
+    return {
+      suspect: { kind: 'run', run, area: TRIAL_AREA },
+      changed: { ...shop, condition: { ...condition, holes } },
+    };
+  });
+  const value = condition.filterLoading.value * TRIAL_LOADING;
+  const filterLoading = { value, origin };
+  const loaded: Trial = {
+    suspect: { kind: 'collector' },
+    changed: { ...shop, condition: { ...condition, filterLoading } },
   };
+  return [...inRuns, loaded];
+}
+
+/** ln of a drop's flow with the trial change over its flow without, gates as in the reading. */
+function patternOf(changed: Shop, tree: DuctTree, { reading, result }: Measured): number {
+  const openGates = new Set(reading.openGates);
+  const solved = solveTree(changed, tree, { view: 'found', openGates });
+  if (solved.kind !== 'solved') return 0;
+  const flow = solved.airIn.get(result.drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
+  return flow > 0 ? Math.log(flow / result.predicted) : 0;
 }

@@ -129,20 +129,47 @@ function gateParts(run: Run, setting: Setting): Part[] {
   return [lossy('gate', gate.end === 'upstream' ? 'up' : 'down', coefficient)];
 }
 
+/** Diameter of what air leaves a node by: the next run's, or the separator's inlet. */
+const leavingDiameter = (node: string, { tree, shop }: Setting): number =>
+  tree.outOf.get(node)?.diameter ?? shop.collector.separator.inletDiameter;
+
+/**
+ * Where several runs meet, the junction's body is as wide as the widest leg; what leaves it more
+ * narrowly does so through a reducer. Junction formulas know no leg wider than the combined one.
+ */
+const bodyDiameter = (node: string, setting: Setting): number =>
+  Math.max(
+    leavingDiameter(node, setting),
+    ...(setting.tree.into.get(node) ?? []).map((run) => run.diameter),
+  );
+
+const reducerAngleAt = (node: string, { tree }: Setting): number =>
+  tree.nodes.get(node)?.style.reducerAngle ?? USUAL_REDUCER_ANGLE;
+
+/** The reducer that a junction's air leaves by, where its body is wider than what follows. */
+export function leavingParts(node: string, setting: Setting): Part[] {
+  if ((setting.tree.into.get(node) ?? []).length <= 1) return [];
+  const out = leavingDiameter(node, setting);
+  const angle = reducerAngleAt(node, setting);
+  return reducer(bodyDiameter(node, setting), out, out, 'up', setting, angle);
+}
+
 /** What a run meets at its downstream end: a wye, the straight way past one, or a reducer. */
 export function endOfRun(run: Run, setting: Setting): { junction: Junction; parts: Part[] } {
   const { shop, tree, factors } = setting;
-  const combined = tree.outOf.get(run.to)?.diameter ?? shop.collector.separator.inletDiameter;
   const meeting = tree.into.get(run.to) ?? [];
-  const angle = tree.nodes.get(run.to)?.style.reducerAngle ?? USUAL_REDUCER_ANGLE;
-  const inLine = reducer(run.diameter, combined, run.diameter, 'down', setting, angle);
+  const body =
+    meeting.length > 1 ? bodyDiameter(run.to, setting) : leavingDiameter(run.to, setting);
+  const angle = reducerAngleAt(run.to, setting);
+  const inLine = reducer(run.diameter, body, run.diameter, 'down', setting, angle);
   const none: Junction = { kind: 'none' };
   if (meeting.length <= 1) return { junction: none, parts: inLine };
 
   const wye = (branch: Run) => ({
-    combinedArea: circleArea(combined),
+    combinedArea: circleArea(body),
     branchArea: circleArea(branch.diameter),
-    cosine: branch.joins.kind === 'branch' ? Math.cos(branch.joins.angle) : 1,
+    // The momentum formulas hold to 90°; a branch laid against the flow is taken as a tee.
+    cosine: branch.joins.kind === 'branch' ? Math.max(0, Math.cos(branch.joins.angle)) : 1,
   });
   const byMomentum = shop.shop.rules.junctions === 'momentum';
   if (run.joins.kind === 'branch') {

@@ -13,6 +13,7 @@ import {
   type Factors,
   hoseParts,
   isAirtight,
+  leavingParts,
   NO_CHANGE,
   pipeParts,
   type Setting,
@@ -80,7 +81,8 @@ function buildSegments(setting: Setting, density: number): Segment[] {
   for (const run of reached) {
     const port = isAirtight(run, setting) ? undefined : ports.get(run.from);
     const upstream = port ? 'open' : isFed(run.from) ? 'fed' : 'capped';
-    const entry = (into: number) => (port ? entryParts(port, into, setting) : []);
+    const entry = (into: number) =>
+      port ? entryParts(port, into, setting) : leavingParts(run.from, setting);
     const { seam, hole } = leaksOf(run, setting, density);
     if (run.hose && hasHose(run)) {
       const { diameter, length } = run.hose;
@@ -135,7 +137,8 @@ function leaksOf(run: Run, { shop, view, factors }: Setting, density: number) {
   };
 }
 
-function separatorSegment({ shop, factors }: Setting, fed: boolean): Segment {
+function separatorSegment(setting: Setting, fed: boolean): Segment {
+  const { shop, tree, factors } = setting;
   const { kind, heads, inletDiameter } = shop.collector.separator;
   const coefficient = kind === 'none' ? 0 : heads * factors.separator;
   return {
@@ -146,6 +149,9 @@ function separatorSegment({ shop, factors }: Setting, fed: boolean): Segment {
     seam: 0,
     hole: 0,
     junction: { kind: 'none' },
-    parts: [{ kind: 'separator', name: kind, half: 'up', coefficient, friction: null }],
+    parts: [
+      ...leavingParts(tree.inlet.id, setting),
+      { kind: 'separator', name: kind, half: 'up', coefficient, friction: null },
+    ],
   };
 }

@@ -1,7 +1,7 @@
 import { circleArea } from '../air/velocity-pressure';
 import { blowerCurve } from '../collector/blower';
 import { type CurveValue, curveInto, type MonotoneCurve } from '../collector/monotone-curve';
-import { type Friction, frictionInto } from '../duct/colebrook';
+import { type Friction, frictionInto, LAMINAR_END } from '../duct/colebrook';
 import { SEAM_EXPONENT } from '../duct/leakage';
 import { branchLossInto, type JunctionLoss, straightLossInto } from '../fitting/momentum-wye';
 import type { Network, Segment } from './network';
@@ -303,23 +303,21 @@ function halfLossInto(
 ): void {
   const size = Math.abs(q);
   const friction = at(c.friction, s);
-  let factor = 0;
-  let factorSlope = 0;
-  if (friction > 0 && size > 0) {
-    const perFlow = at(c.reynolds, s);
-    frictionOut.inverseRoot = at(roots, half);
-    frictionInto(frictionOut, perFlow * size, at(c.roughness, s));
-    roots[half] = frictionOut.inverseRoot;
-    factor = frictionOut.factor;
-    factorSlope = frictionOut.slope * perFlow;
+  const perFlow = at(c.reynolds, s);
+  if (friction === 0 || perFlow * size <= LAMINAR_END) {
+    // Laminar friction is linear in flow, down to no flow at all.
+    const linear = (friction * 64) / perFlow;
+    lossOut.loss = (k * size + linear) * q;
+    lossOut.slope = Math.max(2 * k * size + linear, leastSlope);
+    return;
   }
-  const total = k + friction * factor;
+  frictionOut.inverseRoot = at(roots, half);
+  frictionInto(frictionOut, perFlow * size, at(c.roughness, s));
+  roots[half] = frictionOut.inverseRoot;
+  const total = k + friction * frictionOut.factor;
+  const bySlope = friction * frictionOut.slope * perFlow;
   lossOut.loss = total * size * q;
-  const slope =
-    size > 0
-      ? 2 * total * size + friction * factorSlope * size * size
-      : (friction * 64) / at(c.reynolds, s);
-  lossOut.slope = Math.max(slope, leastSlope);
+  lossOut.slope = Math.max((2 * total + bySlope * size) * size, leastSlope);
 }
 
 /** Leakage at a suction in Pa, odd about zero, smooth through it. */

@@ -155,14 +155,15 @@ function partLoss(
 ): PartLoss {
   const { air } = network;
   const area = circleArea(segment.diameter);
-  const pressureAt = (flow: number) => velocityPressure(flow / area, air.density);
+  // Signed: a momentum junction can push a little air back through an idle leg.
+  const pressureAt = (flow: number) => Math.sign(flow) * velocityPressure(flow / area, air.density);
   const { junction } = segment;
   let loss = part.coefficient * pressureAt(part.half === 'up' ? flowIn : flowOut);
   if (part.friction) {
     const { length, roughness, multiplier } = part.friction;
     for (const flow of [flowIn, flowOut]) {
-      if (flow <= 0) continue;
-      const reynolds = (air.density * flow * segment.diameter) / (area * air.viscosity);
+      if (flow === 0) continue;
+      const reynolds = (air.density * Math.abs(flow) * segment.diameter) / (area * air.viscosity);
       const factor = frictionFactor(reynolds, roughness / segment.diameter);
       loss += (factor * multiplier * (length / 2) * pressureAt(flow)) / segment.diameter;
     }

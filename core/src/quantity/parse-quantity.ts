@@ -26,8 +26,8 @@ const VULGAR_FRACTIONS: Readonly<Record<string, string>> = {
   '⅔': '2/3',
 };
 
-/** Letters joined to a number are no number: `40k`, `1x2`. */
-const MEANT_AS_ONE_WORD = /^\S*/;
+/** `40k`: one letter on a number that is no unit of the field is a slip, not another unit. */
+const LETTER_ON_A_NUMBER = /^[a-z]$/i;
 
 interface Scanned {
   readonly value: number;
@@ -121,20 +121,15 @@ export function parseQuantity(written: string, unit: UnitId): Parsed {
   const named = findUnit(rest, dimension);
   if (named) return { ok: true, value: toSI(first.value, named), unit: named };
 
+  const refusal = (what: string): Parsed => ({
+    ok: false,
+    reason: `${what} Write ${EXAMPLES[dimension]}.`,
+  });
+  if (LETTER_ON_A_NUMBER.test(first.rest)) return refusal(`${quoted} is not a number.`);
   const other = otherDimensionOf(rest);
-  if (other && other !== dimension) {
-    return {
-      ok: false,
-      reason: `${quoted} is a ${other}; this field takes a ${dimension}. Write ${EXAMPLES[dimension]}.`,
-    };
-  }
-  const glued = MEANT_AS_ONE_WORD.exec(first.rest)?.[0] ?? '';
-  return glued === first.rest && /^[a-z]$/i.test(rest)
-    ? { ok: false, reason: `${quoted} is not a number. Write ${EXAMPLES[dimension]}.` }
-    : {
-        ok: false,
-        reason: `'${rest}' is not a unit known here. Write ${EXAMPLES[dimension]}.`,
-      };
+  return other && other !== dimension
+    ? refusal(`${quoted} is a ${other}; this field takes a ${dimension}.`)
+    : refusal(`'${rest}' is not a unit known here.`);
 }
 
 const FEET_THEN_MORE = /^(?:ft\.?|feet|foot|['′’])\s*-?\s*(?=[\d.])/i;

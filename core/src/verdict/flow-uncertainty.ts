@@ -18,29 +18,53 @@ export const DOUBT: Factors = {
   blower: 0.05,
 };
 
+/** Numbers every drop shares: where they are off, all drops are off the same way. */
+export const SHARED_DOUBTS = ['separator', 'filter', 'leaks', 'blower'] as const;
+/** Numbers each drop has for itself. */
+export const OWN_DOUBTS = ['entries', 'fittings', 'friction'] as const;
+
+export type DoubtKind = keyof Factors;
+
 /**
- * How far a drop's predicted flow may be off, in m³/s, 95 times in 100: each kind of estimate is
- * raised by its doubt, the shop solved again, and the changes added at right angles (the law of
- * propagation of uncertainty, GUM section 5, first order, kinds taken as independent).
- * Zero where the shop has no solution.
+ * By how much a drop's predicted flow changes, in m³/s with its sign, when each kind of estimate is
+ * off by its doubt: the shop is solved again for each. Zeros where the shop has no solution.
  */
-export function flowUncertainty(
+export function flowChanges(
   shop: Shop,
   tree: DuctTree,
   drop: Drop,
   options: NetworkOptions,
-): number {
+): Record<DoubtKind, number> {
   const run = drop.path[0]?.id ?? '';
   const base = solveTree(shop, tree, options);
-  if (base.kind !== 'solved') return 0;
-  const flowIn = (solved: typeof base) => solved.airIn.get(run)?.[0]?.flowIn ?? 0;
-  let squares = 0;
-  for (const kind of Object.keys(DOUBT) as (keyof Factors)[]) {
+  const change = (kind: DoubtKind): number => {
+    if (base.kind !== 'solved') return 0;
     // Raising the blower's pressure could push it past its curve; lowering tells as much.
-    const change = kind === 'blower' ? -DOUBT[kind] : DOUBT[kind];
-    const factors = { ...NO_CHANGE, [kind]: 1 + change };
+    const doubt = kind === 'blower' ? -DOUBT[kind] : DOUBT[kind];
+    const factors = { ...NO_CHANGE, [kind]: 1 + doubt };
     const solved = solveTree(shop, tree, { ...options, factors }, base.state);
-    if (solved.kind === 'solved') squares += (flowIn(solved) - flowIn(base)) ** 2;
-  }
-  return Math.sqrt(squares);
+    const flow = ({ airIn }: typeof base) => airIn.get(run)?.[0]?.flowIn ?? 0;
+    return solved.kind === 'solved' ? flow(solved) - flow(base) : 0;
+  };
+  return {
+    entries: change('entries'),
+    fittings: change('fittings'),
+    friction: change('friction'),
+    separator: change('separator'),
+    filter: change('filter'),
+    leaks: change('leaks'),
+    blower: change('blower'),
+  };
 }
+
+/**
+ * How far a drop's predicted flow may be off, in m³/s, 95 times in 100: the changes of
+ * `flowChanges` added at right angles (law of propagation of uncertainty, GUM section 5, first
+ * order, kinds taken as independent).
+ */
+export const flowUncertainty = (
+  shop: Shop,
+  tree: DuctTree,
+  drop: Drop,
+  options: NetworkOptions,
+): number => Math.hypot(...Object.values(flowChanges(shop, tree, drop, options)));

@@ -1,0 +1,138 @@
+// Handbook values, all from memory until someone has the books open:
+// - ASHRAE friction chart, galvanised duct: 1000 CFM in 12 in. → 0.19–0.20 in. w.g. per 100 ft.
+// - ACGIH Industrial Ventilation: velocity pressure at 4005 fpm, flows at 4000 fpm, elbow, branch and
+//   hood entry tables.
+// - Borda–Carnot: sudden expansion. SMACNA: leakage classes. ASTM: plastic pipe sizes.
+import { describe, expect, it } from 'vitest';
+import { STANDARD_DENSITY } from '../src/air/air-at-site';
+import { circleArea, pitotVelocity, velocityPressure } from '../src/air/velocity-pressure';
+import { hoseMultiplier } from '../src/duct/hose';
+import { holeLeakage, seamLeakage } from '../src/duct/leakage';
+import { pipeFriction } from '../src/duct/pipe-friction';
+import { PIPES } from '../src/duct/pipes';
+import { branchEntryLoss } from '../src/fitting/branch-entry';
+import { elbowLoss } from '../src/fitting/elbow';
+import { gateLoss } from '../src/fitting/gate';
+import { ENTRIES, hoodSuction } from '../src/fitting/hood';
+import { changeOfDiameterLoss } from '../src/fitting/reducer';
+import { fromSI, toSI } from '../src/quantity/units';
+
+const degrees = (angle: number) => (angle * Math.PI) / 180;
+const standardAir = { density: STANDARD_DENSITY, viscosity: 1.82e-5 };
+
+describe('air in ducts', () => {
+  it('has one inch of velocity pressure at 4005 fpm', () => {
+    const pressure = velocityPressure(toSI(4005, 'fpm'), STANDARD_DENSITY);
+    expect(fromSI(pressure, 'inwg')).toBeCloseTo(1, 2);
+    expect(fromSI(pitotVelocity(pressure, STANDARD_DENSITY), 'fpm')).toBeCloseTo(4005, 6);
+    expect(pitotVelocity(-1, STANDARD_DENSITY)).toBe(0);
+  });
+
+  it('loses 0.19–0.20 in. per 100 ft at 1000 CFM in 12-in. galvanised', () => {
+    const loss = pipeFriction(
+      toSI(1000, 'cfm'),
+      toSI(100, 'ft'),
+      toSI(12, 'in'),
+      PIPES.galvanised.roughness,
+      standardAir,
+    );
+    expect(fromSI(loss, 'inwg')).toBeGreaterThan(0.185);
+    expect(fromSI(loss, 'inwg')).toBeLessThan(0.205);
+  });
+
+  it.each([
+    [4, 350],
+    [5, 550],
+    [6, 785],
+    [7, 1070],
+    [8, 1400],
+  ])('%i in. carries about %i CFM at 4000 fpm', (inches, cfm) => {
+    const flow = circleArea(toSI(inches, 'in')) * toSI(4000, 'fpm');
+    expect(Math.abs(fromSI(flow, 'cfm') - cfm)).toBeLessThan(6);
+  });
+
+  it('3583 fpm in 4.75 in. is 441 CFM', () => {
+    const flow = circleArea(toSI(4.75, 'in')) * toSI(3583, 'fpm');
+    expect(fromSI(flow, 'cfm')).toBeCloseTo(441, 0);
+  });
+});
+
+describe('fittings', () => {
+  it.each([
+    ['smooth', 1.5, 0.15],
+    ['smooth', 2, 0.13],
+    ['fivePiece', 2, 0.19],
+    ['fourPiece', 2.5, 0.23],
+    ['threePiece', 1.5, 0.34],
+    ['mitred', 1.5, 1.2],
+  ] as const)('%s elbow, R/D %f: %f', (style, ratio, loss) => {
+    expect(elbowLoss(style, degrees(90), ratio)).toBeCloseTo(loss, 9);
+    expect(elbowLoss(style, degrees(45), ratio)).toBeCloseTo(loss / 2, 9);
+  });
+
+  it('two 45s beat one tight 90 (common practice, no source)', () => {
+    const one = elbowLoss('drain', degrees(90), 0.7);
+    expect(2 * elbowLoss('fivePiece', degrees(45), 1.5)).toBeLessThan(one / 2);
+    expect(one).toBeGreaterThanOrEqual(0.6);
+    expect(one).toBeLessThanOrEqual(0.9);
+  });
+
+  it.each([
+    [15, 0.09],
+    [30, 0.18],
+    [45, 0.28],
+    [60, 0.44],
+    [90, 1],
+  ])('branch entry at %i°: %f', (angle, loss) => {
+    expect(branchEntryLoss(degrees(angle))).toBeCloseTo(loss, 9);
+  });
+
+  it('changes of diameter follow Borda–Carnot when abrupt, and less when tapered', () => {
+    expect(changeOfDiameterLoss(0.1, 0.2, Math.PI)).toBeCloseTo((1 - 1 / 4) ** 2, 12);
+    expect(changeOfDiameterLoss(0.2, 0.1, Math.PI)).toBeCloseTo(0.5 * (1 - 1 / 4), 12);
+    expect(changeOfDiameterLoss(0.1, 0.2, degrees(10))).toBeLessThan(0.15);
+    expect(changeOfDiameterLoss(0.1, 0.1, Math.PI)).toBe(0);
+  });
+
+  it('hoods and gates', () => {
+    expect(ENTRIES.plain.loss).toBe(0.93);
+    expect(ENTRIES.flanged.loss).toBe(0.49);
+    expect(hoodSuction(0.25, 100)).toBe(125);
+    expect(gateLoss(1)).toBeGreaterThanOrEqual(0.05);
+    expect(gateLoss(1)).toBeLessThanOrEqual(0.2);
+    expect(gateLoss(0, 0)).toBe(Number.POSITIVE_INFINITY);
+    for (let opening = 0.1; opening < 0.95; opening += 0.1) {
+      expect(gateLoss(opening)).toBeGreaterThan(gateLoss(opening + 0.1));
+    }
+  });
+
+  it('bunched hose: +60 % at 10 % compression (Abushakra et al. 2004, form from memory)', () => {
+    expect(hoseMultiplier(0.1, toSI(6, 'in'))).toBeCloseTo(1.6, 12);
+    expect(hoseMultiplier(0, 0.1)).toBe(1);
+    expect(hoseMultiplier(0.1, toSI(4, 'in'))).toBeGreaterThan(hoseMultiplier(0.1, toSI(8, 'in')));
+  });
+});
+
+describe('leakage and sizes', () => {
+  it('class 30 is 30 CFM from 100 ft² at one inch', () => {
+    const flow = seamLeakage(30, toSI(100, 'ft2')) * toSI(1, 'inwg') ** 0.65;
+    expect(fromSI(flow, 'cfm')).toBeCloseTo(30, 9);
+  });
+
+  it('a square inch at 6 in. w.g. draws about 41 CFM', () => {
+    // By hand: √(2·1494.5/1.2014) = 49.9 m/s; × 0.61 × 6.4516e-4 m² = 0.01963 m³/s.
+    const flow = holeLeakage(toSI(1, 'in2'), STANDARD_DENSITY) * Math.sqrt(toSI(6, 'inwg'));
+    expect(fromSI(flow, 'cfm')).toBeCloseTo(41.6, 1);
+  });
+
+  it.each([
+    ['drain', 0, 4.065],
+    ['sewer', 0, 3.975],
+    ['schedule40', 0, 4.026],
+    ['drain', 1, 6.075],
+    ['sewer', 1, 5.915],
+    ['schedule40', 1, 6.065],
+  ] as const)('%s pipe %i measures %f in. inside', (pipe, index, inches) => {
+    expect(fromSI(PIPES[pipe].sizes[index]?.inside ?? 0, 'in')).toBeCloseTo(inches, 9);
+  });
+});

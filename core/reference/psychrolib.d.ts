@@ -1,0 +1,10 @@
+declare module 'psychrolib' {
+  const psychrolib: {
+    readonly SI: number;
+    SetUnitSystem(system: number): void;
+    GetStandardAtmPressure(altitude: number): number;
+    GetHumRatioFromRelHum(temperature: number, humidity: number, pressure: number): number;
+    GetMoistAirDensity(temperature: number, ratio: number, pressure: number): number;
+  };
+  export default psychrolib;
+}

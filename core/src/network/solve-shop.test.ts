@@ -1,0 +1,223 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { copyOf, counter, threeBranchShop } from '../../reference/sample-shops';
+import { velocityPressure } from '../air/velocity-pressure';
+import { estimatedCurve } from '../collector/estimated-curve';
+import { toSI } from '../quantity/units';
+import { addDrop, addRun } from '../shop/edit-ducts';
+import { newShop } from '../shop/new-shop';
+import type { Shop } from '../shop/schema';
+import { anyShop } from './any-shop';
+import { type ShopSolution, solveShop } from './solve-shop';
+
+const RUNS = Number(process.env.FRANK_GAUGE_RUNS ?? 300);
+
+function solved(shop: Shop, view: 'designed' | 'found' = 'found'): ShopSolution {
+  const outcome = solveShop(shop, { view });
+  if (outcome.kind !== 'solved') throw new Error(JSON.stringify(outcome.reason));
+  return outcome;
+}
+
+const flowAt = (solution: ShopSolution, run: string) => solution.airIn.get(run)?.[0]?.flowIn ?? 0;
+
+/** Worst imbalance of any node, relative to the blower's flow. */
+function massResidual(solution: ShopSolution): number {
+  const { tree, airIn, blower } = solution;
+  let worst = 0;
+  for (const run of tree.upstreamFirst) {
+    const own = airIn.get(run.id);
+    const feeding = (tree.into.get(run.from) ?? []).filter(({ id }) => airIn.has(id));
+    if (!own || feeding.length === 0) continue;
+    const arriving = feeding.reduce(
+      (sum, { id }) => sum + (airIn.get(id)?.at(-1)?.flowOut ?? 0),
+      0,
+    );
+    worst = Math.max(worst, Math.abs(arriving - (own[0]?.flowIn ?? 0)));
+  }
+  return worst / Math.max(blower.flow, 1e-9);
+}
+
+describe('any valid shop', () => {
+  it.each(['momentum', 'handbook'] as const)('converges, keeps mass, has no NaN (%s)', (method) => {
+    fc.assert(
+      fc.property(anyShop(method), (shop) => {
+        const outcome = solveShop(shop, { view: 'found' });
+        expect(outcome.kind).toBe('solved');
+        if (outcome.kind !== 'solved') return;
+        expect(massResidual(outcome)).toBeLessThan(1e-9);
+        expect(outcome.residual).toBeLessThanOrEqual(1e-9);
+        expect(JSON.stringify([...outcome.airIn])).not.toContain('null');
+      }),
+      { numRuns: RUNS },
+    );
+  });
+
+  it('its parts take what its nodes lose', () => {
+    fc.assert(
+      fc.property(anyShop('momentum'), (shop) => {
+        const { airIn, blower } = solved(shop);
+        for (const segments of airIn.values()) {
+          for (const { totalIn, totalOut, parts } of segments) {
+            const taken = parts.reduce((sum, { loss }) => sum + loss, 0);
+            expect(Math.abs(totalIn - totalOut - taken)).toBeLessThan(1e-5 * (1 + blower.rise));
+          }
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('a longer duct never raises its drop’s flow (constant coefficients)', () => {
+    fc.assert(
+      fc.property(anyShop('handbook'), fc.nat(50), (shop, pick) => {
+        const before = solved(shop);
+        const drop = before.tree.drops[pick % Math.max(1, before.tree.drops.length)];
+        const run = shop.ducts.runs.find(({ id }) => id === drop?.path[0]?.id);
+        if (!run) return;
+        const longer = copyOf(shop);
+        const same = longer.ducts.runs.find(({ id }) => id === run.id);
+        if (same) same.length = (run.length ?? 0) + 5;
+        expect(flowAt(solved(longer, 'designed'), run.id)).toBeLessThanOrEqual(
+          flowAt(solved(shop, 'designed'), run.id) + 1e-9,
+        );
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('opening a gate never raises another drop’s flow (constant coefficients)', () => {
+    fc.assert(
+      fc.property(anyShop('handbook'), fc.nat(50), (shop, pick) => {
+        const gated = shop.ducts.runs.filter((run) => run.gate && !run.gate.open);
+        const run = gated[pick % Math.max(1, gated.length)];
+        if (!run) return;
+        const opened = copyOf(shop);
+        const gate = opened.ducts.runs.find(({ id }) => id === run.id)?.gate;
+        if (gate) gate.open = true;
+        const before = solved(shop);
+        const after = solved(opened);
+        for (const drop of before.tree.drops) {
+          const own = drop.path[0]?.id ?? '';
+          if (own === run.id) continue;
+          expect(flowAt(after, own)).toBeLessThanOrEqual(flowAt(before, own) + 1e-9);
+        }
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('starts anywhere: from another shop’s solution it finds the same flows', () => {
+    const shop = threeBranchShop();
+    const other = copyOf(shop);
+    for (const run of other.ducts.runs) {
+      run.length = (run.length ?? 0) * 7;
+      if (run.gate) run.gate.closedGap = 0.003;
+    }
+    for (const run of shop.ducts.runs) if (run.gate) run.gate.closedGap = 0.003;
+    const warm = solveShop(shop, { view: 'found' }, solved(other).state);
+    if (warm.kind !== 'solved') throw new Error(warm.reason.kind);
+    expect(warm.blower.flow).toBeCloseTo(solved(shop).blower.flow, 9);
+  });
+});
+
+describe('what must hold in a shop', () => {
+  it('a drop with its gate shut still has its leak', () => {
+    const shop = threeBranchShop();
+    shop.condition.holes.push({ run: 'sander', area: 5e-4, origin: { kind: 'assumed' } });
+    const outcome = solveShop(shop, { view: 'found', openGates: new Set(['saw']) });
+    if (outcome.kind !== 'solved') throw new Error(outcome.reason.kind);
+    const [air] = outcome.airIn.get('sander') ?? [];
+    expect(air?.flowIn).toBe(0);
+    expect(air?.leak).toBeGreaterThan(0.005);
+    const sealed = solveShop(shop, { view: 'designed', openGates: new Set(['saw']) });
+    if (sealed.kind !== 'solved') throw new Error(sealed.reason.kind);
+    expect(flowAt(sealed, 'saw')).toBeGreaterThan(flowAt(outcome, 'saw'));
+  });
+
+  it('shut solid it says no flow and shut-off pressure', () => {
+    const shop = threeBranchShop();
+    shop.condition.sealing.usual = 0;
+    const outcome = solveShop(shop, { view: 'found', openGates: new Set() });
+    if (outcome.kind !== 'solved') throw new Error(outcome.reason.kind);
+    expect(Math.abs(outcome.blower.flow)).toBeLessThan(1e-12);
+    const { density } = outcome.network.air;
+    expect(outcome.blower.rise).toBeCloseTo((2500 * density) / 1.2014, 6);
+  });
+
+  it('an empty shop solves to stillness', () => {
+    const curve = estimatedCurve(0.3, 57, 0.5, 1.2);
+    const outcome = solved(newShop('s', 'Empty', 'us', curve));
+    expect(outcome.blower.flow).toBe(0);
+    expect(outcome.tree.drops).toEqual([]);
+  });
+
+  it('refuses to answer beyond the curve’s last point', () => {
+    const shop = threeBranchShop();
+    shop.collector.blower.curve = [
+      { flow: 0, pressure: 4000 },
+      { flow: 0.05, pressure: 3900 },
+    ];
+    const outcome = solveShop(shop, { view: 'found' });
+    expect(outcome).toMatchObject({
+      kind: 'unsolved',
+      reason: { kind: 'beyond-curve', lastFlow: 0.05 },
+    });
+  });
+
+  it('one pipe by hand: entry, friction and a cyclone against the blower', () => {
+    const shop = newShop('s', 'One', 'us', [
+      { flow: 0, pressure: 2000 },
+      { flow: 1, pressure: 0 },
+    ]);
+    const newId = counter();
+    const id = addDrop(shop, 'inlet', 'floorSweep', newId);
+    const run = shop.ducts.runs[0];
+    const port = shop.machines[0]?.ports[0];
+    if (!run || !port) throw new Error('no drop');
+    Object.assign(run, {
+      hose: null,
+      gate: null,
+      fittings: [],
+      length: 0,
+      diameter: toSI(6, 'in'),
+    });
+    Object.assign(port, { diameter: toSI(6, 'in'), entryLoss: 0.93 });
+    const { blower, network, airIn } = solved(shop, 'designed');
+    // (0.93 + 5 heads)·VP + filter = H(Q), no friction in no length.
+    const velocity = airIn.get(id)?.[0]?.velocity ?? 0;
+    const ducts = 5.93 * velocityPressure(velocity, network.air.density);
+    const filter = (125 * blower.flow) / (toSI(110, 'ft2') * toSI(20, 'perm_fpm'));
+    const curve = (2000 * (1 - blower.flow) * network.air.density) / 1.2014;
+    expect(ducts + filter).toBeCloseTo(curve, 5);
+  });
+
+  it('scales: with constant coefficients and no friction, four times the pressure is twice the flow', () => {
+    const shop = threeBranchShop();
+    for (const run of shop.ducts.runs) {
+      run.length = 0;
+      run.hose = null;
+    }
+    shop.condition.sealing.usual = 0;
+    const strong = copyOf(shop);
+    strong.collector.blower.speed *= 2;
+    const once = solved(shop, 'designed');
+    const twice = solved(strong, 'designed');
+    expect(twice.blower.flow / once.blower.flow).toBeCloseTo(2, 3);
+    expect(twice.blower.rise / once.blower.rise).toBeCloseTo(4, 3);
+  });
+
+  it('air drawn by two equal legs is shared equally', () => {
+    const shop = newShop('s', 'Twins', 'us', estimatedCurve(0.3, 57, 0.6, 1.2));
+    const newId = counter();
+    const main = addRun(shop, 'inlet', newId);
+    const joint = shop.ducts.runs.find(({ id }) => id === main)?.from ?? '';
+    const legs = [0, 1].map(() => addDrop(shop, joint, 'tableSaw', newId));
+    for (const run of shop.ducts.runs) {
+      if (!legs.includes(run.id)) continue;
+      run.joins = { kind: 'branch', angle: Math.PI / 4 };
+      if (run.gate) run.gate.open = true;
+    }
+    const outcome = solved(shop);
+    expect(flowAt(outcome, legs[0] ?? '')).toBeCloseTo(flowAt(outcome, legs[1] ?? ''), 9);
+  });
+});
