@@ -12,7 +12,7 @@ export { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow
 export { ENTRIES } from './fitting/hood';
 export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';
 export type { Network, PartKind, Segment } from './network/network';
-export type { View } from './network/run-parts';
+export { NO_CHANGE, type View } from './network/run-parts';
 export { SEPARATOR_RUN } from './network/shop-to-network';
 export {
   compileNetwork,

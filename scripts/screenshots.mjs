@@ -1,0 +1,33 @@
+// npm run screenshots: one picture of each main view, from the demo shop, into docs/screenshots/.
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { CHROMIUM, CHROMIUM_FLAGS } from './chromium.mjs';
+import { build, freePort, isBuilt, ROOT, startApp } from './machine.mjs';
+
+const PICTURES = [
+  { name: 'air', path: 'air' },
+  { name: 'air-dark', path: 'air', theme: 'dark' },
+  { name: 'log', path: 'log' },
+  { name: 'log-dark', path: 'log', theme: 'dark' },
+  { name: 'air-phone', path: 'air', width: 390, height: 844 },
+  { name: 'log-phone', path: 'log', width: 390, height: 844 },
+  { name: 'shops', path: null },
+];
+
+if (!isBuilt() && !build()) process.exit(1);
+const { child, address } = await startApp(await freePort(4790));
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+for (const { name, path, theme = 'light', width = 1280, height = 800 } of PICTURES) {
+  const context = await browser.newContext({ viewport: { width, height } });
+  await context.addCookies([{ name: 'theme', value: theme, url: address }]);
+  const page = await context.newPage();
+  await page.goto(`${address}/demo`);
+  await page.getByRole('heading', { name: 'Every drop' }).waitFor();
+  if (path === null) await page.goto(address);
+  else await page.goto(`${address}/shop/heron-slip/${path}`);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) });
+  await context.close();
+}
+await browser.close();
+child.kill();

@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { LogView } from '@/views/log/log-view';
+
+export const metadata: Metadata = { title: 'Log' };
+
+export default function LogPage() {
+  return <LogView />;
+}

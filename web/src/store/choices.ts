@@ -1,0 +1,35 @@
+'use client';
+
+import type { GateRule, View } from '@frank-gauge/core';
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+
+/** How the bench is looked at: no part of any document, kept on this device. */
+export interface Choices {
+  readonly view: View;
+  readonly rule: GateRule;
+  readonly pressure: 'static' | 'total';
+  /** By shop: the node of the drop that is explained. */
+  readonly drops: Readonly<Record<string, string>>;
+  /** By shop: the part whose details are open. */
+  readonly parts: Readonly<Record<string, string>>;
+}
+
+export const useChoices = create<Choices>()(
+  persist(
+    (): Choices => ({ view: 'found', rule: 'one', pressure: 'static', drops: {}, parts: {} }),
+    { name: 'frank-gauge-choices' },
+  ),
+);
+
+export function choose(choice: Partial<Choices>): void {
+  useChoices.setState(choice);
+}
+
+export function chooseDrop(shop: string, drop: string): void {
+  useChoices.setState(({ drops }) => ({ drops: { ...drops, [shop]: drop } }));
+}
+
+export function choosePart(shop: string, part: string): void {
+  useChoices.setState(({ parts }) => ({ parts: { ...parts, [shop]: part } }));
+}

@@ -1,0 +1,124 @@
+'use client';
+
+import { readShop, readShopFile, type Shop, writeShopFile } from '@frank-gauge/core';
+import { nanoid } from 'nanoid';
+import { forgetChanges } from './change-log';
+import { database, type ShopRow } from './database';
+
+const DAY = 24 * 60 * 60 * 1000;
+/** Shops thrown away are kept this long. */
+const KEEP_DELETED = 30 * DAY;
+
+/** Shops in the list, the one changed last first. */
+export async function listShops(): Promise<ShopRow[]> {
+  const rows = await database.shops.orderBy('changed').reverse().toArray();
+  return rows.filter((row) => row.deleted === null);
+}
+
+/** Stores a shop as a new one under a fresh id, or under its own where that is wanted and free. */
+export async function addShop(shop: Shop, { keepId = false } = {}): Promise<string> {
+  const isFree = keepId && (await database.shops.get(shop.id)) === undefined;
+  const id = isFree ? shop.id : nanoid(12);
+  await database.shops.add({
+    id,
+    document: { ...shop, id },
+    revision: 0,
+    cursor: 0,
+    changed: new Date().toISOString(),
+    deleted: null,
+  });
+  return id;
+}
+
+async function changeRow(id: string, change: (row: ShopRow) => Partial<ShopRow>): Promise<void> {
+  await database.transaction('rw', database.shops, async () => {
+    const row = await database.shops.get(id);
+    if (row) await database.shops.put({ ...row, ...change(row), revision: row.revision + 1 });
+  });
+}
+
+export const renameShop = (id: string, name: string): Promise<void> =>
+  changeRow(id, ({ document }) => ({
+    document: { ...document, shop: { ...document.shop, name } },
+    changed: new Date().toISOString(),
+  }));
+
+/** Copies a shop under a name of its own; answers the copy's id. */
+export async function duplicateShop(id: string): Promise<string | null> {
+  const row = await database.shops.get(id);
+  if (!row) return null;
+  const { document } = row;
+  return addShop({ ...document, shop: { ...document.shop, name: `${document.shop.name}, copy` } });
+}
+
+export const deleteShop = (id: string): Promise<void> =>
+  changeRow(id, () => ({ deleted: new Date().toISOString() }));
+
+export const restoreShop = (id: string): Promise<void> => changeRow(id, () => ({ deleted: null }));
+
+/** Lets go of shops thrown away long ago. */
+export async function emptyBin(now: Date): Promise<void> {
+  const rows = await database.shops.toArray();
+  const isOld = ({ deleted }: ShopRow) =>
+    deleted !== null && now.getTime() - Date.parse(deleted) > KEEP_DELETED;
+  for (const row of rows.filter(isOld)) {
+    await database.shops.delete(row.id);
+    await forgetChanges(database, row.id);
+  }
+}
+
+/** A file larger than this is not even read, in bytes. */
+const LARGEST_READ = 40_000_000;
+
+export type Imported =
+  | { readonly ok: true; readonly id: string; readonly name: string }
+  | { readonly ok: false; readonly reason: string };
+
+/** Reads a file into a new shop. Anything wrong with it: a sentence, and nothing is stored. */
+export async function importShop(file: File): Promise<Imported> {
+  const refuse = (reason: string): Imported => ({ ok: false, reason: `${file.name}: ${reason}.` });
+  if (file.size > LARGEST_READ) {
+    const size = Math.round(file.size / 1e6);
+    return refuse(`at ${size} MB it is larger than any shop; the most is ${LARGEST_READ / 1e6} MB`);
+  }
+  const read = readShopFile(await file.text());
+  if (!read.ok) {
+    const [{ path, message }, ...others] = read.faults;
+    const more = others.length > 0 ? ` (and ${others.length} more)` : '';
+    return refuse(path === '' ? message : `at ${path}, ${message}${more}`);
+  }
+  const id = await addShop(read.shop, { keepId: true });
+  return { ok: true, id, name: read.shop.shop.name };
+}
+
+const fileName = (shop: Shop) =>
+  `${
+    shop.shop.name
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-|-$/g, '') || 'shop'
+  }.frank-gauge.json`;
+
+/** Hands the browser a file to save. */
+export function saveFile(name: string, text: string, type: string): void {
+  const address = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(address), 10_000);
+}
+
+export const exportShop = (shop: Shop): void =>
+  saveFile(fileName(shop), writeShopFile(shop), 'application/json');
+
+/** Puts the demo shop in storage if it is not there, or brings it back; answers its id. */
+export async function openDemo(): Promise<string> {
+  const { default: document } = await import('../../../demo/heron-slip.json');
+  const read = readShop(document);
+  if (!read.ok) throw new Error(`the demo shop is broken: ${read.faults[0].message}`);
+  const row = await database.shops.get(read.shop.id);
+  if (!row) return addShop(read.shop, { keepId: true });
+  if (row.deleted !== null) await restoreShop(row.id);
+  return row.id;
+}

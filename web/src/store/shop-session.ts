@@ -1,0 +1,166 @@
+'use client';
+
+import { readShop, type Shop } from '@frank-gauge/core';
+import { liveQuery, type Subscription } from 'dexie';
+import { enablePatches, produceWithPatches } from 'immer';
+import { create } from 'zustand';
+import { stepChange, storeChange, type Written } from './change-log';
+import { database, type ShopRow } from './database';
+
+enablePatches();
+
+/** The shop that is open. Its document is shown at once as edited and stored right behind. */
+export type Session =
+  | { readonly status: 'closed' | 'loading' }
+  | { readonly status: 'missing'; readonly id: string }
+  | {
+      readonly status: 'broken';
+      readonly id: string;
+      readonly reason: string;
+      readonly document: unknown;
+    }
+  | {
+      readonly status: 'open';
+      readonly id: string;
+      readonly shop: Shop;
+      readonly saved: 'saved' | 'saving' | 'failed';
+      readonly cursor: number;
+    };
+
+export type Recipe = (shop: Shop) => void;
+
+interface EditOptions {
+  /** Names the thing edited: quick edits of the same one are undone together. */
+  readonly merge?: string;
+}
+
+export const useSession = create<Session>(() => ({ status: 'closed' }));
+
+/** Replaces the whole state: it is one of several kinds, never a mixture. */
+const set = (session: Session) => useSession.setState(session, true);
+
+let watching: Subscription | null = null;
+/** Writes wait for each other; while any waits, news from the database is older than the screen. */
+let queue: Promise<unknown> = Promise.resolve();
+let waiting = 0;
+let known = -1;
+/** The screen lacks something that is stored: an undo, or another tab's change. */
+let isBehind = false;
+
+/** Opens a shop and follows its changes in other tabs until another is opened or it is closed. */
+export function openShop(id: string): void {
+  const session = useSession.getState();
+  if (session.status === 'open' && session.id === id && watching) return;
+  closeShop();
+  set({ status: 'loading' });
+  watching = liveQuery(() => database.shops.get(id)).subscribe({
+    next: (row) => adopt(id, row),
+    error: (error: unknown) =>
+      set({
+        status: 'broken',
+        id,
+        reason: `The browser's storage failed: ${String(error)}`,
+        document: null,
+      }),
+  });
+}
+
+export function closeShop(): void {
+  watching?.unsubscribe();
+  watching = null;
+  known = -1;
+  isBehind = false;
+  set({ status: 'closed' });
+}
+
+function adopt(id: string, row: ShopRow | undefined): void {
+  if (waiting > 0) return;
+  if (!row || row.deleted !== null) {
+    set({ status: 'missing', id });
+    return;
+  }
+  if (row.revision === known) return;
+  const isFirst = known < 0;
+  known = row.revision;
+  // What another tab wrote was valid there; what lay in storage may be older than this program.
+  const read = isFirst ? readShop(row.document) : ({ ok: true, shop: row.document } as const);
+  if (read.ok) set({ status: 'open', id, shop: read.shop, saved: 'saved', cursor: row.cursor });
+  else {
+    const [fault] = read.faults;
+    set({
+      status: 'broken',
+      id,
+      reason: `${fault.path || 'the document'}: ${fault.message}`,
+      document: row.document,
+    });
+  }
+}
+
+/**
+ * Changes the open shop: on screen in this very frame, in storage right behind. A recipe that
+ * changes nothing leaves no trace.
+ */
+export function edit(label: string, recipe: Recipe, { merge }: EditOptions = {}): void {
+  const session = useSession.getState();
+  if (session.status !== 'open') return;
+  const [shop, patches, inverse] = produceWithPatches(session.shop, (draft) => {
+    recipe(draft);
+  });
+  if (patches.length === 0) return;
+  set({ ...session, shop, saved: 'saving' });
+  const change = { label, patches, inverse, merge: merge ?? null };
+  enqueue(session.id, true, () => storeChange(database, session.id, change, new Date()));
+}
+
+/** Undoes the last change; answers its label, or null where there is none. */
+export const undo = (): Promise<string | null> => step(-1);
+/** Does the last undone change again. */
+export const redo = (): Promise<string | null> => step(1);
+
+async function step(by: -1 | 1): Promise<string | null> {
+  const session = useSession.getState();
+  if (session.status !== 'open') return null;
+  const written = await enqueue(session.id, false, () =>
+    stepChange(database, session.id, by, new Date()),
+  );
+  return written?.ok ? written.label : null;
+}
+
+/** Runs a write after those before it; `isShown` says that the screen has its effect already. */
+function enqueue(
+  id: string,
+  isShown: boolean,
+  write: () => Promise<Written>,
+): Promise<Written | null> {
+  waiting++;
+  const done = queue.then(write).then(
+    (written) => finish(id, isShown, written),
+    () => finish(id, isShown, null),
+  );
+  queue = done;
+  return done;
+}
+
+function finish(id: string, isShown: boolean, written: Written | null): Written | null {
+  waiting--;
+  const session = useSession.getState();
+  if (session.status !== 'open' || session.id !== id) return written;
+  const saved = waiting === 0 ? 'saved' : 'saving';
+  if (!written) {
+    set({ ...session, saved: 'failed' });
+  } else if (written.ok) {
+    const { row } = written;
+    isBehind ||= !isShown || row.revision !== known + 1;
+    known = row.revision;
+    const shop = isBehind && waiting === 0 ? row.document : session.shop;
+    if (waiting === 0) isBehind = false;
+    set({ ...session, shop, cursor: row.cursor, saved });
+  } else if (written.reason === 'nothing') {
+    set({ ...session, saved });
+  } else {
+    // What is stored no longer takes this change: show what is stored.
+    known = -1;
+    void database.shops.get(id).then((row) => adopt(id, row));
+  }
+  return written;
+}

@@ -1,0 +1,48 @@
+'use client';
+
+import { useState } from 'react';
+
+interface Props {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  /** An empty text is refused with this sentence; undefined lets it be empty. */
+  readonly whenEmpty?: string;
+  readonly className?: string;
+}
+
+/** A line of text that saves as it is typed. */
+export function TextField({ label, value, onChange, whenEmpty, className = '' }: Props) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const isRefused = draft !== null && draft.trim() === '' && whenEmpty !== undefined;
+  return (
+    <span className="relative block min-w-0">
+      <input
+        aria-label={label}
+        aria-invalid={isRefused}
+        value={draft ?? value}
+        maxLength={200}
+        onChange={(event) => {
+          const text = event.target.value;
+          setDraft(text);
+          if (text.trim() !== '' || whenEmpty === undefined) onChange(text);
+        }}
+        onBlur={() => {
+          if (!isRefused) setDraft(null);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') setDraft(null);
+        }}
+        className={`min-h-11 w-full min-w-0 truncate border border-transparent border-b-rule bg-transparent px-1 hover:border-rule focus:bg-paper aria-invalid:border-starved md:min-h-7 ${className}`}
+      />
+      {isRefused && (
+        <span
+          role="alert"
+          className="absolute top-full left-0 z-30 w-max max-w-64 border border-starved bg-paper px-2 py-1 text-starved-text shadow-float"
+        >
+          {whenEmpty}
+        </span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,45 @@
+'use client';
+
+import { useSolvedShop } from '../frame/solved-shop';
+import { Crossing } from './crossing';
+import { DropTable } from './drop-table';
+import { EmptyAir } from './empty-air';
+import { Ladder } from './ladder';
+import { Ledger } from './ledger';
+import { RunList } from './run-list';
+
+/** What each drop gets, where the pressure goes, and the runs it follows from. */
+export function AirView() {
+  const { verdicts } = useSolvedShop();
+  const hasDrops = verdicts.length > 0;
+  return (
+    <div className="grid md:h-full md:grid-cols-[420px_1fr] md:overflow-y-auto xl:grid-cols-[428px_minmax(0,1fr)_262px] xl:overflow-hidden">
+      <section
+        aria-label="Collector and runs"
+        className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"
+      >
+        <RunList />
+      </section>
+      <section
+        aria-label="Air"
+        className="order-1 min-w-0 px-4 pt-3 pb-6 md:order-2 xl:overflow-y-auto"
+      >
+        {hasDrops ? (
+          <>
+            <Ladder />
+            <DropTable />
+            <Crossing />
+          </>
+        ) : (
+          <EmptyAir />
+        )}
+      </section>
+      <section
+        aria-label="Ledger"
+        className="order-3 border-rule px-4 pt-3 pb-6 md:col-span-2 md:border-t xl:col-span-1 xl:overflow-y-auto xl:border-t-0 xl:border-l"
+      >
+        <Ledger />
+      </section>
+    </div>
+  );
+}

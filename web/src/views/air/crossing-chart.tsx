@@ -1,0 +1,89 @@
+'use client';
+
+import { fromSI, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core';
+import {
+  CartesianGrid,
+  Line,
+  LineChart,
+  ReferenceDot,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import { useChoices } from '@/store/choices';
+import { useSolvedShop } from '../frame/solved-shop';
+import { blowerLine, demandLine } from './crossing-lines';
+
+/** The blower's curve, what the selected drop's way demands, and the point where they meet. */
+export function CrossingChart() {
+  const { shop, tree, selected, system } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  const rule = useChoices((choices) => choices.rule);
+  if (selected?.kind !== 'judged') return null;
+  const { flow: flowStyle, pressure: pressureStyle } = STYLES[system];
+  const inUnits = ({ flow, pressure }: { flow: number; pressure: number }) => ({
+    flow: fromSI(flow, flowStyle.unit),
+    pressure: fromSI(pressure, pressureStyle.unit),
+  });
+  const { blower } = selected.solution;
+  const made = blowerLine(selected.solution).map(inUnits);
+  const asked = demandLine(shop, tree, selected.drop, view, rule).map(inUnits);
+  const here = inUnits({ flow: blower.flow, pressure: blower.rise });
+  const axis = { stroke: 'var(--quiet)', fontSize: 12, tickLine: false } as const;
+  return (
+    <figure className="mt-1">
+      <ResponsiveContainer width="100%" height={200}>
+        <LineChart margin={{ top: 8, right: 12, bottom: 2, left: -18 }}>
+          <CartesianGrid stroke="var(--rule)" vertical={false} />
+          <XAxis dataKey="flow" type="number" domain={[0, 'dataMax']} tickCount={7} {...axis} />
+          <YAxis type="number" domain={[0, 'auto']} {...axis} />
+          <Tooltip
+            isAnimationActive={false}
+            contentStyle={{ background: 'var(--paper)', border: '1px solid var(--ink)' }}
+            labelFormatter={(value) => `${Math.round(Number(value))} ${unitSymbol('flow', system)}`}
+            formatter={(value) =>
+              `${Number(value).toFixed(pressureStyle.places)} ${unitSymbol('pressure', system)}`
+            }
+          />
+          <Line
+            data={made}
+            dataKey="pressure"
+            name="blower makes"
+            stroke="var(--ink)"
+            strokeWidth={2}
+            dot={false}
+            isAnimationActive={false}
+          />
+          <Line
+            data={asked}
+            dataKey="pressure"
+            name="ducts ask"
+            stroke="var(--enough)"
+            strokeWidth={2}
+            strokeDasharray="6 4"
+            dot={false}
+            isAnimationActive={false}
+          />
+          <ReferenceDot
+            x={here.flow}
+            y={here.pressure}
+            r={5}
+            fill="var(--ink)"
+            stroke="var(--paper)"
+            strokeWidth={2}
+          />
+        </LineChart>
+      </ResponsiveContainer>
+      <figcaption className="text-[14px] text-quiet">
+        Line: what the blower makes, {unitSymbol('pressure', system)} by{' '}
+        {unitSymbol('flow', system)}. Dashes: what this way asks. They meet at{' '}
+        <strong className="text-ink">
+          {writeNumber(blower.flow, flowStyle)} {unitSymbol('flow', system)},{' '}
+          {writeNumber(blower.rise, pressureStyle)} {unitSymbol('pressure', system)}
+        </strong>
+        .
+      </figcaption>
+    </figure>
+  );
+}

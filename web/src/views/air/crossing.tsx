@@ -1,0 +1,21 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+
+/** Recharts is heavy; it comes when the Air view is shown, behind the numbers. */
+const CrossingChart = dynamic(
+  () => import('./crossing-chart').then((module) => module.CrossingChart),
+  {
+    ssr: false,
+    loading: () => <p className="h-50 pt-8 text-quiet">Drawing the curve…</p>,
+  },
+);
+
+export function Crossing() {
+  return (
+    <section className="mt-5">
+      <h2 className="text-[17px]">Where blower and ducts meet</h2>
+      <CrossingChart />
+    </section>
+  );
+}

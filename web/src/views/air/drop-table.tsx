@@ -1,0 +1,198 @@
+'use client';
+
+import {
+  type DropAir,
+  type DropVerdict,
+  flowUncertainty,
+  formatQuantity,
+  gatesOfDrop,
+  type QuantityKind,
+  STYLES,
+  type Standing,
+  unitSymbol,
+  writeNumber,
+} from '@frank-gauge/core';
+import { useDeferredValue, useMemo } from 'react';
+import { choose, chooseDrop, useChoices } from '@/store/choices';
+import { Segmented } from '@/ui/segmented';
+import { failureSentence } from '@/words/failure-words';
+import { useSolvedShop } from '../frame/solved-shop';
+
+const SIGNS: Record<Standing, { sign: string; word: string; tone: string }> = {
+  enough: { sign: '●', word: 'enough', tone: 'text-enough-text' },
+  'little short': { sign: '◐', word: 'a little short', tone: 'text-starved-text' },
+  starved: { sign: '▼', word: 'starved', tone: 'text-starved-text' },
+};
+
+/** How far each prediction may be off: seven solves a drop, so it follows a moment behind. */
+function useDoubts(): ReadonlyMap<string, number> {
+  const { shop, tree } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  const rule = useChoices((choices) => choices.rule);
+  const later = useDeferredValue({ shop, tree, view, rule });
+  return useMemo(
+    () =>
+      new Map(
+        later.tree.drops.map((drop) => {
+          const openGates = later.rule === 'one' ? gatesOfDrop(drop) : undefined;
+          const options = { view: later.view, openGates };
+          return [drop.id, flowUncertainty(later.shop, later.tree, drop, options)] as const;
+        }),
+      ),
+    [later],
+  );
+}
+
+/** What every drop needs and gets. Arrow keys go from drop to drop. */
+export function DropTable() {
+  const { verdicts, system, selected, shop } = useSolvedShop();
+  const rule = useChoices((choices) => choices.rule);
+  const doubts = useDoubts();
+  const unit = (kind: QuantityKind) => unitSymbol(kind, system);
+  return (
+    <section className="mt-5">
+      <div className="flex items-center gap-3">
+        <h2 className="text-[17px]">Every drop</h2>
+        <span className="hidden text-quiet sm:inline">
+          {rule === 'one' ? 'its own gate open, all others shut' : 'with the gates open now'}
+        </span>
+        <span className="ml-auto">
+          <Segmented
+            label="Which gates are open"
+            value={rule}
+            options={[
+              { value: 'one', label: 'One' },
+              { value: 'now', label: 'As now' },
+            ]}
+            onChange={(next) => choose({ rule: next })}
+          />
+        </span>
+      </div>
+      <table className="mt-1 w-full border-collapse">
+        <thead>
+          <tr className="border-ink border-b text-right text-[13px] text-quiet [&>th]:py-1 [&>th]:font-normal">
+            <th className="text-left">drop</th>
+            <th>needs, {unit('flow')}</th>
+            <th>gets</th>
+            <th className="hidden pl-2 text-left sm:table-cell">of its need</th>
+            <th className="hidden sm:table-cell">drop, {unit('velocity')}</th>
+            <th className="hidden sm:table-cell">main</th>
+            <th className="hidden sm:table-cell">hood, {unit('pressure')}</th>
+            <th className="sr-only">verdict</th>
+          </tr>
+        </thead>
+        <tbody
+          onKeyDown={(event) => {
+            const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+            if (by === 0) return;
+            event.preventDefault();
+            const at = verdicts.findIndex(({ drop }) => drop.id === selected?.drop.id);
+            const next = verdicts[Math.min(Math.max(at + by, 0), verdicts.length - 1)];
+            if (!next) return;
+            chooseDrop(shop.id, next.drop.id);
+            const buttons = event.currentTarget.querySelectorAll<HTMLButtonElement>('button');
+            buttons[verdicts.indexOf(next)]?.focus();
+          }}
+        >
+          {verdicts.map((verdict) => (
+            <DropRow
+              key={verdict.drop.id}
+              verdict={verdict}
+              doubt={doubts.get(verdict.drop.id) ?? 0}
+              isSelected={verdict.drop.id === selected?.drop.id}
+            />
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+interface RowProps {
+  readonly verdict: DropVerdict;
+  readonly doubt: number;
+  readonly isSelected: boolean;
+}
+
+function DropRow({ verdict, doubt, isSelected }: RowProps) {
+  const { shop, system } = useSolvedShop();
+  const { rules } = shop.shop;
+  const write = (value: number, kind: QuantityKind) => writeNumber(value, STYLES[system][kind]);
+  const { drop } = verdict;
+  const name = (
+    <td className="text-left">
+      <button
+        type="button"
+        aria-pressed={isSelected}
+        onClick={() => chooseDrop(shop.id, drop.id)}
+        className="min-h-11 w-full text-left md:min-h-8"
+      >
+        {drop.name}
+      </button>
+    </td>
+  );
+  const look = `border-rule border-b text-right ${isSelected ? 'bg-selection shadow-[inset_3px_0_0_var(--ink)]' : ''} [&>td]:px-1 [&>td:first-child]:pl-2`;
+  if (verdict.kind === 'unsolved') {
+    return (
+      <tr className={look}>
+        {name}
+        <td colSpan={7} className="text-left text-[14px] text-starved-text">
+          {failureSentence(verdict.reason, system)}
+        </td>
+      </tr>
+    );
+  }
+  const { flow, need, velocity, main, hoodStatic, standing } = verdict;
+  const isSlow = drop.machine.chips !== 'fine' && velocity < rules.carryingVelocity;
+  const isSettling = main !== null && main.velocity < rules.settlingVelocity;
+  const { sign, word, tone } = SIGNS[standing];
+  return (
+    <tr className={look}>
+      {name}
+      <td>{write(need, 'flow')}</td>
+      <td>
+        <strong className="font-semibold text-[17px]">{write(flow, 'flow')}</strong>{' '}
+        <span className="text-[13px] text-quiet">±{write(doubt, 'flow')}</span>
+      </td>
+      <td className="hidden pl-2 sm:table-cell">
+        <NeedBar verdict={verdict} />
+      </td>
+      <td className={`hidden sm:table-cell ${isSlow ? 'text-starved-text' : ''}`}>
+        {write(velocity, 'velocity')}
+        {isSlow && <span title="below carrying velocity"> ↓</span>}
+      </td>
+      <td className={`hidden sm:table-cell ${isSettling ? 'text-starved-text' : ''}`}>
+        {main ? write(main.velocity, 'velocity') : '–'}
+        {isSettling && <span title="chips settle"> ↓</span>}
+      </td>
+      <td className="hidden sm:table-cell">{write(-hoodStatic, 'pressure')}</td>
+      <td className={`whitespace-nowrap font-semibold text-[14px] ${tone}`}>
+        <span aria-hidden>{sign}</span> {word}
+      </td>
+    </tr>
+  );
+}
+
+/** Flow as a bar against the need as a tick: full length is a quarter more than needed. */
+function NeedBar({ verdict }: { readonly verdict: DropAir }) {
+  const { system } = useSolvedShop();
+  const share = Math.min(verdict.flow / verdict.need / 1.25, 1);
+  const tones: Record<Standing, string> = {
+    enough: 'bg-enough',
+    'little short': 'hatch-starved',
+    starved: 'bg-starved',
+  };
+  return (
+    <span
+      role="img"
+      aria-label={`${Math.round((100 * verdict.flow) / verdict.need)} % of ${formatQuantity(verdict.need, 'flow', system)}`}
+      className="relative block h-2.5 w-16 bg-rule/50"
+    >
+      <span
+        className={`absolute inset-y-0 left-0 ${tones[verdict.standing]}`}
+        style={{ width: `${100 * share}%` }}
+      />
+      <span className="absolute -inset-y-0.5 left-[80%] w-0.5 bg-ink" />
+    </span>
+  );
+}

@@ -1,0 +1,29 @@
+'use client';
+
+import { Button } from '@/ui/button';
+import { useSolvedShop } from '../frame/solved-shop';
+import { AddDropMenu } from './add-drop-menu';
+import { addMain } from './edit-runs';
+
+/** A shop with no drop yet: one sentence, and the one thing to do next. */
+export function EmptyAir() {
+  const { shop } = useSolvedShop();
+  const main = shop.ducts.runs.find((run) => run.to === 'inlet' || run.joins.kind === 'straight');
+  return (
+    <div className="mx-auto mt-[12vh] max-w-md">
+      <h1 className="text-2xl">{main ? 'Connect a machine' : 'Start at the collector'}</h1>
+      <p className="mt-2 mb-4 text-[17px]">
+        {main
+          ? `The main is there. Choose a machine to hang on its end: you can go on from there, and change every length and diameter in the list.`
+          : 'Lay the main first: the pipe from the collector to where machines branch off. Its length and diameter can be changed in the list.'}
+      </p>
+      {main ? (
+        <AddDropMenu node={main.from} look="solid" />
+      ) : (
+        <Button look="solid" onClick={addMain}>
+          Lay the main
+        </Button>
+      )}
+    </div>
+  );
+}

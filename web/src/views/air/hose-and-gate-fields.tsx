@@ -1,0 +1,119 @@
+'use client';
+
+import { HOSE_IDS, HOSES, type Run } from '@frank-gauge/core';
+import { QuantityField } from '@/fields/quantity-field';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { editRun } from './edit-runs';
+import { DiameterField, Line } from './line';
+
+const HOSE_OPTIONS = HOSE_IDS.map((value) => ({ value, label: HOSES[value].name }));
+
+export function HoseFields({ run }: { readonly run: Run }) {
+  const { system } = useSolvedShop();
+  const { hose } = run;
+  if (!hose) return null;
+  const change = (field: string, apply: (own: NonNullable<Run['hose']>) => void) =>
+    editRun(run, `hose ${field}`, (own) => {
+      if (own.hose) apply(own.hose);
+    });
+  return (
+    <>
+      <Line label="hose">
+        <Choice
+          label="Kind of hose"
+          value={hose.kind}
+          options={HOSE_OPTIONS}
+          onChange={(kind) =>
+            change('kind', (own) => {
+              own.kind = kind;
+            })
+          }
+        />
+      </Line>
+      <Line label="hose, true inside">
+        <DiameterField
+          label="True inside diameter of the hose"
+          value={hose.diameter}
+          onChange={(diameter) =>
+            change('diameter', (own) => {
+              own.diameter = diameter;
+            })
+          }
+        />
+      </Line>
+      <Line label="hose, bunched by">
+        <QuantityField
+          label="How far the hose is bunched up"
+          value={hose.compression}
+          kind="ratio"
+          system={system}
+          min={0}
+          max={0.5}
+          onChange={(compression) =>
+            change('compression', (own) => {
+              own.compression = compression;
+            })
+          }
+        />
+      </Line>
+    </>
+  );
+}
+
+export function GateFields({ run }: { readonly run: Run }) {
+  const { system } = useSolvedShop();
+  const { gate } = run;
+  if (!gate) return null;
+  const change = (field: string, apply: (own: NonNullable<Run['gate']>) => void) =>
+    editRun(run, `gate ${field}`, (own) => {
+      if (own.gate) apply(own.gate);
+    });
+  return (
+    <>
+      <Line label="gate, drawn to">
+        <QuantityField
+          label="How far the gate is drawn when open"
+          value={gate.opening}
+          kind="ratio"
+          system={system}
+          min={0.01}
+          max={1}
+          onChange={(opening) =>
+            change('opening', (own) => {
+              own.opening = opening;
+            })
+          }
+        />
+      </Line>
+      <Line label="gate sits at">
+        <span className="grid grid-cols-[1fr_auto] gap-2">
+          <Choice
+            label="Where the gate sits"
+            value={gate.end}
+            options={[
+              { value: 'upstream', label: 'the machine’s end' },
+              { value: 'downstream', label: 'the main’s end' },
+            ]}
+            onChange={(end) =>
+              change('place', (own) => {
+                own.end = end;
+              })
+            }
+          />
+          <Button
+            look="quiet"
+            onClick={() =>
+              editRun(run, 'gate', (own) => {
+                own.gate = null;
+              })
+            }
+          >
+            No gate
+          </Button>
+        </span>
+      </Line>
+    </>
+  );
+}

@@ -1,0 +1,196 @@
+'use client';
+
+import { pressureLadder, type Rung, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core';
+import { scaleLinear } from 'd3-scale';
+import { useLayoutEffect, useRef, useState } from 'react';
+import { choose, useChoices } from '@/store/choices';
+import { Segmented } from '@/ui/segmented';
+import { failureSentence } from '@/words/failure-words';
+import { useSolvedShop } from '../frame/solved-shop';
+import { gather } from './gather-rungs';
+import { rungLabel } from './rung-label';
+
+const HEIGHT = 262;
+const TOP = 16;
+const BOTTOM = 44;
+const LEFT = 34;
+const RIGHT = 6;
+
+/**
+ * The pressure ladder: the way of a drop's air from left to right, pressure as the height of one
+ * line, each part a step labelled with what it takes.
+ */
+export function Ladder() {
+  const { selected, system, shop } = useSolvedShop();
+  const pressure = useChoices((choices) => choices.pressure);
+  const rule = useChoices((choices) => choices.rule);
+  const [box, width] = useWidth();
+  if (!selected) return null;
+  const title = `${selected.drop.name}, from hood to room`;
+  return (
+    <section>
+      <div className="flex items-center gap-3">
+        <h1 className="text-[18px]">{title}</h1>
+        <span className="hidden text-quiet sm:inline">
+          {rule === 'one' ? 'only its gate open' : 'gates as now'}
+        </span>
+        <span className="ml-auto">
+          <Segmented
+            label="Pressure shown"
+            value={pressure}
+            options={[
+              { value: 'static', label: 'Static' },
+              { value: 'total', label: 'Total' },
+            ]}
+            onChange={(next) => choose({ pressure: next })}
+          />
+        </span>
+      </div>
+      <div ref={box} className="mt-1 min-h-66">
+        {selected.kind === 'judged' ? (
+          width > 0 && (
+            <LadderPicture
+              rungs={gather(pressureLadder(selected.solution, selected.drop))}
+              width={width}
+              title={title}
+            />
+          )
+        ) : (
+          <p role="alert" className="max-w-prose pt-6 text-starved-text">
+            {failureSentence(selected.reason, shop.shop.units)}
+          </p>
+        )}
+      </div>
+      <p className="sr-only">Pressures in {unitSymbol('pressure', system)}, below the room’s.</p>
+    </section>
+  );
+}
+
+/** The width there is to draw in. */
+function useWidth() {
+  const ref = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(0);
+  useLayoutEffect(() => {
+    const element = ref.current;
+    if (!element) return;
+    setWidth(element.clientWidth);
+    const observer = new ResizeObserver(() => setWidth(element.clientWidth));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return [ref, width] as const;
+}
+
+interface PictureProps {
+  readonly rungs: readonly Rung[];
+  readonly width: number;
+  readonly title: string;
+}
+
+function LadderPicture({ rungs, width, title }: PictureProps) {
+  const { system, shop } = useSolvedShop();
+  const pressure = useChoices((choices) => choices.pressure);
+  const style = STYLES[system].pressure;
+  const before = (rung: Rung) => (pressure === 'static' ? rung.staticBefore : rung.totalBefore);
+  const after = (rung: Rung) => (pressure === 'static' ? rung.staticAfter : rung.totalAfter);
+  const levels = rungs.flatMap((rung) => [before(rung), after(rung)]);
+  const y = scaleLinear()
+    .domain([Math.min(...levels), Math.max(...levels, 0)])
+    .nice(5)
+    .range([HEIGHT - BOTTOM, TOP]);
+  const step = (width - LEFT - RIGHT) / rungs.length;
+  const x = (index: number) => LEFT + index * step;
+  const most = Math.max(...rungs.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
+  const ticks = ticksInUnit(y.domain(), style.unit === 'inwg' ? 249.08891 : 1);
+  return (
+    <svg width={width} height={HEIGHT} role="img" aria-label={describe(rungs)}>
+      <title>{title}</title>
+      {ticks.map((tick) => (
+        <g key={tick}>
+          <line
+            x1={LEFT}
+            x2={width - RIGHT}
+            y1={y(tick)}
+            y2={y(tick)}
+            stroke={tick === 0 ? 'var(--quiet)' : 'var(--rule)'}
+          />
+          <text x={LEFT - 5} y={y(tick) + 4} textAnchor="end" fontSize="12" fill="var(--quiet)">
+            {writeNumber(tick, { ...style, places: 0 })}
+          </text>
+        </g>
+      ))}
+      {rungs.map((rung, i) => {
+        const from = y(before(rung));
+        const to = y(after(rung));
+        const isBlower = rung.kind === 'blower';
+        // The more of the blower's pressure a part takes, the deeper its tone.
+        const weight = isBlower ? 0 : 0.25 + 0.6 * Math.max(0, rung.loss / most);
+        const labelAtTop = rung.kind === 'exhaust' || to < from;
+        const key = `${rung.run} ${rung.kind} ${i}`;
+        return (
+          <g key={key}>
+            {!isBlower && (
+              <rect
+                x={x(i) + 1}
+                width={Math.max(step - 2, 1)}
+                y={Math.min(from, to)}
+                height={Math.abs(to - from)}
+                fill="var(--enough)"
+                opacity={weight}
+              />
+            )}
+            <line
+              x1={x(i)}
+              x2={x(i + 1)}
+              y1={from}
+              y2={to}
+              stroke="var(--ink)"
+              strokeWidth={isBlower ? 3 : 2}
+              strokeLinecap="round"
+            />
+            <text
+              x={x(i) + step / 2}
+              y={
+                isBlower
+                  ? (from + to) / 2
+                  : labelAtTop
+                    ? Math.min(from, to) - 4
+                    : Math.max(from, to) + 13
+              }
+              dx={isBlower ? -6 : 0}
+              textAnchor={isBlower ? 'end' : 'middle'}
+              fontSize="12.5"
+              fontWeight="600"
+              fill="var(--ink)"
+            >
+              {isBlower ? `+${writeNumber(-rung.loss, style)}` : writeNumber(rung.loss, style)}
+            </text>
+            {rungLabel(rung, shop, system).map((line, row) => (
+              <text
+                key={line}
+                x={x(i) + step / 2}
+                y={HEIGHT - BOTTOM + 17 + row * 12}
+                textAnchor="middle"
+                fontSize="11.5"
+                fill="var(--quiet)"
+              >
+                {line}
+              </text>
+            ))}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+/** Whole steps of the unit between the ends, at most seven. */
+function ticksInUnit([low = 0, high = 0]: number[], unit: number): number[] {
+  return scaleLinear()
+    .domain([low / unit, high / unit])
+    .ticks(6)
+    .map((tick) => tick * unit);
+}
+
+const describe = (rungs: readonly Rung[]) =>
+  `Pressure ladder of ${rungs.length} parts, from the hood through the blower back to the room`;

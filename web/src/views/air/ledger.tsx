@@ -1,0 +1,142 @@
+'use client';
+
+import {
+  findings,
+  formatQuantity,
+  pressureLadder,
+  type Rung,
+  STYLES,
+  unitSymbol,
+  writeNumber,
+} from '@frank-gauge/core';
+import { useChoices } from '@/store/choices';
+import { tell } from '@/words/finding-words';
+import { partWord } from '@/words/part-words';
+import { useSolvedShop } from '../frame/solved-shop';
+
+interface Entry {
+  readonly name: string;
+  readonly loss: number;
+}
+
+/** What every part on the selected drop's way takes, and what is wrong there, in sentences. */
+export function Ledger() {
+  const { selected, system, shop } = useSolvedShop();
+  if (!selected) {
+    return (
+      <p className="text-quiet">
+        What a drop’s air loses on its way stands here once a machine is connected.
+      </p>
+    );
+  }
+  if (selected.kind === 'unsolved') {
+    return <p className="text-quiet">No ledger: there is no answer for {selected.drop.name}.</p>;
+  }
+  const { rise, flow } = selected.solution.blower;
+  const write = (value: number) => formatQuantity(value, 'pressure', system);
+  const entries = pressureLadder(selected.solution, selected.drop)
+    .filter(({ kind }) => kind !== 'blower')
+    .map((rung): Entry => ({ name: entryName(rung, shop), loss: rung.loss }));
+  return (
+    <>
+      <h2 className="text-[18px]">Where {write(rise)} goes</h2>
+      <p className="mt-1">
+        The blower makes {write(rise)} at {formatQuantity(flow, 'flow', system)} while{' '}
+        {selected.drop.name} draws.
+      </p>
+      <LedgerTable entries={entries} rise={rise} />
+      <Findings />
+    </>
+  );
+}
+
+function entryName(rung: Rung, shop: ReturnType<typeof useSolvedShop>['shop']): string {
+  const run = shop.ducts.runs.find(({ id }) => id === rung.run);
+  if (rung.kind === 'exhaust') {
+    const { exhaust } = shop.collector;
+    return exhaust.kind === 'filter' ? 'Filter' : 'Way outdoors';
+  }
+  const word = partWord(rung.kind, rung.name);
+  return run ? `${word}, ${run.name}` : word;
+}
+
+/** Largest first; what is too small to matter stands in one line at the end. */
+function LedgerTable({
+  entries,
+  rise,
+}: {
+  readonly entries: readonly Entry[];
+  readonly rise: number;
+}) {
+  const { system } = useSolvedShop();
+  const style = STYLES[system].pressure;
+  const sorted = [...entries].sort((a, b) => b.loss - a.loss);
+  const large = sorted.filter(({ loss }) => loss >= 0.015 * rise);
+  const small = sorted.filter((entry) => !large.includes(entry));
+  const rest = small.reduce((sum, { loss }) => sum + loss, 0);
+  const rows =
+    small.length > 0 ? [...large, { name: `${small.length} small parts`, loss: rest }] : large;
+  return (
+    <table className="mt-2 w-full border-collapse">
+      <thead>
+        <tr className="border-ink border-b text-[13px] text-quiet [&>th]:py-1 [&>th]:font-normal">
+          <th className="text-left">part</th>
+          <th className="text-right">{unitSymbol('pressure', system)}</th>
+          <th className="text-right">share</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ name, loss }, index) => (
+          <tr key={`${name} ${index}`} className="border-rule border-b align-top [&>td]:py-1">
+            <td>{name}</td>
+            <td className="text-right font-semibold">{writeNumber(loss, style)}</td>
+            <td className="whitespace-nowrap pl-2 text-right">
+              {rise > 0 ? `${Math.round((100 * loss) / rise)} %` : '–'}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+      <tfoot>
+        <tr className="border-ink border-t [&>td]:py-1">
+          <td>together</td>
+          <td className="text-right font-semibold">{writeNumber(rise, style)}</td>
+          <td className="pl-2 text-right">100 %</td>
+        </tr>
+      </tfoot>
+    </table>
+  );
+}
+
+function Findings() {
+  const { selected, system, shop } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  const rule = useChoices((choices) => choices.rule);
+  if (selected?.kind !== 'judged') return null;
+  const runName = (id: string) => shop.ducts.runs.find((run) => run.id === id)?.name ?? 'The inlet';
+  const told = findings(shop, selected, view, rule).map((finding) =>
+    tell(finding, system, selected.drop.name, runName),
+  );
+  return (
+    <div className="mt-4 space-y-3">
+      {told.length === 0 && (
+        <p className="border-ink border-t pt-3">
+          <strong className="font-semibold text-enough-text">● Nothing to say against it.</strong>{' '}
+          {selected.drop.name} gets what it needs and carries.
+        </p>
+      )}
+      {told.map(({ title, text, isSerious }) => (
+        <p key={title} className="border-ink border-t pt-3 first:mt-4">
+          <strong className={`block font-semibold ${isSerious ? 'text-starved-text' : ''}`}>
+            {isSerious ? '▼ ' : ''}
+            {title}
+          </strong>
+          {text}
+        </p>
+      ))}
+      <p className="border-rule border-t pt-3 text-[14px] text-quiet">
+        Estimates until measured. Wood dust harms lungs: a respirator when emptying and cleaning.
+        Local codes and licensed practice decide.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,98 @@
+'use client';
+
+import { type Run, runsBehind, setJoins } from '@frank-gauge/core';
+import { edit } from '@/store/shop-session';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { TextField } from '@/ui/text-field';
+import { useSolvedShop } from '../frame/solved-shop';
+import { AddDropMenu } from './add-drop-menu';
+import { BendFields } from './bend-fields';
+import { addRunAt, editRun, removeRunAloud } from './edit-runs';
+import { GateFields, HoseFields } from './hose-and-gate-fields';
+import { Line } from './line';
+import { PortFields } from './port-fields';
+import { SealingField } from './sealing-field';
+
+const ANGLES = [15, 30, 45, 60, 90];
+
+/** The finer points of a run, and what can be hung on it. */
+export function RunDetails({ run }: { readonly run: Run }) {
+  const { shop, tree } = useSolvedShop();
+  const drop = tree.drops.find(({ path }) => path[0] === run);
+  const behind = runsBehind(shop, run.id);
+  return (
+    <div className="space-y-1 px-3 pt-1 pb-3">
+      <Line label="name">
+        <TextField
+          label="Name of the run"
+          value={run.name}
+          whenEmpty="A run needs a name."
+          onChange={(name) =>
+            editRun(run, 'name', (own) => {
+              own.name = name;
+            })
+          }
+        />
+      </Line>
+      <JoinsField run={run} />
+      {drop && <PortFields drop={drop} />}
+      <BendFields run={run} />
+      <HoseFields run={run} />
+      <GateFields run={run} />
+      <SealingField run={run} />
+      <div className="flex flex-wrap gap-1.5 pt-2">
+        {drop ? (
+          <AddDropMenu node={run.from} splitting={run.id} label="Branch a machine off it" />
+        ) : (
+          <>
+            <AddDropMenu node={run.from} label="Machine at its end" />
+            <Button onClick={() => addRunAt(run.from)}>Run at its end</Button>
+            <AddDropMenu node={run.from} splitting={run.id} label="Machine halfway" />
+          </>
+        )}
+        <Button look="quiet" onClick={() => removeRunAloud(run, behind.length)}>
+          {behind.length > 1 ? `Remove, with ${behind.length - 1} behind it` : 'Remove'}
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** How the run meets what it flows into, where others do too. */
+function JoinsField({ run }: { readonly run: Run }) {
+  const { tree } = useSolvedShop();
+  if ((tree.into.get(run.to) ?? []).length < 2) return null;
+  const degrees = run.joins.kind === 'branch' ? (run.joins.angle * 180) / Math.PI : null;
+  const nearest = degrees === null ? 'straight' : String(Math.round(degrees));
+  const angles =
+    degrees === null || ANGLES.includes(Math.round(degrees))
+      ? ANGLES
+      : [...ANGLES, Math.round(degrees)];
+  return (
+    <Line label="joins">
+      <Choice
+        label="How it joins"
+        value={nearest}
+        options={[
+          { value: 'straight', label: 'straight on' },
+          ...angles.map((angle) => ({
+            value: String(angle),
+            label: angle === 90 ? '90° tee' : `${angle}° wye branch`,
+          })),
+        ]}
+        onChange={(value) =>
+          edit(`how ${run.name} joins`, (draft) =>
+            setJoins(
+              draft,
+              run.id,
+              value === 'straight'
+                ? { kind: 'straight' }
+                : { kind: 'branch', angle: (Number(value) * Math.PI) / 180 },
+            ),
+          )
+        }
+      />
+    </Line>
+  );
+}

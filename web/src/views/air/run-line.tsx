@@ -1,0 +1,153 @@
+'use client';
+
+import { PIPE_IDS, PIPES, type Run, setGate } from '@frank-gauge/core';
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import { QuantityField } from '@/fields/quantity-field';
+import { chooseDrop, choosePart, useChoices } from '@/store/choices';
+import { edit } from '@/store/shop-session';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { editRun } from './edit-runs';
+import { RunDetails } from './run-details';
+
+const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].name }));
+
+/** One run, editable where it stands; its finer points open below it. */
+export function RunLine({ run, depth }: { readonly run: Run; readonly depth: number }) {
+  const { shop, system, tree, selected } = useSolvedShop();
+  const part = useChoices((choices) => choices.parts[shop.id]);
+  const isOpen = part === run.id;
+  const isOnWay = selected?.drop.path.includes(run) ?? false;
+  const drop = tree.drops.find(({ path }) => path[0] === run);
+  const bends = run.fittings.reduce((sum, fitting) => sum + fitting.count, 0);
+  const Mark = isOpen ? ChevronDown : ChevronRight;
+  const toggle = () => {
+    choosePart(shop.id, isOpen ? '' : run.id);
+    if (drop) chooseDrop(shop.id, drop.id);
+  };
+  return (
+    <li
+      className={`border-rule border-b ${isOpen ? 'bg-selection' : ''} ${isOnWay ? 'shadow-[inset_3px_0_0_var(--ink)]' : ''}`}
+    >
+      <div className="grid grid-cols-4 items-center gap-x-1 px-2 py-1 md:grid-cols-[1fr_50px_50px_64px_44px_50px_34px] md:py-0">
+        <button
+          type="button"
+          aria-expanded={isOpen}
+          onClick={toggle}
+          style={{ paddingLeft: depth * 12 }}
+          className={`col-span-4 flex min-h-11 min-w-0 items-center gap-0.5 text-left md:col-span-1 md:min-h-7 ${isOnWay ? 'font-semibold' : ''}`}
+        >
+          <Mark size={14} aria-hidden className="shrink-0 text-quiet" />
+          <span className="truncate" title={run.name}>
+            {run.name}
+          </span>
+        </button>
+        <QuantityField
+          label={`Length of ${run.name}`}
+          value={run.length ?? 0}
+          kind="length"
+          system={system}
+          min={0}
+          max={500}
+          onChange={(length) =>
+            editRun(run, 'length', (own) => {
+              own.length = length;
+            })
+          }
+        />
+        <QuantityField
+          label={`Inside diameter of ${run.name}`}
+          value={run.diameter}
+          kind="diameter"
+          system={system}
+          min={0.01}
+          max={2}
+          onChange={(diameter) =>
+            editRun(run, 'diameter', (own) => {
+              own.diameter = diameter;
+            })
+          }
+        />
+        <Choice
+          label={`Pipe of ${run.name}`}
+          value={run.pipe}
+          options={PIPE_OPTIONS}
+          onChange={(pipe) =>
+            editRun(run, 'pipe', (own) => {
+              own.pipe = pipe;
+            })
+          }
+        />
+        <button
+          type="button"
+          onClick={() => choosePart(shop.id, run.id)}
+          aria-label={`Bends of ${run.name}: ${bends}`}
+          className="min-h-11 border-rule border-b px-1 text-left hover:bg-selection md:min-h-7"
+        >
+          {bends === 0 ? '–' : `${bends} ×`}
+        </button>
+        <QuantityField
+          label={`Hose of ${run.name}`}
+          value={run.hose?.length ?? null}
+          kind="length"
+          system={system}
+          min={0}
+          isMinExcluded
+          max={100}
+          placeholder="–"
+          onChange={(length) =>
+            editRun(run, 'hose', (own) => {
+              if (own.hose) own.hose.length = length;
+              else own.hose = { kind: 'ribbed', length, diameter: own.diameter, compression: 0 };
+            })
+          }
+          onClear={() =>
+            editRun(run, 'hose', (own) => {
+              own.hose = null;
+            })
+          }
+        />
+        <GateMark run={run} />
+      </div>
+      {isOpen && <RunDetails run={run} />}
+    </li>
+  );
+}
+
+/** The run's gate, to be opened and shut; a run without one can be given one. */
+function GateMark({ run }: { readonly run: Run }) {
+  const { gate } = run;
+  if (!gate) {
+    return (
+      <button
+        type="button"
+        aria-label={`Put a gate in ${run.name}`}
+        title="Put a gate in"
+        onClick={() =>
+          editRun(run, 'gate', (own) => {
+            own.gate = { opening: 1, open: true, closedGap: 0.003, end: 'upstream' };
+          })
+        }
+        className="min-h-11 text-center text-quiet hover:bg-selection md:min-h-7"
+      >
+        +
+      </button>
+    );
+  }
+  return (
+    <button
+      type="button"
+      aria-pressed={gate.open}
+      aria-label={`Gate of ${run.name}`}
+      title={gate.open ? 'open' : 'shut'}
+      onClick={() =>
+        edit(`${gate.open ? 'shut' : 'open'} ${run.name}`, (draft) =>
+          setGate(draft, run.id, !gate.open),
+        )
+      }
+      className="min-h-11 text-center hover:bg-selection aria-pressed:text-enough-text md:min-h-7"
+    >
+      <span aria-hidden>{gate.open ? '●' : '○'}</span>
+    </button>
+  );
+}

@@ -1,0 +1,29 @@
+import {
+  formatQuantity,
+  type Rung,
+  SEPARATOR_RUN,
+  type Shop,
+  type UnitSystem,
+} from '@frank-gauge/core';
+import { partWord } from '@/words/part-words';
+
+/** What stands under a step: the part, and the measure that matters about it. */
+export function rungLabel(rung: Rung, shop: Shop, system: UnitSystem): string[] {
+  const run = shop.ducts.runs.find(({ id }) => id === rung.run);
+  const length = (value: number) =>
+    formatQuantity(value, 'length', system).replace(/\.?0+(?= )/, '');
+  const diameter = (value: number) =>
+    formatQuantity(value, 'diameter', system).replace(/\.?0+(?= )/, '');
+  if (rung.kind === 'exhaust') {
+    return [shop.collector.exhaust.kind === 'filter' ? 'Filter' : 'Outdoors'];
+  }
+  const word = partWord(rung.kind, rung.name);
+  if (rung.run === SEPARATOR_RUN && rung.kind !== 'separator') return ['Collector', 'inlet'];
+  if (rung.kind === 'pipe' && run?.length) return [diameter(run.diameter), length(run.length)];
+  if (rung.kind === 'hose' && run?.hose) return [word, length(run.hose.length)];
+  if (rung.kind === 'elbow' && run) {
+    const bends = run.fittings.reduce((sum, fitting) => sum + fitting.count, 0);
+    return [bends > 1 ? `${bends} elbows` : 'Elbow'];
+  }
+  return word.split(', ');
+}

@@ -1,0 +1,113 @@
+'use client';
+
+import { Redo2, Undo2 } from 'lucide-react';
+import Link from 'next/link';
+import { choose, useChoices } from '@/store/choices';
+import { edit } from '@/store/shop-session';
+import { Segmented } from '@/ui/segmented';
+import { TextField } from '@/ui/text-field';
+import { openPalette } from './palette-state';
+import { useSolvedShop } from './solved-shop';
+import { ThemeButton } from './theme-button';
+import { redoAloud, undoAloud } from './undo-aloud';
+
+interface Props {
+  readonly saved: 'saved' | 'saving' | 'failed';
+  readonly canUndo: boolean;
+}
+
+const SAVED = {
+  saved: 'saved',
+  saving: 'saving…',
+  failed: 'not saved: the browser refused. Export the shop',
+} as const;
+
+export function Header({ saved, canUndo }: Props) {
+  const { shop } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  const button = 'grid size-11 place-items-center hover:bg-selection disabled:opacity-35 md:size-8';
+  return (
+    <header className="flex flex-wrap items-center gap-x-3 border-ink border-b px-3 md:h-13 md:flex-nowrap md:px-4">
+      <Link href="/" className="py-2 font-name font-semibold text-[21px] leading-none">
+        Frank Gauge
+      </Link>
+      <div className="min-w-24 flex-1 md:max-w-56">
+        <TextField
+          label="Shop name"
+          value={shop.shop.name}
+          whenEmpty="A shop needs a name."
+          onChange={(name) =>
+            edit(
+              'rename the shop',
+              (draft) => {
+                draft.shop.name = name;
+              },
+              {
+                merge: 'shop name',
+              },
+            )
+          }
+          className="font-medium font-name text-[17px]"
+        />
+      </div>
+      <span
+        role="status"
+        className={`text-[14px] ${saved === 'failed' ? 'text-starved-text' : 'text-quiet'}`}
+      >
+        {SAVED[saved]}
+      </span>
+      <div className="ml-auto flex items-center gap-2">
+        <Segmented
+          label="How the shop is looked at"
+          value={view}
+          options={[
+            { value: 'designed', label: 'as designed' },
+            { value: 'found', label: 'as found' },
+          ]}
+          onChange={(next) => choose({ view: next })}
+        />
+        <button
+          type="button"
+          className={button}
+          disabled={!canUndo}
+          onClick={() => void undoAloud()}
+          aria-label="Undo"
+          title="Undo, Ctrl+Z"
+        >
+          <Undo2 size={18} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className={button}
+          onClick={() => void redoAloud()}
+          aria-label="Do again"
+          title="Do again, Ctrl+Shift+Z"
+        >
+          <Redo2 size={18} aria-hidden />
+        </button>
+        <button
+          type="button"
+          onClick={openPalette}
+          className="hidden border border-rule px-2 py-0.5 text-[14px] hover:border-ink md:block"
+          aria-label="Commands"
+        >
+          Ctrl K
+        </button>
+        <Segmented
+          label="Units"
+          value={shop.shop.units}
+          options={[
+            { value: 'us', label: 'US' },
+            { value: 'metric', label: 'SI' },
+          ]}
+          onChange={(units) =>
+            edit('change units', (draft) => {
+              draft.shop.units = units;
+            })
+          }
+        />
+        <ThemeButton />
+      </div>
+    </header>
+  );
+}

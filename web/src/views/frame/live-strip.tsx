@@ -1,0 +1,150 @@
+'use client';
+
+import { collectorLoad, formatQuantity, STYLES, setGate, writeNumber } from '@frank-gauge/core';
+import { ChevronUp } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
+import { chooseDrop } from '@/store/choices';
+import { edit } from '@/store/shop-session';
+import { failureSentence } from '@/words/failure-words';
+import { useSolvedShop, worstOf } from './solved-shop';
+
+/** Along the bottom of every shop view: what the blower does now, and the gates, to be tapped. */
+export function LiveStrip() {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <footer className="sticky bottom-0 z-20 border-ink border-t bg-strip md:static md:flex md:h-18 md:items-stretch">
+      <div className="flex items-center overflow-x-auto md:contents">
+        <Figures />
+        <button
+          type="button"
+          aria-expanded={isOpen}
+          aria-controls="gates"
+          onClick={() => setOpen(!isOpen)}
+          className="ml-auto flex min-h-12 items-center gap-1 border-rule border-l px-3 font-semibold md:hidden"
+        >
+          gates
+          <ChevronUp size={16} aria-hidden className={isOpen ? 'rotate-180' : ''} />
+        </button>
+      </div>
+      <Gates isOpen={isOpen} />
+    </footer>
+  );
+}
+
+function Figure({
+  label,
+  children,
+  isLate = false,
+}: {
+  label: string;
+  children: ReactNode;
+  isLate?: boolean;
+}) {
+  return (
+    <div
+      className={`shrink-0 border-rule border-r px-3 py-1.5 md:px-4 md:pt-2.5 ${isLate ? 'hidden md:block' : ''}`}
+    >
+      <div className="text-[13px] text-quiet leading-tight">{label}</div>
+      <div className="whitespace-nowrap text-[15px] md:text-[16px]">{children}</div>
+    </div>
+  );
+}
+
+/** A big figure with its unit small behind it. */
+function Big({ text }: { readonly text: string }) {
+  const [number, ...unit] = text.split(' ');
+  return (
+    <>
+      <strong className="font-semibold text-[19px] md:text-[21px]">{number}</strong>{' '}
+      {unit.join(' ')}{' '}
+    </>
+  );
+}
+
+function Figures() {
+  const { now, shop, system, verdicts } = useSolvedShop();
+  const worst = worstOf(verdicts);
+  const { flow: flowStyle } = STYLES[system];
+  if (now.kind === 'unsolved') {
+    return (
+      <p role="alert" className="max-w-160 px-4 py-2 text-[14px] text-starved-text">
+        {failureSentence(now.reason, system)}
+      </p>
+    );
+  }
+  const load = collectorLoad(shop, now);
+  return (
+    <>
+      <Figure label="at the blower">
+        <Big text={formatQuantity(now.blower.flow, 'flow', system)} />
+        <Big text={formatQuantity(now.blower.rise, 'pressure', system)} />
+      </Figure>
+      <Figure
+        label={`motor, of ${writeNumber(load.breaker, { unit: 'a', places: 0 })} A, est.`}
+        isLate
+      >
+        <Big text={formatQuantity(load.current, 'current', system)} />
+      </Figure>
+      {load.faceVelocity !== null && (
+        <Figure label="through the filter" isLate>
+          <Big text={formatQuantity(load.faceVelocity, 'faceVelocity', system)} />
+        </Figure>
+      )}
+      {worst && (
+        <Figure label="worst drop">
+          <button
+            type="button"
+            onClick={() => chooseDrop(shop.id, worst.drop.id)}
+            className={`font-semibold text-[17px] md:text-[20px] ${worst.margin < 0 ? 'text-starved-text' : 'text-enough-text'}`}
+          >
+            {worst.drop.name} {worst.margin >= 0 ? '+' : ''}
+            {writeNumber(worst.margin, flowStyle)}
+          </button>
+        </Figure>
+      )}
+    </>
+  );
+}
+
+function Gates({ isOpen }: { readonly isOpen: boolean }) {
+  const { shop, tree } = useSolvedShop();
+  const gated = [...tree.upstreamFirst].reverse().filter((run) => run.gate);
+  if (gated.length === 0) return null;
+  const nameOf = (runId: string, runName: string) =>
+    tree.drops.find(({ path }) => path[0]?.id === runId)?.name ?? runName;
+  return (
+    <fieldset
+      id="gates"
+      className={`${isOpen ? 'flex' : 'hidden'} flex-wrap items-center gap-1.5 border-rule border-t p-3 md:ml-auto md:flex md:flex-nowrap md:overflow-x-auto md:border-t-0 md:px-4 md:py-0`}
+    >
+      <legend className="sr-only">Gates</legend>
+      <span aria-hidden className="hidden text-[14px] text-quiet md:inline">
+        gates
+      </span>
+      {gated.map((run) => {
+        const open = run.gate?.open ?? false;
+        const name = nameOf(run.id, run.name);
+        return (
+          <button
+            key={run.id}
+            type="button"
+            aria-pressed={open}
+            title={`${name}: ${open ? 'open' : 'shut'}`}
+            onClick={() =>
+              edit(`${open ? 'shut' : 'open'} ${name}`, (draft) => setGate(draft, run.id, !open))
+            }
+            className="min-h-12 shrink-0 border border-ink px-2.5 aria-pressed:border-enough aria-pressed:bg-enough aria-pressed:text-on-signal md:min-h-8.5"
+          >
+            <span aria-hidden className="mr-1 text-[12px]">
+              {open ? '●' : '○'}
+            </span>
+            {name}
+          </button>
+        );
+      })}
+      {shop.ducts.runs.some((run) => run.gate?.open) && (
+        <span className="sr-only">Tap a gate to open or shut it.</span>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,116 @@
+'use client';
+
+import { setGate } from '@frank-gauge/core';
+import { Command } from 'cmdk';
+import { useRouter } from 'next/navigation';
+import { useEffect } from 'react';
+import { choose } from '@/store/choices';
+import { exportShop } from '@/store/shop-list';
+import { edit } from '@/store/shop-session';
+import { setTheme } from '@/ui/theme';
+import { openPalette, setPalette, usePalette } from './palette-state';
+import { useSolvedShop } from './solved-shop';
+import { STEPS } from './steps';
+import { redoAloud, undoAloud } from './undo-aloud';
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable]');
+
+interface Action {
+  readonly name: string;
+  readonly keys?: string;
+  readonly run: () => void;
+}
+
+function useActions(): Action[] {
+  const router = useRouter();
+  const { shop, tree } = useSolvedShop();
+  const { units } = shop.shop;
+  const goTo = (path: string) => () => router.push(path);
+  return [
+    ...STEPS.map(({ path, name }) => ({
+      name: `Go to ${name}`,
+      run: goTo(`/shop/${shop.id}/${path}`),
+    })),
+    { name: 'Go to all shops', run: goTo('/') },
+    { name: 'Undo', keys: 'Ctrl+Z', run: () => void undoAloud() },
+    { name: 'Do again', keys: 'Ctrl+Shift+Z', run: () => void redoAloud() },
+    ...tree.upstreamFirst
+      .filter((run) => run.gate)
+      .map((run) => {
+        const open = run.gate?.open ?? false;
+        const name = `${open ? 'Shut' : 'Open'} the gate: ${run.name}`;
+        return { name, run: () => edit(name, (draft) => setGate(draft, run.id, !open)) };
+      }),
+    { name: 'Look at the shop as designed', run: () => choose({ view: 'designed' }) },
+    { name: 'Look at the shop as found', run: () => choose({ view: 'found' }) },
+    {
+      name: units === 'us' ? 'Write in SI units' : 'Write in US units',
+      run: () =>
+        edit('change units', (draft) => {
+          draft.shop.units = units === 'us' ? 'metric' : 'us';
+        }),
+    },
+    { name: 'Export this shop as a file', run: () => exportShop(shop) },
+    { name: 'Theme: light', run: () => setTheme('light') },
+    { name: 'Theme: dark', run: () => setTheme('dark') },
+    { name: 'Theme: as the system has it', run: () => setTheme('system') },
+  ];
+}
+
+/** Every command by name, on Ctrl+K; and the keys that work everywhere. */
+export function Palette() {
+  const isOpen = usePalette((state) => state.isOpen);
+  const actions = useActions();
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey)) return;
+      const key = event.key.toLowerCase();
+      if (key === 'k') {
+        event.preventDefault();
+        openPalette();
+      } else if ((key === 'z' || key === 'y') && !isTyping(event.target)) {
+        event.preventDefault();
+        void (key === 'y' || event.shiftKey ? redoAloud() : undoAloud());
+      } else if (key === 'z' && event.target instanceof HTMLInputElement) {
+        // Fields save as they are typed: what was typed is undone like everything else.
+        event.preventDefault();
+        event.target.blur();
+        void (event.shiftKey ? redoAloud() : undoAloud());
+      }
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, []);
+
+  return (
+    <Command.Dialog
+      open={isOpen}
+      onOpenChange={setPalette}
+      label="Commands"
+      overlayClassName="fixed inset-0 z-40 bg-black/35"
+      contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(520px,94vw)] -translate-x-1/2 border border-ink bg-paper shadow-float"
+    >
+      <Command.Input
+        placeholder="What do you want to do?"
+        className="w-full border-rule border-b bg-transparent px-4 py-3 text-[17px] outline-none"
+      />
+      <Command.List className="max-h-[50vh] overflow-y-auto p-1">
+        <Command.Empty className="px-3 py-2 text-quiet">No such command.</Command.Empty>
+        {actions.map(({ name, keys, run }) => (
+          <Command.Item
+            key={name}
+            onSelect={() => {
+              setPalette(false);
+              run();
+            }}
+            className="flex cursor-pointer px-3 py-1.5 data-[selected=true]:bg-selection"
+          >
+            {name}
+            {keys && <span className="ml-auto text-quiet">{keys}</span>}
+          </Command.Item>
+        ))}
+      </Command.List>
+    </Command.Dialog>
+  );
+}

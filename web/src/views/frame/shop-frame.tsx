@@ -1,0 +1,46 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { useEffect } from 'react';
+import { closeShop, openShop, useSession } from '@/store/shop-session';
+import { Header } from './header';
+import { LiveStrip } from './live-strip';
+import { BrokenShop, MissingShop } from './no-shop';
+import { Palette } from './palette';
+import { Shortcuts } from './shortcuts';
+import { SolvedShopProvider } from './solved-shop';
+import { Steps } from './steps';
+
+/** What every shop view stands in: header, the order of work, the live strip. */
+export function ShopFrame({ id, children }: { readonly id: string; readonly children: ReactNode }) {
+  const session = useSession();
+  useEffect(() => {
+    openShop(id);
+    return closeShop;
+  }, [id]);
+
+  if (session.status === 'missing') return <MissingShop />;
+  if (session.status === 'broken')
+    return <BrokenShop reason={session.reason} document={session.document} />;
+  if (session.status !== 'open' || session.id !== id) {
+    return (
+      <p role="status" className="p-8 text-quiet">
+        Opening the shop…
+      </p>
+    );
+  }
+  return (
+    <SolvedShopProvider shop={session.shop}>
+      <div className="flex min-h-dvh flex-col md:h-dvh">
+        <Header saved={session.saved} canUndo={session.cursor > 0} />
+        <div className="flex min-h-0 flex-1 flex-col md:flex-row">
+          <Steps id={id} />
+          <main className="min-h-0 min-w-0 flex-1">{children}</main>
+        </div>
+        <LiveStrip />
+      </div>
+      <Palette />
+      <Shortcuts />
+    </SolvedShopProvider>
+  );
+}

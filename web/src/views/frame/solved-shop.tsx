@@ -1,0 +1,83 @@
+'use client';
+
+import {
+  arrangeDucts,
+  type DropVerdict,
+  type DuctTree,
+  judgeDrops,
+  type Shop,
+  type ShopSolved,
+  solveTree,
+  type UnitSystem,
+} from '@frank-gauge/core';
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { useChoices } from '@/store/choices';
+
+/** Everything a shop view shows follows from the document and the choices, anew in each frame. */
+export interface SolvedShop {
+  readonly shop: Shop;
+  readonly system: UnitSystem;
+  readonly tree: DuctTree;
+  /** With the gates open that the document has open. */
+  readonly now: ShopSolved;
+  /** Every drop, by the rule chosen. */
+  readonly verdicts: readonly DropVerdict[];
+  /** The one that is explained. */
+  readonly selected: DropVerdict | null;
+}
+
+const Context = createContext<SolvedShop | null>(null);
+
+export function useSolvedShop(): SolvedShop {
+  const solved = useContext(Context);
+  if (!solved) throw new Error('outside a shop');
+  return solved;
+}
+
+/** A drop that falls furthest short as a share of its need, if any is judged. */
+export const worstOf = (verdicts: readonly DropVerdict[]) =>
+  verdicts
+    .flatMap((verdict) => (verdict.kind === 'judged' ? [verdict] : []))
+    .reduce<Extract<DropVerdict, { kind: 'judged' }> | null>(
+      (worst, next) =>
+        worst && worst.margin / worst.need <= next.margin / next.need ? worst : next,
+      null,
+    );
+
+interface Props {
+  readonly shop: Shop;
+  readonly children: ReactNode;
+}
+
+export function SolvedShopProvider({ shop, children }: Props) {
+  const view = useChoices((choices) => choices.view);
+  const rule = useChoices((choices) => choices.rule);
+  const chosen = useChoices((choices) => choices.drops[shop.id]);
+  // Only what the air depends on: a reading logged or a note written solves nothing anew.
+  const { machines, collector, ducts, condition } = shop;
+  const { site, rules } = shop.shop;
+  const air = useMemo(() => {
+    const arranged = arrangeDucts({ ...shop, machines, collector, ducts, condition });
+    if (!arranged.ok) return null;
+    const { tree } = arranged;
+    const now = solveTree(shop, tree, { view });
+    return { tree, now, verdicts: judgeDrops(shop, tree, view, rule) };
+  }, [machines, collector, ducts, condition, site, rules, view, rule]);
+
+  if (!air) return <BrokenDucts />;
+  const selected =
+    air.verdicts.find(({ drop }) => drop.id === chosen) ??
+    worstOf(air.verdicts) ??
+    air.verdicts[0] ??
+    null;
+  const value: SolvedShop = { shop, system: shop.shop.units, ...air, selected };
+  return <Context value={value}>{children}</Context>;
+}
+
+function BrokenDucts() {
+  return (
+    <p role="alert" className="m-8 max-w-prose">
+      The ducts of this shop no longer lead to the blower. Press Ctrl+Z to undo the last change.
+    </p>
+  );
+}

@@ -1,0 +1,64 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { useSolvedShop, worstOf } from './solved-shop';
+
+export const STEPS = [
+  { path: 'air', name: 'Air' },
+  { path: 'log', name: 'Log' },
+] as const;
+
+/** The order of work, with a mark where a step has something to say. */
+export function Steps({ id }: { readonly id: string }) {
+  const pathname = usePathname();
+  const { verdicts, shop } = useSolvedShop();
+  const worst = worstOf(verdicts);
+  const isShort = worst !== null && worst.standing !== 'enough';
+  const marks: Record<(typeof STEPS)[number]['path'], { sign: string; says: string } | null> = {
+    air:
+      verdicts.length === 0
+        ? { sign: '…', says: 'nothing connected yet' }
+        : isShort
+          ? { sign: '▼', says: 'a drop is short' }
+          : { sign: '✓', says: 'every drop has enough' },
+    log:
+      shop.log.readings.length === 0
+        ? { sign: '…', says: 'no readings yet' }
+        : { sign: '✓', says: 'has readings' },
+  };
+  return (
+    <nav
+      aria-label="Order of work"
+      className="flex shrink-0 border-rule border-b md:w-21 md:flex-col md:border-r md:border-b-0 md:pt-3"
+    >
+      {STEPS.map(({ path, name }, index) => {
+        const address = `/shop/${id}/${path}`;
+        const isHere = pathname === address;
+        const mark = marks[path];
+        return (
+          <Link
+            key={path}
+            href={address}
+            aria-current={isHere ? 'page' : undefined}
+            className="flex min-h-11 flex-1 items-center justify-center gap-2 px-3 font-medium font-name text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:min-h-9 md:flex-none md:justify-start"
+          >
+            <span className="grid size-5 shrink-0 place-items-center rounded-full border border-current font-figure text-[12px]">
+              {index + 1}
+            </span>
+            {name}
+            {mark && (
+              <span
+                title={mark.says}
+                className={`ml-auto font-figure text-[13px] ${mark.sign === '▼' && !isHere ? 'text-starved-text' : ''}`}
+              >
+                <span aria-hidden>{mark.sign}</span>
+                <span className="sr-only">, {mark.says}</span>
+              </span>
+            )}
+          </Link>
+        );
+      })}
+    </nav>
+  );
+}

@@ -1,0 +1,318 @@
+'use client';
+
+import {
+  type Drop,
+  gatesOfDrop,
+  gatesOpenNow,
+  parseQuantity,
+  type QuantityKind,
+  type Reading,
+  STYLES,
+  type Taken,
+  USUAL_ACCURACY,
+  unitSymbol,
+} from '@frank-gauge/core';
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { QuantityField } from '@/fields/quantity-field';
+import { edit } from '@/store/shop-session';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { Segmented } from '@/ui/segmented';
+import { TextField } from '@/ui/text-field';
+import { useSolvedShop } from '../frame/solved-shop';
+import { undoAloud } from '../frame/undo-aloud';
+
+interface Repeat {
+  readonly text: string;
+  readonly isOver: boolean;
+}
+
+const BLANK: Repeat = { text: '', isOver: false };
+
+/** The most a hand-held meter could say: a slip beyond it is refused. SI. */
+const MOST = { velocity: 100, flow: 20 } as const;
+
+type ReadRepeat =
+  | { readonly ok: true; readonly taken: Taken | null }
+  | { readonly ok: false; readonly reason: string };
+
+/** Reads one repeat; a blank one is no repeat. */
+export function readRepeat(
+  repeat: Repeat,
+  quantity: 'velocity' | 'flow',
+  system: 'us' | 'metric',
+): ReadRepeat {
+  if (repeat.text.trim() === '') {
+    return repeat.isOver
+      ? { ok: false, reason: 'Write where the meter’s range ends.' }
+      : { ok: true, taken: null };
+  }
+  const parsed = parseQuantity(repeat.text, STYLES[system][quantity].unit);
+  if (!parsed.ok) return parsed;
+  if (parsed.value < 0) return { ok: false, reason: 'A reading is not below zero.' };
+  if (parsed.value > MOST[quantity])
+    return { ok: false, reason: 'No meter reads that high; look at the unit.' };
+  return repeat.isOver
+    ? { ok: true, taken: { kind: 'over', limit: parsed.value } }
+    : { ok: true, taken: { kind: 'value', value: parsed.value } };
+}
+
+/** A reading at a drop: three repeats in any unit, the true diameter, where in the pipe. */
+export function ReadingForm() {
+  const { system, tree } = useSolvedShop();
+  const [node, setNode] = useState(tree.drops[0]?.id ?? '');
+  const drop = tree.drops.find(({ id }) => id === node) ?? tree.drops[0];
+  const [quantity, setQuantity] = useState<'velocity' | 'flow'>('velocity');
+  const [spot, setSpot] = useState<Reading['spot']>('average');
+  const [gates, setGates] = useState<'own' | 'now'>('own');
+  const [ownDiameter, setDiameter] = useState<{ node: string; value: number } | null>(null);
+  const [repeats, setRepeats] = useState<readonly Repeat[]>([BLANK, BLANK, BLANK]);
+  const [note, setNote] = useState('');
+  const [isRefused, setRefused] = useState(false);
+  if (!drop) return null;
+  const diameter = ownDiameter?.node === drop.id ? ownDiameter.value : drop.port.diameter;
+  const reads = repeats.map((repeat) => readRepeat(repeat, quantity, system));
+  const taken = reads.flatMap((read) => (read.ok && read.taken ? [read.taken] : []));
+
+  const add = () => {
+    if (taken.length === 0 || reads.some(({ ok }) => !ok)) {
+      setRefused(true);
+      return;
+    }
+    const openGates = [...(gates === 'own' ? gatesOfDrop(drop) : gatesOpenNow(tree))];
+    edit(`log ${drop.name}`, ({ log }) => {
+      const instrument = log.instruments[0]?.id ?? 'meter';
+      if (log.instruments.length === 0) {
+        log.instruments.push({
+          id: 'meter',
+          name: 'Meter',
+          kind: 'vane',
+          accuracy: USUAL_ACCURACY,
+        });
+      }
+      log.readings.push({
+        id: nanoid(10),
+        at: new Date().toISOString(),
+        node: drop.id,
+        place: drop.name,
+        instrument,
+        quantity,
+        spot,
+        diameter,
+        taken,
+        unit: unitSymbol(quantity, system),
+        openGates,
+        note,
+      });
+    });
+    toast(`Logged ${drop.name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+    setRepeats([BLANK, BLANK, BLANK]);
+    setNote('');
+    setRefused(false);
+    setNode(nextDrop(tree.drops, drop).id);
+  };
+
+  return (
+    <form
+      className="mt-2 space-y-2.5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      <Labelled label="at">
+        <Choice
+          label="Drop"
+          value={drop.id}
+          options={tree.drops.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={setNode}
+        />
+      </Labelled>
+      <Labelled label="open">
+        <Choice
+          label="Gates open"
+          value={gates}
+          options={[
+            { value: 'own', label: 'only its own gate' },
+            { value: 'now', label: 'the gates open now' },
+          ]}
+          onChange={setGates}
+        />
+      </Labelled>
+      <Labelled label="true inside">
+        <QuantityField
+          label="True inside diameter where the meter is"
+          value={diameter}
+          kind="diameter"
+          system={system}
+          min={0.01}
+          max={2}
+          onChange={(value) => setDiameter({ node: drop.id, value })}
+        />
+      </Labelled>
+      <Labelled label="the meter shows">
+        <Segmented
+          label="What the meter shows"
+          value={quantity}
+          options={[
+            { value: 'velocity', label: 'velocity' },
+            { value: 'flow', label: 'flow' },
+          ]}
+          onChange={setQuantity}
+        />
+      </Labelled>
+      {quantity === 'velocity' && (
+        <Labelled label="held">
+          <Choice
+            label="Where in the pipe"
+            value={spot}
+            options={[
+              { value: 'average', label: 'moved across: an average' },
+              { value: 'centre', label: 'at the centre' },
+            ]}
+            onChange={setSpot}
+          />
+        </Labelled>
+      )}
+      <fieldset>
+        <legend className="text-[14px] text-quiet">
+          three times, {unitSymbol(quantity, system)} or with its unit
+        </legend>
+        {repeats.map((repeat, i) => {
+          const read = reads[i];
+          return (
+            <RepeatField
+              key={i}
+              number={i + 1}
+              repeat={repeat}
+              kind={quantity}
+              refusal={read && !read.ok ? read.reason : null}
+              onChange={(next) => setRepeats(repeats.map((one, j) => (j === i ? next : one)))}
+            />
+          );
+        })}
+      </fieldset>
+      <Labelled label="note">
+        <TextField label="Note" value={note} onChange={setNote} />
+      </Labelled>
+      <InstrumentFields />
+      {isRefused && (taken.length === 0 || reads.some(({ ok }) => !ok)) && (
+        <p role="alert" className="text-starved-text">
+          {reads.some(({ ok }) => !ok)
+            ? 'One of the repeats cannot be read; nothing was logged.'
+            : 'Write at least one value; three are better.'}
+        </p>
+      )}
+      <Button type="submit" look="solid" className="w-full">
+        Log it
+      </Button>
+      <p className="text-[14px] text-quiet">
+        Same port, same spot, same way of holding: only then do two readings compare.
+      </p>
+    </form>
+  );
+}
+
+const nextDrop = (drops: readonly Drop[], drop: Drop): Drop =>
+  drops[(drops.findIndex(({ id }) => id === drop.id) + 1) % drops.length] ?? drop;
+
+function Labelled({
+  label,
+  children,
+}: {
+  readonly label: string;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <div className="grid grid-cols-[92px_1fr] items-center gap-2">
+      <span className="text-[14px] text-quiet">{label}</span>
+      <div className="min-w-0">{children}</div>
+    </div>
+  );
+}
+
+interface RepeatProps {
+  readonly number: number;
+  readonly repeat: Repeat;
+  readonly kind: QuantityKind;
+  readonly refusal: string | null;
+  readonly onChange: (repeat: Repeat) => void;
+}
+
+function RepeatField({ number, repeat, refusal, onChange }: RepeatProps) {
+  return (
+    <div className="grid grid-cols-[1fr_auto] gap-x-2 py-0.5">
+      <input
+        aria-label={`Repeat ${number}`}
+        aria-invalid={refusal !== null}
+        inputMode="text"
+        autoComplete="off"
+        value={repeat.text}
+        placeholder={repeat.isOver ? 'its range ends at' : ''}
+        onChange={(event) => onChange({ ...repeat, text: event.target.value })}
+        className="min-h-11 min-w-0 border border-rule bg-transparent px-2 text-[18px] focus:bg-paper aria-invalid:border-starved md:min-h-8"
+      />
+      <button
+        type="button"
+        aria-pressed={repeat.isOver}
+        aria-label={`Repeat ${number} was over range`}
+        onClick={() => onChange({ ...repeat, isOver: !repeat.isOver })}
+        className="min-h-11 border border-rule px-2 text-[14px] aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper md:min-h-8"
+      >
+        over range
+      </button>
+      {refusal && (
+        <span role="alert" className="col-span-2 text-[14px] text-starved-text">
+          {refusal}
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** The meter at hand: its name and how far it may be off. */
+function InstrumentFields() {
+  const { shop, system } = useSolvedShop();
+  const instrument = shop.log.instruments[0];
+  if (!instrument) return null;
+  return (
+    <div className="grid grid-cols-[92px_1fr_64px] items-center gap-2">
+      <span className="text-[14px] text-quiet">meter, ±</span>
+      <TextField
+        label="Name of the meter"
+        value={instrument.name}
+        whenEmpty="A meter needs a name."
+        onChange={(name) =>
+          edit(
+            'name of the meter',
+            ({ log }) => {
+              const [own] = log.instruments;
+              if (own) own.name = name;
+            },
+            { merge: 'meter name' },
+          )
+        }
+      />
+      <QuantityField
+        label="Accuracy of the meter"
+        value={instrument.accuracy}
+        kind="ratio"
+        system={system}
+        min={0}
+        max={1}
+        onChange={(accuracy) =>
+          edit(
+            'accuracy of the meter',
+            ({ log }) => {
+              const [own] = log.instruments;
+              if (own) own.accuracy = accuracy;
+            },
+            { merge: 'meter accuracy' },
+          )
+        }
+      />
+    </div>
+  );
+}

@@ -1,0 +1,185 @@
+'use client';
+
+import {
+  type Compared,
+  fromSI,
+  type QuantityKind,
+  type Reading,
+  STYLES,
+  unitSymbol,
+  writeNumber,
+} from '@frank-gauge/core';
+import { format } from 'date-fns';
+import { X } from 'lucide-react';
+import { toast } from 'sonner';
+import { edit } from '@/store/shop-session';
+import { useSolvedShop } from '../frame/solved-shop';
+import { undoAloud } from '../frame/undo-aloud';
+import type { ComparedReading } from './log-view';
+
+/** Every reading: as it was taken, what it says of the flow, what the model says, the difference. */
+export function ReadingTable({ compared }: { readonly compared: readonly ComparedReading[] }) {
+  const { system } = useSolvedShop();
+  if (compared.length === 0) return null;
+  const flow = unitSymbol('flow', system);
+  return (
+    <table className="w-full border-collapse">
+      <caption className="sr-only">Readings, newest first</caption>
+      <thead>
+        <tr className="border-ink border-b text-right text-[13px] text-quiet [&>th]:px-1.5 [&>th]:py-1 [&>th]:font-normal">
+          <th className="text-left">drop</th>
+          <th className="hidden text-left lg:table-cell">as read</th>
+          <th>measured, {flow}</th>
+          <th>predicted</th>
+          <th>difference</th>
+          <th className="hidden text-left sm:table-cell">which says</th>
+          <th className="sr-only">remove</th>
+        </tr>
+      </thead>
+      <tbody>
+        {compared.map(({ reading, result }, i) => (
+          <Row
+            key={reading.id}
+            reading={reading}
+            result={result}
+            isFirstOfDay={reading.at.slice(0, 10) !== compared[i - 1]?.reading.at.slice(0, 10)}
+          />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+interface RowProps {
+  readonly reading: Reading;
+  readonly result: Compared;
+  readonly isFirstOfDay: boolean;
+}
+
+function Row({ reading, result, isFirstOfDay }: RowProps) {
+  const { system, tree } = useSolvedShop();
+  const write = (value: number, kind: QuantityKind = 'flow') =>
+    writeNumber(value, STYLES[system][kind]);
+  const name = tree.drops.find(({ id }) => id === reading.node)?.name ?? `${reading.place} (gone)`;
+  const { measured } = result;
+  return (
+    <>
+      {isFirstOfDay && (
+        <tr>
+          <th
+            colSpan={7}
+            scope="rowgroup"
+            className="px-1.5 pt-4 pb-1 text-left font-name font-semibold"
+          >
+            {format(new Date(reading.at), 'd MMMM yyyy')}
+          </th>
+        </tr>
+      )}
+      <tr className="border-rule border-b text-right [&>td]:px-1.5 [&>td]:py-1">
+        <td className="text-left">
+          {name}
+          <span className="ml-2 text-[13px] text-quiet">
+            {format(new Date(reading.at), 'HH:mm')}
+          </span>
+        </td>
+        <td className="hidden text-left text-[14px] text-quiet lg:table-cell">
+          {asRead(reading, system)}
+        </td>
+        <td className="whitespace-nowrap">
+          <strong className="font-semibold text-[16px]">
+            {measured.kind === 'at least' ? '≥ ' : ''}
+            {write(measured.flow)}
+          </strong>
+          {measured.kind === 'value' && (
+            <span className="text-[13px] text-quiet"> ±{write(measured.doubt)}</span>
+          )}
+        </td>
+        <td className="whitespace-nowrap">
+          {result.kind === 'compared' ? (
+            <>
+              {write(result.predicted)}
+              <span className="text-[13px] text-quiet"> ±{write(result.predictedDoubt)}</span>
+            </>
+          ) : (
+            '–'
+          )}
+        </td>
+        <td className="whitespace-nowrap">
+          {result.kind === 'compared' && result.difference !== null ? (
+            <>
+              {result.difference > 0 ? '+' : ''}
+              {write(result.difference)}
+              <span className="text-[13px] text-quiet"> ±{write(result.differenceDoubt)}</span>
+            </>
+          ) : (
+            '–'
+          )}
+        </td>
+        <td className="hidden text-left sm:table-cell">
+          <Verdict result={result} />
+        </td>
+        <td>
+          <RemoveButton reading={reading} name={name} />
+        </td>
+      </tr>
+      {reading.note !== '' && (
+        <tr>
+          <td colSpan={7} className="px-1.5 pb-1 text-[14px] text-quiet">
+            {reading.note}
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+/** The repeats in the shop's unit, and the diameter they were taken in. */
+function asRead(reading: Reading, system: 'us' | 'metric'): string {
+  const style = STYLES[system][reading.quantity];
+  const repeats = reading.taken.map((one) =>
+    one.kind === 'over' ? `> ${writeNumber(one.limit, style)}` : writeNumber(one.value, style),
+  );
+  const across = fromSI(reading.diameter, STYLES[system].diameter.unit);
+  const inside = `${Number(across.toPrecision(4))} ${unitSymbol('diameter', system)}`;
+  return `${repeats.join(' · ')} ${unitSymbol(reading.quantity, system)} in ${inside}${reading.spot === 'centre' ? ', centre' : ''}`;
+}
+
+function Verdict({ result }: { readonly result: Compared }) {
+  if (result.kind === 'no prediction')
+    return <span className="text-quiet">nothing to compare with</span>;
+  const { difference, isShown, predicted, measured } = result;
+  if (difference === null) {
+    return <span className="text-quiet">over the meter’s range: at least this</span>;
+  }
+  if (!isShown) return <span className="text-quiet">● no difference shown</span>;
+  const share = Math.round((100 * Math.abs(difference)) / predicted);
+  return difference < 0 ? (
+    <strong className="font-semibold text-starved-text">▼ {share} % short</strong>
+  ) : (
+    <span>
+      ▲ {measured.kind === 'at least' ? 'at least ' : ''}
+      {share} % more
+    </span>
+  );
+}
+
+function RemoveButton({ reading, name }: { readonly reading: Reading; readonly name: string }) {
+  return (
+    <button
+      type="button"
+      aria-label={`Remove the reading at ${name}`}
+      title="Remove"
+      className="grid size-11 place-items-center text-quiet hover:bg-selection hover:text-ink md:size-7"
+      onClick={() => {
+        edit(`remove the reading at ${name}`, ({ log }) => {
+          log.readings = log.readings.filter(({ id }) => id !== reading.id);
+        });
+        toast('Removed a reading', {
+          action: { label: 'Undo', onClick: () => void undoAloud() },
+        });
+      }}
+    >
+      <X size={15} aria-hidden />
+    </button>
+  );
+}

@@ -1,0 +1,70 @@
+'use client';
+
+import { formatQuantity, type Suspect, sharedShortfall } from '@frank-gauge/core';
+import { useMemo } from 'react';
+import { useSolvedShop } from '../frame/solved-shop';
+import type { ComparedReading } from './log-view';
+
+const listed = (names: readonly string[], last: 'and' | 'or') =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} ${last} ${names.at(-1)}`;
+
+/** What the latest reading of every drop says together, in a sentence. */
+export function Saying({ compared }: { readonly compared: readonly ComparedReading[] }) {
+  const { shop, tree, system } = useSolvedShop();
+  const said = useMemo(() => sharedShortfall(shop, tree, compared), [shop, tree, compared]);
+  const percent = (share: number) => `${Math.round(share * 100)} %`;
+  const nameOf = (suspect: Suspect) =>
+    suspect.kind === 'collector'
+      ? 'the collector'
+      : (shop.ducts.runs.find(({ id }) => id === suspect.run)?.name ?? suspect.run);
+
+  switch (said.kind) {
+    case 'too few':
+      return (
+        <p className="mb-3 max-w-prose text-[17px]">
+          {said.drops === 0
+            ? 'No readings to go by yet. Take one at each drop, three times, with only its gate open.'
+            : 'One drop tells little. Read another, and shortfalls can be held against each other.'}
+        </p>
+      );
+    case 'no difference':
+      return (
+        <p className="mb-3 max-w-prose text-[17px]">
+          <strong className="font-semibold text-enough-text">● No difference to speak of.</strong>{' '}
+          The latest readings of {said.drops} drops agree with the model within their doubt; a
+          shortfall common to all of about {percent(said.couldShow)} would have shown.
+        </p>
+      );
+    case 'shared': {
+      const short = said.drops.filter(({ shortfall }) => shortfall > 0.04);
+      const drops = listed(
+        short.map(({ drop, shortfall }) => {
+          const name = tree.drops.find(({ id }) => id === drop)?.name ?? drop;
+          return `${name} (${percent(shortfall)})`;
+        }),
+        'and',
+      );
+      const [first, ...others] = said.suspects;
+      const area =
+        first.kind === 'run'
+          ? ` An opening of about ${formatQuantity(first.area, 'smallArea', system).replace(/\.\d+/, '')} there would explain it.`
+          : ' A loaded filter or a clogged separator would explain it.';
+      return (
+        <div className="mb-3 max-w-prose text-[17px]">
+          <p>
+            <strong className="font-semibold text-starved-text">
+              ▼ The shortfalls share {nameOf(first)}.
+            </strong>{' '}
+            Below the model: {drops}.{area}
+          </p>
+          {others.length > 0 && (
+            <p className="mt-1 text-[15px] text-quiet">
+              These readings cannot tell it from {listed(others.map(nameOf), 'or')}. Smoke or a hand
+              along the joints finishes it.
+            </p>
+          )}
+        </div>
+      );
+    }
+  }
+}
