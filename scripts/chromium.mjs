@@ -1,6 +1,4 @@
 // How Debian's Chromium is started everywhere: tests, screenshots, measurements.
-export { CHROMIUM } from './machine.mjs';
-
 export const CHROMIUM_FLAGS = [
   '--no-sandbox',
   '--disable-gpu',

@@ -1,8 +1,8 @@
 // npm run screenshots: one picture of each main view, from the demo shop, into docs/screenshots/.
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import { CHROMIUM, CHROMIUM_FLAGS } from './chromium.mjs';
-import { build, freePort, isBuilt, ROOT, startApp } from './machine.mjs';
+import { CHROMIUM_FLAGS } from './chromium.mjs';
+import { build, CHROMIUM, freePort, isBuilt, ROOT, startApp } from './machine.mjs';
 
 const PICTURES = [
   { name: 'air', path: 'air' },

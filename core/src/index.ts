@@ -30,6 +30,7 @@ export {
 } from './network/solve-shop';
 export {
   formatQuantity,
+  formatShort,
   unitSymbol,
   writeForField,
   writeNumber,

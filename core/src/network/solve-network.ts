@@ -1,7 +1,7 @@
 import { circleArea } from '../air/velocity-pressure';
 import { blowerCurve } from '../collector/blower';
 import { type CurveValue, curveInto, type MonotoneCurve } from '../collector/monotone-curve';
-import { type Friction, frictionInto, LAMINAR_END } from '../duct/colebrook';
+import { colebrookInverseRoot, type Friction, frictionInto, LAMINAR_END } from '../duct/colebrook';
 import { SEAM_EXPONENT } from '../duct/leakage';
 import { branchLossInto, type JunctionLoss, straightLossInto } from '../fitting/momentum-wye';
 import type { Network, Segment } from './network';
@@ -71,6 +71,7 @@ const MAX_HALVINGS = 8;
 const LEAK_SMOOTH_BELOW = 0.05;
 /** Least slope of a loss, as a share of shut-off pressure over curve flow: keeps β finite at rest. */
 const LEAST_SLOPE = 1e-9;
+const USUAL_REYNOLDS = 1e5;
 const TYPICAL_FACTOR = 0.02;
 const TYPICAL_SUCTION = 1500;
 
@@ -98,6 +99,8 @@ export interface CompiledNetwork {
   readonly roughness: Float64Array;
   readonly seam: Float64Array;
   readonly hole: Float64Array;
+  /** 1/√f at a usual Reynolds number, to start the first friction from; for both halves. */
+  readonly inverseRoots: Float64Array;
 }
 
 const OPEN = 0;
@@ -140,6 +143,11 @@ export function compileNetwork(network: Network): CompiledNetwork {
     roughness: array((segment) => (frictionPart(segment)?.roughness ?? 0) / segment.diameter),
     seam: array((segment) => segment.seam),
     hole: array((segment) => segment.hole),
+    inverseRoots: Float64Array.from({ length: 2 * count }, (_, half) => {
+      const segment = segments[half >> 1] as Segment;
+      const pipe = frictionPart(segment);
+      return pipe ? colebrookInverseRoot(USUAL_REYNOLDS, pipe.roughness / segment.diameter) : 7;
+    }),
   };
 }
 
@@ -176,6 +184,7 @@ interface Work {
  */
 export function solveNetwork(compiled: CompiledNetwork, from?: NetworkState): Solved {
   const work = newWork(compiled.count);
+  work.roots.set(compiled.inverseRoots);
   if (from && from.qUp.length === compiled.count) startFrom(work, from);
   else startByConductance(compiled, work);
 
@@ -526,7 +535,7 @@ function newWork(count: number): Work {
     pMid: array(),
     flow: 0,
     inlet: 0,
-    roots: new Float64Array(2 * count).fill(7),
+    roots: new Float64Array(2 * count),
     r1: array(),
     r2: array(),
     r3: array(),

@@ -33,6 +33,15 @@ export function formatQuantity(value: number, kind: QuantityKind, system: UnitSy
 }
 
 /**
+ * As `formatQuantity`, without zeros that say nothing at the end: for the middle of a sentence.
+ * @example formatShort(0.6096, 'length', 'us') // '2 ft'
+ */
+export const formatShort = (value: number, kind: QuantityKind, system: UnitSystem): string =>
+  formatQuantity(value, kind, system).replace(/(\.\d*?)0+(?=\s|$)/, (_, kept: string) =>
+    kept === '.' ? '' : kept,
+  );
+
+/**
  * Writes an SI value for an input field: as short as it can be without losing what a person
  * typed (trailing zeros dropped, up to six significant places kept), no grouping, no unit.
  * @example writeForField(0.1397, 'diameter', 'us') // '5.5'

@@ -1,62 +1,18 @@
 'use client';
 
-import {
-  formatQuantity,
-  parseQuantity,
-  type QuantityKind,
-  STYLES,
-  type UnitSystem,
-  writeForField,
-} from '@frank-gauge/core';
+import { formatQuantity, writeForField } from '@frank-gauge/core';
 import { useId, useState } from 'react';
+import { type FieldLimits, readField } from './read-field';
 
-interface Props {
+interface Props extends FieldLimits {
   readonly label: string;
   /** SI; null shows an empty field. */
   readonly value: number | null;
-  readonly kind: QuantityKind;
-  readonly system: UnitSystem;
-  /** SI limits; a value outside is refused with a sentence. */
-  readonly min?: number;
-  readonly max?: number;
-  /** What is refused below `min`, where the limit itself is not allowed. */
-  readonly isMinExcluded?: boolean;
   readonly onChange: (value: number) => void;
   /** Called when the field is emptied; without it an empty field is refused. */
   readonly onClear?: () => void;
   readonly placeholder?: string;
   readonly className?: string;
-}
-
-type Read =
-  | { readonly ok: true; readonly value: number }
-  | { readonly ok: false; readonly reason: string };
-
-/** Reads what was typed and holds it against the field's limits. */
-export function readField(
-  text: string,
-  {
-    kind,
-    system,
-    min,
-    max,
-    isMinExcluded,
-  }: Pick<Props, 'kind' | 'system' | 'min' | 'max' | 'isMinExcluded'>,
-): Read {
-  const parsed = parseQuantity(text, STYLES[system][kind].unit);
-  if (!parsed.ok) return parsed;
-  const { value } = parsed;
-  const write = (limit: number) => formatQuantity(limit, kind, system);
-  if (min !== undefined && (isMinExcluded ? value <= min : value < min)) {
-    const reason = isMinExcluded
-      ? `${write(value)} is too little: it has to be more than ${write(min)}.`
-      : `${write(value)} is too little: ${write(min)} is the least.`;
-    return { ok: false, reason };
-  }
-  if (max !== undefined && value > max) {
-    return { ok: false, reason: `${write(value)} is too much: ${write(max)} is the most.` };
-  }
-  return { ok: true, value };
 }
 
 /** Written otherwise than the field writes it: worth echoing what was understood. */

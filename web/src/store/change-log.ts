@@ -85,6 +85,7 @@ export function storeChange(
       ...row,
       document,
       cursor,
+      changes: cursor,
       revision: row.revision + 1,
       changed: now.toISOString(),
     };

@@ -9,6 +9,8 @@ export interface ShopRow {
   revision: number;
   /** How many of its changes are in effect; those beyond were undone. */
   cursor: number;
+  /** How many of its changes are remembered. */
+  changes: number;
   changed: string;
   /** When it was thrown away; null: it wasn't. */
   deleted: string | null;

@@ -24,6 +24,7 @@ export async function addShop(shop: Shop, { keepId = false } = {}): Promise<stri
     document: { ...shop, id },
     revision: 0,
     cursor: 0,
+    changes: 0,
     changed: new Date().toISOString(),
     deleted: null,
   });

@@ -25,6 +25,7 @@ export type Session =
       readonly shop: Shop;
       readonly saved: 'saved' | 'saving' | 'failed';
       readonly cursor: number;
+      readonly changes: number;
     };
 
 export type Recipe = (shop: Shop) => void;
@@ -84,7 +85,15 @@ function adopt(id: string, row: ShopRow | undefined): void {
   known = row.revision;
   // What another tab wrote was valid there; what lay in storage may be older than this program.
   const read = isFirst ? readShop(row.document) : ({ ok: true, shop: row.document } as const);
-  if (read.ok) set({ status: 'open', id, shop: read.shop, saved: 'saved', cursor: row.cursor });
+  if (read.ok)
+    set({
+      status: 'open',
+      id,
+      shop: read.shop,
+      saved: 'saved',
+      cursor: row.cursor,
+      changes: row.changes,
+    });
   else {
     const [fault] = read.faults;
     set({
@@ -154,7 +163,7 @@ function finish(id: string, isShown: boolean, written: Written | null): Written 
     known = row.revision;
     const shop = isBehind && waiting === 0 ? row.document : session.shop;
     if (waiting === 0) isBehind = false;
-    set({ ...session, shop, cursor: row.cursor, saved });
+    set({ ...session, shop, cursor: row.cursor, changes: row.changes, saved });
   } else if (written.reason === 'nothing') {
     set({ ...session, saved });
   } else {

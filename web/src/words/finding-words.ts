@@ -1,9 +1,4 @@
-import {
-  type Finding,
-  formatQuantity,
-  type QuantityKind,
-  type UnitSystem,
-} from '@frank-gauge/core';
+import { type Finding, formatShort, type QuantityKind, type UnitSystem } from '@frank-gauge/core';
 import { partWord } from './part-words';
 
 export interface Told {
@@ -19,7 +14,7 @@ export function tell(
   dropName: string,
   runName: (run: string) => string,
 ): Told {
-  const write = (value: number, kind: QuantityKind) => formatQuantity(value, kind, system);
+  const write = (value: number, kind: QuantityKind) => formatShort(value, kind, system);
   switch (finding.kind) {
     case 'starved': {
       const { short, largest, shorterHose } = finding;

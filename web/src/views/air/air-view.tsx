@@ -13,7 +13,7 @@ export function AirView() {
   const { verdicts } = useSolvedShop();
   const hasDrops = verdicts.length > 0;
   return (
-    <div className="grid md:h-full md:grid-cols-[420px_1fr] md:overflow-y-auto xl:grid-cols-[428px_minmax(0,1fr)_262px] xl:overflow-hidden">
+    <div className="grid md:h-full md:grid-cols-[400px_1fr] md:overflow-y-auto xl:grid-cols-[396px_minmax(0,1fr)_256px] xl:overflow-hidden">
       <section
         aria-label="Collector and runs"
         className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"

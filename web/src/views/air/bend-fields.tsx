@@ -66,9 +66,10 @@ function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) 
         system={system}
         min={1}
         max={50}
+        isWhole
         onChange={(count) =>
           change('count', (own) => {
-            own.count = Math.round(count);
+            own.count = count;
           })
         }
       />

@@ -1,14 +1,13 @@
 'use client';
 
-import { fromSI, parseQuantity, STYLES, unitSymbol, writeForField } from '@frank-gauge/core';
+import { fromSI, STYLES, unitSymbol, writeForField } from '@frank-gauge/core';
 import { useState } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
 import { edit } from '@/store/shop-session';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../frame/solved-shop';
 import { Line } from './line';
-
-type Point = { flow: number; pressure: number };
+import { type CurvePoint, readCurve } from './read-curve';
 
 const editBlower = (
   field: string,
@@ -135,43 +134,11 @@ export function BlowerFields() {
   );
 }
 
-type ReadCurve =
-  | { readonly ok: true; readonly points: Point[] }
-  | { readonly ok: false; readonly reason: string };
-
-/** Reads a curve written a point a line, flow then pressure, in any units. */
-export function readCurve(text: string, system: 'us' | 'metric'): ReadCurve {
-  const points: Point[] = [];
-  const lines = text.split('\n');
-  for (const [index, line] of lines.entries()) {
-    if (line.trim() === '') continue;
-    const refuse = (why: string): ReadCurve => ({ ok: false, reason: `Line ${index + 1}: ${why}` });
-    const [first, second, ...rest] = line
-      .split(/[;\t]|,\s|\s{2,}|\sat\s/)
-      .map((part) => part.trim());
-    const parts = second === undefined ? line.trim().split(/\s+/) : [first ?? '', second, ...rest];
-    if (parts.length !== 2) return refuse('write a flow, then a pressure, such as “400  8.5”.');
-    const flow = parseQuantity(parts[0] ?? '', STYLES[system].flow.unit);
-    const pressure = parseQuantity(parts[1] ?? '', STYLES[system].pressure.unit);
-    if (!flow.ok) return refuse(flow.reason);
-    if (!pressure.ok) return refuse(pressure.reason);
-    if (flow.value < 0 || pressure.value < 0) return refuse('a curve has no values below zero.');
-    const before = points.at(-1);
-    if (before && flow.value <= before.flow) {
-      return refuse('the flow goes backward: each point has to lie beyond the one before.');
-    }
-    points.push({ flow: flow.value, pressure: pressure.value });
-  }
-  if (points.length < 2) return { ok: false, reason: 'A curve needs at least two points.' };
-  if (points.length > 200) return { ok: false, reason: 'A curve takes at most 200 points.' };
-  return { ok: true, points };
-}
-
 /** The curve as text, a point a line: quick to type, and a column can be pasted in. */
 function CurveField() {
   const { shop, system } = useSolvedShop();
   const { curve } = shop.collector.blower;
-  const [draft, setDraft] = useState<{ text: string; base: readonly Point[] } | null>(null);
+  const [draft, setDraft] = useState<{ text: string; base: readonly CurvePoint[] } | null>(null);
   const written = curve
     .map(
       ({ flow, pressure }) =>

@@ -1,12 +1,6 @@
 'use client';
 
-import {
-  type Collector,
-  formatQuantity,
-  MEDIA,
-  SEPARATOR_KINDS,
-  SEPARATORS,
-} from '@frank-gauge/core';
+import { type Collector, formatShort, MEDIA, SEPARATOR_KINDS, SEPARATORS } from '@frank-gauge/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
@@ -21,8 +15,8 @@ import { DiameterField, Line } from './line';
 export function CollectorLines() {
   const { shop, system } = useSolvedShop();
   const { separator, blower, exhaust } = shop.collector;
-  const write = (value: number, kind: Parameters<typeof formatQuantity>[1]) =>
-    formatQuantity(value, kind, system);
+  const write = (value: number, kind: Parameters<typeof formatShort>[1]) =>
+    formatShort(value, kind, system);
   const loading = shop.condition.filterLoading.value;
   return (
     <>

@@ -70,14 +70,16 @@ export function DropTable() {
       </div>
       <table className="mt-1 w-full border-collapse">
         <thead>
-          <tr className="border-ink border-b text-right text-[13px] text-quiet [&>th]:py-1 [&>th]:font-normal">
+          <tr className="border-ink border-b text-right text-[13px] text-quiet [&>th]:whitespace-nowrap [&>th]:px-1 [&>th]:py-1 [&>th]:font-normal">
             <th className="text-left">drop</th>
-            <th>needs, {unit('flow')}</th>
-            <th>gets</th>
+            <th>needs</th>
+            <th>gets, {unit('flow')}</th>
             <th className="hidden pl-2 text-left sm:table-cell">of its need</th>
             <th className="hidden sm:table-cell">drop, {unit('velocity')}</th>
             <th className="hidden sm:table-cell">main</th>
-            <th className="hidden sm:table-cell">hood, {unit('pressure')}</th>
+            <th className="hidden sm:table-cell">
+              hood, {system === 'us' ? 'in.' : unit('pressure')}
+            </th>
             <th className="sr-only">verdict</th>
           </tr>
         </thead>
@@ -131,7 +133,7 @@ function DropRow({ verdict, doubt, isSelected }: RowProps) {
       </button>
     </td>
   );
-  const look = `border-rule border-b text-right ${isSelected ? 'bg-selection shadow-[inset_3px_0_0_var(--ink)]' : ''} [&>td]:px-1 [&>td:first-child]:pl-2`;
+  const look = `border-rule border-b text-right ${isSelected ? 'bg-selection shadow-[inset_3px_0_0_var(--ink)]' : ''} [&>td]:whitespace-nowrap [&>td]:px-1 [&>td:first-child]:pl-2`;
   if (verdict.kind === 'unsolved') {
     return (
       <tr className={look}>
@@ -159,11 +161,11 @@ function DropRow({ verdict, doubt, isSelected }: RowProps) {
       </td>
       <td className={`hidden sm:table-cell ${isSlow ? 'text-starved-text' : ''}`}>
         {write(velocity, 'velocity')}
-        {isSlow && <span title="below carrying velocity"> ↓</span>}
+        {isSlow && <span title="below carrying velocity">{'\u00a0↓'}</span>}
       </td>
       <td className={`hidden sm:table-cell ${isSettling ? 'text-starved-text' : ''}`}>
         {main ? write(main.velocity, 'velocity') : '–'}
-        {isSettling && <span title="chips settle"> ↓</span>}
+        {isSettling && <span title="chips settle">{'\u00a0↓'}</span>}
       </td>
       <td className="hidden sm:table-cell">{write(-hoodStatic, 'pressure')}</td>
       <td className={`whitespace-nowrap font-semibold text-[14px] ${tone}`}>
@@ -186,7 +188,7 @@ function NeedBar({ verdict }: { readonly verdict: DropAir }) {
     <span
       role="img"
       aria-label={`${Math.round((100 * verdict.flow) / verdict.need)} % of ${formatQuantity(verdict.need, 'flow', system)}`}
-      className="relative block h-2.5 w-16 bg-rule/50"
+      className="relative block h-2.5 w-14 bg-rule/50"
     >
       <span
         className={`absolute inset-y-0 left-0 ${tones[verdict.standing]}`}

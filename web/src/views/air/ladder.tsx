@@ -10,8 +10,8 @@ import { useSolvedShop } from '../frame/solved-shop';
 import { gather } from './gather-rungs';
 import { rungLabel } from './rung-label';
 
-const HEIGHT = 262;
-const TOP = 16;
+const HEIGHT = 240;
+const TOP = 26;
 const BOTTOM = 44;
 const LEFT = 34;
 const RIGHT = 6;
@@ -46,7 +46,7 @@ export function Ladder() {
           />
         </span>
       </div>
-      <div ref={box} className="mt-1 min-h-66">
+      <div ref={box} className="mt-1 min-h-60">
         {selected.kind === 'judged' ? (
           width > 0 && (
             <LadderPicture
@@ -105,6 +105,9 @@ function LadderPicture({ rungs, width, title }: PictureProps) {
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label={describe(rungs)}>
       <title>{title}</title>
+      <text x={LEFT} y={10} fontSize="12" fill="var(--quiet)">
+        {unitSymbol('pressure', system)}, {pressure}
+      </text>
       {ticks.map((tick) => (
         <g key={tick}>
           <line

@@ -29,7 +29,7 @@ export function RunLine({ run, depth }: { readonly run: Run; readonly depth: num
     <li
       className={`border-rule border-b ${isOpen ? 'bg-selection' : ''} ${isOnWay ? 'shadow-[inset_3px_0_0_var(--ink)]' : ''}`}
     >
-      <div className="grid grid-cols-4 items-center gap-x-1 px-2 py-1 md:grid-cols-[1fr_50px_50px_64px_44px_50px_34px] md:py-0">
+      <div className="grid grid-cols-4 items-center gap-x-1 px-2 py-1 md:grid-cols-[1fr_40px_44px_62px_32px_36px_28px] md:py-0">
         <button
           type="button"
           aria-expanded={isOpen}

@@ -39,7 +39,7 @@ export function RunList() {
       {runs.length > 0 && (
         <div
           aria-hidden
-          className="mt-1 hidden grid-cols-[1fr_50px_50px_64px_44px_50px_34px] gap-x-1 border-ink border-b px-2 text-[13px] text-quiet md:grid"
+          className="mt-1 hidden grid-cols-[1fr_40px_44px_62px_32px_36px_28px] gap-x-1 border-ink border-b px-2 text-[13px] text-quiet md:grid"
         >
           <span>run</span>
           <span>{unitSymbol('length', system)}</span>

@@ -1,5 +1,5 @@
 import {
-  formatQuantity,
+  formatShort,
   type Rung,
   SEPARATOR_RUN,
   type Shop,
@@ -10,10 +10,8 @@ import { partWord } from '@/words/part-words';
 /** What stands under a step: the part, and the measure that matters about it. */
 export function rungLabel(rung: Rung, shop: Shop, system: UnitSystem): string[] {
   const run = shop.ducts.runs.find(({ id }) => id === rung.run);
-  const length = (value: number) =>
-    formatQuantity(value, 'length', system).replace(/\.?0+(?= )/, '');
-  const diameter = (value: number) =>
-    formatQuantity(value, 'diameter', system).replace(/\.?0+(?= )/, '');
+  const length = (value: number) => formatShort(value, 'length', system);
+  const diameter = (value: number) => formatShort(value, 'diameter', system);
   if (rung.kind === 'exhaust') {
     return [shop.collector.exhaust.kind === 'filter' ? 'Filter' : 'Outdoors'];
   }

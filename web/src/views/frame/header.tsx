@@ -14,6 +14,7 @@ import { redoAloud, undoAloud } from './undo-aloud';
 interface Props {
   readonly saved: 'saved' | 'saving' | 'failed';
   readonly canUndo: boolean;
+  readonly canRedo: boolean;
 }
 
 const SAVED = {
@@ -22,7 +23,7 @@ const SAVED = {
   failed: 'not saved: the browser refused. Export the shop',
 } as const;
 
-export function Header({ saved, canUndo }: Props) {
+export function Header({ saved, canUndo, canRedo }: Props) {
   const { shop } = useSolvedShop();
   const view = useChoices((choices) => choices.view);
   const button = 'grid size-11 place-items-center hover:bg-selection disabled:opacity-35 md:size-8';
@@ -61,8 +62,8 @@ export function Header({ saved, canUndo }: Props) {
           label="How the shop is looked at"
           value={view}
           options={[
-            { value: 'designed', label: 'as designed' },
-            { value: 'found', label: 'as found' },
+            { value: 'designed', label: 'designed' },
+            { value: 'found', label: 'found' },
           ]}
           onChange={(next) => choose({ view: next })}
         />
@@ -79,6 +80,7 @@ export function Header({ saved, canUndo }: Props) {
         <button
           type="button"
           className={button}
+          disabled={!canRedo}
           onClick={() => void redoAloud()}
           aria-label="Do again"
           title="Do again, Ctrl+Shift+Z"

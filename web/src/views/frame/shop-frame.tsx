@@ -32,7 +32,11 @@ export function ShopFrame({ id, children }: { readonly id: string; readonly chil
   return (
     <SolvedShopProvider shop={session.shop}>
       <div className="flex min-h-dvh flex-col md:h-dvh">
-        <Header saved={session.saved} canUndo={session.cursor > 0} />
+        <Header
+          saved={session.saved}
+          canUndo={session.cursor > 0}
+          canRedo={session.cursor < session.changes}
+        />
         <div className="flex min-h-0 flex-1 flex-col md:flex-row">
           <Steps id={id} />
           <main className="min-h-0 min-w-0 flex-1">{children}</main>

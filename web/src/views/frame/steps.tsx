@@ -30,7 +30,7 @@ export function Steps({ id }: { readonly id: string }) {
   return (
     <nav
       aria-label="Order of work"
-      className="flex shrink-0 border-rule border-b md:w-21 md:flex-col md:border-r md:border-b-0 md:pt-3"
+      className="flex shrink-0 border-rule border-b md:w-16 md:flex-col md:border-r md:border-b-0 md:pt-2"
     >
       {STEPS.map(({ path, name }, index) => {
         const address = `/shop/${id}/${path}`;
@@ -41,12 +41,12 @@ export function Steps({ id }: { readonly id: string }) {
             key={path}
             href={address}
             aria-current={isHere ? 'page' : undefined}
-            className="flex min-h-11 flex-1 items-center justify-center gap-2 px-3 font-medium font-name text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:min-h-9 md:flex-none md:justify-start"
+            className="flex min-h-11 flex-1 items-center justify-center gap-2 px-3 font-medium font-name text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2.5"
           >
             <span className="grid size-5 shrink-0 place-items-center rounded-full border border-current font-figure text-[12px]">
               {index + 1}
             </span>
-            {name}
+            <span className="md:col-span-2 md:row-start-2">{name}</span>
             {mark && (
               <span
                 title={mark.says}

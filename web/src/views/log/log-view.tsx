@@ -1,29 +1,10 @@
 'use client';
 
-import { type Compared, compareReading, type Reading } from '@frank-gauge/core';
-import { useDeferredValue, useMemo } from 'react';
 import { useSolvedShop } from '../frame/solved-shop';
+import { useCompared } from './compared-readings';
 import { ReadingForm } from './reading-form';
 import { ReadingTable } from './reading-table';
 import { Saying } from './saying';
-
-export interface ComparedReading {
-  readonly reading: Reading;
-  readonly result: Compared;
-}
-
-/** Readings held against the model, newest first. */
-function useCompared(): readonly ComparedReading[] {
-  const { shop, tree } = useSolvedShop();
-  const later = useDeferredValue({ shop, tree });
-  return useMemo(
-    () =>
-      later.shop.log.readings
-        .map((reading) => ({ reading, result: compareReading(later.shop, later.tree, reading) }))
-        .sort((a, b) => (a.reading.at < b.reading.at ? 1 : -1)),
-    [later],
-  );
-}
 
 /** Readings taken with whatever meter there is, each held against the model's own figure. */
 export function LogView() {

@@ -4,11 +4,8 @@ import {
   type Drop,
   gatesOfDrop,
   gatesOpenNow,
-  parseQuantity,
   type QuantityKind,
   type Reading,
-  STYLES,
-  type Taken,
   USUAL_ACCURACY,
   unitSymbol,
 } from '@frank-gauge/core';
@@ -23,41 +20,9 @@ import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../frame/solved-shop';
 import { undoAloud } from '../frame/undo-aloud';
-
-interface Repeat {
-  readonly text: string;
-  readonly isOver: boolean;
-}
+import { type Repeat, readRepeat } from './read-repeat';
 
 const BLANK: Repeat = { text: '', isOver: false };
-
-/** The most a hand-held meter could say: a slip beyond it is refused. SI. */
-const MOST = { velocity: 100, flow: 20 } as const;
-
-type ReadRepeat =
-  | { readonly ok: true; readonly taken: Taken | null }
-  | { readonly ok: false; readonly reason: string };
-
-/** Reads one repeat; a blank one is no repeat. */
-export function readRepeat(
-  repeat: Repeat,
-  quantity: 'velocity' | 'flow',
-  system: 'us' | 'metric',
-): ReadRepeat {
-  if (repeat.text.trim() === '') {
-    return repeat.isOver
-      ? { ok: false, reason: 'Write where the meter’s range ends.' }
-      : { ok: true, taken: null };
-  }
-  const parsed = parseQuantity(repeat.text, STYLES[system][quantity].unit);
-  if (!parsed.ok) return parsed;
-  if (parsed.value < 0) return { ok: false, reason: 'A reading is not below zero.' };
-  if (parsed.value > MOST[quantity])
-    return { ok: false, reason: 'No meter reads that high; look at the unit.' };
-  return repeat.isOver
-    ? { ok: true, taken: { kind: 'over', limit: parsed.value } }
-    : { ok: true, taken: { kind: 'value', value: parsed.value } };
-}
 
 /** A reading at a drop: three repeats in any unit, the true diameter, where in the pipe. */
 export function ReadingForm() {

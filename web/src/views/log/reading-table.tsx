@@ -15,7 +15,7 @@ import { toast } from 'sonner';
 import { edit } from '@/store/shop-session';
 import { useSolvedShop } from '../frame/solved-shop';
 import { undoAloud } from '../frame/undo-aloud';
-import type { ComparedReading } from './log-view';
+import type { ComparedReading } from './compared-readings';
 
 /** Every reading: as it was taken, what it says of the flow, what the model says, the difference. */
 export function ReadingTable({ compared }: { readonly compared: readonly ComparedReading[] }) {

@@ -3,7 +3,7 @@
 import { formatQuantity, type Suspect, sharedShortfall } from '@frank-gauge/core';
 import { useMemo } from 'react';
 import { useSolvedShop } from '../frame/solved-shop';
-import type { ComparedReading } from './log-view';
+import type { ComparedReading } from './compared-readings';
 
 const listed = (names: readonly string[], last: 'and' | 'or') =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} ${last} ${names.at(-1)}`;
@@ -12,7 +12,7 @@ const listed = (names: readonly string[], last: 'and' | 'or') =>
 export function Saying({ compared }: { readonly compared: readonly ComparedReading[] }) {
   const { shop, tree, system } = useSolvedShop();
   const said = useMemo(() => sharedShortfall(shop, tree, compared), [shop, tree, compared]);
-  const percent = (share: number) => `${Math.round(share * 100)} %`;
+  const percent = (share: number) => `${Math.round(share * 100)}\u00a0%`;
   const nameOf = (suspect: Suspect) =>
     suspect.kind === 'collector'
       ? 'the collector'

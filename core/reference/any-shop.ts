@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { estimatedCurve } from '../collector/estimated-curve';
-import { ELBOW_STYLE_IDS } from '../fitting/elbow';
-import { toSI } from '../quantity/units';
-import { addDrop, addRun } from '../shop/edit-ducts';
-import { MACHINE_KIND_IDS } from '../shop/machine-kinds';
-import { newShop } from '../shop/new-shop';
-import type { Shop } from '../shop/schema';
+import { estimatedCurve } from '../src/collector/estimated-curve';
+import { ELBOW_STYLE_IDS } from '../src/fitting/elbow';
+import { toSI } from '../src/quantity/units';
+import { addDrop, addRun } from '../src/shop/edit-ducts';
+import { MACHINE_KIND_IDS } from '../src/shop/machine-kinds';
+import { newShop } from '../src/shop/new-shop';
+import type { Shop } from '../src/shop/schema';
 
 /** How one piece of a random shop is made: what it is, where it joins, and its measures. */
 const piece = fc.record({

@@ -1,0 +1,132 @@
+import { readFileSync } from 'node:fs';
+import { dropRow, expect, flowOf, openDemo, saved, test } from './bench';
+
+test('log a reading, three times over, one of them over range', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: /Log/ }).click();
+  await expect(page.getByRole('heading', { name: 'New reading' })).toBeVisible();
+  const rows = page
+    .getByRole('row')
+    .filter({ has: page.getByRole('button', { name: /^Remove the/ }) });
+  await expect(rows).toHaveCount(10);
+  await page.getByRole('button', { name: 'Log it' }).click();
+  await expect(page.getByText('Write at least one value')).toBeVisible();
+
+  await page.getByLabel('Drop', { exact: true }).selectOption({ label: 'Planer' });
+  await page.getByLabel('Repeat 1', { exact: true }).fill('4,100');
+  await page.getByLabel('Repeat 2', { exact: true }).fill('20.9 m/s');
+  await page.getByLabel('Repeat 3', { exact: true }).fill('46.5 mph');
+  await page.getByRole('button', { name: 'Log it' }).click();
+  await expect(rows).toHaveCount(11);
+  await expect(rows.first()).toContainText('Planer');
+  await expect(rows.first()).toContainText('no difference shown');
+
+  await page.getByLabel('Drop', { exact: true }).selectOption({ label: 'Planer' });
+  await page.getByLabel('Repeat 1', { exact: true }).fill('30 m/s');
+  await page.getByRole('button', { name: 'Repeat 1 was over range' }).click();
+  await page.getByRole('button', { name: 'Log it' }).click();
+  await expect(rows.first()).toContainText('≥');
+  await saved(page);
+  await page.reload();
+  await expect(rows).toHaveCount(12);
+});
+
+test('the log names what the shortfalls share', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: /Log/ }).click();
+  await expect(page.getByText('The shortfalls share Far end.')).toBeVisible();
+  // Without the readings that fall short there is nothing to speak of.
+  for (const name of ['Drum sander', 'Planer']) {
+    await page
+      .getByRole('button', { name: `Remove the reading at ${name}` })
+      .first()
+      .click();
+  }
+  await expect(page.getByText('No difference to speak of.')).toBeVisible();
+});
+
+test('export, delete, import, and find all of it', async ({ page }) => {
+  await openDemo(page);
+  await page.getByLabel('Length of Far end').fill('33');
+  await saved(page);
+  const flow = await flowOf(page, 'Planer');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'What to do with Heron Slip' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Export as a file' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('heron-slip.frank-gauge.json');
+  const path = test.info().outputPath('shop.json');
+  await file.saveAs(path);
+
+  await page.getByRole('button', { name: 'What to do with Heron Slip' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: /Heron Slip/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: /Heron Slip/ })).toHaveCount(1);
+  await page.getByRole('button', { name: 'What to do with Heron Slip' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: /Heron Slip/ })).toHaveCount(0);
+
+  await page.getByLabel('Shop file').setInputFiles(path);
+  await page.getByRole('link', { name: /Heron Slip/ }).click();
+  await expect(page.getByLabel('Length of Far end')).toHaveValue('33');
+  expect(await flowOf(page, 'Planer')).toBe(flow);
+
+  // Exported again, only its own id may differ.
+  await page.goto('/');
+  await page.getByRole('button', { name: 'What to do with Heron Slip' }).click();
+  const again = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Export as a file' }).click();
+  const second = test.info().outputPath('again.json');
+  await (await again).saveAs(second);
+  const { id: _, ...before } = JSON.parse(readFileSync(path, 'utf8'));
+  const { id: __, ...after } = JSON.parse(readFileSync(second, 'utf8'));
+  expect(after).toEqual(before);
+});
+
+test('reload brings back exactly what was there, and undo still works', async ({ page }) => {
+  await openDemo(page);
+  await page.getByLabel('Hose of Planer drop').fill('3\' 6"');
+  await page.getByRole('radio', { name: 'Total' }).click();
+  await dropRow(page, 'Drum sander').getByRole('button').click();
+  await saved(page);
+  const flow = await flowOf(page, 'Planer');
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Drum sander, from hood to room' })).toBeVisible();
+  await expect(page.getByLabel('Hose of Planer drop')).toHaveValue('3.5');
+  await expect(page.getByRole('radio', { name: 'Total' })).toBeChecked();
+  expect(await flowOf(page, 'Planer')).toBe(flow);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByLabel('Hose of Planer drop')).toHaveValue('7');
+  await page.getByRole('button', { name: 'Do again' }).click();
+  await expect(page.getByLabel('Hose of Planer drop')).toHaveValue('3.5');
+});
+
+test('two tabs stay in step', async ({ page, context }) => {
+  await openDemo(page);
+  const other = await context.newPage();
+  await other.goto('/shop/heron-slip/air');
+  await expect(other.getByRole('heading', { name: 'Every drop' })).toBeVisible();
+  await page.getByLabel('Length of Far end').fill('25');
+  await expect(other.getByLabel('Length of Far end')).toHaveValue('25');
+  await other.getByLabel('Length of Back main').fill('30');
+  await expect(page.getByLabel('Length of Back main')).toHaveValue('30');
+  await expect(page.getByLabel('Length of Far end')).toHaveValue('25');
+  expect(await flowOf(page, 'Planer')).toBe(await flowOf(other, 'Planer'));
+  await other.close();
+});
+
+test('rename and duplicate', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'What to do with Heron Slip' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await expect(page.getByRole('link', { name: /Heron Slip, copy/ })).toBeVisible();
+  await page.getByRole('button', { name: 'What to do with Heron Slip, copy' }).click();
+  await page.getByRole('menuitem', { name: 'Rename' }).click();
+  await page.getByLabel('Shop name').fill('Upper slip');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('link', { name: /Upper slip/ })).toBeVisible();
+});

@@ -1,0 +1,49 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, openDemo, test } from './bench';
+
+for (const theme of ['light', 'dark'] as const) {
+  for (const view of ['air', 'log', 'shops'] as const) {
+    test(`${view} has no fault a checker can find, ${theme}`, async ({
+      page,
+      context,
+      baseURL,
+    }) => {
+      await context.addCookies([{ name: 'theme', value: theme, url: baseURL ?? '' }]);
+      await openDemo(page);
+      if (view === 'shops') await page.goto('/');
+      else await page.goto(`/shop/heron-slip/${view}`);
+      await page.waitForTimeout(500);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const found = violations.map(
+        ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+      );
+      expect(found).toEqual([]);
+    });
+  }
+}
+
+test('a phone shows everything in one column, nothing wider than the screen', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page);
+  for (const view of ['air', 'log']) {
+    await page.goto(`/shop/heron-slip/${view}`);
+    await expect(page.getByRole('navigation')).toBeVisible();
+    const excess = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect(excess).toBeLessThanOrEqual(0);
+  }
+  await page.getByRole('button', { name: 'gates' }).click();
+  const gate = page.getByRole('group', { name: 'Gates' }).getByRole('button', { name: 'Planer' });
+  await expect(gate).toHaveAttribute('aria-pressed', 'true');
+  await gate.click();
+  await expect(gate).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('an unknown shop and an unknown page say so', async ({ page, allow }) => {
+  allow(/404/);
+  await page.goto('/shop/nothing/air');
+  await expect(page.getByRole('heading', { name: 'No such shop here' })).toBeVisible();
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'No such page' })).toBeVisible();
+});

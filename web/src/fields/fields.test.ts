@@ -1,0 +1,70 @@
+import { fromSI } from '@frank-gauge/core';
+import { describe, expect, it } from 'vitest';
+import { readCurve } from '@/views/air/read-curve';
+import { readRepeat } from '@/views/log/read-repeat';
+import { readField } from './read-field';
+
+describe('a field', () => {
+  const length = { kind: 'length', system: 'us', min: 0, max: 500 } as const;
+
+  it.each([
+    ['-3', /too little: 0\.00 ft is the least/],
+    ['40k', /'40k' is not a number/],
+    ['9999 m', /too much/],
+    ['20 mph', /is a velocity; this field takes a length/],
+  ])('refuses %s with a sentence', (text, reason) => {
+    const read = readField(text, length);
+    expect(read.ok ? '' : read.reason).toMatch(reason);
+  });
+
+  it('takes what people write', () => {
+    const read = readField('12\' 6"', length);
+    expect(read.ok && fromSI(read.value, 'ft')).toBeCloseTo(12.5, 9);
+  });
+
+  it('takes whole numbers only where asked to', () => {
+    const count = { kind: 'number', system: 'us', min: 1, isWhole: true } as const;
+    expect(readField('2', count)).toEqual({ ok: true, value: 2 });
+    expect(readField('1.5', count)).toEqual({ ok: false, reason: 'Write a whole number.' });
+  });
+});
+
+describe('a curve written down', () => {
+  it('is read a point a line, in any units', () => {
+    const read = readCurve('0  10\n400 cfm; 2000 Pa\n\n800, 4.5', 'us');
+    if (!read.ok) throw new Error(read.reason);
+    expect(read.points.map(({ flow }) => Math.round(fromSI(flow, 'cfm')))).toEqual([0, 400, 800]);
+    expect(read.points[1]?.pressure).toBe(2000);
+  });
+
+  it.each([
+    ['0 10\n400 8\n300 6', /Line 3: the flow goes backward/],
+    ['0 10\n4x 8', /Line 2: '4x' is not a number/],
+    ['0 10', /at least two points/],
+    ['0 10\n400', /Line 2: write a flow, then a pressure/],
+    ['0 10\n-400 8', /Line 2: a curve has no values below zero/],
+  ])('%j is refused with its line', (text, reason) => {
+    const read = readCurve(text, 'us');
+    expect(read.ok ? '' : read.reason).toMatch(reason);
+  });
+});
+
+describe('a repeat', () => {
+  it('is a value, over range, or blank', () => {
+    expect(readRepeat({ text: '20 m/s', isOver: false }, 'velocity', 'us')).toEqual({
+      ok: true,
+      taken: { kind: 'value', value: 20 },
+    });
+    expect(readRepeat({ text: '30 m/s', isOver: true }, 'velocity', 'us')).toEqual({
+      ok: true,
+      taken: { kind: 'over', limit: 30 },
+    });
+    expect(readRepeat({ text: ' ', isOver: false }, 'velocity', 'us')).toEqual({
+      ok: true,
+      taken: null,
+    });
+    expect(readRepeat({ text: '', isOver: true }, 'velocity', 'us').ok).toBe(false);
+    expect(readRepeat({ text: '400 cfm', isOver: false }, 'velocity', 'us').ok).toBe(false);
+    expect(readRepeat({ text: '90000', isOver: false }, 'velocity', 'us').ok).toBe(false);
+  });
+});
