@@ -42,8 +42,8 @@ export const dropRow = (page: Page, name: string) =>
 
 /** What a drop gets, as the table writes it, in the shop's unit. */
 export async function flowOf(page: Page, name: string): Promise<number> {
-  const text = await dropRow(page, name).locator('strong').first().innerText();
-  return Number(text.replace(/,/g, ''));
+  const text = await dropRow(page, name).locator('strong').first().textContent();
+  return Number((text ?? '').replace(/,/g, ''));
 }
 
 /** Until the header says that everything is stored. */

@@ -20,7 +20,7 @@ test('an edit shows on every number in the frame it is made in', async ({ page }
   // Typed and read back without giving the browser a turn: no timer, no worker, no round trip.
   const shown = await page.evaluate(() => {
     const field = document.querySelector<HTMLInputElement>('[aria-label="Length of Far end"]');
-    const read = () => document.querySelector('main table strong')?.closest('tbody')?.innerText;
+    const read = () => document.querySelector('main table strong')?.closest('tbody')?.textContent;
     const before = read();
     const setter = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
     setter?.call(field, '40');
