@@ -25,7 +25,7 @@ test('an edit shows on every number in the frame it is made in', async ({ page }
     const setter = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
     setter?.call(field, '40');
     field?.dispatchEvent(new Event('input', { bubbles: true }));
-    return new Promise<{ before?: string; after?: string }>((resolve) =>
+    return new Promise<{ before: string | undefined; after: string | undefined }>((resolve) =>
       requestAnimationFrame(() => resolve({ before, after: read() })),
     );
   });
@@ -53,7 +53,9 @@ test('a newcomer builds a shop of three drops', async ({ page }) => {
     await page.getByRole('button', { name: 'Machine at its end' }).click();
     await page.getByRole('menuitem', { name: machine }).click();
   }
-  await expect(page.getByRole('button', { name: 'Thickness planer drop' })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Thickness planer drop', exact: true }),
+  ).toBeVisible();
   for (const name of ['Table saw', 'Thickness planer', 'Floor sweep']) {
     expect(await flowOf(page, name)).toBeGreaterThan(100);
   }
@@ -66,7 +68,7 @@ test('a newcomer builds a shop of three drops', async ({ page }) => {
 test('removing a run can be undone from the notice', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Back main', exact: true }).click();
-  await page.getByRole('button', { name: /^Remove, with 5 behind it/ }).click();
+  await page.getByRole('button', { name: /^Remove, with 4 behind it/ }).click();
   await expect(dropRow(page, 'Planer')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(dropRow(page, 'Planer')).toBeVisible();

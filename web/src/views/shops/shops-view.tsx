@@ -40,7 +40,7 @@ export function ShopsView() {
   };
 
   return (
-    <div className="mx-auto max-w-220 px-4 pb-16">
+    <main className="mx-auto max-w-220 px-4 pb-16">
       <header className="flex items-center border-ink border-b py-4">
         <h1 className="text-[26px]">Frank Gauge</h1>
         <span className="ml-4 hidden text-quiet sm:inline">
@@ -83,7 +83,7 @@ export function ShopsView() {
       >
         <NewShopForm onCreate={(name, units) => void create(name, units)} />
       </Sheet>
-    </div>
+    </main>
   );
 }
 
