@@ -40,7 +40,7 @@ test('a newcomer builds a shop of three drops', async ({ page }) => {
   await page.getByLabel('Its name').fill('Two-car garage');
   await page.getByRole('button', { name: 'Start' }).click();
 
-  await page.getByRole('main').getByRole('button', { name: 'Lay the main' }).first().click();
+  await page.getByRole('button', { name: 'Lay the main' }).click();
   await page
     .getByRole('region', { name: 'Air' })
     .getByRole('button', { name: 'Add a machine' })

@@ -9,6 +9,8 @@ export interface Size {
 
 export interface Pipe {
   readonly name: string;
+  /** For narrow columns. */
+  readonly short: string;
   /** Absolute roughness ε, m. */
   readonly roughness: number;
   readonly origin: Origin;
@@ -37,6 +39,7 @@ const ASHRAE = 'ASHRAE Fundamentals, duct design, roughness table (from memory)'
 export const PIPES = {
   galvanised: {
     name: 'Galvanised steel',
+    short: 'Galv.',
     roughness: 0.09e-3,
     origin: 'standard',
     source: `${ASHRAE}: spiral or snap-lock`,
@@ -44,6 +47,7 @@ export const PIPES = {
   },
   drain: {
     name: 'Drain plastic, thin',
+    short: 'Drain',
     roughness: 0.03e-3,
     origin: 'standard',
     source: `${ASHRAE}: smooth; sizes ASTM D2729 (from memory)`,
@@ -51,6 +55,7 @@ export const PIPES = {
   },
   sewer: {
     name: 'Sewer plastic, SDR 35',
+    short: 'Sewer',
     roughness: 0.03e-3,
     origin: 'standard',
     source: `${ASHRAE}: smooth; sizes ASTM D3034 (from memory)`,
@@ -58,6 +63,7 @@ export const PIPES = {
   },
   schedule40: {
     name: 'Schedule 40 plastic',
+    short: 'Sch. 40',
     roughness: 0.03e-3,
     origin: 'standard',
     source: `${ASHRAE}: smooth; sizes ASTM D1785 (from memory)`,
@@ -65,6 +71,7 @@ export const PIPES = {
   },
   aluminium: {
     name: 'Aluminium, drawn',
+    short: 'Alum.',
     roughness: 0.03e-3,
     origin: 'standard',
     source: `${ASHRAE}: smooth`,
@@ -72,6 +79,7 @@ export const PIPES = {
   },
   average: {
     name: 'Other, average',
+    short: 'Other',
     roughness: 0.15e-3,
     origin: 'standard',
     source: `${ASHRAE}: average`,

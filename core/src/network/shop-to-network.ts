@@ -63,7 +63,7 @@ export function shopToNetwork(shop: Shop, tree: DuctTree, options: NetworkOption
 
 function buildSegments(setting: Setting, density: number): Segment[] {
   const { tree } = setting;
-  const reached = tree.upstreamFirst.filter((run) => !isCutOff(run, setting));
+  const reached = reachedRuns(setting);
   const ports = new Map(tree.drops.map((drop) => [drop.id, drop.port]));
   // The hose beyond an airtight shut gate has no air; the run is then its pipe alone.
   const hasHose = (run: Run) => run.hose !== null && !isAirtight(run, setting);
@@ -114,14 +114,18 @@ function buildSegments(setting: Setting, density: number): Segment[] {
   return segments;
 }
 
-/** Nothing upstream of an airtight shut gate has any air: such runs are left out. */
-function isCutOff(run: Run, setting: Setting): boolean {
-  if (run.gate?.end === 'downstream' && isAirtight(run, setting)) return true;
-  const { outOf } = setting.tree;
-  for (let next = outOf.get(run.to); next; next = outOf.get(next.to)) {
-    if (isAirtight(next, setting)) return true;
+/** Runs upstream of an airtight shut gate have no air at all: they are left out. */
+function reachedRuns(setting: Setting): Run[] {
+  const { upstreamFirst, outOf } = setting.tree;
+  const cutOff = new Set<Run>();
+  for (let i = upstreamFirst.length - 1; i >= 0; i--) {
+    const run = upstreamFirst[i];
+    if (!run) continue;
+    const next = outOf.get(run.to);
+    const isBehind = next !== undefined && (cutOff.has(next) || isAirtight(next, setting));
+    if (isBehind || (run.gate?.end === 'downstream' && isAirtight(run, setting))) cutOff.add(run);
   }
-  return false;
+  return cutOff.size === 0 ? [...upstreamFirst] : upstreamFirst.filter((run) => !cutOff.has(run));
 }
 
 /** A run's leaks: its seams by surface, and the openings believed to be in its pipe. */

@@ -1,7 +1,7 @@
 import { circleArea } from '../air/velocity-pressure';
 import { blowerCurve } from '../collector/blower';
 import { type CurveValue, curveInto, type MonotoneCurve } from '../collector/monotone-curve';
-import { colebrookInverseRoot, type Friction, frictionInto, LAMINAR_END } from '../duct/colebrook';
+import { type Friction, frictionInto, LAMINAR_END } from '../duct/colebrook';
 import { SEAM_EXPONENT } from '../duct/leakage';
 import { branchLossInto, type JunctionLoss, straightLossInto } from '../fitting/momentum-wye';
 import type { Network, Segment } from './network';
@@ -71,7 +71,8 @@ const MAX_HALVINGS = 8;
 const LEAK_SMOOTH_BELOW = 0.05;
 /** Least slope of a loss, as a share of shut-off pressure over curve flow: keeps β finite at rest. */
 const LEAST_SLOPE = 1e-9;
-const USUAL_REYNOLDS = 1e5;
+/** ε/D that gives a smooth pipe's friction factor at about Re 1e5. */
+const USUAL_SMOOTHNESS = 5e-4;
 const TYPICAL_FACTOR = 0.02;
 const TYPICAL_SUCTION = 1500;
 
@@ -87,8 +88,8 @@ export interface CompiledNetwork {
   readonly shutOff: number;
   readonly lastFlow: number;
   readonly downstream: Int32Array;
-  readonly upstream: Uint8Array;
-  readonly junction: Uint8Array;
+  readonly upstream: Int32Array;
+  readonly junction: Int32Array;
   /** Pa per (m³/s)² of one velocity pressure. */
   readonly perFlowSquared: Float64Array;
   readonly kUp: Float64Array;
@@ -99,7 +100,7 @@ export interface CompiledNetwork {
   readonly roughness: Float64Array;
   readonly seam: Float64Array;
   readonly hole: Float64Array;
-  /** 1/√f at a usual Reynolds number, to start the first friction from; for both halves. */
+  /** 1/√f to start the first friction from, for both halves. */
   readonly inverseRoots: Float64Array;
 }
 
@@ -113,42 +114,55 @@ const JUNCTIONS = { none: NO_JUNCTION, branch: BRANCH, straight: STRAIGHT } as c
 export function compileNetwork(network: Network): CompiledNetwork {
   const { segments, air } = network;
   const count = segments.length;
-  const curve = blowerCurve(network.blower);
-  const array = (of: (segment: Segment, perFlowSquared: number) => number) =>
-    Float64Array.from(segments, (segment) =>
-      of(segment, air.density / (2 * circleArea(segment.diameter) ** 2)),
-    );
-  const coefficients = (segment: Segment, half: 'up' | 'down') =>
-    segment.parts.reduce((sum, part) => (part.half === half ? sum + part.coefficient : sum), 0);
-  const frictionPart = (segment: Segment) => segment.parts.find((part) => part.friction)?.friction;
-  return {
+  const floats = () => new Float64Array(count);
+  const compiled: CompiledNetwork = {
     network,
     count,
-    curve,
+    curve: blowerCurve(network.blower),
     shutOff: Math.max(...network.blower.map(({ pressure }) => pressure)),
     lastFlow: network.blower.at(-1)?.flow ?? 0,
-    downstream: Int32Array.from(segments, (segment) => segment.downstream),
-    upstream: Uint8Array.from(segments, (segment) => UPSTREAM[segment.upstream]),
-    junction: Uint8Array.from(segments, (segment) => JUNCTIONS[segment.junction.kind]),
-    perFlowSquared: array((_, perFlowSquared) => perFlowSquared),
-    kUp: array((segment, per) => per * coefficients(segment, 'up')),
-    kDown: array((segment, per) => per * coefficients(segment, 'down')),
-    friction: array((segment, per) => {
-      const pipe = frictionPart(segment);
-      return pipe ? (per * pipe.multiplier * pipe.length) / 2 / segment.diameter : 0;
-    }),
-    reynolds: array(
-      ({ diameter }) => (air.density * diameter) / (air.viscosity * circleArea(diameter)),
-    ),
-    roughness: array((segment) => (frictionPart(segment)?.roughness ?? 0) / segment.diameter),
-    seam: array((segment) => segment.seam),
-    hole: array((segment) => segment.hole),
-    inverseRoots: Float64Array.from({ length: 2 * count }, (_, half) => {
-      const segment = segments[half >> 1] as Segment;
-      const pipe = frictionPart(segment);
-      return pipe ? colebrookInverseRoot(USUAL_REYNOLDS, pipe.roughness / segment.diameter) : 7;
-    }),
+    downstream: new Int32Array(count),
+    upstream: new Int32Array(count),
+    junction: new Int32Array(count),
+    perFlowSquared: floats(),
+    kUp: floats(),
+    kDown: floats(),
+    friction: floats(),
+    reynolds: floats(),
+    roughness: floats(),
+    seam: floats(),
+    hole: floats(),
+    inverseRoots: new Float64Array(2 * count),
   };
+  segments.forEach((segment, s) => {
+    const { diameter } = segment;
+    const area = circleArea(diameter);
+    const perFlowSquared = air.density / (2 * area * area);
+    compiled.downstream[s] = segment.downstream;
+    compiled.upstream[s] = UPSTREAM[segment.upstream];
+    compiled.junction[s] = JUNCTIONS[segment.junction.kind];
+    compiled.perFlowSquared[s] = perFlowSquared;
+    compiled.reynolds[s] = (air.density * diameter) / (air.viscosity * area);
+    compiled.seam[s] = segment.seam;
+    compiled.hole[s] = segment.hole;
+    let up = 0;
+    let down = 0;
+    for (const { half, coefficient, friction } of segment.parts) {
+      if (half === 'up') up += coefficient;
+      else if (half === 'down') down += coefficient;
+      if (!friction) continue;
+      const roughness = friction.roughness / diameter;
+      compiled.friction[s] =
+        (perFlowSquared * friction.multiplier * friction.length) / 2 / diameter;
+      compiled.roughness[s] = roughness;
+      // A fully rough pipe's 1/√f, near enough to start from; a smooth one's at a usual flow.
+      const root = 2 * Math.log10(3.7 / Math.max(roughness, USUAL_SMOOTHNESS));
+      compiled.inverseRoots[2 * s] = compiled.inverseRoots[2 * s + 1] = root;
+    }
+    compiled.kUp[s] = up * perFlowSquared;
+    compiled.kDown[s] = down * perFlowSquared;
+  });
+  return compiled;
 }
 
 /** What the iteration writes; one for each solve. */
@@ -229,7 +243,9 @@ const curveOut: CurveValue = { value: 0, slope: 0 };
 const lossOut = { loss: 0, slope: 0 };
 const leakOut = { flow: 0, slope: 0 };
 
-const at = (array: Float64Array | Int32Array | Uint8Array, i: number): number => array[i] as number;
+// One reader for each kind of array: V8 slows a shared one down.
+const at = (array: Float64Array, i: number): number => array[i] as number;
+const int = (array: Int32Array, i: number): number => array[i] as number;
 const add = (array: Float64Array, i: number, amount: number) => {
   array[i] = (array[i] as number) + amount;
 };
@@ -240,11 +256,6 @@ function evaluate(c: CompiledNetwork, w: Work): number {
   const leastSlope = (LEAST_SLOPE * c.shutOff) / c.lastFlow;
   const flowScale = Math.max(Math.abs(w.flow), 1e-6 * c.lastFlow);
   let worst = 0;
-  const note = (residual: number, scale: number) => {
-    const relative = Math.abs(residual) / scale;
-    // A residual that is no number must never pass for a small one.
-    if (!(relative <= worst)) worst = Number.isNaN(relative) ? Number.POSITIVE_INFINITY : relative;
-  };
 
   for (let s = 0; s < count; s++) w.r1[s] = -at(w.qUp, s);
   w.rFlow = -w.flow;
@@ -252,21 +263,21 @@ function evaluate(c: CompiledNetwork, w: Work): number {
     const qUp = at(w.qUp, s);
     const qDown = at(w.qDown, s);
     const pMid = at(w.pMid, s);
-    const d = at(c.downstream, s);
+    const d = int(c.downstream, s);
 
     halfLossInto(c, w.roots, 2 * s, s, at(c.kUp, s), qUp, leastSlope);
     w.lUp[s] = lossOut.slope;
     w.r2[s] = at(w.pUp, s) - pMid - lossOut.loss;
-    note(at(w.r2, s), c.shutOff);
+    worst = worse(worst, at(w.r2, s), c.shutOff);
 
     leakInto(at(c.seam, s), at(c.hole, s), at(c.perFlowSquared, s) * qUp * qUp - pMid);
     w.leakP[s] = -leakOut.slope;
     w.leakQ[s] = leakOut.slope * 2 * at(c.perFlowSquared, s) * qUp;
     w.r3[s] = qUp + leakOut.flow - qDown;
-    note(at(w.r3, s), flowScale);
+    worst = worse(worst, at(w.r3, s), flowScale);
 
     halfLossInto(c, w.roots, 2 * s + 1, s, at(c.kDown, s), qDown, leastSlope);
-    const kind = at(c.junction, s);
+    const kind = int(c.junction, s);
     junctionOut.loss = junctionOut.byOwn = junctionOut.byCombined = 0;
     if (kind !== NO_JUNCTION) {
       const { junction } = network.segments[s] as Segment;
@@ -281,23 +292,30 @@ function evaluate(c: CompiledNetwork, w: Work): number {
     w.jQ[s] = junctionOut.byCombined;
     const pDown = d < 0 ? w.inlet : at(w.pUp, d);
     w.r4[s] = pMid - pDown - lossOut.loss - junctionOut.loss;
-    note(at(w.r4, s), c.shutOff);
+    worst = worse(worst, at(w.r4, s), c.shutOff);
     if (d >= 0) add(w.r1, d, qDown);
     else w.rFlow += qDown;
   }
   for (let s = 0; s < count; s++) {
-    if (at(c.upstream, s) !== OPEN) note(at(w.r1, s), flowScale);
+    if (int(c.upstream, s) !== OPEN) worst = worse(worst, at(w.r1, s), flowScale);
   }
 
-  note(w.rFlow, flowScale);
+  worst = worse(worst, w.rFlow, flowScale);
 
   const { linear, quadratic } = network.exhaust;
   curveInto(curveOut, c.curve, w.flow);
   w.blowerSlope = curveOut.slope;
   w.exhaustSlope = linear + 2 * quadratic * Math.abs(w.flow);
   w.r5 = curveOut.value + w.inlet - (linear + quadratic * Math.abs(w.flow)) * w.flow;
-  note(w.r5, c.shutOff);
+  worst = worse(worst, w.r5, c.shutOff);
   return worst;
+}
+
+/** The worse of `worst` and a residual by its scale. No number must never pass for a small one. */
+function worse(worst: number, residual: number, scale: number): number {
+  const relative = Math.abs(residual) / scale;
+  if (relative <= worst) return worst;
+  return Number.isNaN(relative) ? Number.POSITIVE_INFINITY : relative;
 }
 
 /** Loss of half a segment at flow q: (k + friction·f)·q·|q|, with its slope. */
@@ -387,7 +405,7 @@ function eliminate(c: CompiledNetwork, w: Work, step: Step): void {
   let rootBeta = 0;
 
   for (let s = 0; s < c.count; s++) {
-    if (at(c.upstream, s) === OPEN) {
+    if (int(c.upstream, s) === OPEN) {
       // pUp stays 0, so (2) alone: δqUp = −(δpMid + r2')/L_up', with r2' = −r2.
       b1[s] = -1 / at(w.lUp, s);
       a1[s] = at(w.r2, s) / at(w.lUp, s) - (at(w.pUp, s) - 0) / at(w.lUp, s);
@@ -408,7 +426,7 @@ function eliminate(c: CompiledNetwork, w: Work, step: Step): void {
     A[s] = (a2 - b2 * at(w.r4, s)) / stiff;
     B[s] = b2 / stiff;
     C[s] = (b2 * at(w.jQ, s)) / stiff;
-    const d = at(c.downstream, s);
+    const d = int(c.downstream, s);
     if (d < 0) {
       rootAlpha += at(A, s);
       rootBeta += at(B, s);
@@ -426,7 +444,7 @@ function eliminate(c: CompiledNetwork, w: Work, step: Step): void {
   step.flow = rootAlpha + rootBeta * step.inlet;
 
   for (let s = c.count - 1; s >= 0; s--) {
-    const d = at(c.downstream, s);
+    const d = int(c.downstream, s);
     const dp = d < 0 ? step.inlet : at(step.pUp, d);
     const dQ = d < 0 ? 0 : at(step.qUp, d);
     const dqDown = at(A, s) + at(B, s) * dp + at(C, s) * dQ;
@@ -436,7 +454,7 @@ function eliminate(c: CompiledNetwork, w: Work, step: Step): void {
     step.pMid[s] = dpMid;
     step.qUp[s] = dqUp;
     step.pUp[s] =
-      at(c.upstream, s) === OPEN ? -at(w.pUp, s) : dpMid - at(w.r2, s) + at(w.lUp, s) * dqUp;
+      int(c.upstream, s) === OPEN ? -at(w.pUp, s) : dpMid - at(w.r2, s) + at(w.lUp, s) * dqUp;
   }
 }
 
@@ -470,10 +488,10 @@ function startByConductance(c: CompiledNetwork, w: Work): void {
     const kDown = at(c.kDown, s) + pipe;
     leakInto(at(c.seam, s), at(c.hole, s), TYPICAL_SUCTION);
     const leak = leakOut.flow / Math.sqrt(TYPICAL_SUCTION);
-    const above = at(c.upstream, s) === OPEN ? 1 / Math.sqrt(kUp) : inSeries(at(node, s), kUp);
+    const above = int(c.upstream, s) === OPEN ? 1 / Math.sqrt(kUp) : inSeries(at(node, s), kUp);
     mid[s] = above + leak;
     end[s] = inSeries(at(mid, s), kDown);
-    const d = at(c.downstream, s);
+    const d = int(c.downstream, s);
     if (d < 0) root += at(end, s);
     else add(node, d, at(end, s));
   }
@@ -485,18 +503,18 @@ function startByConductance(c: CompiledNetwork, w: Work): void {
     w.inlet = -curveOut.value;
   }
   for (let s = count - 1; s >= 0; s--) {
-    const d = at(c.downstream, s);
+    const d = int(c.downstream, s);
     const pDown = d < 0 ? w.inlet : at(w.pUp, d);
     const qDown = at(end, s) * Math.sqrt(Math.max(0, -pDown));
     const pipe = TYPICAL_FACTOR * at(c.friction, s);
     const pMid = Math.min(0, pDown + (at(c.kDown, s) + pipe) * qDown * qDown);
     leakInto(at(c.seam, s), at(c.hole, s), -pMid);
-    const qUp = at(c.upstream, s) === CAPPED ? 0 : Math.max(0, qDown - leakOut.flow);
+    const qUp = int(c.upstream, s) === CAPPED ? 0 : Math.max(0, qDown - leakOut.flow);
     w.qDown[s] = qDown;
     w.pMid[s] = pMid;
     w.qUp[s] = qUp;
     w.pUp[s] =
-      at(c.upstream, s) === OPEN ? 0 : Math.min(0, pMid + (at(c.kUp, s) + pipe) * qUp * qUp);
+      int(c.upstream, s) === OPEN ? 0 : Math.min(0, pMid + (at(c.kUp, s) + pipe) * qUp * qUp);
   }
 }
 

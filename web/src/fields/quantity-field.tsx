@@ -1,6 +1,6 @@
 'use client';
 
-import { formatQuantity, writeForField } from '@frank-gauge/core';
+import { formatQuantity, unitSymbol, writeForField } from '@frank-gauge/core';
 import { useId, useState } from 'react';
 import { type FieldLimits, readField } from './read-field';
 
@@ -12,7 +12,8 @@ interface Props extends FieldLimits {
   /** Called when the field is emptied; without it an empty field is refused. */
   readonly onClear?: () => void;
   readonly placeholder?: string;
-  readonly className?: string;
+  /** Writes the unit behind the value; lists say it once in their heading instead. */
+  readonly hasUnit?: boolean;
 }
 
 /** Written otherwise than the field writes it: worth echoing what was understood. */
@@ -23,7 +24,7 @@ const needsEcho = (text: string) => !/^\s*-?[\d.]+\s*$/.test(text);
  * once; one that doesn't is answered with a sentence, and what was typed stays.
  */
 export function QuantityField(props: Props) {
-  const { label, value, kind, system, onChange, onClear, placeholder, className = '' } = props;
+  const { label, value, kind, system, onChange, onClear, placeholder, hasUnit = true } = props;
   /** What is being typed, and the value it belongs to: an undo elsewhere lets go of it. */
   const [draft, setDraft] = useState<{ text: string; base: number | null } | null>(null);
   const [isFocused, setFocused] = useState(false);
@@ -31,6 +32,7 @@ export function QuantityField(props: Props) {
   const written = value === null ? '' : writeForField(value, kind, system);
   const typed = draft && draft.base === value ? draft.text : null;
   const text = typed ?? written;
+  const unit = hasUnit && !isFocused && text !== '' ? unitSymbol(kind, system) : '';
   const mayBeEmpty = onClear !== undefined && text.trim() === '';
   const read = typed === null || mayBeEmpty ? null : readField(typed, props);
   const refusal = read?.ok === false ? read.reason : null;
@@ -73,8 +75,16 @@ export function QuantityField(props: Props) {
         onKeyDown={(event) => {
           if (event.key === 'Escape') setDraft(null);
         }}
-        className={`min-h-11 w-full min-w-0 border border-transparent border-b-rule bg-transparent px-1 hover:border-rule focus:bg-paper aria-invalid:border-starved aria-invalid:text-starved-text md:min-h-7 ${className}`}
+        className={`min-h-11 w-full min-w-0 border border-transparent border-b-rule bg-transparent px-1 hover:border-rule focus:bg-paper aria-invalid:border-starved aria-invalid:text-starved-text md:min-h-7 ${unit === '' ? '' : 'pr-13'}`}
       />
+      {unit !== '' && typed === null && (
+        <span
+          aria-hidden
+          className="pointer-events-none absolute inset-y-0 right-1 flex items-center text-[14px] text-quiet"
+        >
+          {unit}
+        </span>
+      )}
       {(refusal ?? echo) !== null && (
         <span
           id={noteId}

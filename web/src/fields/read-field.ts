@@ -1,5 +1,5 @@
 import {
-  formatQuantity,
+  formatShort,
   parseQuantity,
   type QuantityKind,
   STYLES,
@@ -31,7 +31,7 @@ export function readField(
   const parsed = parseQuantity(text, STYLES[system][kind].unit);
   if (!parsed.ok) return parsed;
   const { value } = parsed;
-  const write = (limit: number) => formatQuantity(limit, kind, system);
+  const write = (limit: number) => formatShort(limit, kind, system);
   if (min !== undefined && (isMinExcluded ? value <= min : value < min)) {
     const reason = isMinExcluded
       ? `${write(value)} is too little: it has to be more than ${write(min)}.`

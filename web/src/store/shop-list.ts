@@ -1,8 +1,9 @@
 'use client';
 
 import { readShop, readShopFile, type Shop, writeShopFile } from '@frank-gauge/core';
+import { produceWithPatches } from 'immer';
 import { nanoid } from 'nanoid';
-import { forgetChanges } from './change-log';
+import { forgetChanges, storeChange } from './change-log';
 import { database, type ShopRow } from './database';
 
 const DAY = 24 * 60 * 60 * 1000;
@@ -38,11 +39,16 @@ async function changeRow(id: string, change: (row: ShopRow) => Partial<ShopRow>)
   });
 }
 
-export const renameShop = (id: string, name: string): Promise<void> =>
-  changeRow(id, ({ document }) => ({
-    document: { ...document, shop: { ...document.shop, name } },
-    changed: new Date().toISOString(),
-  }));
+/** Renames a shop as an edit like any other: it can be undone once the shop is open. */
+export async function renameShop(id: string, name: string): Promise<void> {
+  const row = await database.shops.get(id);
+  if (!row) return;
+  const [, patches, inverse] = produceWithPatches(row.document, (draft) => {
+    draft.shop.name = name;
+  });
+  const change = { label: 'rename the shop', patches, inverse, merge: 'shop name' };
+  if (patches.length > 0) await storeChange(database, id, change, new Date());
+}
 
 /** Copies a shop under a name of its own; answers the copy's id. */
 export async function duplicateShop(id: string): Promise<string | null> {

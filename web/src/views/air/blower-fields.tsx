@@ -1,13 +1,13 @@
 'use client';
 
-import { fromSI, STYLES, unitSymbol, writeForField } from '@frank-gauge/core';
+import { unitSymbol } from '@frank-gauge/core';
 import { useState } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
 import { edit } from '@/store/shop-session';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../frame/solved-shop';
 import { Line } from './line';
-import { type CurvePoint, readCurve } from './read-curve';
+import { type CurvePoint, readCurve, writePoint } from './read-curve';
 
 const editBlower = (
   field: string,
@@ -139,14 +139,9 @@ function CurveField() {
   const { shop, system } = useSolvedShop();
   const { curve } = shop.collector.blower;
   const [draft, setDraft] = useState<{ text: string; base: readonly CurvePoint[] } | null>(null);
-  const written = curve
-    .map(
-      ({ flow, pressure }) =>
-        `${Math.round(fromSI(flow, STYLES[system].flow.unit))}  ${writeForField(pressure, 'pressure', system)}`,
-    )
-    .join('\n');
+  const written = curve.map((point) => writePoint(point, system)).join('\n');
   const text = draft && draft.base === curve ? draft.text : written;
-  const read = draft && draft.base === curve ? readCurve(text, system) : null;
+  const read = draft && draft.base === curve ? readCurve(text, system, curve) : null;
   const refusal = read?.ok === false ? read.reason : null;
   return (
     <Line label={`curve: ${unitSymbol('flow', system)}, then ${unitSymbol('pressure', system)}`}>
@@ -159,7 +154,7 @@ function CurveField() {
           spellCheck={false}
           onChange={(event) => {
             const next = event.target.value;
-            const result = readCurve(next, system);
+            const result = readCurve(next, system, curve);
             if (result.ok) {
               const { points } = result;
               editBlower('blower curve', (own) => {

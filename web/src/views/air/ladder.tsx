@@ -174,7 +174,7 @@ function LadderPicture({ rungs, width, title }: PictureProps) {
                 x={x(i) + step / 2}
                 y={HEIGHT - BOTTOM + 17 + row * 12}
                 textAnchor="middle"
-                fontSize="11.5"
+                fontSize={step < 36 ? 9.5 : 11.5}
                 fill="var(--quiet)"
               >
                 {line}

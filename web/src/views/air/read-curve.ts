@@ -1,4 +1,4 @@
-import { parseQuantity, STYLES } from '@frank-gauge/core';
+import { fromSI, parseQuantity, STYLES, type UnitSystem } from '@frank-gauge/core';
 
 export interface CurvePoint {
   flow: number;
@@ -9,8 +9,22 @@ type ReadCurve =
   | { readonly ok: true; readonly points: CurvePoint[] }
   | { readonly ok: false; readonly reason: string };
 
-/** Reads a curve written a point a line, flow then pressure, in any units. */
-export function readCurve(text: string, system: 'us' | 'metric'): ReadCurve {
+const shortly = (value: number) => String(Number(value.toPrecision(4)));
+
+/** A point as a line of text, to four figures: more than any curve is known to. */
+export const writePoint = ({ flow, pressure }: CurvePoint, system: UnitSystem): string =>
+  `${shortly(fromSI(flow, STYLES[system].flow.unit))}  ${shortly(fromSI(pressure, STYLES[system].pressure.unit))}`;
+
+/**
+ * Reads a curve written a point a line, flow then pressure, in any units. A line that still stands
+ * as `present` was written keeps that point's own figures, beyond the four shown.
+ */
+export function readCurve(
+  text: string,
+  system: UnitSystem,
+  present: readonly CurvePoint[] = [],
+): ReadCurve {
+  const untouched = new Map(present.map((point) => [writePoint(point, system), point]));
   const points: CurvePoint[] = [];
   const lines = text.split('\n');
   for (const [index, line] of lines.entries()) {
@@ -26,11 +40,12 @@ export function readCurve(text: string, system: 'us' | 'metric'): ReadCurve {
     if (!flow.ok) return refuse(flow.reason);
     if (!pressure.ok) return refuse(pressure.reason);
     if (flow.value < 0 || pressure.value < 0) return refuse('a curve has no values below zero.');
+    const point = untouched.get(line) ?? { flow: flow.value, pressure: pressure.value };
     const before = points.at(-1);
-    if (before && flow.value <= before.flow) {
+    if (before && point.flow <= before.flow) {
       return refuse('the flow goes backward: each point has to lie beyond the one before.');
     }
-    points.push({ flow: flow.value, pressure: pressure.value });
+    points.push(point);
   }
   if (points.length < 2) return { ok: false, reason: 'A curve needs at least two points.' };
   if (points.length > 200) return { ok: false, reason: 'A curve takes at most 200 points.' };

@@ -11,6 +11,7 @@ import { BendFields } from './bend-fields';
 import { addRunAt, editRun, removeRunAloud } from './edit-runs';
 import { GateFields, HoseFields } from './hose-and-gate-fields';
 import { Line } from './line';
+import { PipeFields } from './pipe-fields';
 import { PortFields } from './port-fields';
 import { SealingField } from './sealing-field';
 
@@ -35,6 +36,7 @@ export function RunDetails({ run }: { readonly run: Run }) {
           }
         />
       </Line>
+      <PipeFields run={run} />
       <JoinsField run={run} />
       {drop && <PortFields drop={drop} />}
       <BendFields run={run} />

@@ -1,7 +1,8 @@
 'use client';
 
-import { PIPE_IDS, PIPES, type Run, setGate } from '@frank-gauge/core';
+import { PIPE_IDS, PIPES, type Run, setGate, unitSymbol } from '@frank-gauge/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
 import { chooseDrop, choosePart, useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
@@ -10,7 +11,7 @@ import { useSolvedShop } from '../frame/solved-shop';
 import { editRun } from './edit-runs';
 import { RunDetails } from './run-details';
 
-const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].name }));
+const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short }));
 
 /** One run, editable where it stands; its finer points open below it. */
 export function RunLine({ run, depth }: { readonly run: Run; readonly depth: number }) {
@@ -29,88 +30,115 @@ export function RunLine({ run, depth }: { readonly run: Run; readonly depth: num
     <li
       className={`border-rule border-b ${isOpen ? 'bg-selection' : ''} ${isOnWay ? 'shadow-[inset_3px_0_0_var(--ink)]' : ''}`}
     >
-      <div className="grid grid-cols-4 items-center gap-x-1 px-2 py-1 md:grid-cols-[1fr_40px_44px_62px_32px_36px_28px] md:py-0">
+      <div className="grid grid-cols-3 items-end md:items-center gap-x-1 px-2 py-1 md:grid-cols-[1fr_40px_44px_62px_32px_36px_28px] md:py-0">
         <button
           type="button"
           aria-expanded={isOpen}
           onClick={toggle}
           style={{ paddingLeft: depth * 12 }}
-          className={`col-span-4 flex min-h-11 min-w-0 items-center gap-0.5 text-left md:col-span-1 md:min-h-7 ${isOnWay ? 'font-semibold' : ''}`}
+          className={`col-span-3 flex min-h-11 min-w-0 items-center gap-0.5 text-left md:col-span-1 md:min-h-7 ${isOnWay ? 'font-semibold' : ''}`}
         >
           <Mark size={14} aria-hidden className="shrink-0 text-quiet" />
           <span className="truncate" title={run.name}>
             {run.name}
           </span>
         </button>
-        <QuantityField
-          label={`Length of ${run.name}`}
-          value={run.length ?? 0}
-          kind="length"
-          system={system}
-          min={0}
-          max={500}
-          onChange={(length) =>
-            editRun(run, 'length', (own) => {
-              own.length = length;
-            })
-          }
-        />
-        <QuantityField
-          label={`Inside diameter of ${run.name}`}
-          value={run.diameter}
-          kind="diameter"
-          system={system}
-          min={0.01}
-          max={2}
-          onChange={(diameter) =>
-            editRun(run, 'diameter', (own) => {
-              own.diameter = diameter;
-            })
-          }
-        />
-        <Choice
-          label={`Pipe of ${run.name}`}
-          value={run.pipe}
-          options={PIPE_OPTIONS}
-          onChange={(pipe) =>
-            editRun(run, 'pipe', (own) => {
-              own.pipe = pipe;
-            })
-          }
-        />
-        <button
-          type="button"
-          onClick={() => choosePart(shop.id, run.id)}
-          aria-label={`Bends of ${run.name}: ${bends}`}
-          className="min-h-11 border-rule border-b px-1 text-left hover:bg-selection md:min-h-7"
-        >
-          {bends === 0 ? '–' : `${bends} ×`}
-        </button>
-        <QuantityField
-          label={`Hose of ${run.name}`}
-          value={run.hose?.length ?? null}
-          kind="length"
-          system={system}
-          min={0}
-          isMinExcluded
-          max={100}
-          placeholder="–"
-          onChange={(length) =>
-            editRun(run, 'hose', (own) => {
-              if (own.hose) own.hose.length = length;
-              else own.hose = { kind: 'ribbed', length, diameter: own.diameter, compression: 0 };
-            })
-          }
-          onClear={() =>
-            editRun(run, 'hose', (own) => {
-              own.hose = null;
-            })
-          }
-        />
-        <GateMark run={run} />
+        <Cell caption={unitSymbol('length', system)}>
+          <QuantityField
+            label={`Length of ${run.name}`}
+            value={run.length ?? 0}
+            kind="length"
+            system={system}
+            hasUnit={false}
+            min={0}
+            max={500}
+            onChange={(length) =>
+              editRun(run, 'length', (own) => {
+                own.length = length;
+              })
+            }
+          />
+        </Cell>
+        <Cell caption={`${unitSymbol('diameter', system)} inside`}>
+          <QuantityField
+            label={`Inside diameter of ${run.name}`}
+            value={run.diameter}
+            kind="diameter"
+            system={system}
+            hasUnit={false}
+            min={0.01}
+            max={2}
+            onChange={(diameter) =>
+              editRun(run, 'diameter', (own) => {
+                own.diameter = diameter;
+              })
+            }
+          />
+        </Cell>
+        <Cell caption="pipe">
+          <Choice
+            label={`Pipe of ${run.name}`}
+            value={run.pipe}
+            options={PIPE_OPTIONS}
+            onChange={(pipe) =>
+              editRun(run, 'pipe', (own) => {
+                own.pipe = pipe;
+              })
+            }
+          />
+        </Cell>
+        <Cell caption="bends">
+          <button
+            type="button"
+            onClick={() => choosePart(shop.id, run.id)}
+            aria-label={`Bends of ${run.name}: ${bends}`}
+            className="min-h-11 border-rule border-b px-1 text-left hover:bg-selection md:min-h-7"
+          >
+            {bends === 0 ? '–' : `${bends} ×`}
+          </button>
+        </Cell>
+        <Cell caption={`hose, ${unitSymbol('length', system)}`}>
+          <QuantityField
+            label={`Hose of ${run.name}`}
+            value={run.hose?.length ?? null}
+            kind="length"
+            system={system}
+            hasUnit={false}
+            min={0}
+            isMinExcluded
+            max={100}
+            placeholder="–"
+            onChange={(length) =>
+              editRun(run, 'hose', (own) => {
+                if (own.hose) own.hose.length = length;
+                else own.hose = { kind: 'ribbed', length, diameter: own.diameter, compression: 0 };
+              })
+            }
+            onClear={() =>
+              editRun(run, 'hose', (own) => {
+                own.hose = null;
+              })
+            }
+          />
+        </Cell>
+        <Cell caption="gate">
+          <GateMark run={run} />
+        </Cell>
       </div>
       {isOpen && <RunDetails run={run} />}
     </li>
+  );
+}
+
+/** A field of the line; on a phone, where there is no heading above, with its name. */
+function Cell({ caption, children }: { readonly caption: string; readonly children: ReactNode }) {
+  return (
+    <span className="grid min-w-0">
+      <span aria-hidden className="text-[13px] text-quiet md:hidden">
+        {caption}
+      </span>
+      {children}
+    </span>
   );
 }
 

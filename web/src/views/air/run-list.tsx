@@ -2,10 +2,8 @@
 
 import type { DuctTree, Run } from '@frank-gauge/core';
 import { unitSymbol } from '@frank-gauge/core';
-import { Button } from '@/ui/button';
 import { useSolvedShop } from '../frame/solved-shop';
 import { CollectorLines } from './collector-lines';
-import { addMain } from './edit-runs';
 import { RunLine } from './run-line';
 
 /** Runs as the blower sees them: from its inlet outward, each followed by what flows into it. */
@@ -55,9 +53,7 @@ export function RunList() {
           <RunLine key={run.id} run={run} depth={depth} />
         ))}
       </ol>
-      <div className="p-3">
-        {runs.length === 0 && <Button onClick={addMain}>Lay the main</Button>}
-      </div>
+      {runs.length === 0 && <p className="px-3 py-1 text-quiet">None yet.</p>}
     </>
   );
 }

@@ -1,0 +1,55 @@
+'use client';
+
+import { formatShort, PIPE_IDS, PIPES, type Run } from '@frank-gauge/core';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { editRun } from './edit-runs';
+import { Line } from './line';
+
+const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].name }));
+const OWN = 'own';
+
+/** What a run is made of, and the sizes it is sold in by their true inside: nominal sizes lie. */
+export function PipeFields({ run }: { readonly run: Run }) {
+  const { system } = useSolvedShop();
+  const { sizes } = PIPES[run.pipe];
+  const inside = (value: number) => formatShort(value, 'diameter', system);
+  const isSame = (value: number) => Math.abs(value - run.diameter) < 1e-5;
+  const known = sizes.find((size) => isSame(size.inside));
+  return (
+    <>
+      <Line label="pipe">
+        <Choice
+          label="Kind of pipe"
+          value={run.pipe}
+          options={PIPE_OPTIONS}
+          onChange={(pipe) =>
+            editRun(run, 'pipe', (own) => {
+              own.pipe = pipe;
+            })
+          }
+        />
+      </Line>
+      <Line label="sold as">
+        <Choice
+          label="Size it is sold as"
+          value={known?.nominal ?? OWN}
+          options={[
+            ...sizes.map(({ nominal, inside: size }) => ({
+              value: nominal,
+              label: `${nominal}, ${inside(size)} true inside`,
+            })),
+            { value: OWN, label: `own: ${inside(run.diameter)} inside` },
+          ]}
+          onChange={(nominal) => {
+            const size = sizes.find((candidate) => candidate.nominal === nominal);
+            if (!size) return;
+            editRun(run, 'diameter', (own) => {
+              own.diameter = size.inside;
+            });
+          }}
+        />
+      </Line>
+    </>
+  );
+}
