@@ -9,7 +9,9 @@ export default defineConfig({
   testDir: './e2e',
   fullyParallel: true,
   workers: 2,
-  timeout: 45_000,
+  timeout: 60_000,
+  // The machine may be small and busy: what is waited for is that it comes, not how soon.
+  expect: { timeout: 15_000 },
   forbidOnly: Boolean(process.env.CI),
   retries: 0,
   use: {

@@ -39,7 +39,7 @@ export type { Origin } from './quantity/origin';
 export { examplesOf, type Parsed, parseQuantity } from './quantity/parse-quantity';
 export { type QuantityKind, STYLES, type UnitSystem } from './quantity/unit-system';
 export { type Dimension, fromSI, toSI, UNITS, type UnitId } from './quantity/units';
-export { type Compared, compareReading } from './reading/compare-reading';
+export { type Compared, type ComparedReading, compareReadings } from './reading/compare-reading';
 export { type MeasuredFlow, measuredFlow, USUAL_ACCURACY } from './reading/measured-flow';
 export { meanOfRepeats } from './reading/repeats';
 export {

@@ -4,7 +4,7 @@ import { circleArea } from '../air/velocity-pressure';
 import { estimatedCurve } from '../collector/estimated-curve';
 import { solveTree } from '../network/solve-shop';
 import { toSI } from '../quantity/units';
-import { compareReading } from '../reading/compare-reading';
+import { compareReadings } from '../reading/compare-reading';
 import { addDrop, addRun } from '../shop/edit-ducts';
 import { newShop } from '../shop/new-shop';
 import type { Reading, Shop } from '../shop/schema';
@@ -56,11 +56,7 @@ function readEverywhere(shop: Shop, reality: Shop) {
       note: '',
     };
   });
-  const compared = readings.map((reading) => ({
-    reading,
-    result: compareReading(shop, tree, reading),
-  }));
-  return { tree, compared };
+  return { tree, compared: compareReadings(shop, tree, readings) };
 }
 
 describe('what shortfalls share', () => {

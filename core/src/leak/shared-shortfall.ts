@@ -1,5 +1,5 @@
 import { solveTree } from '../network/solve-shop';
-import type { Compared } from '../reading/compare-reading';
+import type { Compared, ComparedReading } from '../reading/compare-reading';
 import type { Reading, Shop } from '../shop/schema';
 import type { DuctTree } from '../shop/topology';
 import { OWN_DOUBTS, SHARED_DOUBTS } from '../verdict/flow-uncertainty';
@@ -60,7 +60,7 @@ const TRIAL_LOADING = 1.5;
 export function sharedShortfall(
   shop: Shop,
   tree: DuctTree,
-  compared: readonly { readonly reading: Reading; readonly result: Compared }[],
+  compared: readonly ComparedReading[],
 ): SharedShortfall {
   const measured = latestOfEachDrop(tree, compared);
   if (measured.length < 2) return { kind: 'too few', drops: measured.length };
@@ -103,11 +103,8 @@ export function sharedShortfall(
 const scaled = (suspect: Suspect, amount: number): Suspect =>
   suspect.kind === 'run' ? { ...suspect, area: suspect.area * amount } : suspect;
 
-function latestOfEachDrop(
-  tree: DuctTree,
-  compared: readonly { readonly reading: Reading; readonly result: Compared }[],
-): Measured[] {
-  const latest = new Map<string, { reading: Reading; result: Compared }>();
+function latestOfEachDrop(tree: DuctTree, compared: readonly ComparedReading[]): Measured[] {
+  const latest = new Map<string, ComparedReading>();
   for (const one of compared) {
     const before = latest.get(one.reading.node);
     if (!before || one.reading.at > before.reading.at) latest.set(one.reading.node, one);

@@ -1,3 +1,4 @@
+import type { Air } from '../air/air-at-site';
 import { PIPES } from '../duct/pipes';
 import { solveTree } from '../network/solve-shop';
 import type { Reading, Shop } from '../shop/schema';
@@ -24,21 +25,63 @@ export type Compared =
   /** The drop is gone, or the shop as it stands has no solution. */
   | { readonly kind: 'no prediction'; readonly measured: MeasuredFlow };
 
+export interface ComparedReading {
+  readonly reading: Reading;
+  readonly result: Compared;
+}
+
+/** What the model says of a drop with certain gates open; null where it has nothing to say. */
+interface Prediction {
+  readonly drop: Drop;
+  readonly air: Air;
+  readonly flow: number;
+  readonly changes: Readonly<Record<DoubtKind, number>>;
+}
+
 /** Air a reading is judged by where the shop has no solution to take it from. */
-const ROUGHLY_AIR = { density: 1.2014, viscosity: 1.82e-5 };
+const ROUGHLY_AIR: Air = { density: 1.2014, viscosity: 1.82e-5 };
 
-export function compareReading(shop: Shop, tree: DuctTree, reading: Reading): Compared {
-  const instrument = shop.log.instruments.find(({ id }) => id === reading.instrument);
-  const drop = tree.drops.find(({ id }) => id === reading.node);
-  const { roughness } = PIPES[drop?.path[0]?.pipe ?? 'average'];
-  const options = { view: 'found', openGates: new Set(reading.openGates) } as const;
+/**
+ * Holds every reading against the model. Readings at one drop with the same gates open share one
+ * prediction, so a long log costs little more than a short one.
+ */
+export function compareReadings(
+  shop: Shop,
+  tree: DuctTree,
+  readings: readonly Reading[],
+): ComparedReading[] {
+  const predictions = new Map<string, Prediction | null>();
+  return readings.map((reading) => {
+    const key = [reading.node, ...[...reading.openGates].sort()].join('\n');
+    let prediction = predictions.get(key);
+    if (prediction === undefined) {
+      prediction = predict(shop, tree, reading);
+      predictions.set(key, prediction);
+    }
+    return { reading, result: compare(shop, reading, prediction) };
+  });
+}
+
+function predict(shop: Shop, tree: DuctTree, { node, openGates }: Reading): Prediction | null {
+  const drop = tree.drops.find(({ id }) => id === node);
+  const options = { view: 'found', openGates: new Set(openGates) } as const;
   const solved = solveTree(shop, tree, options);
-  const air = solved.kind === 'solved' ? solved.network.air : ROUGHLY_AIR;
-  const measured = measuredFlow(reading, instrument, air, roughness);
-  if (!drop || solved.kind !== 'solved') return { kind: 'no prediction', measured };
+  if (!drop || solved.kind !== 'solved') return null;
+  return {
+    drop,
+    air: solved.network.air,
+    flow: solved.airIn.get(drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0,
+    changes: flowChanges(shop, tree, drop, options),
+  };
+}
 
-  const predicted = solved.airIn.get(drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
-  const changes = flowChanges(shop, tree, drop, options);
+function compare(shop: Shop, reading: Reading, prediction: Prediction | null): Compared {
+  const instrument = shop.log.instruments.find(({ id }) => id === reading.instrument);
+  const { roughness } = PIPES[prediction?.drop.path[0]?.pipe ?? 'average'];
+  const measured = measuredFlow(reading, instrument, prediction?.air ?? ROUGHLY_AIR, roughness);
+  if (!prediction) return { kind: 'no prediction', measured };
+
+  const { drop, flow: predicted, changes } = prediction;
   const predictedDoubt = Math.hypot(...Object.values(changes));
   const doubt = measured.kind === 'value' ? measured.doubt : 0;
   const differenceDoubt = Math.hypot(doubt, predictedDoubt);

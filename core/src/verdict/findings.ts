@@ -42,6 +42,7 @@ const HIGH_FACE_VELOCITY = toSI(8, 'fpm');
 
 /** The findings about one drop, the main it uses, and the collector while it draws. */
 export function findings(shop: Shop, air: DropAir, view: View, rule: GateRule): Finding[] {
+  if (air.standing === 'shut') return [];
   const found: Finding[] = [];
   const { drop, solution } = air;
   const { carryingVelocity, settlingVelocity } = shop.shop.rules;

@@ -3,12 +3,13 @@ import type { View } from '../network/run-parts';
 import { type ShopFailure, type ShopSolution, solveTree } from '../network/solve-shop';
 import type { Port, Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
-import { gatesOfDrop } from './gate-sets';
+import { gatesOfDrop, gatesOpenNow, isDrawing } from './gate-sets';
 
 /** Which gates a drop is judged with: its own alone, or the ones the document has open. */
 export type GateRule = 'one' | 'now';
 
-export type Standing = 'enough' | 'little short' | 'starved';
+/** Shut: its gate is, so that only leakage flows and nothing is asked of it. */
+export type Standing = 'shut' | 'enough' | 'little short' | 'starved';
 
 /** What a drop gets held against what it needs. SI. */
 export interface DropAir {
@@ -43,8 +44,8 @@ export const neededFlow = (port: Port): number =>
 const standingOf = (flow: number, need: number): Standing =>
   flow >= need ? 'enough' : flow >= need * (1 - LITTLE) ? 'little short' : 'starved';
 
-/** One drop's verdict from a solution in which its air is wanted. */
-export function judgeDrop(drop: Drop, solution: ShopSolution): DropAir {
+/** One drop's verdict from a solution; `isOpen` says whether its air is wanted there. */
+export function judgeDrop(drop: Drop, solution: ShopSolution, isOpen = true): DropAir {
   const own = solution.airIn.get(drop.path[0]?.id ?? '') ?? [];
   const first = own[0];
   const pipe = own.at(-1);
@@ -64,7 +65,7 @@ export function judgeDrop(drop: Drop, solution: ShopSolution): DropAir {
     flow,
     need,
     margin: flow - need,
-    standing: standingOf(flow, need),
+    standing: isOpen ? standingOf(flow, need) : 'shut',
     velocity: pipe?.velocity ?? 0,
     main: later.reduce<DropAir['main']>(
       (slowest, run) => (slowest && slowest.velocity <= run.velocity ? slowest : run),
@@ -80,10 +81,11 @@ export function judgeDrop(drop: Drop, solution: ShopSolution): DropAir {
  */
 export function judgeDrops(shop: Shop, tree: DuctTree, view: View, rule: GateRule): DropVerdict[] {
   const together = rule === 'now' ? solveTree(shop, tree, { view }) : null;
+  const openNow = gatesOpenNow(tree);
   return tree.drops.map((drop): DropVerdict => {
     const solved = together ?? solveTree(shop, tree, { view, openGates: gatesOfDrop(drop) });
     return solved.kind === 'solved'
-      ? judgeDrop(drop, solved)
+      ? judgeDrop(drop, solved, rule === 'one' || isDrawing(drop, openNow))
       : { kind: 'unsolved', drop, reason: solved.reason };
   });
 }

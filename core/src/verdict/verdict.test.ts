@@ -158,3 +158,14 @@ describe('a solution as JSON', () => {
     expect(document.kind === 'solved' && document.drops).toHaveLength(tree.drops.length);
   });
 });
+
+describe('with the gates open now', () => {
+  it('a shut drop is called shut, and no fault is found with it', () => {
+    const shop = threeBranchShop();
+    for (const run of shop.ducts.runs) if (run.gate) run.gate.open = run.id === 'saw';
+    const { named } = judged(shop, 'now');
+    expect(named('planer').standing).toBe('shut');
+    expect(findings(shop, named('planer'), 'found', 'now')).toEqual([]);
+    expect(named('saw').standing).not.toBe('shut');
+  });
+});

@@ -14,6 +14,8 @@ interface Props extends FieldLimits {
   readonly placeholder?: string;
   /** Writes the unit behind the value; lists say it once in their heading instead. */
   readonly hasUnit?: boolean;
+  /** False where the value is not part of the document: the browser's own undo stays. */
+  readonly saves?: boolean;
 }
 
 /** Written otherwise than the field writes it: worth echoing what was understood. */
@@ -24,7 +26,17 @@ const needsEcho = (text: string) => !/^\s*-?[\d.]+\s*$/.test(text);
  * once; one that doesn't is answered with a sentence, and what was typed stays.
  */
 export function QuantityField(props: Props) {
-  const { label, value, kind, system, onChange, onClear, placeholder, hasUnit = true } = props;
+  const {
+    label,
+    value,
+    kind,
+    system,
+    onChange,
+    onClear,
+    placeholder,
+    hasUnit = true,
+    saves = true,
+  } = props;
   /** What is being typed, and the value it belongs to: an undo elsewhere lets go of it. */
   const [draft, setDraft] = useState<{ text: string; base: number | null } | null>(null);
   const [isFocused, setFocused] = useState(false);
@@ -55,6 +67,7 @@ export function QuantityField(props: Props) {
   return (
     <span className="relative block min-w-0">
       <input
+        data-saves={saves ? '' : undefined}
         aria-label={label}
         aria-invalid={refusal !== null}
         aria-describedby={refusal || echo ? noteId : undefined}

@@ -8,30 +8,43 @@ interface Props {
   readonly onChange: (value: string) => void;
   /** An empty text is refused with this sentence; undefined lets it be empty. */
   readonly whenEmpty?: string;
+  /** False where the text is not part of the document: the browser's own undo stays. */
+  readonly saves?: boolean;
   readonly className?: string;
 }
 
 /** A line of text that saves as it is typed. */
-export function TextField({ label, value, onChange, whenEmpty, className = '' }: Props) {
-  const [draft, setDraft] = useState<string | null>(null);
+export function TextField({
+  label,
+  value,
+  onChange,
+  whenEmpty,
+  saves = true,
+  className = '',
+}: Props) {
+  /** What is being typed, and the value it belongs to: an undo elsewhere lets go of it. */
+  const [typing, setTyping] = useState<{ text: string; base: string } | null>(null);
+  const draft = typing && typing.base === value ? typing.text : null;
   const isRefused = draft !== null && draft.trim() === '' && whenEmpty !== undefined;
   return (
     <span className="relative block min-w-0">
       <input
+        data-saves={saves ? '' : undefined}
         aria-label={label}
         aria-invalid={isRefused}
         value={draft ?? value}
         maxLength={200}
         onChange={(event) => {
           const text = event.target.value;
-          setDraft(text);
-          if (text.trim() !== '' || whenEmpty === undefined) onChange(text);
+          const isTaken = text.trim() !== '' || whenEmpty === undefined;
+          setTyping({ text, base: isTaken ? text : value });
+          if (isTaken) onChange(text);
         }}
         onBlur={() => {
-          if (!isRefused) setDraft(null);
+          if (!isRefused) setTyping(null);
         }}
         onKeyDown={(event) => {
-          if (event.key === 'Escape') setDraft(null);
+          if (event.key === 'Escape') setTyping(null);
         }}
         className={`min-h-11 w-full min-w-0 truncate border border-transparent border-b-rule bg-transparent px-1 hover:border-rule focus:bg-paper aria-invalid:border-starved md:min-h-7 ${className}`}
       />

@@ -1,6 +1,7 @@
 'use client';
 
 import { fromSI, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core';
+import { useDeferredValue, useMemo } from 'react';
 import {
   CartesianGrid,
   Line,
@@ -15,11 +16,24 @@ import { useChoices } from '@/store/choices';
 import { useSolvedShop } from '../frame/solved-shop';
 import { blowerLine, demandLine } from './crossing-lines';
 
-/** The blower's curve, what the selected drop's way demands, and the point where they meet. */
-export function CrossingChart() {
-  const { shop, tree, selected, system } = useSolvedShop();
+/** The demand line takes a dozen solves, so it follows a moment behind an edit; the point does not. */
+function useDemand() {
+  const { shop, tree, selected } = useSolvedShop();
   const view = useChoices((choices) => choices.view);
   const rule = useChoices((choices) => choices.rule);
+  const laterShop = useDeferredValue(shop);
+  const laterTree = useDeferredValue(tree);
+  const id = selected?.drop.id;
+  return useMemo(() => {
+    const drop = laterTree.drops.find((candidate) => candidate.id === id);
+    return drop ? demandLine(laterShop, laterTree, drop, view, rule) : [];
+  }, [laterShop, laterTree, id, view, rule]);
+}
+
+/** The blower's curve, what the selected drop's way demands, and the point where they meet. */
+export function CrossingChart() {
+  const { selected, system } = useSolvedShop();
+  const demand = useDemand();
   if (selected?.kind !== 'judged') return null;
   const { flow: flowStyle, pressure: pressureStyle } = STYLES[system];
   const inUnits = ({ flow, pressure }: { flow: number; pressure: number }) => ({
@@ -28,7 +42,7 @@ export function CrossingChart() {
   });
   const { blower } = selected.solution;
   const made = blowerLine(selected.solution).map(inUnits);
-  const asked = demandLine(shop, tree, selected.drop, view, rule).map(inUnits);
+  const asked = demand.map(inUnits);
   const here = inUnits({ flow: blower.flow, pressure: blower.rise });
   const axis = { stroke: 'var(--quiet)', fontSize: 12, tickLine: false } as const;
   return (

@@ -1,6 +1,7 @@
 'use client';
 
 import {
+  type Drop,
   type DropAir,
   type DropVerdict,
   flowUncertainty,
@@ -19,35 +20,35 @@ import { failureSentence } from '@/words/failure-words';
 import { useSolvedShop } from '../frame/solved-shop';
 
 const SIGNS: Record<Standing, { sign: string; word: string; tone: string }> = {
+  shut: { sign: '○', word: 'shut', tone: 'text-quiet' },
   enough: { sign: '●', word: 'enough', tone: 'text-enough-text' },
   'little short': { sign: '◐', word: 'a little short', tone: 'text-starved-text' },
   starved: { sign: '▼', word: 'starved', tone: 'text-starved-text' },
 };
 
-/** How far each prediction may be off: seven solves a drop, so it follows a moment behind. */
-function useDoubts(): ReadonlyMap<string, number> {
-  const { shop, tree } = useSolvedShop();
+/**
+ * How far a prediction may be off. It takes seven solves, so it follows a moment behind the edit; a
+ * component for each drop lets the browser breathe between them.
+ */
+function Doubt({ drop }: { readonly drop: Drop }) {
+  const { shop, tree, system } = useSolvedShop();
   const view = useChoices((choices) => choices.view);
   const rule = useChoices((choices) => choices.rule);
-  const later = useDeferredValue({ shop, tree, view, rule });
-  return useMemo(
-    () =>
-      new Map(
-        later.tree.drops.map((drop) => {
-          const openGates = later.rule === 'one' ? gatesOfDrop(drop) : undefined;
-          const options = { view: later.view, openGates };
-          return [drop.id, flowUncertainty(later.shop, later.tree, drop, options)] as const;
-        }),
-      ),
-    [later],
-  );
+  const laterShop = useDeferredValue(shop);
+  const laterTree = useDeferredValue(tree);
+  const doubt = useMemo(() => {
+    const own = laterTree.drops.find(({ id }) => id === drop.id);
+    if (!own) return null;
+    const openGates = rule === 'one' ? gatesOfDrop(own) : undefined;
+    return flowUncertainty(laterShop, laterTree, own, { view, openGates });
+  }, [laterShop, laterTree, drop.id, view, rule]);
+  return doubt === null ? null : <>±{writeNumber(doubt, STYLES[system].flow)}</>;
 }
 
 /** What every drop needs and gets. Arrow keys go from drop to drop. */
 export function DropTable() {
   const { verdicts, system, selected, shop } = useSolvedShop();
   const rule = useChoices((choices) => choices.rule);
-  const doubts = useDoubts();
   const unit = (kind: QuantityKind) => unitSymbol(kind, system);
   return (
     <section className="mt-5">
@@ -100,7 +101,6 @@ export function DropTable() {
             <DropRow
               key={verdict.drop.id}
               verdict={verdict}
-              doubt={doubts.get(verdict.drop.id) ?? 0}
               isSelected={verdict.drop.id === selected?.drop.id}
             />
           ))}
@@ -112,11 +112,10 @@ export function DropTable() {
 
 interface RowProps {
   readonly verdict: DropVerdict;
-  readonly doubt: number;
   readonly isSelected: boolean;
 }
 
-function DropRow({ verdict, doubt, isSelected }: RowProps) {
+function DropRow({ verdict, isSelected }: RowProps) {
   const { shop, system } = useSolvedShop();
   const { rules } = shop.shop;
   const write = (value: number, kind: QuantityKind) => writeNumber(value, STYLES[system][kind]);
@@ -145,8 +144,9 @@ function DropRow({ verdict, doubt, isSelected }: RowProps) {
     );
   }
   const { flow, need, velocity, main, hoodStatic, standing } = verdict;
-  const isSlow = drop.machine.chips !== 'fine' && velocity < rules.carryingVelocity;
-  const isSettling = main !== null && main.velocity < rules.settlingVelocity;
+  const isDrawing = standing !== 'shut';
+  const isSlow = isDrawing && drop.machine.chips !== 'fine' && velocity < rules.carryingVelocity;
+  const isSettling = isDrawing && main !== null && main.velocity < rules.settlingVelocity;
   const { sign, word, tone } = SIGNS[standing];
   return (
     <tr className={look}>
@@ -154,7 +154,9 @@ function DropRow({ verdict, doubt, isSelected }: RowProps) {
       <td>{write(need, 'flow')}</td>
       <td>
         <strong className="font-semibold text-[17px]">{write(flow, 'flow')}</strong>{' '}
-        <span className="text-[13px] text-quiet">±{write(doubt, 'flow')}</span>
+        <span className="text-[13px] text-quiet">
+          <Doubt drop={drop} />
+        </span>
       </td>
       <td className="hidden pl-2 sm:table-cell">
         <NeedBar verdict={verdict} />
@@ -180,6 +182,7 @@ function NeedBar({ verdict }: { readonly verdict: DropAir }) {
   const { system } = useSolvedShop();
   const share = Math.min(verdict.flow / verdict.need / 1.25, 1);
   const tones: Record<Standing, string> = {
+    shut: 'bg-quiet',
     enough: 'bg-enough',
     'little short': 'hatch-starved',
     starved: 'bg-starved',

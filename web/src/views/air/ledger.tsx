@@ -120,8 +120,16 @@ function Findings() {
     <div className="mt-4 space-y-3">
       {told.length === 0 && (
         <p className="border-ink border-t pt-3">
-          <strong className="font-semibold text-enough-text">● Nothing to say against it.</strong>{' '}
-          {selected.drop.name} gets what it needs and carries.
+          {selected.standing === 'shut' ? (
+            <>{selected.drop.name} is shut: what still flows there is leakage.</>
+          ) : (
+            <>
+              <strong className="font-semibold text-enough-text">
+                ● Nothing to say against it.
+              </strong>{' '}
+              {selected.drop.name} gets what it needs and carries.
+            </>
+          )}
         </p>
       )}
       {told.map(({ title, text, isSerious }) => (

@@ -13,8 +13,14 @@ import { useSolvedShop } from './solved-shop';
 import { STEPS } from './steps';
 import { redoAloud, undoAloud } from './undo-aloud';
 
-const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable]');
+/**
+ * Fields that save as they are typed are undone like everything else. Other fields, and one whose
+ * text was refused and so never saved, keep the browser's own undo.
+ */
+function hasOwnUndo(target: EventTarget | null): boolean {
+  if (!(target instanceof HTMLElement) || !target.matches('input, textarea')) return false;
+  return !('saves' in target.dataset) || target.getAttribute('aria-invalid') === 'true';
+}
 
 interface Action {
   readonly name: string;
@@ -69,14 +75,9 @@ export function Palette() {
       if (key === 'k') {
         event.preventDefault();
         openPalette();
-      } else if ((key === 'z' || key === 'y') && !isTyping(event.target)) {
+      } else if ((key === 'z' || key === 'y') && !hasOwnUndo(event.target)) {
         event.preventDefault();
         void (key === 'y' || event.shiftKey ? redoAloud() : undoAloud());
-      } else if (key === 'z' && event.target instanceof HTMLInputElement) {
-        // Fields save as they are typed: what was typed is undone like everything else.
-        event.preventDefault();
-        event.target.blur();
-        void (event.shiftKey ? redoAloud() : undoAloud());
       }
     };
     window.addEventListener('keydown', press);

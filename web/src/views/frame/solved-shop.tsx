@@ -37,7 +37,9 @@ export function useSolvedShop(): SolvedShop {
 /** A drop that falls furthest short as a share of its need, if any is judged. */
 export const worstOf = (verdicts: readonly DropVerdict[]) =>
   verdicts
-    .flatMap((verdict) => (verdict.kind === 'judged' ? [verdict] : []))
+    .flatMap((verdict) =>
+      verdict.kind === 'judged' && verdict.standing !== 'shut' ? [verdict] : [],
+    )
     .reduce<Extract<DropVerdict, { kind: 'judged' }> | null>(
       (worst, next) =>
         worst && worst.margin / worst.need <= next.margin / next.need ? worst : next,

@@ -108,6 +108,7 @@ export function ReadingForm() {
       </Labelled>
       <Labelled label="true inside">
         <QuantityField
+          saves={false}
           label="True inside diameter where the meter is"
           value={diameter}
           kind="diameter"
@@ -160,7 +161,7 @@ export function ReadingForm() {
         })}
       </fieldset>
       <Labelled label="note">
-        <TextField label="Note" value={note} onChange={setNote} />
+        <TextField saves={false} label="Note" value={note} onChange={setNote} />
       </Labelled>
       <InstrumentFields />
       {isRefused && (taken.length === 0 || reads.some(({ ok }) => !ok)) && (

@@ -2,6 +2,7 @@
 
 import {
   type Compared,
+  type ComparedReading,
   fromSI,
   type QuantityKind,
   type Reading,
@@ -15,7 +16,6 @@ import { toast } from 'sonner';
 import { edit } from '@/store/shop-session';
 import { useSolvedShop } from '../frame/solved-shop';
 import { undoAloud } from '../frame/undo-aloud';
-import type { ComparedReading } from './compared-readings';
 
 /** Every reading: as it was taken, what it says of the flow, what the model says, the difference. */
 export function ReadingTable({ compared }: { readonly compared: readonly ComparedReading[] }) {
@@ -42,13 +42,17 @@ export function ReadingTable({ compared }: { readonly compared: readonly Compare
             key={reading.id}
             reading={reading}
             result={result}
-            isFirstOfDay={reading.at.slice(0, 10) !== compared[i - 1]?.reading.at.slice(0, 10)}
+            isFirstOfDay={dayOf(reading) !== dayOf(compared[i - 1]?.reading)}
           />
         ))}
       </tbody>
     </table>
   );
 }
+
+/** The day of a reading in the reader's own calendar. */
+const dayOf = (reading: Reading | undefined) =>
+  reading ? format(new Date(reading.at), 'd MMMM yyyy') : '';
 
 interface RowProps {
   readonly reading: Reading;
@@ -71,7 +75,7 @@ function Row({ reading, result, isFirstOfDay }: RowProps) {
             scope="rowgroup"
             className="px-1.5 pt-4 pb-1 text-left font-name font-semibold"
           >
-            {format(new Date(reading.at), 'd MMMM yyyy')}
+            {dayOf(reading)}
           </th>
         </tr>
       )}

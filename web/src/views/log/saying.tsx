@@ -1,9 +1,13 @@
 'use client';
 
-import { formatQuantity, type Suspect, sharedShortfall } from '@frank-gauge/core';
+import {
+  type ComparedReading,
+  formatQuantity,
+  type Suspect,
+  sharedShortfall,
+} from '@frank-gauge/core';
 import { useMemo } from 'react';
 import { useSolvedShop } from '../frame/solved-shop';
-import type { ComparedReading } from './compared-readings';
 
 const listed = (names: readonly string[], last: 'and' | 'or') =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} ${last} ${names.at(-1)}`;
