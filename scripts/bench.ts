@@ -2,10 +2,12 @@
  * npm run bench: our solve against EPANET's (as WebAssembly) on the same 60-drop tree, in one run,
  * both from a cold start; and our own figures for warm solves and larger trees. Prints ratios.
  */
+
 import { openInEpanet } from '../core/reference/epanet-engine';
 import { generatedShop } from '../core/reference/sample-shops';
+import { compileNetwork } from '../core/src/network/compiled-network';
 import { shopToNetwork } from '../core/src/network/shop-to-network';
-import { compileNetwork, solveNetwork } from '../core/src/network/solve-network';
+import { solveNetwork } from '../core/src/network/solve-network';
 import { arrangeDucts } from '../core/src/shop/topology';
 import { judgeDrops } from '../core/src/verdict/judge-drops';
 

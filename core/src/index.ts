@@ -11,11 +11,11 @@ export { PIPE_IDS, PIPES } from './duct/pipes';
 export { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
 export { ENTRIES } from './fitting/hood';
 export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';
+export { compileNetwork } from './network/compiled-network';
 export type { Network, PartKind, Segment } from './network/network';
 export { NO_CHANGE, type View } from './network/run-parts';
 export { SEPARATOR_RUN } from './network/shop-to-network';
 export {
-  compileNetwork,
   type NetworkState,
   type SolveFailure,
   solveNetwork,

@@ -1,10 +1,10 @@
-import { circleArea } from '../air/velocity-pressure';
-import { blowerCurve } from '../collector/blower';
-import { type CurveValue, curveInto, type MonotoneCurve } from '../collector/monotone-curve';
+import { type CurveValue, curveInto } from '../collector/monotone-curve';
 import { type Friction, frictionInto, LAMINAR_END } from '../duct/colebrook';
-import { SEAM_EXPONENT } from '../duct/leakage';
 import { branchLossInto, type JunctionLoss, straightLossInto } from '../fitting/momentum-wye';
-import type { Network, Segment } from './network';
+import { type CompiledNetwork, NO_JUNCTION, OPEN } from './compiled-network';
+import { type LeakFlow, leakInto } from './leak-law';
+import type { Segment } from './network';
+import { startByConductance, type Unknowns } from './start-by-conductance';
 
 /**
  * Flows and pressures of a converging tree, by Newton's method on all unknowns at once.
@@ -67,112 +67,11 @@ export interface NetworkState {
 const TOLERANCE = 1e-10;
 const MAX_ITERATIONS = 60;
 const MAX_HALVINGS = 8;
-/** Below this suction (Pa) a leak's law is led smoothly through zero instead of rising upright. */
-const LEAK_SMOOTH_BELOW = 0.05;
 /** Least slope of a loss, as a share of shut-off pressure over curve flow: keeps β finite at rest. */
 const LEAST_SLOPE = 1e-9;
-/** ε/D that gives a smooth pipe's friction factor at about Re 1e5. */
-const USUAL_SMOOTHNESS = 5e-4;
-const TYPICAL_FACTOR = 0.02;
-const TYPICAL_SUCTION = 1500;
-
-const NO_JUNCTION = 0;
-const BRANCH = 1;
-const STRAIGHT = 2;
-
-/** The network's constants, laid out flat, with room for the iteration's own numbers. */
-export interface CompiledNetwork {
-  readonly network: Network;
-  readonly count: number;
-  readonly curve: MonotoneCurve;
-  readonly shutOff: number;
-  readonly lastFlow: number;
-  readonly downstream: Int32Array;
-  readonly upstream: Int32Array;
-  readonly junction: Int32Array;
-  /** Pa per (m³/s)² of one velocity pressure. */
-  readonly perFlowSquared: Float64Array;
-  readonly kUp: Float64Array;
-  readonly kDown: Float64Array;
-  /** Friction of one half is this × f × q². */
-  readonly friction: Float64Array;
-  readonly reynolds: Float64Array;
-  readonly roughness: Float64Array;
-  readonly seam: Float64Array;
-  readonly hole: Float64Array;
-  /** 1/√f to start the first friction from, for both halves. */
-  readonly inverseRoots: Float64Array;
-}
-
-const OPEN = 0;
-const CAPPED = 1;
-const FED = 2;
-const UPSTREAM = { open: OPEN, capped: CAPPED, fed: FED } as const;
-const JUNCTIONS = { none: NO_JUNCTION, branch: BRANCH, straight: STRAIGHT } as const;
-
-/** Lays a network out for solving; worth keeping while only the start values change. */
-export function compileNetwork(network: Network): CompiledNetwork {
-  const { segments, air } = network;
-  const count = segments.length;
-  const floats = () => new Float64Array(count);
-  const compiled: CompiledNetwork = {
-    network,
-    count,
-    curve: blowerCurve(network.blower),
-    shutOff: Math.max(...network.blower.map(({ pressure }) => pressure)),
-    lastFlow: network.blower.at(-1)?.flow ?? 0,
-    downstream: new Int32Array(count),
-    upstream: new Int32Array(count),
-    junction: new Int32Array(count),
-    perFlowSquared: floats(),
-    kUp: floats(),
-    kDown: floats(),
-    friction: floats(),
-    reynolds: floats(),
-    roughness: floats(),
-    seam: floats(),
-    hole: floats(),
-    inverseRoots: new Float64Array(2 * count),
-  };
-  segments.forEach((segment, s) => {
-    const { diameter } = segment;
-    const area = circleArea(diameter);
-    const perFlowSquared = air.density / (2 * area * area);
-    compiled.downstream[s] = segment.downstream;
-    compiled.upstream[s] = UPSTREAM[segment.upstream];
-    compiled.junction[s] = JUNCTIONS[segment.junction.kind];
-    compiled.perFlowSquared[s] = perFlowSquared;
-    compiled.reynolds[s] = (air.density * diameter) / (air.viscosity * area);
-    compiled.seam[s] = segment.seam;
-    compiled.hole[s] = segment.hole;
-    let up = 0;
-    let down = 0;
-    for (const { half, coefficient, friction } of segment.parts) {
-      if (half === 'up') up += coefficient;
-      else if (half === 'down') down += coefficient;
-      if (!friction) continue;
-      const roughness = friction.roughness / diameter;
-      compiled.friction[s] =
-        (perFlowSquared * friction.multiplier * friction.length) / 2 / diameter;
-      compiled.roughness[s] = roughness;
-      // A fully rough pipe's 1/√f, near enough to start from; a smooth one's at a usual flow.
-      const root = 2 * Math.log10(3.7 / Math.max(roughness, USUAL_SMOOTHNESS));
-      compiled.inverseRoots[2 * s] = compiled.inverseRoots[2 * s + 1] = root;
-    }
-    compiled.kUp[s] = up * perFlowSquared;
-    compiled.kDown[s] = down * perFlowSquared;
-  });
-  return compiled;
-}
 
 /** What the iteration writes; one for each solve. */
-interface Work {
-  readonly qUp: Float64Array;
-  readonly qDown: Float64Array;
-  readonly pUp: Float64Array;
-  readonly pMid: Float64Array;
-  flow: number;
-  inlet: number;
+interface Work extends Unknowns {
   readonly roots: Float64Array;
   /** Residuals of (1) to (4) and of the blower. */
   readonly r1: Float64Array;
@@ -241,7 +140,7 @@ const frictionOut: Friction = { factor: 0, slope: 0, inverseRoot: 7 };
 const junctionOut: JunctionLoss = { loss: 0, byOwn: 0, byCombined: 0 };
 const curveOut: CurveValue = { value: 0, slope: 0 };
 const lossOut = { loss: 0, slope: 0 };
-const leakOut = { flow: 0, slope: 0 };
+const leakOut: LeakFlow = { flow: 0, slope: 0 };
 
 // One reader for each kind of array: V8 slows a shared one down.
 const at = (array: Float64Array, i: number): number => array[i] as number;
@@ -270,7 +169,7 @@ function evaluate(c: CompiledNetwork, w: Work): number {
     w.r2[s] = at(w.pUp, s) - pMid - lossOut.loss;
     worst = worse(worst, at(w.r2, s), c.shutOff);
 
-    leakInto(at(c.seam, s), at(c.hole, s), at(c.perFlowSquared, s) * qUp * qUp - pMid);
+    leakInto(leakOut, at(c.seam, s), at(c.hole, s), at(c.perFlowSquared, s) * qUp * qUp - pMid);
     w.leakP[s] = -leakOut.slope;
     w.leakQ[s] = leakOut.slope * 2 * at(c.perFlowSquared, s) * qUp;
     w.r3[s] = qUp + leakOut.flow - qDown;
@@ -345,35 +244,6 @@ function halfLossInto(
   const bySlope = friction * frictionOut.slope * perFlow;
   lossOut.loss = total * size * q;
   lossOut.slope = Math.max((2 * total + bySlope * size) * size, leastSlope);
-}
-
-/** Leakage at a suction in Pa, odd about zero, smooth through it. */
-function leakInto(seam: number, hole: number, suction: number): void {
-  if (seam === 0 && hole === 0) {
-    leakOut.flow = leakOut.slope = 0;
-    return;
-  }
-  leakOut.flow = leakOut.slope = 0;
-  addPower(seam, SEAM_EXPONENT, suction);
-  addPower(hole, 0.5, suction);
-}
-
-function addPower(coefficient: number, exponent: number, suction: number): void {
-  if (coefficient === 0) return;
-  const size = Math.abs(suction);
-  if (size >= LEAK_SMOOTH_BELOW) {
-    const flow = coefficient * size ** exponent;
-    leakOut.flow += Math.sign(suction) * flow;
-    leakOut.slope += (exponent * flow) / size;
-    return;
-  }
-  // The odd cubic a·t + b·t³ that meets the power law with its slope at t = 1.
-  const edge = coefficient * LEAK_SMOOTH_BELOW ** exponent;
-  const t = suction / LEAK_SMOOTH_BELOW;
-  const a = (3 - exponent) / 2;
-  const b = (exponent - 1) / 2;
-  leakOut.flow += edge * (a * t + b * t ** 3);
-  leakOut.slope += (edge * (a + 3 * b * t * t)) / LEAK_SMOOTH_BELOW;
 }
 
 interface Step {
@@ -468,70 +338,6 @@ function take(w: Work, step: Step, share: number): void {
   }
   w.flow += share * step.flow;
   w.inlet += share * step.inlet;
-}
-
-/**
- * Start values from conductances: with q = G·√(−p) everywhere, legs add their G, and a resistance
- * k in series makes 1/G² = 1/G² + k.
- */
-function startByConductance(c: CompiledNetwork, w: Work): void {
-  const { count } = c;
-  const node = new Float64Array(count);
-  const mid = new Float64Array(count);
-  const end = new Float64Array(count);
-  const inSeries = (conductance: number, k: number) =>
-    conductance === 0 ? 0 : 1 / Math.sqrt(1 / (conductance * conductance) + k);
-  let root = 0;
-  for (let s = 0; s < count; s++) {
-    const pipe = TYPICAL_FACTOR * at(c.friction, s);
-    const kUp = Math.max(at(c.kUp, s) + pipe, 1e-3);
-    const kDown = at(c.kDown, s) + pipe;
-    leakInto(at(c.seam, s), at(c.hole, s), TYPICAL_SUCTION);
-    const leak = leakOut.flow / Math.sqrt(TYPICAL_SUCTION);
-    const above = int(c.upstream, s) === OPEN ? 1 / Math.sqrt(kUp) : inSeries(at(node, s), kUp);
-    mid[s] = above + leak;
-    end[s] = inSeries(at(mid, s), kDown);
-    const d = int(c.downstream, s);
-    if (d < 0) root += at(end, s);
-    else add(node, d, at(end, s));
-  }
-
-  w.flow = crossing(c, root);
-  w.inlet = root === 0 ? 0 : -((w.flow / root) ** 2);
-  if (root === 0) {
-    curveInto(curveOut, c.curve, 0);
-    w.inlet = -curveOut.value;
-  }
-  for (let s = count - 1; s >= 0; s--) {
-    const d = int(c.downstream, s);
-    const pDown = d < 0 ? w.inlet : at(w.pUp, d);
-    const qDown = at(end, s) * Math.sqrt(Math.max(0, -pDown));
-    const pipe = TYPICAL_FACTOR * at(c.friction, s);
-    const pMid = Math.min(0, pDown + (at(c.kDown, s) + pipe) * qDown * qDown);
-    leakInto(at(c.seam, s), at(c.hole, s), -pMid);
-    const qUp = int(c.upstream, s) === CAPPED ? 0 : Math.max(0, qDown - leakOut.flow);
-    w.qDown[s] = qDown;
-    w.pMid[s] = pMid;
-    w.qUp[s] = qUp;
-    w.pUp[s] =
-      int(c.upstream, s) === OPEN ? 0 : Math.min(0, pMid + (at(c.kUp, s) + pipe) * qUp * qUp);
-  }
-}
-
-/** Flow where the blower meets the whole tree's conductance, by bisection. */
-function crossing(c: CompiledNetwork, conductance: number): number {
-  if (conductance === 0) return 0;
-  const { linear, quadratic } = c.network.exhaust;
-  let low = 0;
-  let high = c.lastFlow;
-  for (let i = 0; i < 24; i++) {
-    const flow = (low + high) / 2;
-    curveInto(curveOut, c.curve, flow);
-    const surplus = curveOut.value - (flow / conductance) ** 2 - (linear + quadratic * flow) * flow;
-    if (surplus > 0) low = flow;
-    else high = flow;
-  }
-  return (low + high) / 2;
 }
 
 function startFrom(w: Work, from: NetworkState): void {

@@ -3,14 +3,10 @@ import { frictionFactor } from '../duct/colebrook';
 import { branchLossInto, type JunctionLoss, straightLossInto } from '../fitting/momentum-wye';
 import type { Shop } from '../shop/schema';
 import { arrangeDucts, type DuctTree, type Problem } from '../shop/topology';
+import { compileNetwork } from './compiled-network';
 import type { Network, Part, PartKind, Segment } from './network';
 import { type NetworkOptions, SEPARATOR_RUN, shopToNetwork } from './shop-to-network';
-import {
-  compileNetwork,
-  type NetworkState,
-  type SolveFailure,
-  solveNetwork,
-} from './solve-network';
+import { type NetworkState, type SolveFailure, solveNetwork } from './solve-network';
 
 /** A part with what it takes at the present flow. */
 export interface PartLoss {

@@ -1,0 +1,86 @@
+import { type CurveValue, curveInto } from '../collector/monotone-curve';
+import { CAPPED, type CompiledNetwork, OPEN } from './compiled-network';
+import { type LeakFlow, leakInto } from './leak-law';
+
+/** A Darcy friction factor near which most ducts work, and a suction most leaks see, Pa. */
+const TYPICAL_FACTOR = 0.02;
+const TYPICAL_SUCTION = 1500;
+
+/** The unknowns to be started. */
+export interface Unknowns {
+  readonly qUp: Float64Array;
+  readonly qDown: Float64Array;
+  readonly pUp: Float64Array;
+  readonly pMid: Float64Array;
+  flow: number;
+  inlet: number;
+}
+
+const curveOut: CurveValue = { value: 0, slope: 0 };
+const leakOut: LeakFlow = { flow: 0, slope: 0 };
+const at = (array: Float64Array, i: number): number => array[i] as number;
+const int = (array: Int32Array, i: number): number => array[i] as number;
+
+/**
+ * Start values from conductances: with q = G·√(−p) everywhere, legs add their G, and a resistance
+ * k in series makes 1/G² = 1/G² + k.
+ */
+export function startByConductance(c: CompiledNetwork, w: Unknowns): void {
+  const { count } = c;
+  const node = new Float64Array(count);
+  const mid = new Float64Array(count);
+  const end = new Float64Array(count);
+  const inSeries = (conductance: number, k: number) =>
+    conductance === 0 ? 0 : 1 / Math.sqrt(1 / (conductance * conductance) + k);
+  let root = 0;
+  for (let s = 0; s < count; s++) {
+    const pipe = TYPICAL_FACTOR * at(c.friction, s);
+    const kUp = Math.max(at(c.kUp, s) + pipe, 1e-3);
+    const kDown = at(c.kDown, s) + pipe;
+    leakInto(leakOut, at(c.seam, s), at(c.hole, s), TYPICAL_SUCTION);
+    const leak = leakOut.flow / Math.sqrt(TYPICAL_SUCTION);
+    const above = int(c.upstream, s) === OPEN ? 1 / Math.sqrt(kUp) : inSeries(at(node, s), kUp);
+    mid[s] = above + leak;
+    end[s] = inSeries(at(mid, s), kDown);
+    const d = int(c.downstream, s);
+    if (d < 0) root += at(end, s);
+    else node[d] = at(node, d) + at(end, s);
+  }
+
+  w.flow = crossing(c, root);
+  w.inlet = root === 0 ? 0 : -((w.flow / root) ** 2);
+  if (root === 0) {
+    curveInto(curveOut, c.curve, 0);
+    w.inlet = -curveOut.value;
+  }
+  for (let s = count - 1; s >= 0; s--) {
+    const d = int(c.downstream, s);
+    const pDown = d < 0 ? w.inlet : at(w.pUp, d);
+    const qDown = at(end, s) * Math.sqrt(Math.max(0, -pDown));
+    const pipe = TYPICAL_FACTOR * at(c.friction, s);
+    const pMid = Math.min(0, pDown + (at(c.kDown, s) + pipe) * qDown * qDown);
+    leakInto(leakOut, at(c.seam, s), at(c.hole, s), -pMid);
+    const qUp = int(c.upstream, s) === CAPPED ? 0 : Math.max(0, qDown - leakOut.flow);
+    w.qDown[s] = qDown;
+    w.pMid[s] = pMid;
+    w.qUp[s] = qUp;
+    w.pUp[s] =
+      int(c.upstream, s) === OPEN ? 0 : Math.min(0, pMid + (at(c.kUp, s) + pipe) * qUp * qUp);
+  }
+}
+
+/** Flow where the blower meets the whole tree's conductance, by bisection. */
+function crossing(c: CompiledNetwork, conductance: number): number {
+  if (conductance === 0) return 0;
+  const { linear, quadratic } = c.network.exhaust;
+  let low = 0;
+  let high = c.lastFlow;
+  for (let i = 0; i < 24; i++) {
+    const flow = (low + high) / 2;
+    curveInto(curveOut, c.curve, flow);
+    const surplus = curveOut.value - (flow / conductance) ** 2 - (linear + quadratic * flow) * flow;
+    if (surplus > 0) low = flow;
+    else high = flow;
+  }
+  return (low + high) / 2;
+}
