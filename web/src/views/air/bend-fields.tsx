@@ -8,11 +8,10 @@ import {
   usualRadiusRatio,
 } from '@frank-gauge/core';
 import { X } from 'lucide-react';
-import { QuantityField } from '@/fields/quantity-field';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
 import { editRun, usualElbow } from './edit-runs';
+import { ShopQuantity } from './line';
 
 const STYLE_OPTIONS = ELBOW_STYLE_IDS.map((value) => ({ value, label: ELBOW_STYLES[value].name }));
 
@@ -51,7 +50,6 @@ export function BendFields({ run }: { readonly run: Run }) {
 }
 
 function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) {
-  const { system } = useSolvedShop();
   const change = (field: string, apply: (own: Elbow) => void) =>
     editRun(run, `elbow ${field}`, (own) => {
       const found = own.fittings.find(({ id }) => id === elbow.id);
@@ -59,11 +57,10 @@ function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) 
     });
   return (
     <div className="grid grid-cols-[40px_56px_1fr_56px_32px] items-center gap-x-1">
-      <QuantityField
+      <ShopQuantity
         label="Number of elbows"
         value={elbow.count}
         kind="number"
-        system={system}
         min={1}
         max={50}
         isWhole
@@ -73,11 +70,10 @@ function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) 
           })
         }
       />
-      <QuantityField
+      <ShopQuantity
         label="Angle of the elbow in degrees"
         value={Math.round((elbow.angle * 180) / Math.PI)}
         kind="number"
-        system={system}
         min={1}
         max={180}
         onChange={(degrees) =>
@@ -97,11 +93,10 @@ function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) 
           })
         }
       />
-      <QuantityField
+      <ShopQuantity
         label="Radius over diameter"
         value={elbow.radiusRatio}
         kind="number"
-        system={system}
         min={0.5}
         max={10}
         onChange={(ratio) =>

@@ -2,11 +2,10 @@
 
 import { unitSymbol } from '@frank-gauge/core';
 import { useState } from 'react';
-import { QuantityField } from '@/fields/quantity-field';
 import { edit } from '@/store/shop-session';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../frame/solved-shop';
-import { Line } from './line';
+import { FieldLine, Line, ShopQuantity } from './line';
 import { type CurvePoint, readCurve, writePoint } from './read-curve';
 
 const editBlower = (
@@ -16,7 +15,7 @@ const editBlower = (
 
 /** The blower: its name, curve, speed, motor and circuit. */
 export function BlowerFields() {
-  const { shop, system } = useSolvedShop();
+  const { shop } = useSolvedShop();
   const { blower } = shop.collector;
   return (
     <>
@@ -32,43 +31,38 @@ export function BlowerFields() {
         />
       </Line>
       <CurveField />
-      <Line label="wheel turns at">
-        <QuantityField
-          label="Speed of the wheel"
-          value={blower.speed}
-          kind="rotation"
-          system={system}
-          min={1}
-          max={500}
-          onChange={(speed) =>
-            editBlower('speed', (own) => {
-              own.speed = speed;
-            })
-          }
-        />
-      </Line>
-      <Line label="curve measured at">
-        <QuantityField
-          label="Speed the curve was measured at"
-          value={blower.measured.speed}
-          kind="rotation"
-          system={system}
-          min={1}
-          max={500}
-          onChange={(speed) =>
-            editBlower('speed of the curve', (own) => {
-              own.measured.speed = speed;
-            })
-          }
-        />
-      </Line>
+      <FieldLine
+        line="wheel turns at"
+        label="Speed of the wheel"
+        value={blower.speed}
+        kind="rotation"
+        min={1}
+        max={500}
+        onChange={(speed) =>
+          editBlower('speed', (own) => {
+            own.speed = speed;
+          })
+        }
+      />
+      <FieldLine
+        line="curve measured at"
+        label="Speed the curve was measured at"
+        value={blower.measured.speed}
+        kind="rotation"
+        min={1}
+        max={500}
+        onChange={(speed) =>
+          editBlower('speed of the curve', (own) => {
+            own.measured.speed = speed;
+          })
+        }
+      />
       <Line label="motor">
         <span className="grid grid-cols-2 gap-2">
-          <QuantityField
+          <ShopQuantity
             label="Rated power of the motor"
             value={blower.motor.power}
             kind="power"
-            system={system}
             min={0}
             isMinExcluded
             max={100_000}
@@ -78,11 +72,10 @@ export function BlowerFields() {
               })
             }
           />
-          <QuantityField
+          <ShopQuantity
             label="Voltage of the motor"
             value={blower.motor.voltage}
             kind="voltage"
-            system={system}
             min={50}
             max={1000}
             onChange={(voltage) =>
@@ -93,43 +86,39 @@ export function BlowerFields() {
           />
         </span>
       </Line>
-      <Line label="plate says, full load">
-        <QuantityField
-          label="Full-load current on the plate"
-          value={blower.motor.plateCurrent}
-          kind="current"
-          system={system}
-          min={0}
-          isMinExcluded
-          max={1000}
-          placeholder="by the code’s table"
-          onChange={(current) =>
-            editBlower('plate current', (own) => {
-              own.motor.plateCurrent = current;
-            })
-          }
-          onClear={() =>
-            editBlower('plate current', (own) => {
-              own.motor.plateCurrent = null;
-            })
-          }
-        />
-      </Line>
-      <Line label="breaker">
-        <QuantityField
-          label="Rating of the breaker"
-          value={blower.breaker}
-          kind="current"
-          system={system}
-          min={1}
-          max={1000}
-          onChange={(breaker) =>
-            editBlower('breaker', (own) => {
-              own.breaker = breaker;
-            })
-          }
-        />
-      </Line>
+      <FieldLine
+        line="plate says, full load"
+        label="Full-load current on the plate"
+        value={blower.motor.plateCurrent}
+        kind="current"
+        min={0}
+        isMinExcluded
+        max={1000}
+        placeholder="by the code’s table"
+        onChange={(current) =>
+          editBlower('plate current', (own) => {
+            own.motor.plateCurrent = current;
+          })
+        }
+        onClear={() =>
+          editBlower('plate current', (own) => {
+            own.motor.plateCurrent = null;
+          })
+        }
+      />
+      <FieldLine
+        line="breaker"
+        label="Rating of the breaker"
+        value={blower.breaker}
+        kind="current"
+        min={1}
+        max={1000}
+        onChange={(breaker) =>
+          editBlower('breaker', (own) => {
+            own.breaker = breaker;
+          })
+        }
+      />
     </>
   );
 }

@@ -1,17 +1,14 @@
 'use client';
 
 import { HOSE_IDS, HOSES, type Run } from '@frank-gauge/core';
-import { QuantityField } from '@/fields/quantity-field';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
 import { editRun } from './edit-runs';
-import { DiameterField, Line } from './line';
+import { DiameterLine, FieldLine, Line } from './line';
 
 const HOSE_OPTIONS = HOSE_IDS.map((value) => ({ value, label: HOSES[value].name }));
 
 export function HoseFields({ run }: { readonly run: Run }) {
-  const { system } = useSolvedShop();
   const { hose } = run;
   if (!hose) return null;
   const change = (field: string, apply: (own: NonNullable<Run['hose']>) => void) =>
@@ -32,38 +29,34 @@ export function HoseFields({ run }: { readonly run: Run }) {
           }
         />
       </Line>
-      <Line label="hose, true inside">
-        <DiameterField
-          label="True inside diameter of the hose"
-          value={hose.diameter}
-          onChange={(diameter) =>
-            change('diameter', (own) => {
-              own.diameter = diameter;
-            })
-          }
-        />
-      </Line>
-      <Line label="hose, bunched by">
-        <QuantityField
-          label="How far the hose is bunched up"
-          value={hose.compression}
-          kind="ratio"
-          system={system}
-          min={0}
-          max={0.5}
-          onChange={(compression) =>
-            change('compression', (own) => {
-              own.compression = compression;
-            })
-          }
-        />
-      </Line>
+      <DiameterLine
+        line="hose, true inside"
+        label="True inside diameter of the hose"
+        value={hose.diameter}
+        onChange={(diameter) =>
+          change('diameter', (own) => {
+            own.diameter = diameter;
+          })
+        }
+      />
+      <FieldLine
+        line="hose, bunched by"
+        label="How far the hose is bunched up"
+        value={hose.compression}
+        kind="ratio"
+        min={0}
+        max={0.5}
+        onChange={(compression) =>
+          change('compression', (own) => {
+            own.compression = compression;
+          })
+        }
+      />
     </>
   );
 }
 
 export function GateFields({ run }: { readonly run: Run }) {
-  const { system } = useSolvedShop();
   const { gate } = run;
   if (!gate) return null;
   const change = (field: string, apply: (own: NonNullable<Run['gate']>) => void) =>
@@ -72,21 +65,19 @@ export function GateFields({ run }: { readonly run: Run }) {
     });
   return (
     <>
-      <Line label="gate, drawn to">
-        <QuantityField
-          label="How far the gate is drawn when open"
-          value={gate.opening}
-          kind="ratio"
-          system={system}
-          min={0.01}
-          max={1}
-          onChange={(opening) =>
-            change('opening', (own) => {
-              own.opening = opening;
-            })
-          }
-        />
-      </Line>
+      <FieldLine
+        line="gate, drawn to"
+        label="How far the gate is drawn when open"
+        value={gate.opening}
+        kind="ratio"
+        min={0.01}
+        max={1}
+        onChange={(opening) =>
+          change('opening', (own) => {
+            own.opening = opening;
+          })
+        }
+      />
       <Line label="gate sits at">
         <span className="grid grid-cols-[1fr_auto] gap-2">
           <Choice

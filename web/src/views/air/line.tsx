@@ -1,6 +1,6 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import type { ComponentProps, ReactNode } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
 import { useSolvedShop } from '../frame/solved-shop';
 
@@ -20,14 +20,27 @@ export function Line({
   );
 }
 
+type QuantityProps = Omit<ComponentProps<typeof QuantityField>, 'system'>;
+
+/** A quantity in the shop's units. */
+export function ShopQuantity(props: QuantityProps) {
+  const { system } = useSolvedShop();
+  return <QuantityField {...props} system={system} />;
+}
+
+/** A quantity in the shop's units behind its label. */
+export function FieldLine({ line, ...field }: QuantityProps & { readonly line: string }) {
+  return (
+    <Line label={line}>
+      <ShopQuantity {...field} />
+    </Line>
+  );
+}
+
 /** The least and the most a diameter may be, m. */
 const DIAMETER = { min: 0.01, max: 2 } as const;
 
-export function DiameterField(props: {
-  readonly label: string;
-  readonly value: number;
-  readonly onChange: (value: number) => void;
-}) {
-  const { system } = useSolvedShop();
-  return <QuantityField {...props} kind="diameter" system={system} {...DIAMETER} />;
+/** A true inside diameter behind its label. */
+export function DiameterLine(props: Omit<QuantityProps, 'kind'> & { readonly line: string }) {
+  return <FieldLine {...props} kind="diameter" {...DIAMETER} />;
 }

@@ -1,12 +1,11 @@
 'use client';
 
 import { type Drop, ENTRIES, formatQuantity } from '@frank-gauge/core';
-import { QuantityField } from '@/fields/quantity-field';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../frame/solved-shop';
 import { editPort } from './edit-runs';
-import { DiameterField, Line } from './line';
+import { DiameterLine, Line, ShopQuantity } from './line';
 
 const OWN = 'own';
 
@@ -30,17 +29,16 @@ export function PortFields({ drop }: { readonly drop: Drop }) {
           }
         />
       </Line>
-      <Line label="port, true inside">
-        <DiameterField
-          label="True inside diameter of the port"
-          value={port.diameter}
-          onChange={(diameter) =>
-            editPort(id, 'port', (own) => {
-              own.diameter = diameter;
-            })
-          }
-        />
-      </Line>
+      <DiameterLine
+        line="port, true inside"
+        label="True inside diameter of the port"
+        value={port.diameter}
+        onChange={(diameter) =>
+          editPort(id, 'port', (own) => {
+            own.diameter = diameter;
+          })
+        }
+      />
       <Line label="needs">
         <span className="grid grid-cols-2 gap-2">
           <Choice
@@ -57,11 +55,10 @@ export function PortFields({ drop }: { readonly drop: Drop }) {
             }
           />
           {need.kind === 'flow' ? (
-            <QuantityField
+            <ShopQuantity
               label="Flow it needs"
               value={need.flow}
               kind="flow"
-              system={system}
               min={0}
               isMinExcluded
               max={20}
@@ -73,11 +70,10 @@ export function PortFields({ drop }: { readonly drop: Drop }) {
               }
             />
           ) : (
-            <QuantityField
+            <ShopQuantity
               label="Velocity it needs at the port"
               value={need.velocity}
               kind="velocity"
-              system={system}
               min={0}
               isMinExcluded
               max={100}
@@ -107,11 +103,10 @@ export function PortFields({ drop }: { readonly drop: Drop }) {
                 });
             }}
           />
-          <QuantityField
+          <ShopQuantity
             label="Entry loss in velocity pressures"
             value={port.entryLoss}
             kind="number"
-            system={system}
             min={0}
             max={50}
             onChange={(loss) =>

@@ -1,0 +1,95 @@
+'use client';
+
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { editCollector } from './edit-collector';
+import { FieldLine, Line } from './line';
+
+export function SiteFields() {
+  const { shop } = useSolvedShop();
+  const { site, rules } = shop.shop;
+  return (
+    <>
+      <FieldLine
+        line="above the sea"
+        label="Elevation of the shop"
+        value={site.elevation}
+        kind="elevation"
+        min={-500}
+        max={5000}
+        onChange={(value) =>
+          editCollector('elevation', (own) => {
+            own.shop.site.elevation = value;
+          })
+        }
+      />
+      <FieldLine
+        line="temperature"
+        label="Temperature in the shop"
+        value={site.temperature}
+        kind="temperature"
+        min={233}
+        max={323}
+        onChange={(value) =>
+          editCollector('temperature', (own) => {
+            own.shop.site.temperature = value;
+          })
+        }
+      />
+      <FieldLine
+        line="humidity"
+        label="Relative humidity"
+        value={site.humidity}
+        kind="ratio"
+        min={0}
+        max={1}
+        onChange={(value) =>
+          editCollector('humidity', (own) => {
+            own.shop.site.humidity = value;
+          })
+        }
+      />
+      <Line label="wyes, reckoned">
+        <Choice
+          label="How wyes are reckoned"
+          value={rules.junctions}
+          options={[
+            { value: 'momentum', label: 'by momentum (Idelchik)' },
+            { value: 'handbook', label: 'by the handbook’s table (ACGIH)' },
+          ]}
+          onChange={(value) =>
+            editCollector('how wyes are reckoned', (own) => {
+              own.shop.rules.junctions = value;
+            })
+          }
+        />
+      </Line>
+      <FieldLine
+        line="drops carry at"
+        label="Carrying velocity"
+        value={rules.carryingVelocity}
+        kind="velocity"
+        min={1}
+        max={60}
+        onChange={(value) =>
+          editCollector('carrying velocity', (own) => {
+            own.shop.rules.carryingVelocity = value;
+          })
+        }
+      />
+      <FieldLine
+        line="mains settle below"
+        label="Settling velocity"
+        value={rules.settlingVelocity}
+        kind="velocity"
+        min={1}
+        max={60}
+        onChange={(value) =>
+          editCollector('settling velocity', (own) => {
+            own.shop.rules.settlingVelocity = value;
+          })
+        }
+      />
+    </>
+  );
+}
