@@ -1,0 +1,94 @@
+// What people find in small shops. Common practice, no source; ranges, not values.
+import { describe, expect, it } from 'vitest';
+import { estimatedCurve } from '../src/collector/estimated-curve';
+import { SEPARATORS, type SeparatorKind } from '../src/collector/separator';
+import { solveShop } from '../src/network/solve-shop';
+import { toSI } from '../src/quantity/units';
+import { addDrop } from '../src/shop/edit-ducts';
+import { newShop } from '../src/shop/new-shop';
+import type { Shop } from '../src/shop/schema';
+import { copyOf, counter } from './sample-shops';
+
+/** A 2 hp collector on one 5-in. drop with little duct: a small blower at its machine. */
+function smallShop(): Shop {
+  const curve = estimatedCurve(toSI(12, 'in'), toSI(3450, 'rpm'), toSI(1050, 'cfm'), 1.2014);
+  const shop = newShop('s', 'Small', 'us', curve);
+  shop.collector.separator = { kind: 'none', inletDiameter: toSI(5, 'in'), heads: 0 };
+  const id = addDrop(shop, 'inlet', 'lathe', counter());
+  const run = shop.ducts.runs.find((candidate) => candidate.id === id);
+  if (run) run.length = toSI(10, 'ft');
+  return shop;
+}
+
+function flowOf(shop: Shop): number {
+  const solved = solveShop(shop, { view: 'found' });
+  if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
+  return solved.blower.flow;
+}
+
+function withSeparator(kind: SeparatorKind): Shop {
+  const shop = smallShop();
+  shop.collector.separator = {
+    kind,
+    inletDiameter: toSI(5, 'in'),
+    heads: SEPARATORS[kind].heads,
+  };
+  return shop;
+}
+
+const lost = (before: number, after: number) => (100 * (before - after)) / before;
+
+describe('trade facts', () => {
+  it('a cyclone costs a small blower a quarter to a third of its flow', () => {
+    const share = lost(flowOf(smallShop()), flowOf(withSeparator('cyclone')));
+    expect(share).toBeGreaterThan(20);
+    expect(share).toBeLessThan(35);
+  });
+
+  it('a slotted baffle costs more than a cyclone, up to half', () => {
+    const share = lost(flowOf(smallShop()), flowOf(withSeparator('baffle')));
+    expect(share).toBeGreaterThan(lost(flowOf(smallShop()), flowOf(withSeparator('cyclone'))));
+    expect(share).toBeGreaterThan(33);
+    expect(share).toBeLessThan(50);
+  });
+
+  it('length costs less than people fear, hose more', () => {
+    const base = flowOf(smallShop());
+    const longer = copyOf(smallShop());
+    const bunched = copyOf(smallShop());
+    const [run] = longer.ducts.runs;
+    const [hosed] = bunched.ducts.runs;
+    if (run) run.length = (run.length ?? 0) + toSI(10, 'ft');
+    if (hosed?.hose) {
+      hosed.hose.length += toSI(10, 'ft');
+      hosed.hose.compression = 0.1;
+    }
+    expect(lost(base, flowOf(longer))).toBeLessThan(8);
+    expect(lost(base, flowOf(bunched))).toBeGreaterThan(2 * lost(base, flowOf(longer)));
+  });
+
+  it('an unsealed 60-ft run loses more than a sealed one at its far end', () => {
+    const shop = smallShop();
+    const [run] = shop.ducts.runs;
+    if (run) run.length = toSI(60, 'ft');
+    const atMachine = (leakageClass: number) => {
+      shop.condition.sealing.usual = leakageClass;
+      const solved = solveShop(shop, { view: 'found' });
+      if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
+      return solved.airIn.get(run?.id ?? '')?.[0]?.flowIn ?? 0;
+    };
+    expect(lost(atMachine(3), atMachine(30))).toBeGreaterThan(3);
+    expect(lost(atMachine(3), atMachine(200))).toBeGreaterThan(20);
+  });
+
+  it('a loaded filter costs flow, and a shop in the hills has thinner air to move', () => {
+    const shop = smallShop();
+    const clean = flowOf(shop);
+    shop.condition.filterLoading.value = 10;
+    expect(lost(clean, flowOf(shop))).toBeGreaterThan(5);
+    shop.condition.filterLoading.value = 1;
+    shop.shop.site.elevation = 1600;
+    // Same volume, thinner air, less pressure: the fan laws keep flow within a few per cent.
+    expect(Math.abs(lost(clean, flowOf(shop)))).toBeLessThan(4);
+  });
+});

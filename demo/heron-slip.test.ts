@@ -1,0 +1,64 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import {
+  arrangeDucts,
+  compareReadings,
+  judgeDrops,
+  readShopFile,
+  sharedShortfall,
+  toSI,
+} from '@frank-gauge/core';
+import { describe, expect, it } from 'vitest';
+import { heronSlipFile } from './heron-slip';
+
+const kept = readFileSync(fileURLToPath(new URL('./heron-slip.json', import.meta.url)), 'utf8');
+
+function demo() {
+  const read = readShopFile(kept);
+  if (!read.ok) throw new Error(read.faults[0].message);
+  const arranged = arrangeDucts(read.shop);
+  if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
+  return { shop: read.shop, tree: arranged.tree };
+}
+
+describe('the demo shop', () => {
+  it('is what its script makes', () => {
+    expect(JSON.parse(heronSlipFile())).toEqual(JSON.parse(kept));
+  });
+
+  it('has five drops and two stages, and one drop a little short', () => {
+    const { shop, tree } = demo();
+    expect(tree.drops).toHaveLength(5);
+    expect(shop.collector.separator.kind).toBe('cyclone');
+    const verdicts = judgeDrops(shop, tree, 'found', 'one');
+    const short = verdicts.flatMap((verdict) =>
+      verdict.kind === 'judged' && verdict.standing !== 'enough' ? [verdict.drop.name] : [],
+    );
+    expect(short).toEqual(['Planer']);
+  });
+
+  it('tells its story: no difference in September, a leak in the far end in November', () => {
+    const { shop, tree } = demo();
+    const since = (from: string, to: string) =>
+      compareReadings(
+        shop,
+        tree,
+        shop.log.readings.filter(({ at }) => at >= from && at < to),
+      );
+    expect(sharedShortfall(shop, tree, since('2026-09', '2026-10')).kind).toBe('no difference');
+    const november = sharedShortfall(shop, tree, since('2026-11', '2026-12'));
+    if (november.kind !== 'shared') throw new Error(november.kind);
+    const [first] = november.suspects;
+    const far = shop.ducts.runs.find(({ name }) => name === 'Far end');
+    expect(first).toMatchObject({ kind: 'run', run: far?.id });
+    // The script hid five square inches there.
+    expect(first.kind === 'run' && Math.abs(first.area / toSI(5, 'in2') - 1)).toBeLessThan(0.15);
+  });
+
+  it('has readings over the meter’s range among the others', () => {
+    const { shop } = demo();
+    const taken = shop.log.readings.flatMap((reading) => reading.taken);
+    expect(taken.some(({ kind }) => kind === 'over')).toBe(true);
+    expect(taken.some(({ kind }) => kind === 'value')).toBe(true);
+  });
+});
