@@ -80,3 +80,14 @@ describe('edits of the ducts', () => {
     expect(arranged.ok && arranged.tree.drops).toEqual([]);
   });
 });
+
+describe('a metric shop', () => {
+  it('starts with round metric sizes and flows', () => {
+    const shop = newShop('s', 'S', 'metric', estimatedCurve(0.3, 57, 0.5, 1.2));
+    addDrop(shop, 'inlet', 'planer', counter());
+    const [port] = shop.machines[0]?.ports ?? [];
+    expect(port?.diameter).toBeCloseTo(0.125, 12);
+    expect(port?.need.kind === 'flow' && port.need.flow * 3600).toBeCloseTo(930, 6);
+    expect(shop.collector.separator.inletDiameter).toBe(0.15);
+  });
+});

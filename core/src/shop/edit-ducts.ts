@@ -29,6 +29,10 @@ function freeName(wanted: string, taken: readonly string[]): string {
 
 const runNames = (shop: Shop) => shop.ducts.runs.map((run) => run.name);
 
+/** Metric ports and ducts come in steps of 25 mm. */
+const METRIC_STEP = toSI(25, 'mm');
+const roundTo = (value: number, step: number) => Math.round(value / step) * step;
+
 /** Diameter of what leaves `node` towards the blower. */
 function diameterAt(shop: Shop, node: string): number {
   const out = shop.ducts.runs.find((run) => run.from === node);
@@ -73,7 +77,8 @@ export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: 
   const port = newId();
   const from = newId();
   const id = newId();
-  const { diameter } = kind;
+  const diameter = isUs ? kind.diameter : roundTo(kind.diameter, METRIC_STEP);
+  const flow = isUs ? kind.flow : roundTo(kind.flow, toSI(10, 'm3h'));
   shop.machines.push({
     id: machine,
     name,
@@ -87,7 +92,7 @@ export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: 
         name: '',
         at: null,
         diameter,
-        need: { kind: 'flow', flow: kind.flow },
+        need: { kind: 'flow', flow },
         entryLoss: kind.entryLoss,
         openTime: null,
       },

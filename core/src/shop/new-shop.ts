@@ -35,7 +35,11 @@ export function newShop(
     room: { outline: [], ceilingHeight: null, walls: [], doors: [], posts: [] },
     machines: [],
     collector: {
-      separator: { kind: 'cyclone', inletDiameter: toSI(6, 'in'), heads: 5 },
+      separator: {
+        kind: 'cyclone',
+        inletDiameter: units === 'us' ? toSI(6, 'in') : toSI(150, 'mm'),
+        heads: 5,
+      },
       blower: {
         name: '2 hp, 12-in. wheel (estimate)',
         curve,

@@ -44,7 +44,12 @@ export function CrossingChart() {
   const made = blowerLine(selected.solution).map(inUnits);
   const asked = demand.map(inUnits);
   const here = inUnits({ flow: blower.flow, pressure: blower.rise });
-  const axis = { stroke: 'var(--quiet)', fontSize: 12, tickLine: false } as const;
+  const axis = {
+    stroke: 'var(--quiet)',
+    fontSize: 12,
+    tickLine: false,
+    tickFormatter: (tick: number) => Math.round(tick).toLocaleString('en-US'),
+  } as const;
   return (
     <figure className="mt-1">
       <ResponsiveContainer width="100%" height={200}>

@@ -75,7 +75,7 @@ function LedgerTable({
   const small = sorted.filter((entry) => !large.includes(entry));
   const rest = small.reduce((sum, { loss }) => sum + loss, 0);
   const rows =
-    small.length > 0 ? [...large, { name: `${small.length} small parts`, loss: rest }] : large;
+    small.length > 1 ? [...large, { name: `${small.length} small parts`, loss: rest }] : sorted;
   return (
     <table className="mt-2 w-full border-collapse">
       <thead>
@@ -91,7 +91,7 @@ function LedgerTable({
             <td>{name}</td>
             <td className="text-right font-semibold">{writeNumber(loss, style)}</td>
             <td className="whitespace-nowrap pl-2 text-right">
-              {rise > 0 ? `${Math.round((100 * loss) / rise)} %` : '–'}
+              {rise > 0 ? `${Math.round((100 * loss) / rise)}\u00a0%` : '–'}
             </td>
           </tr>
         ))}
@@ -100,7 +100,7 @@ function LedgerTable({
         <tr className="border-ink border-t [&>td]:py-1">
           <td>together</td>
           <td className="text-right font-semibold">{writeNumber(rise, style)}</td>
-          <td className="pl-2 text-right">100 %</td>
+          <td className="whitespace-nowrap pl-2 text-right">100 %</td>
         </tr>
       </tfoot>
     </table>
