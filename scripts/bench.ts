@@ -6,12 +6,13 @@
 import { openInEpanet } from '../core/reference/epanet-engine';
 import { generatedShop } from '../core/reference/sample-shops';
 import { compileNetwork } from '../core/src/network/compiled-network';
+import { networksByGates } from '../core/src/network/gate-sets';
 import { shopToNetwork } from '../core/src/network/shop-to-network';
 import { solveNetwork } from '../core/src/network/solve-network';
 import { arrangeDucts } from '../core/src/shop/topology';
 import { judgeDrops } from '../core/src/verdict/judge-drops';
 
-function networkOf(drops: number) {
+function networkOfDrops(drops: number) {
   const shop = generatedShop(drops);
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
@@ -40,7 +41,8 @@ function median(action: () => void, batches = 60, calls = 20): number {
 const line = (name: string, value: string) => console.log(`${name.padEnd(58)}${value}`);
 const micro = (time: number) => `${time.toFixed(1)} µs`;
 
-const { network, shop, tree } = networkOf(60);
+const { network, shop, tree } = networkOfDrops(60);
+for (const run of shop.ducts.runs) if (run.gate) run.gate.closedGap = 0.003;
 const compiled = compileNetwork(network);
 const cold = solveNetwork(compiled);
 if (cold.kind !== 'converged') throw new Error(cold.reason.kind);
@@ -81,7 +83,24 @@ const warm = median(() => void solveNetwork(editedCompiled, cold.state));
 line('ours, warm after one edited run', micro(warm));
 line('reference, cold / ours, warm', `${(other / warm).toFixed(1)} ×`);
 
-const large = compileNetwork(networkOf(200).network);
+const large = compileNetwork(networkOfDrops(200).network);
 line('ours, cold, 200 drops', micro(median(() => void solveNetwork(large), 30, 5)));
 const all = median(() => void judgeDrops(shop, tree, 'found', 'one'), 10, 1);
 line('every drop of 60 with its own gate open, from the document', `${(all / 1000).toFixed(1)} ms`);
+
+const twelve = generatedShop(12);
+for (const run of twelve.ducts.runs) if (run.gate) run.gate.closedGap = 0.003;
+const arranged = arrangeDucts(twelve);
+if (!arranged.ok) throw new Error('no tree');
+const networkOf = networksByGates(twelve, arranged.tree, { view: 'found' });
+const gates = twelve.ducts.runs.filter((run) => run.gate).map(({ id }) => id);
+const start = performance.now();
+let solves = 0;
+for (let set = 0; set < 1 << gates.length; set++) {
+  const openGates = new Set(gates.filter((_, bit) => set & (1 << bit)));
+  if (solveNetwork(compileNetwork(networkOf(openGates))).kind === 'converged') solves++;
+}
+line(
+  `all ${1 << gates.length} gate sets of 12 drops, ${solves} solved`,
+  `${(performance.now() - start).toFixed(0)} ms`,
+);

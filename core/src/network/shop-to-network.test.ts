@@ -4,6 +4,7 @@ import { circleArea } from '../air/velocity-pressure';
 import { runLength } from '../shop/length';
 import type { Run, Shop } from '../shop/schema';
 import { arrangeDucts } from '../shop/topology';
+import { networksByGates } from './gate-sets';
 import type { Segment } from './network';
 import { type NetworkOptions, SEPARATOR_RUN, shopToNetwork } from './shop-to-network';
 import { solveShop } from './solve-shop';
@@ -156,5 +157,25 @@ describe('what goes where behind the blower', () => {
     expect(clean.outletStatic).toBeCloseTo(125 * clean.flow, 6);
     const loaded = outlet('found');
     expect(loaded.outletStatic).toBeCloseTo(3 * 125 * loaded.flow, 6);
+  });
+});
+
+describe('networks by gates', () => {
+  it('are what building the shop anew gives, for every set of gates', () => {
+    for (const closedGap of [0.003, 0]) {
+      const shop = threeBranchShop();
+      for (const run of shop.ducts.runs) {
+        if (run.gate) Object.assign(run.gate, { closedGap, opening: 0.7 });
+      }
+      const arranged = arrangeDucts(shop);
+      if (!arranged.ok) throw new Error('no tree');
+      const networkOf = networksByGates(shop, arranged.tree, { view: 'found' });
+      for (const open of [[], ['saw'], ['planer', 'sander'], ['saw', 'planer', 'sander']]) {
+        const openGates = new Set(open);
+        expect(networkOf(openGates)).toEqual(
+          shopToNetwork(shop, arranged.tree, { view: 'found', openGates }),
+        );
+      }
+    }
   });
 });

@@ -5,7 +5,7 @@ import type { Shop } from '../shop/schema';
 import { arrangeDucts, type DuctTree, type Problem } from '../shop/topology';
 import { compileNetwork } from './compiled-network';
 import type { Network, Part, PartKind, Segment } from './network';
-import { type NetworkOptions, SEPARATOR_RUN, shopToNetwork } from './shop-to-network';
+import { type NetworkOptions, shopToNetwork } from './shop-to-network';
 import { type NetworkState, type SolveFailure, solveNetwork } from './solve-network';
 
 /** A part with what it takes at the present flow. */
@@ -45,6 +45,14 @@ export interface BlowerAir {
   readonly outletStatic: number;
 }
 
+/**
+ * A run's segments from upstream to downstream; the separator's under its own name. Undefined for
+ * a run without air, behind an airtight gate. Worked out when asked for: most is never looked at.
+ */
+export interface AirByRun {
+  readonly get: (run: string) => readonly SegmentAir[] | undefined;
+}
+
 export interface ShopSolution {
   readonly kind: 'solved';
   readonly tree: DuctTree;
@@ -54,8 +62,7 @@ export interface ShopSolution {
   readonly iterations: number;
   readonly residual: number;
   readonly blower: BlowerAir;
-  /** A run's segments from upstream to downstream; the separator's under its own name. */
-  readonly airIn: ReadonlyMap<string, readonly SegmentAir[]>;
+  readonly airIn: AirByRun;
 }
 
 export type ShopFailure =
@@ -83,17 +90,14 @@ export function solveTree(
   options: NetworkOptions,
   from?: NetworkState,
 ): ShopSolved {
-  const network = shopToNetwork(shop, tree, options);
+  return solveBuilt(tree, shopToNetwork(shop, tree, options), from);
+}
+
+/** As `solveTree`, of a network built already. */
+export function solveBuilt(tree: DuctTree, network: Network, from?: NetworkState): ShopSolved {
   const solved = solveNetwork(compileNetwork(network), from);
   if (solved.kind === 'failed') return { kind: 'unsolved', reason: solved.reason };
   const { state, iterations, residual } = solved;
-  const airIn = new Map<string, SegmentAir[]>();
-  network.segments.forEach((segment, index) => {
-    const air = segmentAir(network, state, segment, index);
-    const list = airIn.get(segment.run);
-    if (list) list.push(air);
-    else airIn.set(segment.run, [air]);
-  });
   const { flow, rise, inletPressure } = state;
   return {
     kind: 'solved',
@@ -103,8 +107,29 @@ export function solveTree(
     iterations,
     residual,
     blower: { flow, rise, inletTotal: inletPressure, outletStatic: rise + inletPressure },
-    airIn,
+    airIn: airByRun(network, state),
   };
+}
+
+function airByRun(network: Network, state: NetworkState): AirByRun {
+  const known = new Map<string, SegmentAir[]>();
+  const get = (run: string): readonly SegmentAir[] | undefined => {
+    const before = known.get(run);
+    if (before) return before;
+    const air = network.segments.flatMap((segment, index) =>
+      segment.run === run ? [segmentAir(network, state, segment, index)] : [],
+    );
+    if (air.length === 0) return undefined;
+    known.set(run, air);
+    return air;
+  };
+  return { get };
+}
+
+/** Every run that has air, with its segments, upstream before downstream. */
+export function allAir({ network, airIn }: ShopSolution): [string, readonly SegmentAir[]][] {
+  const runs = new Set(network.segments.map(({ run }) => run));
+  return [...runs].map((run) => [run, airIn.get(run) ?? []]);
 }
 
 const read = (array: Float64Array, index: number) => array[index] ?? 0;
@@ -171,9 +196,4 @@ function partLoss(
     straightLossInto(out, junction.wye, flowOut, combined, air.density);
   }
   return { kind: part.kind, name: part.name, loss: loss + out.loss };
-}
-
-/** The separator's air. Every solution has it. */
-export function separatorAir(solution: ShopSolution): SegmentAir | undefined {
-  return solution.airIn.get(SEPARATOR_RUN)?.[0];
 }

@@ -1,6 +1,7 @@
 import { circleArea } from '../air/velocity-pressure';
+import { networksByGates } from '../network/gate-sets';
 import type { View } from '../network/run-parts';
-import { type ShopFailure, type ShopSolution, solveTree } from '../network/solve-shop';
+import { type ShopFailure, type ShopSolution, solveBuilt } from '../network/solve-shop';
 import type { Port, Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
 import { gatesOfDrop, gatesOpenNow, isDrawing } from './gate-sets';
@@ -80,10 +81,11 @@ export function judgeDrop(drop: Drop, solution: ShopSolution, isOpen = true): Dr
  * others shut; with `now` one solution serves them all.
  */
 export function judgeDrops(shop: Shop, tree: DuctTree, view: View, rule: GateRule): DropVerdict[] {
-  const together = rule === 'now' ? solveTree(shop, tree, { view }) : null;
+  const networkOf = networksByGates(shop, tree, { view });
   const openNow = gatesOpenNow(tree);
+  const together = rule === 'now' ? solveBuilt(tree, networkOf(openNow)) : null;
   return tree.drops.map((drop): DropVerdict => {
-    const solved = together ?? solveTree(shop, tree, { view, openGates: gatesOfDrop(drop) });
+    const solved = together ?? solveBuilt(tree, networkOf(gatesOfDrop(drop)));
     return solved.kind === 'solved'
       ? judgeDrop(drop, solved, rule === 'one' || isDrawing(drop, openNow))
       : { kind: 'unsolved', drop, reason: solved.reason };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { ShopSolved } from '../network/solve-shop';
+import { allAir, type ShopSolved } from '../network/solve-shop';
 import { neededFlow } from './judge-drops';
 
 const part = z.strictObject({ kind: z.string(), name: z.string(), loss: z.number() });
@@ -59,7 +59,7 @@ export function describeSolution(solved: ShopSolved): SolutionDocument {
       flow: airIn.get(drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0,
       needed: neededFlow(drop.port),
     })),
-    runs: [...airIn].map(([run, segments]) => ({
+    runs: allAir(solved).map(([run, segments]) => ({
       run,
       segments: segments.map(({ run: _, parts, ...rest }) => ({
         ...rest,
