@@ -107,3 +107,15 @@ describe('an open shop', () => {
     await vi.waitFor(() => expect(useSession.getState().status).toBe('missing'));
   });
 });
+
+describe('another shop', () => {
+  it('opened while a write is on its way is not overwritten by the one left', async () => {
+    await addShop(newShop('two', 'Second', 'us', curve), { keepId: true });
+    setName('Left behind');
+    openShop('two');
+    await vi.waitFor(() => expect(useSession.getState().status).toBe('open'));
+    await vi.waitFor(async () => expect((await stored())?.shop.name).toBe('Left behind'));
+    expect(open().id).toBe('two');
+    expect(open().shop.shop.name).toBe('Second');
+  });
+});

@@ -40,7 +40,7 @@ export const useSession = create<Session>(() => ({ status: 'closed' }));
 /** Replaces the whole state: it is one of several kinds, never a mixture. */
 const set = (session: Session) => useSession.setState(session, true);
 
-let watching: Subscription | null = null;
+let watching: { readonly id: string; readonly subscription: Subscription } | null = null;
 /** Writes wait for each other; while any waits, news from the database is older than the screen. */
 let queue: Promise<unknown> = Promise.resolve();
 let waiting = 0;
@@ -51,10 +51,10 @@ let isBehind = false;
 /** Opens a shop and follows its changes in other tabs until another is opened or it is closed. */
 export function openShop(id: string): void {
   const session = useSession.getState();
-  if (session.status === 'open' && session.id === id && watching) return;
+  if (session.status === 'open' && session.id === id && watching?.id === id) return;
   closeShop();
   set({ status: 'loading' });
-  watching = liveQuery(() => database.shops.get(id)).subscribe({
+  const subscription = liveQuery(() => database.shops.get(id)).subscribe({
     next: (row) => adopt(id, row),
     error: (error: unknown) =>
       set({
@@ -64,10 +64,11 @@ export function openShop(id: string): void {
         document: null,
       }),
   });
+  watching = { id, subscription };
 }
 
 export function closeShop(): void {
-  watching?.unsubscribe();
+  watching?.subscription.unsubscribe();
   watching = null;
   known = -1;
   isBehind = false;
@@ -75,7 +76,7 @@ export function closeShop(): void {
 }
 
 function adopt(id: string, row: ShopRow | undefined): void {
-  if (waiting > 0) return;
+  if (waiting > 0 || watching?.id !== id) return;
   if (!row || row.deleted !== null) {
     set({ status: 'missing', id });
     return;
@@ -163,6 +164,8 @@ function finish(id: string, isShown: boolean, written: Written | null): Written 
     known = row.revision;
     const shop = isBehind && waiting === 0 ? row.document : session.shop;
     if (waiting === 0) isBehind = false;
+    // News from another tab that came while this write was on its way was passed over: look again.
+    if (waiting === 0) void database.shops.get(id).then((latest) => adopt(id, latest));
     set({ ...session, shop, cursor: row.cursor, changes: row.changes, saved });
   } else if (written.reason === 'nothing') {
     set({ ...session, saved });

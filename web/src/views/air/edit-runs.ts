@@ -55,29 +55,39 @@ export function editPort(
   );
 }
 
-const inletOf = (shop: Shop) => shop.ducts.nodes.find((node) => node.kind.kind === 'inlet')?.id;
+const inletOf = (shop: Shop) =>
+  shop.ducts.nodes.find((node) => node.kind.kind === 'inlet')?.id ?? 'inlet';
+
+/** Adds a run by a recipe that answers its id, opens its details, and explains it if it is a drop. */
+function addAndOpen(label: string, add: (shop: Shop) => string): void {
+  let added = '';
+  edit(label, (shop) => {
+    added = add(shop);
+  });
+  const session = useSession.getState();
+  if (session.status !== 'open') return;
+  const { shop, id } = session;
+  const from = shop.ducts.runs.find((run) => run.id === added)?.from;
+  const isDrop = shop.ducts.nodes.some((node) => node.id === from && node.kind.kind === 'port');
+  choosePart(id, added);
+  if (from && isDrop) chooseDrop(id, from);
+}
 
 /** Lays a main from the collector's inlet. */
 export function addMain(): void {
-  edit('lay the main', (shop) => {
-    const inlet = inletOf(shop);
-    if (inlet) choosePart(shop.id, addRun(shop, inlet, newId));
-  });
+  addAndOpen('lay the main', (shop) => addRun(shop, inletOf(shop), newId));
 }
 
 /** Lays a further run from a node outward. */
 export function addRunAt(node: string): void {
-  edit('add a run', (shop) => choosePart(shop.id, addRun(shop, node, newId)));
+  addAndOpen('add a run', (shop) => addRun(shop, node, newId));
 }
 
 /** Hangs a machine with its drop on a node, or in the middle of a run where `splitting` names one. */
 export function addDropAt(node: string, kind: MachineKindId, splitting?: string): void {
-  edit('add a machine', (shop) => {
+  addAndOpen('add a machine', (shop) => {
     const at = splitting ? (splitRun(shop, splitting, newId) ?? node) : node;
-    const id = addDrop(shop, at, kind, newId);
-    const run = shop.ducts.runs.find((candidate) => candidate.id === id);
-    choosePart(shop.id, id);
-    if (run) chooseDrop(shop.id, run.from);
+    return addDrop(shop, at, kind, newId);
   });
 }
 
