@@ -12,6 +12,7 @@ const ROOMS = [
   'verdict',
   'reading',
   'leak',
+  'source',
 ];
 
 /** What each room of the core may import from, besides itself. */
@@ -26,6 +27,7 @@ const MAY_IMPORT = {
   verdict: ['quantity', 'air', 'duct', 'fitting', 'collector', 'shop', 'network'],
   reading: ['quantity', 'air', 'duct', 'shop', 'network', 'verdict'],
   leak: ['quantity', 'air', 'duct', 'shop', 'network', 'verdict', 'reading'],
+  source: ['quantity', 'duct', 'fitting', 'collector', 'shop', 'verdict'],
 };
 
 const roomRules = ROOMS.map((room) => ({

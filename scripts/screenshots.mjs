@@ -12,18 +12,26 @@ const PICTURES = [
   { name: 'air-phone', path: 'air', width: 390, height: 844 },
   { name: 'log-phone', path: 'log', width: 390, height: 844 },
   { name: 'shops', path: null },
+  { name: 'sources', path: null, address: '/sources' },
 ];
 
 if (!isBuilt() && !build()) process.exit(1);
 const { child, address } = await startApp(await freePort(4790));
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
-for (const { name, path, theme = 'light', width = 1280, height = 800 } of PICTURES) {
+for (const {
+  name,
+  path,
+  address: own = '',
+  theme = 'light',
+  width = 1280,
+  height = 800,
+} of PICTURES) {
   const context = await browser.newContext({ viewport: { width, height } });
   await context.addCookies([{ name: 'theme', value: theme, url: address }]);
   const page = await context.newPage();
   await page.goto(`${address}/demo`);
   await page.getByRole('heading', { name: 'Every drop' }).waitFor();
-  if (path === null) await page.goto(address);
+  if (path === null) await page.goto(`${address}${own}`);
   else await page.goto(`${address}/shop/heron-slip/${path}`);
   await page.waitForTimeout(900);
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) });

@@ -70,6 +70,7 @@ export {
 } from './shop/schema';
 export { type Fault, LARGEST_FILE, readShop, readShopFile, writeShopFile } from './shop/shop-file';
 export { arrangeDucts, type Drop, type DuctTree } from './shop/topology';
+export { type Coefficient, type CoefficientGroup, coefficientGroups } from './source/coefficients';
 export { type CollectorLoad, collectorLoad } from './verdict/collector-load';
 export { type Finding, findings } from './verdict/findings';
 export { DOUBT, flowUncertainty } from './verdict/flow-uncertainty';

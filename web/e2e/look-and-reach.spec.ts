@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, openDemo, test } from './bench';
 
 for (const theme of ['light', 'dark'] as const) {
-  for (const view of ['air', 'log', 'shops'] as const) {
+  for (const view of ['air', 'log', 'shops', 'sources'] as const) {
     test(`${view} has no fault a checker can find, ${theme}`, async ({
       page,
       context,
@@ -11,6 +11,7 @@ for (const theme of ['light', 'dark'] as const) {
       await context.addCookies([{ name: 'theme', value: theme, url: baseURL ?? '' }]);
       await openDemo(page);
       if (view === 'shops') await page.goto('/');
+      else if (view === 'sources') await page.goto('/sources');
       else await page.goto(`/shop/heron-slip/${view}`);
       await page.waitForTimeout(500);
       const { violations } = await new AxeBuilder({ page }).analyze();
@@ -38,6 +39,17 @@ test('a phone shows everything in one column, nothing wider than the screen', as
   await expect(gate).toHaveAttribute('aria-pressed', 'true');
   await gate.click();
   await expect(gate).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('every number’s source is a tap away from where it is used', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Estimates' }).click();
+  await expect(page.getByRole('heading', { name: 'Elbows, 90°' })).toBeVisible();
+  const row = page.getByRole('row', { name: /Five-piece, R\/D 2 / });
+  await expect(row).toContainText('0.19');
+  await expect(row).toContainText('standard');
+  await page.getByRole('radio', { name: 'SI' }).click();
+  await expect(page.getByRole('row', { name: /^Table saw/ })).toContainText('637 m³/h');
 });
 
 test('an unknown shop and an unknown page say so', async ({ page, allow }) => {

@@ -6,7 +6,7 @@ import { toSI } from '../quantity/units';
  * Full-load current in A, single phase, at 115 V, by shaft power in hp: NEC table 430.248 (from
  * memory), with the origin added so that the smallest motors are in proportion.
  */
-const FULL_LOAD_AT_115: Table = [
+export const FULL_LOAD_AT_115: Table = [
   [0, 0],
   [0.5, 9.8],
   [0.75, 13.8],

@@ -5,7 +5,7 @@ import { lookUp, type Table } from '../quantity/look-up';
  * Ventilation, branch entry losses (from memory), 15° to 90°. The row at 180° is ours, an estimate:
  * it goes on at the last slope, so that a branch laid against the flow never looks as good as a tee.
  */
-const BRANCH_ENTRY: Table = [
+export const BRANCH_ENTRY: Table = [
   [0, 0],
   [15, 0.09],
   [30, 0.18],

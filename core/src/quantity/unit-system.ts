@@ -10,6 +10,7 @@ export type UnitSystem = 'us' | 'metric';
 export type QuantityKind =
   | 'length'
   | 'diameter'
+  | 'roughness'
   | 'area'
   | 'smallArea'
   | 'flow'
@@ -26,12 +27,14 @@ export type QuantityKind =
   | 'rotation'
   | 'permeability'
   | 'ratio'
+  | 'fineRatio'
   | 'number';
 
 export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, Style>>>> = {
   us: {
     length: { unit: 'ft', places: 2 },
     diameter: { unit: 'in', places: 3 },
+    roughness: { unit: 'mm', places: 3 },
     area: { unit: 'ft2', places: 1 },
     smallArea: { unit: 'in2', places: 2 },
     flow: { unit: 'cfm', places: 0 },
@@ -48,11 +51,13 @@ export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, S
     rotation: { unit: 'rpm', places: 0 },
     permeability: { unit: 'perm_fpm', places: 1 },
     ratio: { unit: 'percent', places: 0 },
+    fineRatio: { unit: 'percent', places: 1 },
     number: { unit: 'one', places: 2 },
   },
   metric: {
     length: { unit: 'm', places: 2 },
     diameter: { unit: 'mm', places: 1 },
+    roughness: { unit: 'mm', places: 3 },
     area: { unit: 'm2', places: 2 },
     smallArea: { unit: 'cm2', places: 1 },
     flow: { unit: 'm3h', places: 0 },
@@ -69,6 +74,7 @@ export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, S
     rotation: { unit: 'rpm', places: 0 },
     permeability: { unit: 'perm_mmin', places: 2 },
     ratio: { unit: 'percent', places: 0 },
+    fineRatio: { unit: 'percent', places: 1 },
     number: { unit: 'one', places: 2 },
   },
 };

@@ -9,6 +9,7 @@ import {
   unitSymbol,
   writeNumber,
 } from '@frank-gauge/core';
+import Link from 'next/link';
 import { useChoices } from '@/store/choices';
 import { tell } from '@/words/finding-words';
 import { partWord } from '@/words/part-words';
@@ -142,8 +143,11 @@ function Findings() {
         </p>
       ))}
       <p className="border-rule border-t pt-3 text-[14px] text-quiet">
-        Estimates until measured. Wood dust harms lungs: a respirator when emptying and cleaning.
-        Local codes and licensed practice decide.
+        <Link href="/sources" className="underline">
+          Estimates
+        </Link>{' '}
+        until measured. Wood dust harms lungs: a respirator when emptying and cleaning. Local codes
+        and licensed practice decide.
       </p>
     </div>
   );

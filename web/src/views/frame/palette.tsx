@@ -39,6 +39,7 @@ function useActions(): Action[] {
       run: goTo(`/shop/${shop.id}/${path}`),
     })),
     { name: 'Go to all shops', run: goTo('/') },
+    { name: 'Go to sources: where the numbers come from', run: goTo('/sources') },
     { name: 'Undo', keys: 'Ctrl+Z', run: () => void undoAloud() },
     { name: 'Do again', keys: 'Ctrl+Shift+Z', run: () => void redoAloud() },
     ...tree.upstreamFirst

@@ -3,6 +3,7 @@
 import { estimatedCurve, newShop, STANDARD_DENSITY, toSI } from '@frank-gauge/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { nanoid } from 'nanoid';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
@@ -73,7 +74,10 @@ export function ShopsView() {
         ))}
       </ul>
       <p className="mt-6 text-[14px] text-quiet">
-        Shops are kept in this browser only. Export one to keep it safe or take it elsewhere.
+        Shops are kept in this browser only. Export one to keep it safe or take it elsewhere.{' '}
+        <Link href="/sources" className="underline">
+          Where the numbers come from
+        </Link>
       </p>
       <Sheet
         title="New shop"
