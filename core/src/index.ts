@@ -45,6 +45,7 @@ export { meanOfRepeats } from './reading/repeats';
 export {
   addDrop,
   addRun,
+  newGate,
   removeRun,
   runsBehind,
   setGate,

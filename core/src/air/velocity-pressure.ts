@@ -6,13 +6,6 @@ export const velocityPressure = (velocity: number, density: number): number =>
   (density * velocity * velocity) / 2;
 
 /**
- * Velocity in m/s from a velocity pressure in Pa, the pitot equation V = √(2·VP/ρ). A negative
- * pressure gives 0: a pitot turned round reads nothing useful.
- */
-export const pitotVelocity = (pressure: number, density: number): number =>
-  Math.sqrt((2 * Math.max(0, pressure)) / density);
-
-/**
  * Cross-section in m² of a round duct of true inside `diameter` in m.
  * @example circleArea(0.12065) // 0.011433 m²: 4 3/4 in.
  */

@@ -53,5 +53,7 @@ describe('pipe friction', () => {
     expect(pipeFriction(0.2, 20, 0.15, 9e-5, air)).toBeCloseTo(2 * loss(0.2), 9);
     expect(loss(0)).toBe(0);
     expect(loss(-1)).toBe(0);
+    // A leak so small that its Reynolds number is hardly a number at all.
+    expect(loss(3.26e-322)).toBe(0);
   });
 });

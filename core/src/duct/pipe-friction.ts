@@ -2,6 +2,8 @@ import type { Air } from '../air/air-at-site';
 import { circleArea, velocityPressure } from '../air/velocity-pressure';
 import { frictionFactor } from './colebrook';
 
+const STILL = 1e-9;
+
 /**
  * Pressure in Pa that friction takes from `flow` (m³/s, ≥ 0) in a straight round pipe: the
  * Darcy–Weisbach equation, f·(L/D)·VP.
@@ -21,6 +23,8 @@ export function pipeFriction(
   if (flow <= 0) return 0;
   const velocity = flow / circleArea(diameter);
   const reynolds = (air.density * velocity * diameter) / air.viscosity;
+  // So near rest 64/Re overflows, while the loss itself is nothing a number could hold.
+  if (reynolds < STILL) return 0;
   const factor = frictionFactor(reynolds, roughness / diameter);
   return ((factor * length) / diameter) * velocityPressure(velocity, air.density);
 }

@@ -1,5 +1,5 @@
 import { circleArea, velocityPressure } from '../air/velocity-pressure';
-import { frictionFactor } from '../duct/colebrook';
+import { pipeFriction } from '../duct/pipe-friction';
 import { branchLossInto, type JunctionLoss, straightLossInto } from '../fitting/momentum-wye';
 import type { Shop } from '../shop/schema';
 import { arrangeDucts, type DuctTree, type Problem } from '../shop/topology';
@@ -183,10 +183,8 @@ function partLoss(
   if (part.friction) {
     const { length, roughness, multiplier } = part.friction;
     for (const flow of [flowIn, flowOut]) {
-      if (flow === 0) continue;
-      const reynolds = (air.density * Math.abs(flow) * segment.diameter) / (area * air.viscosity);
-      const factor = frictionFactor(reynolds, roughness / segment.diameter);
-      loss += (factor * multiplier * (length / 2) * pressureAt(flow)) / segment.diameter;
+      const half = pipeFriction(Math.abs(flow), length / 2, segment.diameter, roughness, air);
+      loss += Math.sign(flow) * half * multiplier;
     }
   }
   const out: JunctionLoss = { loss: 0, byOwn: 0, byCombined: 0 };

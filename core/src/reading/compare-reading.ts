@@ -1,4 +1,4 @@
-import type { Air } from '../air/air-at-site';
+import { type Air, airAtSite } from '../air/air-at-site';
 import { PIPES } from '../duct/pipes';
 import { solveTree } from '../network/solve-shop';
 import type { Reading, Shop } from '../shop/schema';
@@ -38,9 +38,6 @@ interface Prediction {
   readonly changes: Readonly<Record<DoubtKind, number>>;
 }
 
-/** Air a reading is judged by where the shop has no solution to take it from. */
-const ROUGHLY_AIR: Air = { density: 1.2014, viscosity: 1.82e-5 };
-
 /**
  * Holds every reading against the model. Readings at one drop with the same gates open share one
  * prediction, so a long log costs little more than a short one.
@@ -78,7 +75,12 @@ function predict(shop: Shop, tree: DuctTree, { node, openGates }: Reading): Pred
 function compare(shop: Shop, reading: Reading, prediction: Prediction | null): Compared {
   const instrument = shop.log.instruments.find(({ id }) => id === reading.instrument);
   const { roughness } = PIPES[prediction?.drop.path[0]?.pipe ?? 'average'];
-  const measured = measuredFlow(reading, instrument, prediction?.air ?? ROUGHLY_AIR, roughness);
+  const measured = measuredFlow(
+    reading,
+    instrument,
+    prediction?.air ?? airAtSite(shop.shop.site),
+    roughness,
+  );
   if (!prediction) return { kind: 'no prediction', measured };
 
   const { drop, flow: predicted, changes } = prediction;

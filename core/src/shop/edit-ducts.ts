@@ -1,6 +1,6 @@
 import { toSI } from '../quantity/units';
 import { MACHINE_KINDS, type MachineKindId } from './machine-kinds';
-import type { Run, Shop } from './schema';
+import type { Gate, Run, Shop } from './schema';
 
 /**
  * Changes to a shop's ducts. Each is a recipe: it changes the draft it is given (an immer draft, or
@@ -119,12 +119,7 @@ export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: 
       },
     ],
     hose: { kind: 'ribbed', length: isUs ? toSI(3, 'ft') : 1, diameter, compression: 0 },
-    gate: {
-      opening: 1,
-      open: shop.ducts.runs.every((run) => !run.gate?.open),
-      closedGap: 0.003,
-      end: 'upstream',
-    },
+    gate: newGate(shop.ducts.runs.every((run) => !run.gate?.open)),
   });
   return id;
 }
@@ -204,6 +199,14 @@ export function setJoins(shop: Shop, runId: string, joins: Run['joins']): void {
   }
   run.joins = joins;
 }
+
+/** A gate at the machine's end of its run; shut, it leaks through 0.3 % of its area, an estimate. */
+export const newGate = (open: boolean): Gate => ({
+  opening: 1,
+  open,
+  closedGap: 0.003,
+  end: 'upstream',
+});
 
 /** Opens or shuts a run's gate. */
 export function setGate(shop: Shop, runId: string, open: boolean): void {

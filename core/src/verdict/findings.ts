@@ -1,6 +1,6 @@
 import { CONDUCTOR_MARGIN } from '../collector/motor';
 import type { View } from '../network/run-parts';
-import { solveTree } from '../network/solve-shop';
+import { solveShop } from '../network/solve-shop';
 import { toSI } from '../quantity/units';
 import type { Shop } from '../shop/schema';
 import { collectorLoad } from './collector-load';
@@ -92,17 +92,11 @@ function largestLoss({ solution, drop }: DropAir) {
 function shorterHose(shop: Shop, air: DropAir, view: View, rule: GateRule) {
   const own = air.drop.path[0];
   if (!own?.hose || own.hose.length <= SHORT_HOSE * 1.2) return null;
-  const shorter = { ...own, hose: { ...own.hose, length: SHORT_HOSE } };
-  const swap = <T extends { id: string }>(run: T) => (run.id === own.id ? shorter : run);
-  const { tree } = air.solution;
-  const changed = {
-    ...tree,
-    upstreamFirst: tree.upstreamFirst.map(swap),
-    outOf: new Map([...tree.outOf].map(([node, run]) => [node, swap(run)] as const)),
-    into: new Map([...tree.into].map(([node, runs]) => [node, runs.map(swap)] as const)),
-  };
+  const hose = { ...own.hose, length: SHORT_HOSE };
+  const runs = shop.ducts.runs.map((run) => (run.id === own.id ? { ...run, hose } : run));
+  const changed = { ...shop, ducts: { ...shop.ducts, runs } };
   const openGates = rule === 'one' ? gatesOfDrop(air.drop) : undefined;
-  const solved = solveTree(shop, changed, { view, openGates });
+  const solved = solveShop(changed, { view, openGates });
   if (solved.kind !== 'solved') return null;
   const gain = (solved.airIn.get(own.id)?.[0]?.flowIn ?? 0) - air.flow;
   return { length: SHORT_HOSE, gain };

@@ -1,6 +1,6 @@
 'use client';
 
-import { readShop, readShopFile, type Shop, writeShopFile } from '@frank-gauge/core';
+import { LARGEST_FILE, readShop, readShopFile, type Shop, writeShopFile } from '@frank-gauge/core';
 import { produceWithPatches } from 'immer';
 import { nanoid } from 'nanoid';
 import { forgetChanges, storeChange } from './change-log';
@@ -74,9 +74,6 @@ export async function emptyBin(now: Date): Promise<void> {
   }
 }
 
-/** A file larger than this is not even read, in bytes. */
-const LARGEST_READ = 40_000_000;
-
 export type Imported =
   | { readonly ok: true; readonly id: string; readonly name: string }
   | { readonly ok: false; readonly reason: string };
@@ -84,9 +81,9 @@ export type Imported =
 /** Reads a file into a new shop. Anything wrong with it: a sentence, and nothing is stored. */
 export async function importShop(file: File): Promise<Imported> {
   const refuse = (reason: string): Imported => ({ ok: false, reason: `${file.name}: ${reason}.` });
-  if (file.size > LARGEST_READ) {
+  if (file.size > LARGEST_FILE) {
     const size = Math.round(file.size / 1e6);
-    return refuse(`at ${size} MB it is larger than any shop; the most is ${LARGEST_READ / 1e6} MB`);
+    return refuse(`at ${size} MB it is larger than any shop; the most is ${LARGEST_FILE / 1e6} MB`);
   }
   const read = readShopFile(await file.text());
   if (!read.ok) {

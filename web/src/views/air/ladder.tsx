@@ -1,6 +1,13 @@
 'use client';
 
-import { pressureLadder, type Rung, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core';
+import {
+  pressureLadder,
+  type Rung,
+  STYLES,
+  toSI,
+  unitSymbol,
+  writeNumber,
+} from '@frank-gauge/core';
 import { scaleLinear } from 'd3-scale';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { choose, useChoices } from '@/store/choices';
@@ -101,7 +108,7 @@ function LadderPicture({ rungs, width, title }: PictureProps) {
   const step = (width - LEFT - RIGHT) / rungs.length;
   const x = (index: number) => LEFT + index * step;
   const most = Math.max(...rungs.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
-  const ticks = ticksInUnit(y.domain(), style.unit === 'inwg' ? 249.08891 : 1);
+  const ticks = ticksInUnit(y.domain(), toSI(1, style.unit));
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label={describe(rungs)}>
       <title>{title}</title>

@@ -1,6 +1,6 @@
 'use client';
 
-import { type Drop, ENTRIES, formatQuantity } from '@frank-gauge/core';
+import { circleArea, type Drop, ENTRIES, formatQuantity, neededFlow } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../frame/solved-shop';
@@ -50,7 +50,11 @@ export function PortFields({ drop }: { readonly drop: Drop }) {
             ]}
             onChange={(kind) =>
               editPort(id, 'kind of need', (own) => {
-                own.need = kind === 'flow' ? { kind, flow: 0.19 } : { kind, velocity: 20 };
+                const flow = neededFlow(own);
+                own.need =
+                  kind === 'flow'
+                    ? { kind, flow }
+                    : { kind, velocity: flow / circleArea(own.diameter) };
               })
             }
           />

@@ -1,6 +1,6 @@
 'use client';
 
-import { PIPE_IDS, PIPES, type Run, setGate, unitSymbol } from '@frank-gauge/core';
+import { newGate, PIPE_IDS, PIPES, type Run, setGate, unitSymbol } from '@frank-gauge/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
@@ -153,7 +153,7 @@ function GateMark({ run }: { readonly run: Run }) {
         title="Put a gate in"
         onClick={() =>
           editRun(run, 'gate', (own) => {
-            own.gate = { opening: 1, open: true, closedGap: 0.003, end: 'upstream' };
+            own.gate = newGate(true);
           })
         }
         className="min-h-11 text-center text-quiet hover:bg-selection md:min-h-7"
