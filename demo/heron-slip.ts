@@ -71,12 +71,15 @@ export function heronSlipFile(): string {
   });
   collector.blower.measured.wheelDiameter = toSI(12.5, 'in');
   collector.blower.motor.power = toSI(2, 'hp');
-  collector.separator = { kind: 'cyclone', inletDiameter: toSI(6, 'in'), heads: 5 };
+  collector.separator.inletDiameter = toSI(6, 'in');
   collector.exhaust = {
     kind: 'filter',
-    name: 'Spun-bond cartridge, 26 × 36 in.',
-    area: toSI(140, 'ft2'),
-    permeability: toSI(20, 'perm_fpm'),
+    filter: {
+      name: 'Spun-bond cartridge, 26 × 36 in.',
+      area: toSI(140, 'ft2'),
+      permeability: toSI(20, 'perm_fpm'),
+      grade: 13,
+    },
   };
   condition.filterLoading = { value: 3, origin: { kind: 'assumed' } };
   condition.sealing.usual = 9;
@@ -93,6 +96,7 @@ export function heronSlipFile(): string {
     angle: (degrees * Math.PI) / 180,
     radiusRatio,
     count,
+    after: null,
   });
 
   const main = run(addRun(shop, 'inlet', newId));

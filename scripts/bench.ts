@@ -5,9 +5,9 @@
 
 import { openInEpanet } from '../core/reference/epanet-engine';
 import { generatedShop } from '../core/reference/sample-shops';
+import { networksByGates } from '../core/src/network/assemble/networks-by-gates';
+import { shopToNetwork } from '../core/src/network/assemble/shop-to-network';
 import { compileNetwork } from '../core/src/network/compiled-network';
-import { networksByGates } from '../core/src/network/gate-sets';
-import { shopToNetwork } from '../core/src/network/shop-to-network';
 import { solveNetwork } from '../core/src/network/solve-network';
 import { arrangeDucts } from '../core/src/shop/topology';
 import { judgeDrops } from '../core/src/verdict/judge-drops';

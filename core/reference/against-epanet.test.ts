@@ -1,9 +1,9 @@
 // Reference: EPANET 2.2, general-purpose pipe-network engine, run as WebAssembly by epanet-js.
 
 import { describe, expect, it } from 'vitest';
+import { shopToNetwork } from '../src/network/assemble/shop-to-network';
 import { compileNetwork } from '../src/network/compiled-network';
 import type { Network } from '../src/network/network';
-import { shopToNetwork } from '../src/network/shop-to-network';
 import { solveNetwork } from '../src/network/solve-network';
 import type { Shop } from '../src/shop/schema';
 import { arrangeDucts } from '../src/shop/topology';

@@ -11,7 +11,8 @@ import { holeLeakage, seamLeakage } from '../src/duct/leakage';
 import { pipeFriction } from '../src/duct/pipe-friction';
 import { PIPES } from '../src/duct/pipes';
 import { branchEntryLoss } from '../src/fitting/branch-entry';
-import { elbowLoss } from '../src/fitting/elbow';
+import { closeElbowMultiplier } from '../src/fitting/close-elbows';
+import { elbowHeld, elbowLoss } from '../src/fitting/elbow';
 import { gateLoss } from '../src/fitting/gate';
 import { ENTRIES, hoodSuction } from '../src/fitting/hood';
 import { changeOfDiameterLoss } from '../src/fitting/reducer';
@@ -65,11 +66,36 @@ describe('fittings', () => {
     ['mitred', 1.5, 1.2],
   ] as const)('%s elbow, R/D %f: %f', (style, ratio, loss) => {
     expect(elbowLoss(style, degrees(90), ratio)).toBeCloseTo(loss, 9);
+    // Other angles in proportion; a mitre has no radius to turn in, and Weisbach's rule instead.
+    if (style === 'mitred') return;
     expect(elbowLoss(style, degrees(45), ratio)).toBeCloseTo(loss / 2, 9);
+    expect(elbowLoss(style, degrees(30), ratio)).toBeCloseTo(loss / 3, 9);
+  });
+
+  it('mitres by Weisbach (from memory): 45° loses about a fifth of 90°, 30° a fourteenth', () => {
+    const share = (angle: number) =>
+      elbowLoss('mitred', degrees(angle), 0.5) / elbowLoss('mitred', degrees(90), 0.5);
+    // By hand: 0.946·sin²(22.5°) + 2.047·sin⁴(22.5°) = 0.1824; at 45°: 0.473 + 0.5118 = 0.9848.
+    expect(share(45)).toBeCloseTo(0.1824 / 0.9848, 3);
+    expect(share(30)).toBeCloseTo(0.0726 / 0.9848, 3);
+  });
+
+  it('between tabled radii straight lines, beyond them the nearer end, which it says', () => {
+    expect(elbowLoss('fivePiece', degrees(90), 1.75)).toBeCloseTo(0.215, 9);
+    expect(elbowLoss('fivePiece', degrees(90), 4)).toBeCloseTo(0.17, 9);
+    expect(elbowHeld('fivePiece', degrees(90), 4)).toEqual([
+      { what: 'radius over diameter', kind: 'number', given: 4, used: 2.5 },
+    ]);
+    expect(elbowHeld('fivePiece', degrees(90), 2)).toEqual([]);
   });
 
   it('two 45s beat one tight 90 (common practice, no source)', () => {
     const one = elbowLoss('drain', degrees(90), 0.7);
+    // Even made of the same tight elbows, and even with nothing between them.
+    const pair = (spacer: number) =>
+      elbowLoss('drain', degrees(45), 0.7) * (1 + closeElbowMultiplier(spacer, 0.1));
+    expect(pair(0)).toBeLessThan(0.6 * one);
+    expect(pair(0.3)).toBeLessThan(pair(0));
     expect(2 * elbowLoss('fivePiece', degrees(45), 1.5)).toBeLessThan(one / 2);
     expect(one).toBeGreaterThanOrEqual(0.6);
     expect(one).toBeLessThanOrEqual(0.9);

@@ -60,7 +60,10 @@ export async function openInEpanet(network: Network): Promise<EpanetModel> {
 
 function inputFile({ segments, air, blower, exhaust }: Network): string {
   const head = (pressure: number) => pressure / (air.density * G);
-  const friction = (segment: Segment) => segment.parts.find((part) => part.friction)?.friction;
+  const friction = (segment: Segment) => {
+    const law = segment.parts.find((part) => part.friction)?.friction;
+    return law?.law === 'darcy' ? law : undefined;
+  };
   const k = (segment: Segment, half: 'up' | 'down') =>
     segment.parts.reduce((sum, part) => sum + (part.half === half ? part.coefficient : 0), 0);
   const junctions: string[] = ['in 0', 'out 0'];

@@ -22,7 +22,15 @@ function comparableShop(shutOff: number, freeFlow: number): Shop {
   const shop = newShop('shop', 'Check', 'us', straightBlower(shutOff, freeFlow));
   shop.shop.rules.junctions = 'handbook';
   shop.shop.site.humidity = 0;
-  shop.collector.exhaust = { kind: 'outdoors', diameter: 0.2, lossCoefficient: 1.5 };
+  shop.collector.exhaust = {
+    kind: 'outdoors',
+    diameter: 0.2,
+    length: 0,
+    pipe: 'galvanised',
+    lossCoefficient: 1.5,
+    end: 'open',
+    heating: null,
+  };
   shop.condition.sealing.usual = 30;
   return shop;
 }

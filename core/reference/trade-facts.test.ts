@@ -13,7 +13,7 @@ import { copyOf, counter } from './sample-shops';
 function smallShop(): Shop {
   const curve = estimatedCurve(toSI(12, 'in'), toSI(3450, 'rpm'), toSI(1050, 'cfm'), 1.2014);
   const shop = newShop('s', 'Small', 'us', curve);
-  shop.collector.separator = { kind: 'none', inletDiameter: toSI(5, 'in'), heads: 0 };
+  Object.assign(shop.collector.separator, { kind: 'none', inletDiameter: toSI(5, 'in'), heads: 0 });
   const id = addDrop(shop, 'inlet', 'lathe', counter());
   const run = shop.ducts.runs.find((candidate) => candidate.id === id);
   if (run) run.length = toSI(10, 'ft');
@@ -28,11 +28,7 @@ function flowOf(shop: Shop): number {
 
 function withSeparator(kind: SeparatorKind): Shop {
   const shop = smallShop();
-  shop.collector.separator = {
-    kind,
-    inletDiameter: toSI(5, 'in'),
-    heads: SEPARATORS[kind].heads,
-  };
+  Object.assign(shop.collector.separator, { kind, heads: SEPARATORS[kind].heads });
   return shop;
 }
 

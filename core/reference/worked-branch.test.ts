@@ -68,7 +68,7 @@ describe('a branch by the velocity-pressure method', () => {
           upstream: 'open',
           seam: 0,
           hole: 0,
-          junction: { kind: 'none' },
+          junction: null,
           parts: [
             lossy('entry', 'up', ENTRIES.flanged.loss),
             {
@@ -76,7 +76,12 @@ describe('a branch by the velocity-pressure method', () => {
               name: '',
               half: 'both',
               coefficient: 0,
-              friction: { length, roughness: PIPES.galvanised.roughness, multiplier: 1 },
+              friction: {
+                law: 'darcy',
+                length,
+                roughness: PIPES.galvanised.roughness,
+                multiplier: 1,
+              },
             },
             lossy('elbow', 'down', 0.19),
             lossy('branch', 'down', 0.28),
@@ -88,7 +93,8 @@ describe('a branch by the velocity-pressure method', () => {
         { flow: 0, pressure: 2 * total },
         { flow: 2 * flow, pressure: 0 },
       ],
-      exhaust: { linear: 0, quadratic: 0 },
+      exhaust: { kind: 'outdoors', linear: 0, quadratic: 0, duct: null, hole: 0 },
+      seamExponent: 0.65,
     };
     const solved = solveNetwork(compileNetwork(network));
     if (solved.kind !== 'converged') throw new Error(solved.reason.kind);

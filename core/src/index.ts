@@ -1,8 +1,18 @@
 export { type Air, airAtSite, STANDARD_DENSITY } from './air/air-at-site';
 export { circleArea, velocityPressure } from './air/velocity-pressure';
+export { type Answer, type Answered, answer } from './answer/answer';
+export { type AnswerRequest, requestSchema } from './answer/request';
+export {
+  describeSolution,
+  type SolutionDocument,
+  solutionSchema,
+} from './answer/solution-document';
 export { type BlowerPoint, scaleBlower } from './collector/blower';
-export { estimatedCurve } from './collector/estimated-curve';
+export { readCurveFile } from './collector/curve-file';
+export { CYCLONE_FAMILIES, CYCLONE_FAMILY_IDS, cycloneOf } from './collector/cyclone';
+export { type CurveFromTests, curveFromTests, estimatedCurve } from './collector/estimated-curve';
 export { filterResistance, MEDIA } from './collector/filter';
+export { GRADE_BANDS, GRADE_IDS, type GradeId } from './collector/filter-grade';
 export { type CurveValue, curveInto, monotoneCurve } from './collector/monotone-curve';
 export { SEPARATOR_KINDS, SEPARATORS } from './collector/separator';
 export { HOSE_IDS, HOSES } from './duct/hose';
@@ -10,11 +20,12 @@ export { LEAKAGE_CLASSES } from './duct/leakage';
 export { PIPE_IDS, PIPES } from './duct/pipes';
 export { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
 export { ENTRIES } from './fitting/hood';
+export { DUCT_END_IDS, DUCT_ENDS } from './fitting/weather-cap';
 export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';
+export { SEPARATOR_RUN, separatorHeads } from './network/assemble/separator-segment';
+export { NO_CHANGE, type View } from './network/assemble/setting';
 export { compileNetwork } from './network/compiled-network';
 export type { Network, PartKind, Segment } from './network/network';
-export { NO_CHANGE, type View } from './network/run-parts';
-export { SEPARATOR_RUN } from './network/shop-to-network';
 export {
   type NetworkState,
   type SolveFailure,
@@ -40,6 +51,7 @@ export { examplesOf, type Parsed, parseQuantity } from './quantity/parse-quantit
 export { type QuantityKind, STYLES, type UnitSystem } from './quantity/unit-system';
 export { type Dimension, fromSI, toSI, UNITS, type UnitId } from './quantity/units';
 export { type Compared, type ComparedReading, compareReadings } from './reading/compare-reading';
+export { type FittedSeparator, fitSeparator } from './reading/fit-separator';
 export { type MeasuredFlow, measuredFlow, USUAL_ACCURACY } from './reading/measured-flow';
 export { meanOfRepeats } from './reading/repeats';
 export {
@@ -52,7 +64,7 @@ export {
   setJoins,
   splitRun,
 } from './shop/edit-ducts';
-export { runLength } from './shop/length';
+export { jointCount, runLength } from './shop/length';
 export { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from './shop/machine-kinds';
 export { newShop } from './shop/new-shop';
 export {
@@ -62,9 +74,12 @@ export {
   type Hose,
   type Instrument,
   type Machine,
+  type Media,
   type Port,
   type Reading,
+  type Rules,
   type Run,
+  type Separator,
   type Shop,
   shopSchema,
   type Taken,
@@ -72,10 +87,25 @@ export {
 export { type Fault, LARGEST_FILE, readShop, readShopFile, writeShopFile } from './shop/shop-file';
 export { arrangeDucts, type Drop, type DuctTree } from './shop/topology';
 export { type Coefficient, type CoefficientGroup, coefficientGroups } from './source/coefficients';
-export { type CollectorLoad, collectorLoad } from './verdict/collector-load';
-export { type Finding, findings } from './verdict/findings';
+export { type CollectorLoad, collectorLoad, filterOf } from './verdict/collector-load';
+export { type ByMethod, compareMethods, METHODS, type Method } from './verdict/compare-methods';
+export {
+  type DropOverSets,
+  everyGateSet,
+  type OverSets,
+  type RunOverSets,
+} from './verdict/every-gate-set';
+export type {
+  CollectorPart,
+  Finding,
+  FindingKind,
+  Remedy,
+  Severity,
+  Where,
+} from './verdict/finding';
+export { findings } from './verdict/findings';
 export { DOUBT, flowUncertainty } from './verdict/flow-uncertainty';
-export { gatesOfDrop, gatesOpenNow, isDrawing } from './verdict/gate-sets';
+export { countGateSets, gatesOfDrop, gatesOpenNow, isDrawing } from './verdict/gate-sets';
 export {
   type DropAir,
   type DropVerdict,
@@ -84,9 +114,5 @@ export {
   neededFlow,
   type Standing,
 } from './verdict/judge-drops';
+export { LIMITS } from './verdict/limits';
 export { pressureLadder, type Rung } from './verdict/pressure-ladder';
-export {
-  describeSolution,
-  type SolutionDocument,
-  solutionSchema,
-} from './verdict/solution-document';

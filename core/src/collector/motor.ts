@@ -44,14 +44,6 @@ export function fullLoadCurrent(motor: Motor): { current: number; origin: Origin
 }
 
 /**
- * Shaft power in W of a blower moving `flow` (m³/s) against `pressure` (Pa) at static efficiency
- * `efficiency` (0–1): W = Q·P/η. Near shut-off it goes to 0; what the wheel still churns there is
- * in the motor's no-load current.
- */
-export const shaftPower = (flow: number, pressure: number, efficiency: number): number =>
-  (Math.max(0, flow) * Math.max(0, pressure)) / efficiency;
-
-/**
  * Current in A at `load` W on the shaft: no-load and load current added at right angles, so that
  * the rated load gives the full-load current. An estimate until a clamp meter replaces it.
  */

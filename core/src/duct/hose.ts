@@ -1,4 +1,5 @@
 import type { Origin } from '../quantity/origin';
+import { heldTo, type ValidRange } from '../quantity/valid-range';
 
 export interface HoseKind {
   readonly name: string;
@@ -29,7 +30,14 @@ export const HOSE_IDS = Object.keys(HOSES) as [HoseId, ...HoseId[]];
 
 /** Diameter at which the compression rule below was anchored, m. */
 const ANCHOR_DIAMETER = 6 * 0.0254;
-const MAX_COMPRESSION = 0.5;
+
+/** Compression people measured at, as a share of the stretched length; beyond it, its end is held. */
+export const HOSE_COMPRESSIONS: ValidRange = {
+  what: 'compression of the hose',
+  kind: 'ratio',
+  least: 0,
+  most: 0.3,
+};
 
 /**
  * What friction in hose is multiplied by when the hose is not stretched out.
@@ -37,11 +45,10 @@ const MAX_COMPRESSION = 0.5;
  * Form after Abushakra et al. 2004 (from memory): +60 % at 10 % compression at the anchor size,
  * proportional to compression and falling with diameter.
  *
- * @param compression share of its stretched length the hose is short by, 0 to 0.5 (clamped)
+ * @param compression share of its stretched length the hose is short by, held to 0–0.3
  * @param diameter m
  * @example hoseMultiplier(0.1, 0.1524) // 1.6
  */
 export function hoseMultiplier(compression: number, diameter: number): number {
-  const bunched = Math.min(Math.max(compression, 0), MAX_COMPRESSION);
-  return 1 + 6 * bunched * (ANCHOR_DIAMETER / diameter);
+  return 1 + 6 * heldTo(HOSE_COMPRESSIONS, compression) * (ANCHOR_DIAMETER / diameter);
 }

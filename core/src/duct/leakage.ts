@@ -12,17 +12,22 @@ const ORIFICE = 0.61;
  */
 export const LEAKAGE_CLASSES = { sealed: 3, taped: 9, unsealed: 30 } as const;
 
-const AT_ONE_INCH = toSI(1, 'inwg') ** SEAM_EXPONENT;
+const ONE_INCH = toSI(1, 'inwg');
 
 /**
- * Seam leakage of a duct surface as c in Q = c·P^0.65, m³/s and Pa.
+ * Seam leakage of a duct surface as c in Q = c·P^exponent, m³/s and Pa. A class is stated at one
+ * inch of water, so that a different exponent turns about that pressure.
  * @param leakageClass CFM per 100 ft² at 1 in. w.g., 3 (sealed) to 48
  * @param surface m²
+ * @param exponent 0.5 for openings to 1 for pores
  * @example // 100 ft² of class 30 duct at one inch of water leak 30 CFM
  * seamLeakage(30, 9.290304) * 249.08891 ** 0.65 // 0.01416 m³/s
  */
-export const seamLeakage = (leakageClass: number, surface: number): number =>
-  (toSI(leakageClass, 'cfm') * surface) / toSI(100, 'ft2') / AT_ONE_INCH;
+export const seamLeakage = (
+  leakageClass: number,
+  surface: number,
+  exponent: number = SEAM_EXPONENT,
+): number => (toSI(leakageClass, 'cfm') * surface) / toSI(100, 'ft2') / ONE_INCH ** exponent;
 
 /**
  * A single opening's leakage as c in Q = c·P^0.5: the orifice, Q = 0.61·A·√(2P/ρ).

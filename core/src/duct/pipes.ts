@@ -1,4 +1,5 @@
 import type { Origin } from '../quantity/origin';
+import type { PowerFitId } from './power-fit';
 
 export interface Size {
   /** What the counter calls it. */
@@ -16,6 +17,8 @@ export interface Pipe {
   readonly origin: Origin;
   readonly source: string;
   readonly sizes: readonly Size[];
+  /** Which of the handbook's power fits it goes by. */
+  readonly fit: PowerFitId;
 }
 
 const INCH = 0.0254;
@@ -30,6 +33,9 @@ const plastic = (nominal: string, outside: number, wall: number): Size => ({
 const byInside = (...inches: number[]): Size[] =>
   inches.map((inch) => ({ nominal: `${inch} in.`, inside: inch * INCH }));
 
+/** Wall of ventilation plastic, mm: an estimate, to be measured. */
+const VENTILATION_WALL = 1.5;
+
 const ASHRAE = 'ASHRAE Fundamentals, duct design, roughness table (from memory)';
 
 /**
@@ -40,6 +46,7 @@ export const PIPES = {
   galvanised: {
     name: 'Galvanised steel',
     short: 'Galv.',
+    fit: 'galvanised',
     roughness: 0.09e-3,
     origin: 'standard',
     source: `${ASHRAE}: spiral or snap-lock`,
@@ -48,6 +55,7 @@ export const PIPES = {
   drain: {
     name: 'Drain plastic, thin',
     short: 'Drain',
+    fit: 'smooth',
     roughness: 0.03e-3,
     origin: 'standard',
     source: `${ASHRAE}: smooth; sizes ASTM D2729 (from memory)`,
@@ -56,6 +64,7 @@ export const PIPES = {
   sewer: {
     name: 'Sewer plastic, SDR 35',
     short: 'Sewer',
+    fit: 'smooth',
     roughness: 0.03e-3,
     origin: 'standard',
     source: `${ASHRAE}: smooth; sizes ASTM D3034 (from memory)`,
@@ -64,14 +73,28 @@ export const PIPES = {
   schedule40: {
     name: 'Schedule 40 plastic',
     short: 'Sch. 40',
+    fit: 'smooth',
     roughness: 0.03e-3,
     origin: 'standard',
     source: `${ASHRAE}: smooth; sizes ASTM D1785 (from memory)`,
     sizes: [plastic('4 in.', 4.5, 0.237), plastic('6 in.', 6.625, 0.28)],
   },
+  ventilation: {
+    name: 'Ventilation plastic, metric',
+    short: 'Vent.',
+    fit: 'smooth',
+    roughness: 0.03e-3,
+    origin: 'standard',
+    source: `${ASHRAE}: smooth; named by the outside of its spigots, walls of about 1.5 mm, an estimate`,
+    sizes: [100, 125, 150].map((outside) => ({
+      nominal: `${outside} mm`,
+      inside: (outside - 2 * VENTILATION_WALL) / 1000,
+    })),
+  },
   aluminium: {
     name: 'Aluminium, drawn',
     short: 'Alum.',
+    fit: 'smooth',
     roughness: 0.03e-3,
     origin: 'standard',
     source: `${ASHRAE}: smooth`,
@@ -80,6 +103,7 @@ export const PIPES = {
   average: {
     name: 'Other, average',
     short: 'Other',
+    fit: 'galvanised',
     roughness: 0.15e-3,
     origin: 'standard',
     source: `${ASHRAE}: average`,

@@ -1,4 +1,5 @@
 import { lookUp, type Table } from '../quantity/look-up';
+import type { ValidRange } from '../quantity/valid-range';
 
 /**
  * Branch angle in degrees, loss on the branch's velocity pressure. Source: ACGIH Industrial
@@ -14,6 +15,14 @@ export const BRANCH_ENTRY: Table = [
   [90, 1],
   [180, 2.68],
 ];
+
+/** Angles the branch formulas, table and momentum alike, were made for. */
+export const BRANCH_ANGLES: ValidRange = {
+  what: 'angle of the branch',
+  kind: 'angle',
+  least: Math.PI / 12,
+  most: Math.PI / 2,
+};
 
 /**
  * Loss coefficient of a branch entering a main, by the handbook's table, on the branch's own

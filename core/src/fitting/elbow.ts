@@ -1,5 +1,6 @@
 import { lookUp, type Table } from '../quantity/look-up';
 import type { Origin } from '../quantity/origin';
+import { type HeldValue, heldTo, heldValue, type ValidRange } from '../quantity/valid-range';
 
 /** How an elbow is made, with its 90° loss by radius/diameter. */
 export const ELBOW_STYLES = {
@@ -62,19 +63,69 @@ export const ELBOW_STYLE_IDS = Object.keys(ELBOW_STYLES) as [ElbowStyle, ...Elbo
 export const usualRadiusRatio = (style: ElbowStyle): number =>
   style === 'drain' ? 0.7 : style === 'mitred' ? 0.5 : 1.5;
 
+const RIGHT_ANGLE = Math.PI / 2;
+
+/** Turns beyond a half circle are taken as one. */
+export const ELBOW_ANGLES: ValidRange = {
+  what: 'turn of the elbow',
+  kind: 'angle',
+  least: 0,
+  most: Math.PI,
+};
+
+/** The radii a style's table covers; beyond them its nearer end is held. */
+export function elbowRadii(style: ElbowStyle): ValidRange {
+  const { at }: { at: Table } = ELBOW_STYLES[style];
+  const least = at[0]?.[0] ?? 0;
+  const most = at.at(-1)?.[0] ?? least;
+  return { what: 'radius over diameter', kind: 'number', least, most };
+}
+
+/** A mitre is all edge at this R/D; from 1.5 on a bend loses in proportion to its angle. */
+const ALL_MITRE = 0.5;
+const ALL_BEND = 1.5;
+
+/** Weisbach's mitre: ζ ∝ 0.946·sin²(θ/2) + 2.047·sin⁴(θ/2) (from memory). */
+function mitreShare(angle: number): number {
+  const weisbach = (turned: number) => {
+    const square = Math.sin(turned / 2) ** 2;
+    return 0.946 * square + 2.047 * square * square;
+  };
+  return weisbach(angle) / weisbach(RIGHT_ANGLE);
+}
+
+/**
+ * Share of its 90° loss that an elbow through `angle` (rad) has. In proportion to the angle for
+ * bends (ACGIH, from memory). A tight elbow loses at its edge, which grows faster than the angle:
+ * Weisbach's mitre at R/D 0.5, and between it and 1.5 a straight mixture of the two, an estimate.
+ * @example elbowAngleShare(Math.PI / 4, 1.5) // 0.5
+ * @example elbowAngleShare(Math.PI / 4, 0.5) // 0.18: two mitred 45s lose a third of one 90
+ */
+export function elbowAngleShare(angle: number, radiusRatio: number): number {
+  const turned = heldTo(ELBOW_ANGLES, angle);
+  const edge = Math.min(Math.max((ALL_BEND - radiusRatio) / (ALL_BEND - ALL_MITRE), 0), 1);
+  return edge * mitreShare(turned) + (1 - edge) * (turned / RIGHT_ANGLE);
+}
+
 /**
  * Loss coefficient of an elbow on its velocity pressure: the 90° value, straight lines between
- * the tabled R/D and held beyond the table's ends, times angle/90.
+ * the tabled R/D and held beyond the table's ends, times `elbowAngleShare`.
  *
  * Source: ACGIH Industrial Ventilation, elbow table (from memory); tight drain elbows 0.6–0.9 are
  * an estimate.
  *
  * @param angle rad, 0 to π (clamped)
- * @param radiusRatio centreline radius over diameter
+ * @param radiusRatio centreline radius over diameter, held to `elbowRadii`
  * @example elbowLoss('fivePiece', Math.PI / 2, 2)   // 0.19
  * @example elbowLoss('fivePiece', Math.PI / 4, 1.5) // 0.12
  */
 export function elbowLoss(style: ElbowStyle, angle: number, radiusRatio: number): number {
-  const turned = Math.min(Math.max(angle, 0), Math.PI);
-  return (lookUp(ELBOW_STYLES[style].at, radiusRatio) * turned) / (Math.PI / 2);
+  const ratio = heldTo(elbowRadii(style), radiusRatio);
+  return lookUp(ELBOW_STYLES[style].at, ratio) * elbowAngleShare(angle, ratio);
 }
+
+/** What of an elbow lies outside its table, and what was taken instead. */
+export const elbowHeld = (style: ElbowStyle, angle: number, radiusRatio: number): HeldValue[] =>
+  [heldValue(ELBOW_ANGLES, angle), heldValue(elbowRadii(style), radiusRatio)].filter(
+    (held) => held !== null,
+  );

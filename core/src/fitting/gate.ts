@@ -1,3 +1,5 @@
+import { heldTo, type ValidRange } from '../quantity/valid-range';
+
 /** Loss coefficient of a gate drawn fully open: 0.05–0.2 in the trade, an estimate. */
 export const OPEN_GATE_LOSS = 0.1;
 
@@ -5,6 +7,14 @@ export const OPEN_GATE_LOSS = 0.1;
 export const CLOSED_GATE_GAP = 0.003;
 
 const ORIFICE = 0.61;
+
+/** Openings there are, as a share of the full one. */
+export const GATE_OPENINGS: ValidRange = {
+  what: 'opening of the gate',
+  kind: 'ratio',
+  least: 0,
+  most: 1,
+};
 
 /**
  * Loss coefficient of a blast gate on its duct's velocity pressure.
@@ -19,7 +29,7 @@ const ORIFICE = 0.61;
  * @example gateLoss(0) // some 300,000: a shut gate leaks a little
  */
 export function gateLoss(opening: number, closedGap = CLOSED_GATE_GAP): number {
-  const share = Math.min(Math.max(opening, closedGap), 1);
+  const share = Math.max(heldTo(GATE_OPENINGS, opening), closedGap);
   if (share === 0) return Number.POSITIVE_INFINITY;
   const contraction = ORIFICE + (1 - ORIFICE) * share ** 3;
   return (1 / (contraction * share) - 1) ** 2 + OPEN_GATE_LOSS;

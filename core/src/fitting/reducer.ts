@@ -1,5 +1,15 @@
+import { heldTo, type ValidRange } from '../quantity/valid-range';
+
 /** Included angle a reducer has unless told otherwise, rad: common sheet-metal ones are near it. */
 export const USUAL_REDUCER_ANGLE = Math.PI / 6;
+
+/** Included angles the formula covers; from where it would lose more than an abrupt one, it is one. */
+export const REDUCER_ANGLES: ValidRange = {
+  what: 'included angle of the reducer',
+  kind: 'angle',
+  least: 0,
+  most: Math.PI,
+};
 
 /**
  * Loss coefficient of a change of diameter, on the velocity pressure of its NARROW end.
@@ -15,7 +25,7 @@ export const USUAL_REDUCER_ANGLE = Math.PI / 6;
  */
 export function changeOfDiameterLoss(from: number, to: number, angle: number): number {
   const areaRatio = (Math.min(from, to) / Math.max(from, to)) ** 2;
-  const sine = Math.sin(Math.min(Math.max(angle, 0), Math.PI) / 2);
+  const sine = Math.sin(heldTo(REDUCER_ANGLES, angle) / 2);
   return from > to
     ? Math.min(0.5, 0.8 * sine) * (1 - areaRatio)
     : Math.min(1, 2.6 * sine) * (1 - areaRatio) ** 2;

@@ -1,16 +1,14 @@
 import { circleArea } from '../air/velocity-pressure';
 import { blowerCurve } from '../collector/blower';
 import type { MonotoneCurve } from '../collector/monotone-curve';
-import type { Network } from './network';
+import { darcyCoefficient, reynoldsPerFlow } from '../duct/friction-law';
+import { powerFitCoefficient, powerFitExponent } from '../duct/power-fit';
+import type { Network, Segment } from './network';
 
 /** ε/D that gives a smooth pipe's friction factor at about Re 1e5. */
 const USUAL_SMOOTHNESS = 5e-4;
 
-export const NO_JUNCTION = 0;
-const BRANCH = 1;
-const STRAIGHT = 2;
-
-/** The network's constants, laid out flat, with room for the iteration's own numbers. */
+/** The network's constants, laid out flat for the solver's loops. */
 export interface CompiledNetwork {
   readonly network: Network;
   readonly count: number;
@@ -19,30 +17,38 @@ export interface CompiledNetwork {
   readonly lastFlow: number;
   readonly downstream: Int32Array;
   readonly upstream: Int32Array;
-  readonly junction: Int32Array;
   /** Pa per (m³/s)² of one velocity pressure. */
   readonly perFlowSquared: Float64Array;
   readonly kUp: Float64Array;
   readonly kDown: Float64Array;
-  /** Friction of one half is this × f × q². */
+  /** Darcy friction of one half is this × f × q². */
   readonly friction: Float64Array;
   readonly reynolds: Float64Array;
   readonly roughness: Float64Array;
+  /** A power fit's friction of one half is `power` × q^`exponent`. */
+  readonly power: Float64Array;
+  readonly exponent: Float64Array;
   readonly seam: Float64Array;
   readonly hole: Float64Array;
+  /** Kind of leg its downstream end is at a junction, 0 where there is none; and its geometry. */
+  readonly leg: Int32Array;
+  readonly legArea: Float64Array;
+  readonly bodyArea: Float64Array;
+  /** A leg adds this × q² to its junction's momentum. */
+  readonly momentum: Float64Array;
   /** 1/√f to start the first friction from, for both halves. */
   readonly inverseRoots: Float64Array;
 }
 
+export const NO_LEG = 0;
 export const OPEN = 0;
 export const CAPPED = 1;
 const FED = 2;
 const UPSTREAM = { open: OPEN, capped: CAPPED, fed: FED } as const;
-const JUNCTIONS = { none: NO_JUNCTION, branch: BRANCH, straight: STRAIGHT } as const;
 
 /** Lays a network out for solving; worth keeping while only the start values change. */
 export function compileNetwork(network: Network): CompiledNetwork {
-  const { segments, air } = network;
+  const { segments } = network;
   const count = segments.length;
   const floats = () => new Float64Array(count);
   const compiled: CompiledNetwork = {
@@ -53,44 +59,63 @@ export function compileNetwork(network: Network): CompiledNetwork {
     lastFlow: network.blower.at(-1)?.flow ?? 0,
     downstream: new Int32Array(count),
     upstream: new Int32Array(count),
-    junction: new Int32Array(count),
     perFlowSquared: floats(),
     kUp: floats(),
     kDown: floats(),
     friction: floats(),
     reynolds: floats(),
     roughness: floats(),
+    power: floats(),
+    exponent: floats(),
     seam: floats(),
     hole: floats(),
+    leg: new Int32Array(count),
+    legArea: floats(),
+    bodyArea: floats(),
+    momentum: floats(),
     inverseRoots: new Float64Array(2 * count),
   };
-  segments.forEach((segment, s) => {
-    const { diameter } = segment;
-    const area = circleArea(diameter);
-    const perFlowSquared = air.density / (2 * area * area);
-    compiled.downstream[s] = segment.downstream;
-    compiled.upstream[s] = UPSTREAM[segment.upstream];
-    compiled.junction[s] = JUNCTIONS[segment.junction.kind];
-    compiled.perFlowSquared[s] = perFlowSquared;
-    compiled.reynolds[s] = (air.density * diameter) / (air.viscosity * area);
-    compiled.seam[s] = segment.seam;
-    compiled.hole[s] = segment.hole;
-    let up = 0;
-    let down = 0;
-    for (const { half, coefficient, friction } of segment.parts) {
-      if (half === 'up') up += coefficient;
-      else if (half === 'down') down += coefficient;
-      if (!friction) continue;
-      const roughness = friction.roughness / diameter;
-      compiled.friction[s] =
-        (perFlowSquared * friction.multiplier * friction.length) / 2 / diameter;
-      compiled.roughness[s] = roughness;
-      // A fully rough pipe's 1/√f, near enough to start from; a smooth one's at a usual flow.
-      const root = 2 * Math.log10(3.7 / Math.max(roughness, USUAL_SMOOTHNESS));
-      compiled.inverseRoots[2 * s] = compiled.inverseRoots[2 * s + 1] = root;
-    }
-    compiled.kUp[s] = up * perFlowSquared;
-    compiled.kDown[s] = down * perFlowSquared;
-  });
+  for (const [s, segment] of segments.entries()) layOut(compiled, segment, s);
   return compiled;
+}
+
+function layOut(c: CompiledNetwork, segment: Segment, s: number): void {
+  const { air } = c.network;
+  const { diameter, junction } = segment;
+  const perFlowSquared = air.density / (2 * circleArea(diameter) ** 2);
+  c.downstream[s] = segment.downstream;
+  c.upstream[s] = UPSTREAM[segment.upstream];
+  c.perFlowSquared[s] = perFlowSquared;
+  c.reynolds[s] = reynoldsPerFlow(diameter, air);
+  c.seam[s] = segment.seam;
+  c.hole[s] = segment.hole;
+  if (junction) {
+    c.leg[s] = junction.kind;
+    c.legArea[s] = junction.area;
+    c.bodyArea[s] = junction.combinedArea;
+    c.momentum[s] = (2 * junction.cosine) / (junction.area * junction.combinedArea);
+  }
+  let up = 0;
+  let down = 0;
+  for (const { half, coefficient, friction } of segment.parts) {
+    if (half === 'up') up += coefficient;
+    else if (half === 'down') down += coefficient;
+    if (!friction) continue;
+    const { length, multiplier } = friction;
+    if (friction.law === 'power') {
+      const perMetre = powerFitCoefficient(friction.fit, diameter, air.density);
+      c.power[s] = (c.power[s] ?? 0) + (perMetre * length * multiplier) / 2;
+      c.exponent[s] = powerFitExponent(friction.fit);
+      continue;
+    }
+    const roughness = friction.roughness / diameter;
+    c.friction[s] =
+      (c.friction[s] ?? 0) + darcyCoefficient(length, multiplier, diameter, air.density) / 2;
+    c.roughness[s] = roughness;
+    // A fully rough pipe's 1/√f, near enough to start from; a smooth one's at a usual flow.
+    const root = 2 * Math.log10(3.7 / Math.max(roughness, USUAL_SMOOTHNESS));
+    c.inverseRoots[2 * s] = c.inverseRoots[2 * s + 1] = root;
+  }
+  c.kUp[s] = up * perFlowSquared;
+  c.kDown[s] = down * perFlowSquared;
 }

@@ -1,5 +1,3 @@
-import { SEAM_EXPONENT } from '../duct/leakage';
-
 /** Below this suction (Pa) a leak's law is led smoothly through zero instead of rising upright. */
 const LEAK_SMOOTH_BELOW = 0.05;
 
@@ -10,13 +8,19 @@ export interface LeakFlow {
 }
 
 /**
- * Writes into `out` what a leak of `seam`·P^0.65 + `hole`·P^0.5 draws in at `suction` in Pa. Odd
+ * Writes into `out` what a leak of `seam`·P^`exponent` + `hole`·P^0.5 draws in at `suction` in Pa. Odd
  * about zero (pressure blows out what suction draws in) and smooth through it, where the powers'
  * own slopes are infinite.
  */
-export function leakInto(out: LeakFlow, seam: number, hole: number, suction: number): void {
+export function leakInto(
+  out: LeakFlow,
+  seam: number,
+  exponent: number,
+  hole: number,
+  suction: number,
+): void {
   out.flow = out.slope = 0;
-  addPower(out, seam, SEAM_EXPONENT, suction);
+  addPower(out, seam, exponent, suction);
   addPower(out, hole, 0.5, suction);
 }
 

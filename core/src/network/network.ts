@@ -1,6 +1,7 @@
 import type { Air } from '../air/air-at-site';
 import type { BlowerPoint } from '../collector/blower';
-import type { Wye } from '../fitting/momentum-wye';
+import type { FrictionLaw } from '../duct/friction-law';
+import type { JunctionLeg } from '../fitting/converging-junction';
 
 /**
  * The duct system as the solver sees it: a list of segments, each after everything upstream of it,
@@ -14,8 +15,20 @@ export interface Network {
   readonly air: Air;
   readonly segments: readonly Segment[];
   readonly blower: readonly BlowerPoint[];
-  /** What lies behind the blower: ΔP = linear·Q + quadratic·Q². */
-  readonly exhaust: { readonly linear: number; readonly quadratic: number };
+  readonly exhaust: Exhaust;
+  /** Exponent of the seams' leakage by pressure. */
+  readonly seamExponent: number;
+}
+
+/** What lies behind the blower: ΔP = linear·Q + quadratic·Q² + friction, with a leak ahead of it. */
+export interface Exhaust {
+  /** The way the air goes. */
+  readonly kind: 'filter' | 'outdoors' | 'room' | 'enclosure';
+  readonly linear: number;
+  readonly quadratic: number;
+  readonly duct: { readonly diameter: number; readonly friction: FrictionLaw } | null;
+  /** Openings between blower and filter, which blow out: Q = hole·P^0.5. */
+  readonly hole: number;
 }
 
 export interface Segment {
@@ -26,18 +39,13 @@ export interface Segment {
   readonly diameter: number;
   /** Open: room air enters its upstream end. Capped: nothing does. Fed: other segments flow in. */
   readonly upstream: 'open' | 'capped' | 'fed';
-  /** Leakage between the halves: Q = seam·P^0.65 + hole·P^0.5. */
+  /** Leakage between the halves: Q = seam·P^exponent + hole·P^0.5. */
   readonly seam: number;
   readonly hole: number;
-  readonly junction: Junction;
+  /** What its downstream end loses by momentum where other air joins. */
+  readonly junction: JunctionLeg | null;
   readonly parts: readonly Part[];
 }
-
-/** What its downstream end loses where other air joins. */
-export type Junction =
-  | { readonly kind: 'none' }
-  | { readonly kind: 'branch'; readonly wye: Wye }
-  | { readonly kind: 'straight'; readonly wye: Wye };
 
 export type PartKind =
   | 'entry'
@@ -45,11 +53,13 @@ export type PartKind =
   | 'gate'
   | 'pipe'
   | 'elbow'
+  | 'pair'
   | 'reducer'
   | 'branch'
   | 'straight'
   | 'other'
-  | 'separator';
+  | 'separator'
+  | 'inlet';
 
 /** One thing that takes pressure, in the order the air meets it. */
 export interface Part {
@@ -59,10 +69,5 @@ export interface Part {
   readonly half: 'up' | 'down' | 'both';
   /** Loss coefficient on the segment's velocity pressure. */
   readonly coefficient: number;
-  /** Friction: length in m, roughness in m, and what it is multiplied by. */
-  readonly friction: {
-    readonly length: number;
-    readonly roughness: number;
-    readonly multiplier: number;
-  } | null;
+  readonly friction: FrictionLaw | null;
 }

@@ -1,12 +1,13 @@
 import { circleArea, velocityPressure } from '../air/velocity-pressure';
-import { pipeFriction } from '../duct/pipe-friction';
-import { branchLossInto, type JunctionLoss, straightLossInto } from '../fitting/momentum-wye';
+import { frictionLoss } from '../duct/friction-law';
+import { type LegLoss, legLossInto, momentumOf } from '../fitting/converging-junction';
 import type { Shop } from '../shop/schema';
 import { arrangeDucts, type DuctTree, type Problem } from '../shop/topology';
+import { type NetworkOptions, shopToNetwork } from './assemble/shop-to-network';
 import { compileNetwork } from './compiled-network';
 import type { Network, Part, PartKind, Segment } from './network';
-import { type NetworkOptions, shopToNetwork } from './shop-to-network';
-import { type NetworkState, type SolveFailure, solveNetwork } from './solve-network';
+import { type Crossing, solveOperatingPoint } from './operating-point';
+import type { NetworkState, SolveFailure } from './solve-network';
 
 /** A part with what it takes at the present flow. */
 export interface PartLoss {
@@ -30,6 +31,8 @@ export interface SegmentAir {
   readonly totalOut: number;
   readonly staticIn: number;
   readonly staticOut: number;
+  readonly velocityPressureIn: number;
+  readonly velocityPressureOut: number;
   /** In the order the air meets them. */
   readonly parts: readonly PartLoss[];
 }
@@ -43,6 +46,10 @@ export interface BlowerAir {
   readonly inletTotal: number;
   /** Static pressure at its outlet: what filter or exhaust takes, Pa. */
   readonly outletStatic: number;
+  /** What blows out of openings between it and its filter, m³/s. */
+  readonly outletLeak: number;
+  /** Every flow its curve and this system meet at; more than one only where the curve rises. */
+  readonly crossings: readonly Crossing[];
 }
 
 /**
@@ -95,10 +102,11 @@ export function solveTree(
 
 /** As `solveTree`, of a network built already. */
 export function solveBuilt(tree: DuctTree, network: Network, from?: NetworkState): ShopSolved {
-  const solved = solveNetwork(compileNetwork(network), from);
+  const solved = solveOperatingPoint(compileNetwork(network), from);
   if (solved.kind === 'failed') return { kind: 'unsolved', reason: solved.reason };
-  const { state, iterations, residual } = solved;
-  const { flow, rise, inletPressure } = state;
+  const { state, iterations, residual, crossings } = solved;
+  const { flow, rise, inletPressure, outletLeak } = state;
+  const outletStatic = rise + inletPressure;
   return {
     kind: 'solved',
     tree,
@@ -106,7 +114,7 @@ export function solveBuilt(tree: DuctTree, network: Network, from?: NetworkState
     state,
     iterations,
     residual,
-    blower: { flow, rise, inletTotal: inletPressure, outletStatic: rise + inletPressure },
+    blower: { flow, rise, inletTotal: inletPressure, outletStatic, outletLeak, crossings },
     airIn: airByRun(network, state),
   };
 }
@@ -140,16 +148,17 @@ function segmentAir(
   segment: Segment,
   index: number,
 ): SegmentAir {
+  const { density } = network.air;
   const flowIn = read(state.qUp, index);
   const flowOut = read(state.qDown, index);
   const totalIn = read(state.pUp, index);
   const { downstream, diameter } = segment;
   const totalOut = downstream < 0 ? state.inletPressure : read(state.pUp, downstream);
-  const combined = downstream < 0 ? state.flow : read(state.qUp, downstream);
   const area = circleArea(diameter);
   const velocity = flowIn / area;
-  const { density } = network.air;
-  const isOpenEnd = segment.upstream === 'open';
+  // The room itself is still: static and total are one there.
+  const velocityPressureIn = segment.upstream === 'open' ? 0 : velocityPressure(velocity, density);
+  const velocityPressureOut = velocityPressure(flowOut / area, density);
   return {
     run: segment.run,
     flowIn,
@@ -159,39 +168,52 @@ function segmentAir(
     velocity,
     totalIn,
     totalOut,
-    // The room itself is still: static and total are one there.
-    staticIn: isOpenEnd ? 0 : totalIn - velocityPressure(velocity, density),
-    staticOut: totalOut - velocityPressure(flowOut / area, density),
-    parts: segment.parts.map((part) => partLoss(network, segment, part, flowIn, flowOut, combined)),
+    staticIn: totalIn - velocityPressureIn,
+    staticOut: totalOut - velocityPressureOut,
+    velocityPressureIn,
+    velocityPressureOut,
+    parts: segment.parts.map((part) => {
+      const { kind, name } = part;
+      const own = partLoss(network, segment, part, flowIn, flowOut);
+      const isLeg = kind === 'branch' || kind === 'straight';
+      return { kind, name, loss: isLeg ? own + legLoss(network, state, index) : own };
+    }),
   };
 }
 
+/** What a part takes by its coefficient and its friction. */
 function partLoss(
-  network: Network,
-  segment: Segment,
+  { air }: Network,
+  { diameter }: Segment,
   part: Part,
   flowIn: number,
   flowOut: number,
-  combined: number,
-): PartLoss {
-  const { air } = network;
-  const area = circleArea(segment.diameter);
+): number {
+  const area = circleArea(diameter);
+  const flow = part.half === 'up' ? flowIn : flowOut;
   // Signed: a momentum junction can push a little air back through an idle leg.
-  const pressureAt = (flow: number) => Math.sign(flow) * velocityPressure(flow / area, air.density);
-  const { junction } = segment;
-  let loss = part.coefficient * pressureAt(part.half === 'up' ? flowIn : flowOut);
-  if (part.friction) {
-    const { length, roughness, multiplier } = part.friction;
-    for (const flow of [flowIn, flowOut]) {
-      const half = pipeFriction(Math.abs(flow), length / 2, segment.diameter, roughness, air);
-      loss += Math.sign(flow) * half * multiplier;
+  const loss = part.coefficient * Math.sign(flow) * velocityPressure(flow / area, air.density);
+  const { friction } = part;
+  if (!friction) return loss;
+  const half = { ...friction, length: friction.length / 2 };
+  const rubbed = (each: number) => frictionLoss(half, each, diameter, air);
+  return loss + rubbed(flowIn) + rubbed(flowOut);
+}
+
+/** What a segment loses by momentum at the junction it flows into. */
+function legLoss({ segments, air }: Network, state: NetworkState, index: number): number {
+  const segment = segments[index];
+  const leg = segment?.junction;
+  if (!segment || !leg) return 0;
+  let momentum = 0;
+  segments.forEach((other, s) => {
+    if (other.downstream === segment.downstream && other.junction) {
+      momentum += momentumOf(other.junction, read(state.qDown, s));
     }
-  }
-  const out: JunctionLoss = { loss: 0, byOwn: 0, byCombined: 0 };
-  if (part.kind === 'branch' && junction.kind === 'branch') {
-    branchLossInto(out, junction.wye, flowOut, combined, air.density);
-  } else if (part.kind === 'straight' && junction.kind === 'straight') {
-    straightLossInto(out, junction.wye, flowOut, combined, air.density);
-  }
-  return { kind: part.kind, name: part.name, loss: loss + out.loss };
+  });
+  const out: LegLoss = { loss: 0, byOwn: 0, byCombined: 0, byMomentum: 0 };
+  const combined = segment.downstream < 0 ? state.flow : read(state.qUp, segment.downstream);
+  const own = read(state.qDown, index);
+  legLossInto(out, leg.kind, leg.area, leg.combinedArea, own, combined, momentum, air.density);
+  return out.loss;
 }

@@ -1,10 +1,13 @@
 import { type CurveValue, curveInto } from '../collector/monotone-curve';
 import { CAPPED, type CompiledNetwork, OPEN } from './compiled-network';
+import { type ExhaustPressure, exhaustInto } from './exhaust-law';
 import { type LeakFlow, leakInto } from './leak-law';
 
 /** A Darcy friction factor near which most ducts work, and a suction most leaks see, Pa. */
 const TYPICAL_FACTOR = 0.02;
 const TYPICAL_SUCTION = 1500;
+/** m/s */
+const TYPICAL_VELOCITY = 20;
 
 /** The unknowns to be started. */
 export interface Unknowns {
@@ -18,6 +21,7 @@ export interface Unknowns {
 
 const curveOut: CurveValue = { value: 0, slope: 0 };
 const leakOut: LeakFlow = { flow: 0, slope: 0 };
+const exhaustOut: ExhaustPressure = { pressure: 0, slope: 0, leak: 0 };
 const at = (array: Float64Array, i: number): number => array[i] as number;
 const int = (array: Int32Array, i: number): number => array[i] as number;
 
@@ -27,6 +31,7 @@ const int = (array: Int32Array, i: number): number => array[i] as number;
  */
 export function startByConductance(c: CompiledNetwork, w: Unknowns): void {
   const { count } = c;
+  const { seamExponent } = c.network;
   const node = new Float64Array(count);
   const mid = new Float64Array(count);
   const end = new Float64Array(count);
@@ -34,10 +39,10 @@ export function startByConductance(c: CompiledNetwork, w: Unknowns): void {
     conductance === 0 ? 0 : 1 / Math.sqrt(1 / (conductance * conductance) + k);
   let root = 0;
   for (let s = 0; s < count; s++) {
-    const pipe = TYPICAL_FACTOR * at(c.friction, s);
+    const pipe = pipeAt(c, s);
     const kUp = Math.max(at(c.kUp, s) + pipe, 1e-3);
     const kDown = at(c.kDown, s) + pipe;
-    leakInto(leakOut, at(c.seam, s), at(c.hole, s), TYPICAL_SUCTION);
+    leakInto(leakOut, at(c.seam, s), seamExponent, at(c.hole, s), TYPICAL_SUCTION);
     const leak = leakOut.flow / Math.sqrt(TYPICAL_SUCTION);
     const above = int(c.upstream, s) === OPEN ? 1 / Math.sqrt(kUp) : inSeries(at(node, s), kUp);
     mid[s] = above + leak;
@@ -57,9 +62,9 @@ export function startByConductance(c: CompiledNetwork, w: Unknowns): void {
     const d = int(c.downstream, s);
     const pDown = d < 0 ? w.inlet : at(w.pUp, d);
     const qDown = at(end, s) * Math.sqrt(Math.max(0, -pDown));
-    const pipe = TYPICAL_FACTOR * at(c.friction, s);
+    const pipe = pipeAt(c, s);
     const pMid = Math.min(0, pDown + (at(c.kDown, s) + pipe) * qDown * qDown);
-    leakInto(leakOut, at(c.seam, s), at(c.hole, s), -pMid);
+    leakInto(leakOut, at(c.seam, s), seamExponent, at(c.hole, s), -pMid);
     const qUp = int(c.upstream, s) === CAPPED ? 0 : Math.max(0, qDown - leakOut.flow);
     w.qDown[s] = qDown;
     w.pMid[s] = pMid;
@@ -69,16 +74,25 @@ export function startByConductance(c: CompiledNetwork, w: Unknowns): void {
   }
 }
 
+/** Friction of one half as if in proportion to flow squared. */
+const pipeAt = (c: CompiledNetwork, s: number): number => {
+  const power = at(c.power, s);
+  if (power === 0) return TYPICAL_FACTOR * at(c.friction, s);
+  const typical = TYPICAL_VELOCITY * Math.sqrt(c.network.air.density / 2 / at(c.perFlowSquared, s));
+  return power * typical ** (at(c.exponent, s) - 2);
+};
+
 /** Flow where the blower meets the whole tree's conductance, by bisection. */
 function crossing(c: CompiledNetwork, conductance: number): number {
   if (conductance === 0) return 0;
-  const { linear, quadratic } = c.network.exhaust;
+  const { exhaust, air } = c.network;
   let low = 0;
   let high = c.lastFlow;
   for (let i = 0; i < 24; i++) {
     const flow = (low + high) / 2;
     curveInto(curveOut, c.curve, flow);
-    const surplus = curveOut.value - (flow / conductance) ** 2 - (linear + quadratic * flow) * flow;
+    exhaustInto(exhaustOut, exhaust, flow, air);
+    const surplus = curveOut.value - (flow / conductance) ** 2 - exhaustOut.pressure;
     if (surplus > 0) low = flow;
     else high = flow;
   }

@@ -27,9 +27,8 @@ export function formatQuantity(value: number, kind: QuantityKind, system: UnitSy
   const style = STYLES[system][kind];
   const { symbol } = UNITS[style.unit];
   const number = writeNumber(value, style);
-  return symbol === '' || number === '–'
-    ? number
-    : `${number}${symbol === '%' ? ' %' : ` ${symbol}`}`;
+  if (symbol === '' || number === '–') return number;
+  return symbol === '°' ? `${number}°` : `${number} ${symbol}`;
 }
 
 /**

@@ -81,6 +81,9 @@ const EXAMPLES: Readonly<Record<Dimension, string>> = {
   rotation: '3450 rpm',
   permeability: '20 CFM/ft2',
   ratio: '50 %',
+  angle: '45°',
+  'mass flow': '4 lb/h or 2 kg/h',
+  duration: '20 h',
   number: '1.5',
 };
 

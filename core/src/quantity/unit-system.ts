@@ -28,6 +28,11 @@ export type QuantityKind =
   | 'permeability'
   | 'ratio'
   | 'fineRatio'
+  | 'angle'
+  | 'dustSize'
+  | 'massFlow'
+  | 'duration'
+  | 'heat'
   | 'number';
 
 export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, Style>>>> = {
@@ -52,6 +57,11 @@ export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, S
     permeability: { unit: 'perm_fpm', places: 1 },
     ratio: { unit: 'percent', places: 0 },
     fineRatio: { unit: 'percent', places: 1 },
+    angle: { unit: 'degree', places: 0 },
+    dustSize: { unit: 'um', places: 1 },
+    massFlow: { unit: 'lbh', places: 1 },
+    duration: { unit: 'h', places: 0 },
+    heat: { unit: 'btuh', places: 0 },
     number: { unit: 'one', places: 2 },
   },
   metric: {
@@ -75,6 +85,11 @@ export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, S
     permeability: { unit: 'perm_mmin', places: 2 },
     ratio: { unit: 'percent', places: 0 },
     fineRatio: { unit: 'percent', places: 1 },
+    angle: { unit: 'degree', places: 0 },
+    dustSize: { unit: 'um', places: 1 },
+    massFlow: { unit: 'kgh', places: 2 },
+    duration: { unit: 'h', places: 0 },
+    heat: { unit: 'kw', places: 2 },
     number: { unit: 'one', places: 2 },
   },
 };

@@ -24,6 +24,9 @@ export type Dimension =
   | 'rotation'
   | 'permeability'
   | 'ratio'
+  | 'angle'
+  | 'mass flow'
+  | 'duration'
   | 'number';
 
 export interface Unit {
@@ -53,6 +56,7 @@ export const UNITS = {
   m: unit('length', 'm', 1, ['meter', 'meters', 'metre', 'metres']),
   cm: unit('length', 'cm', 0.01),
   mm: unit('length', 'mm', 0.001),
+  um: unit('length', 'µm', 1e-6, ['um', 'micron', 'microns', 'μm']),
   in: unit('length', 'in.', INCH, ['in', '"', '″', '”', "''", 'inch', 'inches']),
   ft: unit('length', 'ft', FOOT, ["'", '′', '’', 'feet', 'foot']),
 
@@ -104,6 +108,8 @@ export const UNITS = {
 
   w: unit('power', 'W', 1, ['watt', 'watts']),
   kw: unit('power', 'kW', 1000),
+  /** International table: 1055.05585 J in an hour. */
+  btuh: unit('power', 'Btu/h', 1055.05585 / 3600, ['btu/hr']),
   hp: unit('power', 'hp', 745.69987),
 
   a: unit('current', 'A', 1, ['amp', 'amps', 'ampere', 'amperes']),
@@ -114,6 +120,14 @@ export const UNITS = {
   perm_ms: unit('permeability', 'm/s', 1, ['m/s', 'm3/m2s']),
   perm_mmin: unit('permeability', 'm³/m²·min', 1 / MINUTE, ['m3/m2min', 'm/min', 'm³/m²min']),
   perm_fpm: unit('permeability', 'CFM/ft²', FOOT / MINUTE, ['cfm/ft2', 'fpm', 'ft/min']),
+
+  degree: unit('angle', '°', Math.PI / 180, ['deg', 'degree', 'degrees']),
+
+  kgh: unit('mass flow', 'kg/h', 1 / 3600, ['kg/hr']),
+  lbh: unit('mass flow', 'lb/h', 0.45359237 / 3600, ['lb/hr', 'lbs/h']),
+
+  h: unit('duration', 'h', 3600, ['hr', 'hrs', 'hour', 'hours']),
+  min: unit('duration', 'min', 60, ['minute', 'minutes']),
 
   percent: unit('ratio', '%', 0.01, ['percent', 'pct']),
   one: unit('number', '', 1),

@@ -56,6 +56,7 @@ export function addRun(shop: Shop, node: string, newId: NewId): string {
     length: shop.shop.units === 'us' ? toSI(10, 'ft') : 3,
     diameter: diameterAt(shop, node),
     fittings: [],
+    joints: null,
     hose: null,
     gate: null,
   });
@@ -116,8 +117,10 @@ export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: 
         angle: RIGHT_ANGLE,
         radiusRatio: 1.5,
         count: 1,
+        after: null,
       },
     ],
+    joints: null,
     hose: { kind: 'ribbed', length: isUs ? toSI(3, 'ft') : 1, diameter, compression: 0 },
     gate: newGate(shop.ducts.runs.every((run) => !run.gate?.open)),
   });
@@ -145,12 +148,14 @@ export function splitRun(shop: Shop, runId: string, newId: NewId): string | null
     from: node,
     length: half,
     fittings: [],
+    joints: null,
     hose: null,
     gate: isGateBelow ? run.gate : null,
   });
   if (isGateBelow) run.gate = null;
   run.to = node;
   run.length = half;
+  run.joints = null;
   run.joins = { kind: 'straight' };
   return node;
 }
@@ -178,11 +183,18 @@ export function removeRun(shop: Shop, runId: string): void {
   const { ducts, condition } = shop;
   ducts.runs = ducts.runs.filter((run) => !runIds.has(run.id));
   ducts.nodes = ducts.nodes.filter((node) => !nodeIds.has(node.id));
+  const { gates } = shop.shop.rules;
+  if (gates.kind === 'chosen') {
+    gates.sets = gates.sets
+      .map((set) => set.filter((node) => !nodeIds.has(node)))
+      .filter((set) => set.length > 0);
+  }
   const served = new Set(
     ducts.nodes.flatMap(({ kind }) => (kind.kind === 'port' ? [kind.machine] : [])),
   );
   shop.machines = shop.machines.filter((machine) => served.has(machine.id));
   condition.sealing.runs = condition.sealing.runs.filter(({ run }) => !runIds.has(run));
+  condition.joints.runs = condition.joints.runs.filter(({ run }) => !runIds.has(run));
   condition.holes = condition.holes.filter(({ run }) => !runIds.has(run));
 }
 

@@ -11,3 +11,27 @@ export function runLength(run: Run, tree: Pick<DuctTree, 'nodes'>): number {
   const to = tree.nodes.get(run.to)?.at;
   return from && to ? Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z) : 0;
 }
+
+/** Lengths duct is sold in, m: 10 ft of pipe. Common practice, no source. */
+const PIECE = 3.048;
+const GATE_JOINTS = 2;
+const FITTING_JOINTS = 2;
+
+/**
+ * Joints of a run's pipe: as counted, or one for every ten feet, two for every fitting and gate, and
+ * one for a hose.
+ */
+export function jointCount(run: Run, tree: Pick<DuctTree, 'nodes'>): number {
+  if (run.joints !== null) return run.joints;
+  const length = runLength(run, tree);
+  const fittings = run.fittings.reduce(
+    (sum, { kind, count }) => sum + (kind === 'pair' ? 2 : 1) * count,
+    0,
+  );
+  return (
+    Math.ceil(length / PIECE) +
+    FITTING_JOINTS * fittings +
+    (run.gate ? GATE_JOINTS : 0) +
+    (run.hose ? 1 : 0)
+  );
+}

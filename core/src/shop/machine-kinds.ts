@@ -32,6 +32,7 @@ const kind = (
  */
 export const MACHINE_KINDS = {
   tableSaw: kind('Table saw', 375, 4, 'chips', 2),
+  sawGuard: kind('Overarm saw guard', 125, 3, 'fine', 1),
   jointer: kind('Jointer', 425, 4, 'long', 1.5),
   planer: kind('Thickness planer, 12–15 in.', 550, 5, 'long', 2),
   widePlaner: kind('Thickness planer, 20 in.', 800, 6, 'long', 2),
@@ -46,6 +47,7 @@ export const MACHINE_KINDS = {
   drillPress: kind('Drill press', 300, 4, 'chips', 0.93),
   cnc: kind('CNC shoe', 425, 4, 'chips', 1.5),
   floorSweep: kind('Floor sweep', 350, 4, 'chips', 0.49),
+  wideFloorSweep: kind('Floor sweep, 6 in.', 785, 6, 'chips', 0.49),
 } as const satisfies Record<string, MachineKind>;
 
 export type MachineKindId = keyof typeof MACHINE_KINDS;

@@ -1,15 +1,9 @@
+import { fromVersion1 } from './from-version-1';
+import type { Migration } from './migration';
 import { VERSION } from './schema';
 
-/** One step from a version of the document to the next: pure, small, with a kept file to test it. */
-export interface Migration {
-  readonly from: number;
-  /** What changed, for whoever reads this list. */
-  readonly what: string;
-  readonly migrate: (document: Record<string, unknown>) => Record<string, unknown>;
-}
-
 /** In order, one for each version before the present. Version 1 is the first. */
-export const MIGRATIONS: readonly Migration[] = [];
+export const MIGRATIONS: readonly Migration[] = [fromVersion1];
 
 export type Migrated =
   | { readonly ok: true; readonly document: Record<string, unknown> }

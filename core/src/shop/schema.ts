@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /**
- * The shop document, version 1: the program's open format. Everything in SI. Identifiers are
+ * The shop document, version 2: the program's open format. Everything in SI. Identifiers are
  * stable; places are metres from the room's corner, z up from the floor.
  *
  * Three words are kept apart: what is *designed* (ducts, collector), what condition it is *found* in
@@ -12,7 +12,7 @@ import { z } from 'zod';
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 1;
+export const VERSION = 2;
 
 const id = z.string().min(1).max(64);
 const name = z.string().max(200);
@@ -40,6 +40,17 @@ const site = z.strictObject({
 /** Which schools this shop follows. */
 const rules = z.strictObject({
   junctions: z.enum(['momentum', 'handbook']),
+  /** How duct, hose and fittings take pressure. */
+  friction: z.enum(['darcy', 'powerFit', 'equivalentFeet']),
+  /** Which drops may draw at once; the sets name drops by their nodes. */
+  gates: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('one') }),
+    z.strictObject({ kind: z.literal('atMost'), count: z.int().min(1).max(20) }),
+    z.strictObject({
+      kind: z.literal('chosen'),
+      sets: z.array(z.array(id).min(1).max(500)).max(500),
+    }),
+  ]),
   /** m/s a drop must carry. */
   carryingVelocity: positive(60),
   /** m/s below which a main lets chips settle. */
@@ -131,27 +142,90 @@ const blower = z.strictObject({
   }),
   /** Rating of its breaker, A. */
   breaker: positive(1000),
+  /** An elbow ahead of its inlet, with the straight duct between, m; null: none that is near. */
+  inletElbow: z
+    .strictObject({ radiusRatio: z.number().min(0.5).max(10), straight: z.number().min(0).max(50) })
+    .nullable(),
 });
 
 const separator = z.strictObject({
   kind: z.enum(['none', 'cyclone', 'baffle', 'lid']),
   inletDiameter: diameter,
-  /** Loss as velocity heads of its inlet. */
+  /** Loss as velocity heads of its inlet, believed while no proportions are given. */
   heads: z.number().min(0).max(100),
+  origin,
+  /** A cyclone's own lengths, m, from which its loss and cut size follow. */
+  proportions: z
+    .strictObject({
+      bodyDiameter: positive(5),
+      inletHeight: positive(3),
+      inletWidth: positive(3),
+      outletDiameter: positive(3),
+      bodyLength: positive(10),
+      coneLength: positive(10),
+    })
+    .nullable(),
+  /** Share of the dust by mass its bin gets. */
+  caught: share,
 });
+
+/** What the machines make while they run: mass by time, kg/s, and its sizes by mass, m. */
+const dust = z.strictObject({
+  rate: z.number().min(0).max(1),
+  median: z.number().min(1e-7).max(0.05),
+  /** Geometric standard deviation. */
+  spread: z.number().min(1).max(20),
+});
+
+const media = z.strictObject({
+  name,
+  area: positive(1000),
+  permeability: positive(10),
+  /** Minimum efficiency reporting value; null: not known. */
+  grade: z.literal([8, 11, 13, 14, 15, 16]).nullable(),
+});
+
+/** What heating the air that leaves costs by: outdoors in K, and hours it runs in a season. */
+const heating = z.strictObject({
+  outdoors: z.number().min(200).max(320),
+  hours: z.number().min(0).max(8784),
+});
+
+const pipe = z.enum([
+  'galvanised',
+  'drain',
+  'sewer',
+  'schedule40',
+  'ventilation',
+  'aluminium',
+  'average',
+]);
 
 /** Where the air goes behind the blower. */
 const exhaust = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('filter'),
-    name,
-    area: positive(1000),
-    permeability: positive(10),
-  }),
+  z.strictObject({ kind: z.literal('filter'), filter: media }),
   z.strictObject({
     kind: z.literal('outdoors'),
     diameter,
+    length: z.number().min(0).max(200),
+    pipe,
+    /** Its elbows and other fittings together, on its velocity pressure. */
     lossCoefficient: z.number().min(0).max(100),
+    end: z.enum(['open', 'cap', 'lowCap', 'flap', 'louvre']),
+    heating: heating.nullable(),
+  }),
+  /** Into another room, through a filter or none there, and back through an opening, m². */
+  z.strictObject({ kind: z.literal('room'), filter: media.nullable(), opening: positive(100) }),
+  /** Blower and filter in a box that the air leaves through a return filter. */
+  z.strictObject({
+    kind: z.literal('enclosure'),
+    filter: media.nullable(),
+    /** Face area, m², and the pressure in Pa it takes at a face velocity in m/s, clean. */
+    returnFilter: z.strictObject({
+      area: positive(100),
+      velocity: positive(10),
+      pressure: positive(2000),
+    }),
   }),
 ]);
 
@@ -159,6 +233,7 @@ const collector = z.strictObject({
   separator,
   blower,
   exhaust,
+  dust,
   place: point3.nullable(),
 });
 
@@ -177,13 +252,26 @@ const node = z.strictObject({
   style: z.strictObject({ reducerAngle: positive(Math.PI).optional() }),
 });
 
+const ELBOWS = ['smooth', 'fivePiece', 'fourPiece', 'threePiece', 'drain', 'mitred'] as const;
+
 const fitting = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('elbow'),
     id,
-    style: z.enum(['smooth', 'fivePiece', 'fourPiece', 'threePiece', 'drain', 'mitred']),
+    style: z.enum(ELBOWS),
     angle: positive(Math.PI),
     radiusRatio: z.number().min(0.5).max(10),
+    count: z.int().min(1).max(50),
+    /** Straight duct to the next elbow or the inlet, m; null: enough. */
+    after: z.number().min(0).max(100).nullable(),
+  }),
+  /** Two elbows of half a right angle with a straight spacer between, m. */
+  z.strictObject({
+    kind: z.literal('pair'),
+    id,
+    style: z.enum(ELBOWS),
+    radiusRatio: z.number().min(0.5).max(10),
+    spacer: z.number().min(0).max(20),
     count: z.int().min(1).max(50),
   }),
   z.strictObject({
@@ -224,11 +312,13 @@ const run = z.strictObject({
     z.strictObject({ kind: z.literal('straight') }),
     z.strictObject({ kind: z.literal('branch'), angle: positive(Math.PI) }),
   ]),
-  pipe: z.enum(['galvanised', 'drain', 'sewer', 'schedule40', 'aluminium', 'average']),
+  pipe,
   /** Centreline length of pipe, m; typed, or null to take it from the nodes' places. */
   length: z.number().min(0).max(500).nullable(),
   diameter,
   fittings: z.array(fitting).max(50),
+  /** Joints of its pipe; null: as many as its length and fittings usually have. */
+  joints: z.int().min(0).max(1000).nullable(),
   hose: hose.nullable(),
   gate: gate.nullable(),
 });
@@ -244,9 +334,18 @@ const condition = z.strictObject({
   filterLoading: z.strictObject({ value: z.number().min(1).max(100), origin }),
   /** Leakage class of runs: CFM per 100 ft² at 1 in. w.g. Runs not named are as `usual`. */
   sealing: z.strictObject({
+    /** Of leakage by pressure: 0.65 for seams, 0.5 for openings, 1 for pores. */
+    exponent: z.number().min(0.4).max(1),
     usual: z.number().min(0).max(1000),
     runs: z.array(z.strictObject({ run: id, leakageClass: z.number().min(0).max(1000), origin })),
   }),
+  /** Gap all around each joint, m, over and above the class's leakage. */
+  joints: z.strictObject({
+    usual: z.number().min(0).max(0.02),
+    runs: z.array(z.strictObject({ run: id, gap: z.number().min(0).max(0.02), origin })),
+  }),
+  /** Openings between blower and filter, m², which blow dust into the shop. */
+  pressureSide: z.strictObject({ area: z.number().min(0).max(1), origin }),
   /** Openings believed to stand in runs, m². */
   holes: z.array(z.strictObject({ run: id, area: z.number().min(0).max(1), origin })),
 });
@@ -323,6 +422,10 @@ export type Fitting = z.infer<typeof fitting>;
 export type Hose = z.infer<typeof hose>;
 export type Gate = z.infer<typeof gate>;
 export type Collector = z.infer<typeof collector>;
+export type Separator = Collector['separator'];
+export type Exhaust = Collector['exhaust'];
+export type Media = z.infer<typeof media>;
+export type Rules = z.infer<typeof rules>;
 export type Reading = z.infer<typeof reading>;
 export type Taken = z.infer<typeof taken>;
 export type Instrument = z.infer<typeof instrument>;

@@ -2,7 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyShop } from '../../reference/any-shop';
 import { copyOf, threeBranchShop } from '../../reference/sample-shops';
+import { solveShop } from '../network/solve-shop';
+import { fromSI } from '../quantity/units';
 import version1 from './kept/version-1.json';
+import version2 from './kept/version-2.json';
 import { migrate } from './migrations';
 import type { Shop } from './schema';
 import { readShop, readShopFile, writeShopFile } from './shop-file';
@@ -24,7 +27,7 @@ const runOf = (shop: Shop, index: number) => {
 describe('a shop file', () => {
   it('read again is the same document', () => {
     fc.assert(
-      fc.property(anyShop('momentum'), (shop) => {
+      fc.property(anyShop({ junctions: 'momentum' }), (shop) => {
         const read = readShopFile(writeShopFile(shop));
         expect(read).toEqual({ ok: true, shop: copyOf(shop) });
       }),
@@ -32,17 +35,40 @@ describe('a shop file', () => {
     );
   });
 
+  it('of the present version, kept, reads as it stands', () => {
+    const read = readShop(version2);
+    expect(read.ok && read.shop).toEqual(version2);
+  });
+
   it('of version 1, kept, still reads, whole', () => {
     const read = readShop(version1);
-    expect(read.ok && read.shop).toEqual(version1);
-    expect(read.ok && read.shop.log.readings.length).toBeGreaterThan(5);
+    if (!read.ok) throw new Error(read.faults[0].message);
+    const { shop } = read;
+    expect(shop.version).toBe(2);
+    expect(shop.log).toEqual(version1.log);
+    expect(shop.machines).toEqual(version1.machines);
+    // What version 1 did not know stands as it was silently taken to be.
+    expect(shop.shop.rules).toMatchObject({ friction: 'darcy', gates: { kind: 'one' } });
+    expect(shop.condition.joints).toEqual({ usual: 0, runs: [] });
+    expect(shop.condition.pressureSide.area).toBe(0);
+    const { kind, ...filter } = version1.collector.exhaust;
+    expect(shop.collector.exhaust).toEqual({ kind, filter: { ...filter, grade: null } });
+  });
+
+  it('of version 1 predicts the air it predicted then', () => {
+    const read = readShop(version1);
+    if (!read.ok) throw new Error(read.faults[0].message);
+    const now = solveShop(read.shop, { view: 'found' });
+    // As version 1's own program solved it, with its planer's gate open. Joints of several legs are
+    // reckoned a little differently since.
+    expect(now.kind === 'solved' && fromSI(now.blower.flow, 'cfm')).toBeCloseTo(576.7, 0);
   });
 
   it.each([
     ['{ "format": "frank-gauge", ', /not JSON/],
     ['[1, 2]', /not a shop document/],
     ['{ "rows": [] }', /JSON, but not a Frank Gauge shop/],
-    ['{ "format": "frank-gauge", "version": 2 }', /written by a newer Frank Gauge/],
+    ['{ "format": "frank-gauge", "version": 3 }', /written by a newer Frank Gauge/],
     ['{ "format": "frank-gauge", "version": "1" }', /not a whole number/],
   ])('%s is refused with its reason', (text, reason) => {
     const read = readShopFile(text);

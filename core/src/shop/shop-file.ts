@@ -21,6 +21,9 @@ const fault = (path: string, message: string): ReadShop => ({
   faults: [{ path, message }],
 });
 
+const ONE_BLOWER =
+  'a shop has one blower; give each blower a shop of its own, with the ducts that lead to it';
+
 const dotted = (path: readonly PropertyKey[]) => path.map(String).join('.');
 
 const describe = (issue: z.core.$ZodIssue): Fault => ({
@@ -38,6 +41,9 @@ export function readShop(document: unknown): ReadShop {
   }
   if (!('format' in document) || document.format !== FORMAT) {
     return fault('format', 'it is JSON, but not a Frank Gauge shop');
+  }
+  if ('collectors' in document || ('collector' in document && Array.isArray(document.collector))) {
+    return fault('collector', ONE_BLOWER);
   }
   const migrated = migrate(document as Record<string, unknown>);
   if (!migrated.ok) return fault('version', migrated.reason);

@@ -64,7 +64,12 @@ export function arrangeDucts(shop: Shop): Arranged {
   const say = (path: Problem['path'], message: string) => problems.push({ path, message });
 
   if (!inlet || inlets.length > 1) {
-    say(['ducts', 'nodes'], `a shop has one collector inlet; this one has ${inlets.length}`);
+    say(
+      ['ducts', 'nodes'],
+      inlets.length === 0
+        ? 'the ducts have no collector inlet to lead to'
+        : `a shop has one blower, and one inlet to it; this one has ${inlets.length}. Give each blower a shop of its own`,
+    );
   }
   const runIds = new Set<string>();
   const outOf = new Map<string, Run>();

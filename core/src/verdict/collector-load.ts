@@ -1,11 +1,26 @@
-import { faceVelocity } from '../collector/filter';
-import { CONDUCTOR_MARGIN, fullLoadCurrent, motorCurrent, shaftPower } from '../collector/motor';
+import { heatLost, makeUpOpening } from '../collector/air-outdoors';
+import { timeToDue } from '../collector/cake';
+import { cutSize, shareCaught } from '../collector/cyclone';
+import {
+  comfortableFaceVelocity,
+  type Filter,
+  faceVelocity,
+  filterResistance,
+} from '../collector/filter';
+import { finesLetBy } from '../collector/filter-grade';
+import { CONDUCTOR_MARGIN, fullLoadCurrent, motorCurrent } from '../collector/motor';
+import { greatestAirPower, shaftPower, staticEfficiency } from '../collector/shaft-power';
+import type { View } from '../network/assemble/setting';
 import type { ShopSolution } from '../network/solve-shop';
-import type { Shop } from '../shop/schema';
+import type { Collector, Media, Shop } from '../shop/schema';
 
 /** How the collector stands at its operating point. SI. */
 export interface CollectorLoad {
   readonly shaftPower: number;
+  /** Air power over shaft power, 0–1. */
+  readonly efficiency: number;
+  /** Flow at which this blower makes most air power. */
+  readonly bestFlow: number;
   /** A, an estimate. */
   readonly current: number;
   readonly fullLoadCurrent: number;
@@ -16,19 +31,109 @@ export interface CollectorLoad {
   readonly isOverloaded: boolean;
   /** m/s through the filter's media; null without a filter. */
   readonly faceVelocity: number | null;
+  readonly filter: FilterLoad | null;
+  readonly separator: SeparatorLoad;
+  readonly outdoors: OutdoorsLoad | null;
 }
 
-export function collectorLoad(shop: Shop, { blower: air }: ShopSolution): CollectorLoad {
-  const { blower, exhaust } = shop.collector;
-  const power = shaftPower(air.flow, air.rise, blower.efficiency);
+export interface FilterLoad {
+  readonly faceVelocity: number;
+  /** Above which this media is called small for its flow. */
+  readonly comfortable: number;
+  /** Pa, at its present loading. */
+  readonly pressure: number;
+  readonly loading: number;
+  /** Running time until it is due for cleaning, s; null where no dust reaches it. */
+  readonly timeToDue: number | null;
+  /** Most that gets by, as shares of each of `GRADE_BANDS`; null where its grade is not known. */
+  readonly letBy: readonly [number, number, number] | null;
+}
+
+export interface SeparatorLoad {
+  /** Share of the dust by mass its bin gets. */
+  readonly caught: number;
+  /** Size half of which is caught, m; null where its proportions are not known, or without flow. */
+  readonly cutSize: number | null;
+}
+
+/** What leaves the building with the air, while the blower runs. */
+export interface OutdoorsLoad {
+  /** Opening that lets it back in without drawing the building down, m². */
+  readonly opening: number;
+  /** W, and J in a season; null where outdoor temperature and hours are not known. */
+  readonly heat: number | null;
+  readonly heatInSeason: number | null;
+}
+
+/** The filter an exhaust has between blower and room; null for none. */
+export const filterOf = ({ exhaust }: Collector): Media | null =>
+  exhaust.kind === 'outdoors' ? null : exhaust.filter;
+
+export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): CollectorLoad {
+  const { blower: air, network } = solution;
+  const { blower } = shop.collector;
+  const power = shaftPower(air.flow, network.blower, blower.efficiency);
   const full = fullLoadCurrent(blower.motor).current;
+  const separator = separatorLoad(shop, solution);
+  const media = filterOf(shop.collector);
+  const loading = view === 'found' ? shop.condition.filterLoading.value : 1;
+  const through = air.flow - air.outletLeak;
+  const filter = media && filterLoad(media, loading, through, separator.caught, shop);
+  const point = { flow: air.flow, pressure: air.rise };
   return {
     shaftPower: power,
+    efficiency: staticEfficiency(point, network.blower, blower.efficiency),
+    bestFlow: greatestAirPower(network.blower).flow,
     current: motorCurrent(blower.motor, power),
     fullLoadCurrent: full,
     breaker: blower.breaker,
     isCircuitSmall: full * CONDUCTOR_MARGIN > blower.breaker * 1.001,
     isOverloaded: power > blower.motor.power * 1.001,
-    faceVelocity: exhaust.kind === 'filter' ? faceVelocity(air.flow, exhaust) : null,
+    faceVelocity: filter?.faceVelocity ?? null,
+    filter,
+    separator,
+    outdoors: outdoorsLoad(shop, solution),
+  };
+}
+
+function filterLoad(
+  media: Media,
+  loading: number,
+  flow: number,
+  caught: number,
+  { collector }: Shop,
+): FilterLoad {
+  const filter: Filter = media;
+  const due = timeToDue(filter, loading, collector.dust.rate, caught);
+  return {
+    faceVelocity: faceVelocity(flow, filter),
+    comfortable: comfortableFaceVelocity(media.permeability),
+    pressure: filterResistance(filter, loading) * flow,
+    loading,
+    timeToDue: Number.isFinite(due) ? due : null,
+    letBy: media.grade === null ? null : finesLetBy(media.grade),
+  };
+}
+
+/** A cyclone of known proportions catches by its cut size at this flow; others as believed. */
+function separatorLoad({ collector }: Shop, { blower, network }: ShopSolution): SeparatorLoad {
+  const { kind, proportions, caught } = collector.separator;
+  if (kind === 'none') return { caught: 0, cutSize: null };
+  if (kind !== 'cyclone' || !proportions || !(blower.flow > 0)) return { caught, cutSize: null };
+  const cut = cutSize(proportions, blower.flow, network.air);
+  return { caught: shareCaught(collector.dust, cut), cutSize: cut };
+}
+
+function outdoorsLoad(shop: Shop, { blower, network }: ShopSolution): OutdoorsLoad | null {
+  const { exhaust } = shop.collector;
+  if (exhaust.kind !== 'outdoors') return null;
+  const { density } = network.air;
+  const { heating } = exhaust;
+  const { temperature } = shop.shop.site;
+  const heat = heating && heatLost(density, blower.flow, temperature, heating.outdoors);
+  return {
+    opening: makeUpOpening(blower.flow, density),
+    heat,
+    heatInSeason: heating && heat !== null ? heat * heating.hours * 3600 : null,
   };
 }

@@ -1,5 +1,5 @@
-import { type Factors, NO_CHANGE } from '../network/run-parts';
-import type { NetworkOptions } from '../network/shop-to-network';
+import { type Factors, NO_CHANGE } from '../network/assemble/setting';
+import type { NetworkOptions } from '../network/assemble/shop-to-network';
 import { solveTree } from '../network/solve-shop';
 import type { Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';

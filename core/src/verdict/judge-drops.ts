@@ -1,6 +1,6 @@
 import { circleArea } from '../air/velocity-pressure';
-import { networksByGates } from '../network/gate-sets';
-import type { View } from '../network/run-parts';
+import { networksByGates } from '../network/assemble/networks-by-gates';
+import type { View } from '../network/assemble/setting';
 import { type ShopFailure, type ShopSolution, solveBuilt } from '../network/solve-shop';
 import type { Port, Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';

@@ -1,6 +1,6 @@
 import { circleArea, velocityPressure } from '../air/velocity-pressure';
+import { SEPARATOR_RUN } from '../network/assemble/separator-segment';
 import type { PartKind } from '../network/network';
-import { SEPARATOR_RUN } from '../network/shop-to-network';
 import type { ShopSolution } from '../network/solve-shop';
 import type { Drop } from '../shop/topology';
 
@@ -68,7 +68,7 @@ export function pressureLadder(solution: ShopSolution, drop: Drop): Rung[] {
   rungs.push({
     kind: 'exhaust',
     run: '',
-    name: '',
+    name: solution.network.exhaust.kind,
     loss: after,
     staticBefore: after,
     staticAfter: 0,

@@ -1,5 +1,5 @@
-import type { Shop } from '@frank-gauge/core';
-import Dexie, { type EntityTable, type Table } from 'dexie';
+import { readShop, type Shop } from '@frank-gauge/core';
+import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Patch } from 'immer';
 
 /** A stored shop. `revision` counts its writes, so that tabs know whose news is newer. */
@@ -34,7 +34,26 @@ export class Database extends Dexie {
 
   constructor(name = 'frank-gauge') {
     super(name);
-    this.version(1).stores({ shops: 'id, changed', changes: '[shop+position], shop' });
+    const tables = { shops: 'id, changed', changes: '[shop+position], shop' };
+    this.version(1).stores(tables);
+    // Document version 2. A further version of the document wants a further line like this one.
+    this.version(2).stores(tables).upgrade(renewDocuments);
+  }
+}
+
+/**
+ * Brings stored documents to the present version. Changes remembered for undo speak of the old
+ * shape and are let go; a document that cannot be read stays as it lies, to be told of when opened.
+ */
+async function renewDocuments(upgrade: Transaction): Promise<void> {
+  const shops = upgrade.table<ShopRow, string>('shops');
+  const changes = upgrade.table<ChangeRow>('changes');
+  for (const row of await shops.toArray()) {
+    const read = readShop(row.document);
+    if (!read.ok) continue;
+    const revision = row.revision + 1;
+    await shops.put({ ...row, document: read.shop, revision, cursor: 0, changes: 0 });
+    await changes.where('shop').equals(row.id).delete();
   }
 }
 

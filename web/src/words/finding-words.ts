@@ -1,65 +1,175 @@
-import { type Finding, formatShort, type QuantityKind, type UnitSystem } from '@frank-gauge/core';
+import {
+  type CollectorPart,
+  type Finding,
+  formatShort,
+  type QuantityKind,
+  type Severity,
+  type UnitSystem,
+} from '@frank-gauge/core';
 import { partWord } from './part-words';
+import { type Names, remedyWords } from './remedy-words';
 
 export interface Told {
   readonly title: string;
   readonly text: string;
-  readonly isSerious: boolean;
+  readonly severity: Severity;
 }
 
+const PARTS: Record<CollectorPart, string> = {
+  inlet: 'The inlet',
+  blower: 'The blower',
+  motor: 'The motor',
+  filter: 'The filter',
+  exhaust: 'The way out',
+};
+
 /** A finding in sentences: what, why, and what to do. */
-export function tell(
+export function tell(finding: Finding, system: UnitSystem, names: Names): Told {
+  const { title, text } = words(finding, system, names);
+  const remedy = finding.remedy ? remedyWords(finding.remedy, system, names) : '';
+  return { title, text: [text, remedy].filter(Boolean).join(' '), severity: finding.severity };
+}
+
+const percent = (share: number) => `${Math.round(100 * share)} %`;
+
+function words(
   finding: Finding,
   system: UnitSystem,
-  dropName: string,
-  runName: (run: string) => string,
-): Told {
+  names: Names,
+): { readonly title: string; readonly text: string } {
   const write = (value: number, kind: QuantityKind) => formatShort(value, kind, system);
+  const where = whereOf(finding, names);
   switch (finding.kind) {
     case 'starved': {
-      const { short, largest, shorterHose } = finding;
-      const where = largest
-        ? `${largest.rung.run === '' || largest.rung.kind === 'separator' ? `The ${partWord(largest.rung.kind, largest.rung.name).toLowerCase()}` : `${partWord(largest.rung.kind, largest.rung.name)} in ${runName(largest.rung.run)}`} takes most: ${Math.round(largest.share * 100)} % of what the blower makes.`
-        : '';
-      const remedy =
-        shorterHose && shorterHose.gain > 0
-          ? ` Cut its hose to ${write(shorterHose.length, 'length')}: about +${write(shorterHose.gain, 'flow')}, no cost.`
-          : '';
+      const { short, share } = finding.numbers;
+      const { largest } = finding;
+      const part = largest && partWord(largest.kind, largest.name);
+      const isInCollector =
+        largest?.run === '' || largest?.kind === 'separator' || largest?.kind === 'inlet';
+      const most = isInCollector
+        ? `The ${part?.toLowerCase()}`
+        : `${part} in ${names.run(largest?.run ?? '')}`;
       return {
-        title: `${dropName} is ${write(short, 'flow')} short.`,
-        text: `${where}${remedy}`,
-        isSerious: true,
+        title: `${where} is ${write(short, 'flow')} short.`,
+        text: part ? `${most} takes most: ${percent(share)} of what the blower makes.` : '',
       };
     }
     case 'slow drop':
       return {
-        title: `${dropName} carries slowly.`,
-        text: `Its drop moves ${write(finding.velocity, 'velocity')}; chips want ${write(finding.wanted, 'velocity')}. A narrower drop carries better, at some flow.`,
-        isSerious: false,
+        title: `${where} carries slowly.`,
+        text: `Its drop moves ${write(finding.numbers.velocity, 'velocity')}; chips want ${write(finding.numbers.wanted, 'velocity')}.`,
       };
     case 'settling main':
       return {
-        title: `${runName(finding.run)} will settle.`,
-        text: `It moves ${write(finding.velocity, 'velocity')}; below ${write(finding.wanted, 'velocity')} chips lie down. Open another gate as well, or run it a size narrower.`,
-        isSerious: false,
+        title: `${where} will settle.`,
+        text: `It moves ${write(finding.numbers.velocity, 'velocity')}; below ${write(finding.numbers.wanted, 'velocity')} chips lie down.`,
+      };
+    case 'fast duct':
+      return {
+        title: `${where} is fast.`,
+        text: `It moves ${write(finding.numbers.velocity, 'velocity')}; above ${write(finding.numbers.limit, 'velocity')} duct is loud, wears, and takes pressure.`,
+      };
+    case 'long hose':
+      return {
+        title: `${where} hangs on a long hose.`,
+        text: `${write(finding.numbers.length, 'length')} of it takes ${write(finding.numbers.loss, 'pressure')}; up to ${write(finding.numbers.limit, 'length')} is usual.`,
+      };
+    case 'elbow at the inlet':
+      return {
+        title: 'An elbow stands at the blower’s inlet.',
+        text: `${write(finding.numbers.straight, 'length')} of straight duct lie between; the wheel is fed unevenly, as if ${write(finding.numbers.loss, 'pressure')} were lost.`,
+      };
+    case 'close elbows':
+      return {
+        title: `Two elbows in ${where} stand close.`,
+        text: `${write(finding.numbers.straight, 'length')} apart; from ${write(finding.numbers.wanted, 'length')} on they leave each other alone.`,
+      };
+    case 'against the flow':
+      return {
+        title: `${where} joins against the flow.`,
+        text: `At ${write(finding.numbers.angle, 'angle')} it is reckoned as a tee, ${write(finding.numbers.taken, 'angle')}, and is worse.`,
+      };
+    case 'outside its range': {
+      const { what, kind } = finding.held;
+      return {
+        title: `${where}: the ${what} lies outside its table.`,
+        text: `${write(finding.numbers.given, kind)} was given; ${write(finding.numbers.used, kind)} is reckoned with.`,
+      };
+    }
+    case 'leak-prone':
+      return {
+        title: `${where} leaks a good deal.`,
+        text: `${write(finding.numbers.leak, 'flow')} come in along it, ${percent(finding.numbers.share)} of what the blower moves.`,
+      };
+    case 'pressure-side leak':
+      return {
+        title: 'Dust blows out between blower and filter.',
+        text: `${write(finding.numbers.leak, 'flow')} pass its openings unfiltered; that is unhealthy at any size.`,
       };
     case 'small circuit':
       return {
-        title: `The ${write(finding.breaker, 'current')} circuit is small for this motor.`,
-        text: `Conductors carry 125 % of full-load current: ${write(finding.wanted, 'current')}. Ask a licensed electrician; local code decides.`,
-        isSerious: true,
+        title: `The ${write(finding.numbers.breaker, 'current')} circuit is small for this motor.`,
+        text: `It draws ${write(finding.numbers.fullLoad, 'current')} at full load, and conductors carry 125 % of that: ${write(finding.numbers.wanted, 'current')}.`,
       };
     case 'overloaded motor':
       return {
         title: 'The motor is asked for more than it is rated for.',
-        text: `${write(finding.power, 'power')} on the shaft against ${write(finding.rated, 'power')}. Shut a gate, or fit a smaller wheel.`,
-        isSerious: true,
+        text: `${write(finding.numbers.power, 'power')} on the shaft against ${write(finding.numbers.rated, 'power')}, about ${write(finding.numbers.current, 'current')} against ${write(finding.numbers.plate, 'current')}.`,
       };
     case 'small filter':
       return {
         title: 'The filter is small for this flow.',
-        text: `Air meets it at ${write(finding.faceVelocity, 'faceVelocity')}; above ${write(finding.comfortable, 'faceVelocity')} cartridges clog early.`,
-        isSerious: false,
+        text: `Air meets it at ${write(finding.numbers.faceVelocity, 'faceVelocity')}; above ${write(finding.numbers.comfortable, 'faceVelocity')} this media clogs early.`,
       };
+    case 'filter due':
+      return {
+        title: 'The filter is due for cleaning.',
+        text: `Loaded ×${finding.numbers.loading.toFixed(1)}, it takes ${write(finding.numbers.pressure, 'pressure')}; from ×${finding.numbers.due} on cleaning pays.`,
+      };
+    case 'coarse filter':
+      return {
+        title: 'The filter lets the finest dust by.',
+        text: `Its grade may let ${percent(finding.numbers.letBy)} of 0.3–1 µm through, back into the air you breathe.`,
+      };
+    case 'fast return':
+      return {
+        title: 'Air leaves the enclosure too fast.',
+        text: `${write(finding.numbers.faceVelocity, 'velocity')} through the return filter; ${write(finding.numbers.limit, 'velocity')} is the usual most.`,
+      };
+    case 'air leaves the building': {
+      const { flow, heat } = finding.numbers;
+      const warmth =
+        heat === null ? '' : ` With it go ${write(heat, 'heat')} of heat while it runs.`;
+      return {
+        title: 'Air leaves the building.',
+        text: `${write(flow, 'flow')} have to come back in somewhere.${warmth}`,
+      };
+    }
+    case 'choked blower':
+      return {
+        title: 'The blower is choked.',
+        text: `It moves ${write(finding.numbers.flow, 'flow')}; it does most work at about ${write(finding.numbers.best, 'flow')}. The ducts, not the blower, are what holds the air back.`,
+      };
+    case 'run-out blower':
+      return {
+        title: 'The blower works at the end of its curve.',
+        text: `It moves ${write(finding.numbers.flow, 'flow')}; it does most work at about ${write(finding.numbers.best, 'flow')}. Its motor is loaded most here.`,
+      };
+    case 'several crossings':
+      return {
+        title: 'This blower can settle at two flows.',
+        text: `It runs at ${write(finding.numbers.flow, 'flow')}; choked for a moment it may stay at ${write(finding.numbers.other, 'flow')}, where its curve has stalled.`,
+      };
+  }
+}
+
+function whereOf({ where }: Finding, names: Names): string {
+  switch (where.kind) {
+    case 'drop':
+      return names.drop(where.drop);
+    case 'run':
+      return names.run(where.run);
+    case 'collector':
+      return PARTS[where.part];
   }
 }

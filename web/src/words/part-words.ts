@@ -1,4 +1,4 @@
-import { type PartKind, SEPARATORS } from '@frank-gauge/core';
+import { type Collector, type PartKind, SEPARATORS } from '@frank-gauge/core';
 
 const WORDS: Record<PartKind | 'blower' | 'exhaust', string> = {
   entry: 'Hood',
@@ -6,14 +6,26 @@ const WORDS: Record<PartKind | 'blower' | 'exhaust', string> = {
   gate: 'Gate',
   pipe: 'Pipe',
   elbow: 'Elbow',
+  pair: 'Two 45s',
   reducer: 'Reducer',
   branch: 'Wye, branch',
   straight: 'Past a wye',
   other: 'Fitting',
   separator: 'Separator',
+  inlet: 'Elbow at the inlet',
   blower: 'Blower',
   exhaust: 'Filter',
 };
+
+const WAYS: Record<Collector['exhaust']['kind'], string> = {
+  filter: 'Filter',
+  outdoors: 'Way outdoors',
+  room: 'Other room',
+  enclosure: 'Enclosure',
+};
+
+/** What the way behind the blower is called. */
+export const exhaustWord = (kind: Collector['exhaust']['kind']): string => WAYS[kind];
 
 /** What a part is called on the ladder and in the ledger. */
 export function partWord(kind: PartKind | 'blower' | 'exhaust', name: string): string {
@@ -22,6 +34,9 @@ export function partWord(kind: PartKind | 'blower' | 'exhaust', name: string): s
     return separator && name !== 'none'
       ? (separator.name.split(' in ')[0] ?? 'Separator')
       : 'Inlet';
+  }
+  if (kind === 'exhaust') {
+    return Object.entries(WAYS).find(([way]) => way === name)?.[1] ?? WORDS.exhaust;
   }
   return kind === 'other' && name !== '' ? name : WORDS[kind];
 }

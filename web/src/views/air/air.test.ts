@@ -1,7 +1,9 @@
 import {
   arrangeDucts,
+  type CollectorPart,
   type DuctTree,
   type Finding,
+  type FindingKind,
   findings,
   gatesOfDrop,
   judgeDrops,
@@ -119,28 +121,172 @@ describe('a curve as text', () => {
 describe('sentences', () => {
   const air = planer(demo());
   const rung = pressureLadder(air.solution, air.drop)[0];
-  const all: Finding[] = [
-    {
+  const drop = { kind: 'drop', drop: 'd' } as const;
+  const run = { kind: 'run', run: 'r' } as const;
+  const at = (part: CollectorPart) => ({ kind: 'collector', part }) as const;
+  const names = { drop: () => 'Planer', run: () => 'Back main' };
+
+  /** One of every kind, by kind, so that none can be forgotten; with one of every remedy. */
+  const all: { readonly [K in FindingKind]: Extract<Finding, { kind: K }> } = {
+    starved: {
       kind: 'starved',
-      drop: 'd',
-      short: 0.05,
-      largest: rung ? { rung, share: 0.3 } : null,
-      shorterHose: { length: 0.61, gain: 0.01 },
+      severity: 'serious',
+      where: drop,
+      numbers: { short: 0.05, flow: 0.2, need: 0.25, share: 0.3 },
+      largest: rung ?? null,
+      remedy: { kind: 'shorter hose', run: 'r', length: 0.61, gain: 0.01 },
     },
-    { kind: 'starved', drop: 'd', short: 0.05, largest: null, shorterHose: null },
-    { kind: 'slow drop', drop: 'd', velocity: 12, wanted: 18 },
-    { kind: 'settling main', run: 'r', velocity: 10, wanted: 14 },
-    { kind: 'small circuit', breaker: 15, wanted: 30 },
-    { kind: 'overloaded motor', power: 2000, rated: 1500 },
-    { kind: 'small filter', faceVelocity: 0.06, comfortable: 0.04 },
-  ];
+    'slow drop': {
+      kind: 'slow drop',
+      severity: 'caution',
+      where: drop,
+      numbers: { velocity: 12, wanted: 18 },
+      remedy: { kind: 'narrower', run: 'r', diameter: 0.1 },
+    },
+    'settling main': {
+      kind: 'settling main',
+      severity: 'caution',
+      where: run,
+      numbers: { velocity: 10, wanted: 14 },
+      remedy: { kind: 'open another gate' },
+    },
+    'fast duct': {
+      kind: 'fast duct',
+      severity: 'note',
+      where: run,
+      numbers: { velocity: 34, limit: 30 },
+      remedy: { kind: 'wider', run: 'r', diameter: 0.15 },
+    },
+    'long hose': {
+      kind: 'long hose',
+      severity: 'caution',
+      where: drop,
+      numbers: { length: 3, limit: 1.8, loss: 400 },
+      remedy: null,
+    },
+    'elbow at the inlet': {
+      kind: 'elbow at the inlet',
+      severity: 'caution',
+      where: at('inlet'),
+      numbers: { straight: 0.1, wanted: 0.75, loss: 200 },
+      remedy: { kind: 'straight ahead of the inlet', length: 0.75 },
+    },
+    'close elbows': {
+      kind: 'close elbows',
+      severity: 'note',
+      where: run,
+      numbers: { straight: 0.1, wanted: 0.75 },
+      remedy: null,
+    },
+    'against the flow': {
+      kind: 'against the flow',
+      severity: 'caution',
+      where: run,
+      numbers: { angle: 2, taken: Math.PI / 2 },
+      remedy: { kind: 'turn with the flow' },
+    },
+    'outside its range': {
+      kind: 'outside its range',
+      severity: 'note',
+      where: run,
+      numbers: { given: 4, used: 2.5 },
+      held: { what: 'radius over diameter', kind: 'number', given: 4, used: 2.5 },
+      remedy: null,
+    },
+    'leak-prone': {
+      kind: 'leak-prone',
+      severity: 'caution',
+      where: run,
+      numbers: { leak: 0.02, share: 0.08 },
+      remedy: { kind: 'seal' },
+    },
+    'pressure-side leak': {
+      kind: 'pressure-side leak',
+      severity: 'serious',
+      where: at('exhaust'),
+      numbers: { leak: 0.01 },
+      remedy: { kind: 'seal' },
+    },
+    'small circuit': {
+      kind: 'small circuit',
+      severity: 'serious',
+      where: at('motor'),
+      numbers: { breaker: 15, wanted: 30, fullLoad: 24 },
+      remedy: { kind: 'larger circuit', rating: 30 },
+    },
+    'overloaded motor': {
+      kind: 'overloaded motor',
+      severity: 'serious',
+      where: at('motor'),
+      numbers: { power: 2000, rated: 1500, current: 14, plate: 12 },
+      remedy: { kind: 'shut a gate' },
+    },
+    'small filter': {
+      kind: 'small filter',
+      severity: 'caution',
+      where: at('filter'),
+      numbers: { faceVelocity: 0.06, comfortable: 0.04 },
+      remedy: { kind: 'larger filter', area: 15 },
+    },
+    'filter due': {
+      kind: 'filter due',
+      severity: 'caution',
+      where: at('filter'),
+      numbers: { loading: 6, due: 5, pressure: 300 },
+      remedy: { kind: 'clean the filter' },
+    },
+    'coarse filter': {
+      kind: 'coarse filter',
+      severity: 'caution',
+      where: at('filter'),
+      numbers: { letBy: 0.8 },
+      remedy: { kind: 'finer filter' },
+    },
+    'fast return': {
+      kind: 'fast return',
+      severity: 'caution',
+      where: at('exhaust'),
+      numbers: { faceVelocity: 2, limit: 1.5 },
+      remedy: { kind: 'larger filter', area: 0.4 },
+    },
+    'air leaves the building': {
+      kind: 'air leaves the building',
+      severity: 'caution',
+      where: at('exhaust'),
+      numbers: { flow: 0.3, opening: 0.17, heat: 7000 },
+      remedy: { kind: 'let air in' },
+    },
+    'choked blower': {
+      kind: 'choked blower',
+      severity: 'note',
+      where: at('blower'),
+      numbers: { flow: 0.1, best: 0.3 },
+      remedy: null,
+    },
+    'run-out blower': {
+      kind: 'run-out blower',
+      severity: 'note',
+      where: at('blower'),
+      numbers: { flow: 0.5, best: 0.3 },
+      remedy: { kind: 'shut a gate' },
+    },
+    'several crossings': {
+      kind: 'several crossings',
+      severity: 'caution',
+      where: at('blower'),
+      numbers: { flow: 0.4, other: 0.1 },
+      remedy: { kind: 'open another gate' },
+    },
+  };
 
   it.each(['us', 'metric'] as const)('for every finding: plain, with its number (%s)', (system) => {
-    for (const finding of all) {
-      const { title, text } = tell(finding, system, 'Planer', () => 'Back main');
+    for (const finding of Object.values(all)) {
+      const { title, text, severity } = tell(finding, system, names);
       expect(title).toMatch(/\.$/);
-      expect(`${title}${text}`).not.toMatch(/!|undefined|NaN|null/);
-      expect(finding.kind === 'starved' ? title : text).toMatch(/\d/);
+      expect(text).toMatch(/\.$/);
+      expect(`${title} ${text}`).not.toMatch(/!|undefined|NaN|null/);
+      expect(`${title} ${text}`).toMatch(/\d/);
+      expect(severity).toBe(finding.severity);
     }
   });
 
@@ -148,7 +294,7 @@ describe('sentences', () => {
     const { shop } = demo();
     const [starved] = findings(shop, air, 'found', 'one');
     if (!starved) throw new Error('nothing found');
-    const { title, text } = tell(starved, 'us', 'Planer', (run) => run);
+    const { title, text } = tell(starved, 'us', names);
     expect(title).toMatch(/^Planer is \d+ CFM short\.$/);
     expect(text).toMatch(/Cut its hose to 2 ft: about \+\d+ CFM, no cost\./);
   });

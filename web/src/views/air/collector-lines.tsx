@@ -4,6 +4,7 @@ import { formatShort, SEPARATORS } from '@frank-gauge/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { choosePart, useChoices } from '@/store/choices';
+import { exhaustWord } from '@/words/part-words';
 import { useSolvedShop } from '../frame/solved-shop';
 import { BlowerFields } from './blower-fields';
 import { ExhaustFields } from './exhaust-fields';
@@ -22,11 +23,13 @@ export function CollectorLines() {
       <h2 className="px-3 pt-3 pb-1 text-[17px]">Collector</h2>
       <PartLine
         id="exhaust"
-        name={exhaust.kind === 'filter' ? 'Filter' : 'Outdoors'}
+        name={exhaustWord(exhaust.kind)}
         about={
-          exhaust.kind === 'filter'
-            ? `${write(exhaust.area, 'area')}, ×${loading.toFixed(1)} loaded`
-            : `through ${write(exhaust.diameter, 'diameter')}`
+          exhaust.kind === 'outdoors'
+            ? `through ${write(exhaust.diameter, 'diameter')}`
+            : exhaust.filter
+              ? `${write(exhaust.filter.area, 'area')}, ×${loading.toFixed(1)} loaded`
+              : 'no filter'
         }
       >
         <ExhaustFields />

@@ -106,4 +106,15 @@ export const usualElbow = (like: Fitting | undefined): Fitting => ({
   angle: Math.PI / 2,
   radiusRatio: like?.kind === 'elbow' ? like.radiusRatio : 1.5,
   count: 1,
+  after: null,
+});
+
+/** Two 45° elbows with a short spacer, as the shop usually makes its elbows. */
+export const usualPair = (like: Fitting | undefined, diameter: number): Fitting => ({
+  kind: 'pair',
+  id: newId(),
+  style: like && like.kind !== 'other' ? like.style : 'fivePiece',
+  radiusRatio: like && like.kind !== 'other' ? like.radiusRatio : 1.5,
+  spacer: diameter,
+  count: 1,
 });

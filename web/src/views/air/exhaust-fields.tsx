@@ -1,148 +1,201 @@
 'use client';
 
-import { type Collector, MEDIA } from '@frank-gauge/core';
+import type { Collector, Media } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../frame/solved-shop';
 import { editCollector } from './edit-collector';
-import { DiameterLine, FieldLine, Line, ShopQuantity } from './line';
+import { FilterFields, LoadingField, USUAL_FILTER } from './filter-fields';
+import { FieldLine, Line, ShopQuantity } from './line';
+import { OutdoorsFields } from './outdoors-fields';
 
-type Outdoors = Extract<Collector['exhaust'], { kind: 'outdoors' }>;
-type Filter = Extract<Collector['exhaust'], { kind: 'filter' }>;
+type Exhaust = Collector['exhaust'];
+type Kind = Exhaust['kind'];
+type Of<K extends Kind> = Extract<Exhaust, { kind: K }>;
 
-const OUTDOORS = { kind: 'outdoors', diameter: 0.2, lossCoefficient: 1.5 } as const;
-const CARTRIDGE = {
-  kind: 'filter',
-  name: 'Spun-bond cartridge',
-  area: 10,
-  permeability: MEDIA.spunBond.permeability,
-} as const;
+const WAYS: readonly { readonly value: Kind; readonly label: string }[] = [
+  { value: 'filter', label: 'through a filter, back into the room' },
+  { value: 'outdoors', label: 'outdoors, by a duct' },
+  { value: 'room', label: 'into another room' },
+  { value: 'enclosure', label: 'into an enclosure, out by a return filter' },
+];
 
+/** Each way as it starts, to be changed. A filter the shop has goes along. */
+function startOf(kind: Kind, filter: Media): Exhaust {
+  switch (kind) {
+    case 'filter':
+      return { kind, filter };
+    case 'outdoors':
+      return {
+        kind,
+        diameter: 0.2,
+        length: 3,
+        pipe: 'galvanised',
+        lossCoefficient: 0.5,
+        end: 'cap',
+        heating: null,
+      };
+    case 'room':
+      return { kind, filter, opening: 0.2 };
+    case 'enclosure':
+      return { kind, filter, returnFilter: { area: 0.25, velocity: 1.5, pressure: 60 } };
+  }
+}
+
+const filterNow = (exhaust: Exhaust): Media =>
+  (exhaust.kind === 'outdoors' ? null : exhaust.filter) ?? USUAL_FILTER;
+
+/** Edits one field of the way out, while it is still of this kind. */
+const changeOf =
+  <K extends Kind>(kind: K) =>
+  (field: string, apply: (own: Of<K>) => void) =>
+    editCollector(field, ({ collector }) => {
+      if (collector.exhaust.kind === kind) apply(collector.exhaust as Of<K>);
+    });
+
+/** Where the air goes behind the blower, and what it meets there. */
 export function ExhaustFields() {
   const { shop } = useSolvedShop();
   const { exhaust } = shop.collector;
-  const kind = (
-    <Line label="the air goes">
-      <Choice
-        label="Where the air goes"
-        value={exhaust.kind}
-        options={[
-          { value: 'filter', label: 'through a filter, back into the room' },
-          { value: 'outdoors', label: 'outdoors' },
-        ]}
-        onChange={(value) =>
-          editCollector('where the air goes', ({ collector }) => {
-            collector.exhaust = value === 'filter' ? { ...CARTRIDGE } : { ...OUTDOORS };
-          })
-        }
-      />
-    </Line>
-  );
-  if (exhaust.kind === 'outdoors') {
-    const change = (field: string, apply: (own: Outdoors) => void) =>
-      editCollector(field, ({ collector }) => {
-        if (collector.exhaust.kind === 'outdoors') apply(collector.exhaust);
-      });
-    return (
-      <>
-        {kind}
-        <DiameterLine
-          line="duct, true inside"
-          label="Diameter of the exhaust duct"
-          value={exhaust.diameter}
-          onChange={(diameter) =>
-            change('exhaust diameter', (own) => {
-              own.diameter = diameter;
-            })
-          }
-        />
-        <FieldLine
-          line="velocity heads"
-          label="Loss of the exhaust in velocity heads"
-          value={exhaust.lossCoefficient}
-          kind="number"
-          min={0}
-          max={100}
-          onChange={(loss) =>
-            change('exhaust loss', (own) => {
-              own.lossCoefficient = loss;
-            })
-          }
-        />
-        <p className="pt-1 text-[14px]">
-          Air sent out is drawn in somewhere else. In a tight building that can pull flue gas back
-          from a heater or stove: carbon monoxide. Give it a way in, and fit an alarm.
-        </p>
-      </>
-    );
-  }
-  const change = (field: string, apply: (own: Filter) => void) =>
-    editCollector(field, ({ collector }) => {
-      if (collector.exhaust.kind === 'filter') apply(collector.exhaust);
-    });
   return (
     <>
-      {kind}
-      <Line label="media">
+      <Line label="the air goes">
         <Choice
-          label="Filter media"
-          value={
-            Object.entries(MEDIA).find(
-              ([, media]) => media.permeability === exhaust.permeability,
-            )?.[0] ?? 'own'
+          label="Where the air goes"
+          value={exhaust.kind}
+          options={WAYS}
+          onChange={(kind) =>
+            editCollector('where the air goes', ({ collector }) => {
+              collector.exhaust = startOf(kind, { ...filterNow(collector.exhaust) });
+            })
           }
-          options={[
-            ...Object.entries(MEDIA).map(([value, { name }]) => ({ value, label: name })),
-            { value: 'own', label: 'own figure' },
-          ]}
-          onChange={(value) => {
-            const media = Object.entries(MEDIA).find(([id]) => id === value)?.[1];
-            if (media) change('media', (own) => void Object.assign(own, media));
-          }}
         />
       </Line>
+      {exhaust.kind === 'filter' && (
+        <FilterFields
+          filter={exhaust.filter}
+          change={(field, apply) => changeOf('filter')(field, (own) => apply(own.filter))}
+        />
+      )}
+      {exhaust.kind === 'outdoors' && (
+        <OutdoorsFields outdoors={exhaust} change={changeOf('outdoors')} />
+      )}
+      {exhaust.kind === 'room' && <RoomFields room={exhaust} />}
+      {exhaust.kind === 'enclosure' && <EnclosureFields enclosure={exhaust} />}
+    </>
+  );
+}
+
+interface OwnFilterProps {
+  readonly kind: 'room' | 'enclosure';
+  readonly filter: Media | null;
+}
+
+/** A filter that may be there or not. */
+function OwnFilter({ kind, filter }: OwnFilterProps) {
+  return (
+    <>
+      <Line label="a filter there">
+        <Choice
+          label="Whether there is a filter"
+          value={filter ? 'yes' : 'no'}
+          options={[
+            { value: 'yes', label: 'yes' },
+            { value: 'no', label: 'none' },
+          ]}
+          onChange={(value) =>
+            changeOf(kind)('filter', (own) => {
+              own.filter = value === 'yes' ? { ...USUAL_FILTER } : null;
+            })
+          }
+        />
+      </Line>
+      {filter && (
+        <FilterFields
+          filter={filter}
+          change={(field, apply) =>
+            changeOf(kind)(field, (own) => {
+              if (own.filter) apply(own.filter);
+            })
+          }
+        />
+      )}
+    </>
+  );
+}
+
+function RoomFields({ room }: { readonly room: Of<'room'> }) {
+  return (
+    <>
+      <OwnFilter kind="room" filter={room.filter} />
       <FieldLine
-        line="media area"
-        label="Area of the filter media"
-        value={exhaust.area}
+        line="way back, open"
+        label="Free area of the way back"
+        value={room.opening}
         kind="area"
         min={0}
         isMinExcluded
-        max={1000}
+        max={100}
+        onChange={(opening) =>
+          changeOf('room')('way back', (own) => {
+            own.opening = opening;
+          })
+        }
+      />
+    </>
+  );
+}
+
+function EnclosureFields({ enclosure }: { readonly enclosure: Of<'enclosure'> }) {
+  const { filter, returnFilter } = enclosure;
+  const change = (field: string, apply: (own: Of<'enclosure'>['returnFilter']) => void) =>
+    changeOf('enclosure')(field, (own) => apply(own.returnFilter));
+  return (
+    <>
+      <OwnFilter kind="enclosure" filter={filter} />
+      {!filter && <LoadingField />}
+      <FieldLine
+        line="return filter"
+        label="Face area of the return filter"
+        value={returnFilter.area}
+        kind="area"
+        min={0}
+        isMinExcluded
+        max={100}
         onChange={(area) =>
-          change('filter area', (own) => {
+          change('return filter', (own) => {
             own.area = area;
           })
         }
       />
-      <FieldLine
-        line="permeability"
-        label="Permeability at half an inch of water"
-        value={exhaust.permeability}
-        kind="permeability"
-        min={0}
-        isMinExcluded
-        max={10}
-        onChange={(value) =>
-          change('permeability', (own) => {
-            own.permeability = value;
-          })
-        }
-      />
-      <Line label="loaded, as found">
-        <span className="grid grid-cols-[72px_1fr] items-center gap-2">
+      <Line label="which takes">
+        <span className="grid grid-cols-[1fr_20px_1fr] items-center gap-1">
           <ShopQuantity
-            label="How loaded the filter is, 1 clean"
-            value={shop.condition.filterLoading.value}
-            kind="number"
-            min={1}
-            max={100}
-            onChange={(value) =>
-              editCollector('filter loading', ({ condition }) => {
-                condition.filterLoading = { value, origin: { kind: 'assumed' } };
+            label="Pressure the return filter takes when clean"
+            value={returnFilter.pressure}
+            kind="pressure"
+            min={0}
+            isMinExcluded
+            max={2000}
+            onChange={(pressure) =>
+              change('return pressure', (own) => {
+                own.pressure = pressure;
               })
             }
           />
-          <span className="text-[14px] text-quiet">1 clean, 2–3 seasoned, 5–10 due</span>
+          <span className="text-center text-[14px] text-quiet">at</span>
+          <ShopQuantity
+            label="Velocity at which the return filter takes it"
+            value={returnFilter.velocity}
+            kind="velocity"
+            min={0}
+            isMinExcluded
+            max={10}
+            onChange={(velocity) =>
+              change('return velocity', (own) => {
+                own.velocity = velocity;
+              })
+            }
+          />
         </span>
       </Line>
     </>

@@ -1,7 +1,7 @@
 import type { Rung } from '@frank-gauge/core';
 
 /** Parts of a run that share a step on the ladder, under the first one's name. */
-const SMALL = new Set<Rung['kind']>(['reducer', 'straight', 'elbow', 'branch', 'other']);
+const SMALL = new Set<Rung['kind']>(['reducer', 'straight', 'elbow', 'pair', 'branch', 'other']);
 
 /** A part that takes less than this share of the blower's pressure may share a step. */
 const LITTLE = 0.03;

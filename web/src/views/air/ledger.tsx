@@ -5,6 +5,7 @@ import {
   formatQuantity,
   pressureLadder,
   type Rung,
+  type Severity,
   STYLES,
   unitSymbol,
   writeNumber,
@@ -53,10 +54,6 @@ export function Ledger() {
 
 function entryName(rung: Rung, shop: ReturnType<typeof useSolvedShop>['shop']): string {
   const run = shop.ducts.runs.find(({ id }) => id === rung.run);
-  if (rung.kind === 'exhaust') {
-    const { exhaust } = shop.collector;
-    return exhaust.kind === 'filter' ? 'Filter' : 'Way outdoors';
-  }
   const word = partWord(rung.kind, rung.name);
   return run ? `${word}, ${run.name}` : word;
 }
@@ -108,15 +105,19 @@ function LedgerTable({
   );
 }
 
+/** What a finding weighs, as a sign before its first words. */
+const SIGNS: Readonly<Record<Severity, string>> = { serious: '▼ ', caution: '◆ ', note: '' };
+
 function Findings() {
   const { selected, system, shop } = useSolvedShop();
   const view = useChoices((choices) => choices.view);
   const rule = useChoices((choices) => choices.rule);
   if (selected?.kind !== 'judged') return null;
-  const runName = (id: string) => shop.ducts.runs.find((run) => run.id === id)?.name ?? 'The inlet';
-  const told = findings(shop, selected, view, rule).map((finding) =>
-    tell(finding, system, selected.drop.name, runName),
-  );
+  const names = {
+    run: (id: string) => shop.ducts.runs.find((run) => run.id === id)?.name ?? 'The inlet',
+    drop: () => selected.drop.name,
+  };
+  const told = findings(shop, selected, view, rule).map((finding) => tell(finding, system, names));
   return (
     <div className="mt-4 space-y-3">
       {told.length === 0 && (
@@ -133,10 +134,12 @@ function Findings() {
           )}
         </p>
       )}
-      {told.map(({ title, text, isSerious }) => (
-        <p key={title} className="border-ink border-t pt-3 first:mt-4">
-          <strong className={`block font-semibold ${isSerious ? 'text-starved-text' : ''}`}>
-            {isSerious ? '▼ ' : ''}
+      {told.map(({ title, text, severity }, index) => (
+        <p key={`${title} ${index}`} className="border-ink border-t pt-3 first:mt-4">
+          <strong
+            className={`block font-semibold ${severity === 'serious' ? 'text-starved-text' : ''}`}
+          >
+            {SIGNS[severity]}
             {title}
           </strong>
           {text}

@@ -12,13 +12,12 @@ export function rungLabel(rung: Rung, shop: Shop, system: UnitSystem): string[] 
   const run = shop.ducts.runs.find(({ id }) => id === rung.run);
   const length = (value: number) => formatShort(value, 'length', system);
   const diameter = (value: number) => formatShort(value, 'diameter', system);
-  if (rung.kind === 'exhaust') {
-    return [shop.collector.exhaust.kind === 'filter' ? 'Filter' : 'Outdoors'];
-  }
   const word = partWord(rung.kind, rung.name);
+  if (rung.run === SEPARATOR_RUN && rung.kind === 'inlet') return ['Elbow', 'at inlet'];
   if (rung.run === SEPARATOR_RUN && rung.kind !== 'separator') return ['Collector', 'inlet'];
   if (rung.kind === 'pipe' && run?.length) return [diameter(run.diameter), length(run.length)];
   if (rung.kind === 'hose' && run?.hose) return [word, length(run.hose.length)];
+  if (rung.kind === 'exhaust') return word.split(' ');
   if (rung.kind === 'elbow' && run) {
     const bends = run.fittings.reduce((sum, fitting) => sum + fitting.count, 0);
     return [bends > 1 ? `${bends} elbows` : 'Elbow'];

@@ -1,15 +1,30 @@
 'use client';
 
-import { SEPARATOR_KINDS, SEPARATORS } from '@frank-gauge/core';
+import {
+  CYCLONE_FAMILIES,
+  CYCLONE_FAMILY_IDS,
+  collectorLoad,
+  cycloneOf,
+  formatShort,
+  SEPARATOR_KINDS,
+  SEPARATORS,
+  type Separator,
+  separatorHeads,
+} from '@frank-gauge/core';
+import { useChoices } from '@/store/choices';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../frame/solved-shop';
 import { editCollector } from './edit-collector';
-import { DiameterLine, Line, ShopQuantity } from './line';
+import { DiameterLine, FieldLine, Line, ShopQuantity } from './line';
 
+const editSeparator = (field: string, apply: (own: Separator) => void) =>
+  editCollector(field, ({ collector }) => apply(collector.separator));
+
+/** A separator's kind, inlet and loss; a cyclone's by its proportions, if they are known. */
 export function SeparatorFields() {
   const { shop } = useSolvedShop();
   const { separator } = shop.collector;
-  const [least, most] = SEPARATORS[separator.kind].range;
+  const isProportioned = separator.kind === 'cyclone' && separator.proportions !== null;
   return (
     <>
       <Line label="kind">
@@ -18,9 +33,12 @@ export function SeparatorFields() {
           value={separator.kind}
           options={SEPARATOR_KINDS.map((value) => ({ value, label: SEPARATORS[value].name }))}
           onChange={(kind) =>
-            editCollector('kind of separator', ({ collector }) => {
-              collector.separator.kind = kind;
-              collector.separator.heads = SEPARATORS[kind].heads;
+            editSeparator('kind of separator', (own) => {
+              own.kind = kind;
+              own.heads = SEPARATORS[kind].heads;
+              own.caught = SEPARATORS[kind].caught;
+              own.origin = { kind: 'assumed' };
+              own.proportions = null;
             })
           }
         />
@@ -30,31 +48,118 @@ export function SeparatorFields() {
         label="Inlet diameter of the separator"
         value={separator.inletDiameter}
         onChange={(diameter) =>
-          editCollector('inlet diameter', ({ collector }) => {
-            collector.separator.inletDiameter = diameter;
+          editSeparator('inlet diameter', (own) => {
+            own.inletDiameter = diameter;
           })
         }
       />
-      {separator.kind !== 'none' && (
-        <Line label="velocity heads">
-          <span className="grid grid-cols-[72px_1fr] items-center gap-2">
-            <ShopQuantity
-              label="Loss of the separator in velocity heads"
-              value={separator.heads}
-              kind="number"
-              min={0}
-              max={100}
-              onChange={(heads) =>
-                editCollector('velocity heads', ({ collector }) => {
-                  collector.separator.heads = heads;
-                })
-              }
-            />
-            <span className="text-[14px] text-quiet">
-              usual {least}–{most}; until measured, an estimate
-            </span>
+      {separator.kind === 'cyclone' && <CycloneFields separator={separator} />}
+      {separator.kind !== 'none' && !isProportioned && <HeadsFields separator={separator} />}
+    </>
+  );
+}
+
+interface Props {
+  readonly separator: Separator;
+}
+
+/** Loss and catch as they are believed. */
+function HeadsFields({ separator }: Props) {
+  const [least, most] = SEPARATORS[separator.kind].range;
+  return (
+    <>
+      <Line label="velocity heads">
+        <span className="grid grid-cols-[72px_1fr] items-center gap-2">
+          <ShopQuantity
+            label="Loss of the separator in velocity heads"
+            value={separator.heads}
+            kind="number"
+            min={0}
+            max={100}
+            onChange={(heads) =>
+              editSeparator('velocity heads', (own) => {
+                own.heads = heads;
+                own.origin = { kind: 'assumed' };
+              })
+            }
+          />
+          <span className="text-[14px] text-quiet">
+            usual {least}–{most}; until measured, an estimate
           </span>
-        </Line>
+        </span>
+      </Line>
+      <FieldLine
+        line="bin gets"
+        label="Share of the dust its bin gets"
+        value={separator.caught}
+        kind="ratio"
+        min={0}
+        max={1}
+        onChange={(caught) =>
+          editSeparator('what the bin gets', (own) => {
+            own.caught = caught;
+          })
+        }
+      />
+    </>
+  );
+}
+
+const BY_HEADS = 'heads';
+/** Body of a new cyclone in diameters of its round inlet: a usual proportion, to be measured. */
+const USUAL_BODY = 3;
+
+/** A cyclone by a published family's proportions: only its body's diameter is to be measured. */
+function CycloneFields({ separator }: Props) {
+  const { shop, now, system } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  const { proportions } = separator;
+  const family =
+    proportions &&
+    CYCLONE_FAMILY_IDS.find((id) => {
+      const { inletWidth } = CYCLONE_FAMILIES[id];
+      return Math.abs(proportions.inletWidth / proportions.bodyDiameter - inletWidth) < 1e-6;
+    });
+  const load = now.kind === 'solved' ? collectorLoad(shop, now, view).separator : null;
+  return (
+    <>
+      <Line label="reckoned by">
+        <Choice
+          label="How the cyclone is reckoned"
+          value={family ?? BY_HEADS}
+          options={[
+            { value: BY_HEADS, label: 'velocity heads' },
+            ...CYCLONE_FAMILY_IDS.map((value) => ({
+              value,
+              label: `proportions: ${CYCLONE_FAMILIES[value].name.toLowerCase()}`,
+            })),
+          ]}
+          onChange={(value) =>
+            editSeparator('how the cyclone is reckoned', (own) => {
+              const diameter = own.proportions?.bodyDiameter ?? USUAL_BODY * own.inletDiameter;
+              own.proportions = value === BY_HEADS ? null : cycloneOf(value, diameter);
+            })
+          }
+        />
+      </Line>
+      {proportions && (
+        <>
+          <DiameterLine
+            line="body, inside"
+            label="Diameter of the cyclone’s body"
+            value={proportions.bodyDiameter}
+            onChange={(diameter) =>
+              editSeparator('cyclone body', (own) => {
+                if (family) own.proportions = cycloneOf(family, diameter);
+              })
+            }
+          />
+          <p className="text-[14px] text-quiet">
+            {separatorHeads(separator).toFixed(1)} velocity heads of the inlet (Shepherd and Lapple)
+            {load?.cutSize != null &&
+              `; half of ${formatShort(load.cutSize, 'dustSize', system)} dust caught, ${(100 * load.caught).toFixed(1)} % by mass`}
+          </p>
+        </>
       )}
     </>
   );

@@ -3,7 +3,7 @@
 import { collectorLoad, formatQuantity, STYLES, setGate, writeNumber } from '@frank-gauge/core';
 import { ChevronUp } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
-import { chooseDrop } from '@/store/choices';
+import { chooseDrop, useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { failureSentence } from '@/words/failure-words';
 import { useSolvedShop, worstOf } from './solved-shop';
@@ -63,6 +63,7 @@ function Big({ text }: { readonly text: string }) {
 
 function Figures() {
   const { now, shop, system, verdicts } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
   const worst = worstOf(verdicts);
   const { flow: flowStyle } = STYLES[system];
   if (now.kind === 'unsolved') {
@@ -72,7 +73,7 @@ function Figures() {
       </p>
     );
   }
-  const load = collectorLoad(shop, now);
+  const load = collectorLoad(shop, now, view);
   return (
     <>
       <Figure label="at the blower">

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { allAir, type ShopSolved } from '../network/solve-shop';
-import { neededFlow } from './judge-drops';
+import { neededFlow } from '../verdict/judge-drops';
 
 const part = z.strictObject({ kind: z.string(), name: z.string(), loss: z.number() });
 
@@ -14,6 +14,8 @@ const segment = z.strictObject({
   totalOut: z.number(),
   staticIn: z.number(),
   staticOut: z.number(),
+  velocityPressureIn: z.number(),
+  velocityPressureOut: z.number(),
   parts: z.array(part),
 });
 
@@ -29,6 +31,10 @@ export const solutionSchema = z.discriminatedUnion('kind', [
       rise: z.number(),
       inletTotal: z.number(),
       outletStatic: z.number(),
+      outletLeak: z.number(),
+      crossings: z.array(
+        z.strictObject({ flow: z.number(), rise: z.number(), isStable: z.boolean() }),
+      ),
     }),
     drops: z.array(
       z.strictObject({ id: z.string(), name: z.string(), flow: z.number(), needed: z.number() }),
@@ -52,7 +58,7 @@ export function describeSolution(solved: ShopSolved): SolutionDocument {
     iterations,
     residual,
     air: { density: network.air.density, viscosity: network.air.viscosity },
-    blower: { ...blower },
+    blower: { ...blower, crossings: blower.crossings.map((crossing) => ({ ...crossing })) },
     drops: tree.drops.map((drop) => ({
       id: drop.id,
       name: drop.name,

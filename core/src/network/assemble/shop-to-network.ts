@@ -1,24 +1,15 @@
-import { airAtSite } from '../air/air-at-site';
-import { circleArea } from '../air/velocity-pressure';
-import { scaleBlower } from '../collector/blower';
-import { filterResistance } from '../collector/filter';
-import { holeLeakage, LEAKAGE_CLASSES, seamLeakage } from '../duct/leakage';
-import { runLength } from '../shop/length';
-import type { Run, Shop } from '../shop/schema';
-import type { DuctTree } from '../shop/topology';
-import type { Network, Segment } from './network';
-import {
-  endOfRun,
-  entryParts,
-  type Factors,
-  hoseParts,
-  isAirtight,
-  leavingParts,
-  NO_CHANGE,
-  pipeParts,
-  type Setting,
-  type View,
-} from './run-parts';
+import { airAtSite } from '../../air/air-at-site';
+import { scaleBlower } from '../../collector/blower';
+import { runLength } from '../../shop/length';
+import type { Run, Shop } from '../../shop/schema';
+import type { DuctTree } from '../../shop/topology';
+import type { Network, Segment } from '../network';
+import { exhaustOfShop } from './exhaust-of-shop';
+import { endOfRun, leavingParts } from './junction-parts';
+import { leaksOfRun, seamExponent } from './leaks-of-run';
+import { entryParts, hoseParts, pipeParts } from './run-parts';
+import { separatorSegment } from './separator-segment';
+import { type Factors, isAirtight, NO_CHANGE, type Setting, type View } from './setting';
 
 export interface NetworkOptions {
   readonly view: View;
@@ -26,9 +17,6 @@ export interface NetworkOptions {
   readonly openGates?: ReadonlySet<string> | undefined;
   readonly factors?: Factors;
 }
-
-/** The name the separator's segment goes by among the runs. */
-export const SEPARATOR_RUN = 'separator';
 
 /**
  * A shop's ducts and collector as a network: each run with its hose, gate, elbows and reducers as
@@ -40,24 +28,17 @@ export function shopToNetwork(shop: Shop, tree: DuctTree, options: NetworkOption
     run.gate === null || (openGates ? openGates.has(run.id) : run.gate.open);
   const setting: Setting = { shop, tree, view, factors, isOpen };
   const air = airAtSite(shop.shop.site);
-  const { blower, exhaust } = shop.collector;
-  const loading = view === 'found' ? shop.condition.filterLoading.value : 1;
-  const running = { ...air, speed: blower.speed, wheelDiameter: blower.wheelDiameter };
+  const { curve, measured, speed, wheelDiameter } = shop.collector.blower;
+  const running = { density: air.density, speed, wheelDiameter };
   return {
     air,
     segments: buildSegments(setting, air.density),
-    blower: scaleBlower(blower.curve, blower.measured, running).map(({ flow, pressure }) => ({
+    blower: scaleBlower(curve, measured, running).map(({ flow, pressure }) => ({
       flow,
       pressure: pressure * factors.blower,
     })),
-    exhaust:
-      exhaust.kind === 'filter'
-        ? { linear: filterResistance(exhaust, loading) * factors.filter, quadratic: 0 }
-        : {
-            linear: 0,
-            quadratic:
-              (exhaust.lossCoefficient * air.density) / (2 * circleArea(exhaust.diameter) ** 2),
-          },
+    exhaust: exhaustOfShop(setting, air.density),
+    seamExponent: seamExponent(setting),
   };
 }
 
@@ -74,8 +55,8 @@ function buildSegments(setting: Setting, density: number): Segment[] {
     firstSegment.set(run.id, count);
     count += hasHose(run) ? 2 : 1;
   }
-  const isReached = (run: Run) => firstSegment.has(run.id);
-  const isFed = (node: string) => (tree.into.get(node) ?? []).some(isReached);
+  const isFed = (node: string) =>
+    (tree.into.get(node) ?? []).some(({ id }) => firstSegment.has(id));
 
   const segments: Segment[] = [];
   for (const run of reached) {
@@ -83,7 +64,7 @@ function buildSegments(setting: Setting, density: number): Segment[] {
     const upstream = port ? 'open' : isFed(run.from) ? 'fed' : 'capped';
     const entry = (into: number) =>
       port ? entryParts(port, into, setting) : leavingParts(run.from, setting);
-    const { seam, hole } = leaksOf(run, setting, density);
+    const { seam, hole } = leaksOfRun(run, setting, density);
     if (run.hose && hasHose(run)) {
       const { diameter, length } = run.hose;
       segments.push({
@@ -93,7 +74,7 @@ function buildSegments(setting: Setting, density: number): Segment[] {
         upstream,
         seam: seam(diameter, length),
         hole: 0,
-        junction: { kind: 'none' },
+        junction: null,
         parts: [...entry(diameter), ...hoseParts(run, setting)],
       });
     }
@@ -126,36 +107,4 @@ function reachedRuns(setting: Setting): Run[] {
     if (isBehind || (run.gate?.end === 'downstream' && isAirtight(run, setting))) cutOff.add(run);
   }
   return cutOff.size === 0 ? [...upstreamFirst] : upstreamFirst.filter((run) => !cutOff.has(run));
-}
-
-/** A run's leaks: its seams by surface, and the openings believed to be in its pipe. */
-function leaksOf(run: Run, { shop, view, factors }: Setting, density: number) {
-  const { sealing, holes } = shop.condition;
-  const own = sealing.runs.find((entry) => entry.run === run.id)?.leakageClass ?? sealing.usual;
-  const leakageClass = view === 'found' ? own : LEAKAGE_CLASSES.sealed;
-  const area = holes.reduce((sum, hole) => (hole.run === run.id ? sum + hole.area : sum), 0);
-  return {
-    seam: (diameter: number, length: number) =>
-      seamLeakage(leakageClass, Math.PI * diameter * length) * factors.leaks,
-    hole: view === 'found' ? holeLeakage(area, density) * factors.leaks : 0,
-  };
-}
-
-function separatorSegment(setting: Setting, fed: boolean): Segment {
-  const { shop, tree, factors } = setting;
-  const { kind, heads, inletDiameter } = shop.collector.separator;
-  const coefficient = kind === 'none' ? 0 : heads * factors.separator;
-  return {
-    run: SEPARATOR_RUN,
-    downstream: -1,
-    diameter: inletDiameter,
-    upstream: fed ? 'fed' : 'capped',
-    seam: 0,
-    hole: 0,
-    junction: { kind: 'none' },
-    parts: [
-      ...leavingParts(tree.inlet.id, setting),
-      { kind: 'separator', name: kind, half: 'up', coefficient, friction: null },
-    ],
-  };
 }

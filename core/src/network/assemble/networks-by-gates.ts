@@ -1,7 +1,7 @@
-import { gateLoss } from '../fitting/gate';
-import type { Run, Shop } from '../shop/schema';
-import type { DuctTree } from '../shop/topology';
-import type { Network, Segment } from './network';
+import { gateLoss } from '../../fitting/gate';
+import type { Run, Shop } from '../../shop/schema';
+import type { DuctTree } from '../../shop/topology';
+import type { Network, Segment } from '../network';
 import { type NetworkOptions, shopToNetwork } from './shop-to-network';
 
 /**

@@ -1,91 +1,13 @@
-// - Idelchik, converging wyes (from memory), in its limits; and energy across the junction.
 // - AMCA fan laws. NEC 430.248 single-phase full-load currents (from memory).
 // - ASTM D737: a filter at its permeability loses 125 Pa.
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type BlowerPoint, scaleBlower } from '../src/collector/blower';
 import { estimatedCurve } from '../src/collector/estimated-curve';
 import { filterResistance } from '../src/collector/filter';
 import { curveInto, monotoneCurve } from '../src/collector/monotone-curve';
-import { fullLoadCurrent, motorCurrent, shaftPower } from '../src/collector/motor';
-import {
-  branchCoefficient,
-  branchLossInto,
-  type JunctionLoss,
-  straightCoefficient,
-  straightLossInto,
-} from '../src/fitting/momentum-wye';
+import { fullLoadCurrent, motorCurrent } from '../src/collector/motor';
+import { greatestAirPower, shaftPower, staticEfficiency } from '../src/collector/shaft-power';
 import { fromSI, toSI } from '../src/quantity/units';
-
-const wye = (ratio: number, degrees: number) => ({
-  combinedArea: 1,
-  branchArea: ratio,
-  cosine: Math.cos((degrees * Math.PI) / 180),
-});
-
-describe('momentum wye', () => {
-  it('with no air from the branch: the branch is drawn along, the main loses nothing', () => {
-    expect(branchCoefficient(wye(1, 45), 0)).toBeCloseTo(0.9 * (1 - 2), 12);
-    expect(branchCoefficient(wye(0.3, 45), 0)).toBeCloseTo(-1, 12);
-    expect(straightCoefficient(wye(1, 45), 0)).toBe(0);
-  });
-
-  it('with all air from a 45° branch of full size: 0.55·(2 − 2·cos 45°)', () => {
-    expect(branchCoefficient(wye(1, 45), 1)).toBeCloseTo(0.55 * (2 - Math.SQRT2), 12);
-  });
-
-  it('steeper branches lose more', () => {
-    for (const share of [0.2, 0.5, 0.8, 1]) {
-      expect(branchCoefficient(wye(0.6, 30), share)).toBeLessThan(
-        branchCoefficient(wye(0.6, 60), share),
-      );
-      expect(branchCoefficient(wye(0.6, 60), share)).toBeLessThan(
-        branchCoefficient(wye(0.6, 90), share),
-      );
-    }
-  });
-
-  it('creates no energy at equal legs: losses weighted by flow stay above zero', () => {
-    for (const degrees of [30, 45, 60, 90]) {
-      for (let share = 0; share <= 1; share += 0.05) {
-        const both =
-          share * branchCoefficient(wye(1, degrees), share) +
-          (1 - share) * straightCoefficient(wye(1, degrees), share);
-        expect(both).toBeGreaterThan(-0.02);
-      }
-    }
-  });
-
-  it('has the derivatives it says', () => {
-    const flow = fc.double({ min: 0.05, max: 0.5, noNaN: true });
-    const share = fc.double({ min: 0.02, max: 0.98, noNaN: true });
-    const anyWye = fc.record({
-      combinedArea: fc.constant(0.02),
-      branchArea: fc.constantFrom(0.005, 0.008, 0.02),
-      cosine: fc.constantFrom(0, 0.5, Math.SQRT1_2, 0.97),
-    });
-    for (const lossInto of [branchLossInto, straightLossInto]) {
-      fc.assert(
-        fc.property(anyWye, flow, share, (shape, combined, part) => {
-          fc.pre(Math.abs(part - 0.3889) > 0.001);
-          const at = (own: number, all: number): JunctionLoss => {
-            const out = { loss: 0, byOwn: 0, byCombined: 0 };
-            lossInto(out, shape, own, all, 1.2);
-            return out;
-          };
-          const own = part * combined;
-          const h = 1e-7;
-          const here = at(own, combined);
-          const byOwn = (at(own + h, combined).loss - at(own - h, combined).loss) / (2 * h);
-          const byAll = (at(own, combined + h).loss - at(own, combined - h).loss) / (2 * h);
-          const scale = Math.abs(here.byOwn) + Math.abs(here.byCombined) + 1;
-          expect(Math.abs(here.byOwn - byOwn) / scale).toBeLessThan(1e-4);
-          expect(Math.abs(here.byCombined - byAll) / scale).toBeLessThan(1e-4);
-        }),
-      );
-    }
-  });
-});
 
 describe('blower', () => {
   const points: BlowerPoint[] = [
@@ -105,6 +27,15 @@ describe('blower', () => {
     expect(bigger?.pressure).toBeCloseTo(2300 * 1.1 ** 2, 9);
     const [, thinner] = scaleBlower(points, as, { ...as, density: 0.9 });
     expect(thinner).toEqual({ flow: 0.2, pressure: 2300 * 0.75 });
+  });
+
+  it('asks for power by ρ·N³·D⁵ (AMCA)', () => {
+    const power = (state: typeof as, flow: number) =>
+      shaftPower(flow, scaleBlower(points, as, state), 0.5);
+    expect(power({ ...as, speed: 2 * as.speed }, 0.6) / power(as, 0.3)).toBeCloseTo(8, 6);
+    const wider = { ...as, wheelDiameter: 1.1 * as.wheelDiameter };
+    expect(power(wider, 0.3 * 1.1 ** 3) / power(as, 0.3)).toBeCloseTo(1.1 ** 5, 6);
+    expect(power({ ...as, density: 0.9 }, 0.3) / power(as, 0.3)).toBeCloseTo(0.75, 6);
   });
 
   it('interpolates through its points, never rising between falling ones', () => {
@@ -142,7 +73,13 @@ describe('blower', () => {
   });
 
   it('asks the shaft for Q·P/η and its motor for full-load current at rated load', () => {
-    expect(shaftPower(0.25, 2000, 0.5)).toBe(1000);
+    // W = Q·P/η where the air power is greatest; a straight line in flow from there.
+    const best = greatestAirPower(points);
+    const air = best.flow * best.pressure;
+    expect(shaftPower(best.flow, points, 0.5)).toBeCloseTo(2 * air, 6);
+    expect(staticEfficiency(best, points, 0.5)).toBeCloseTo(0.5, 9);
+    expect(shaftPower(0.5, points, 0.5)).toBeGreaterThan(shaftPower(best.flow, points, 0.5));
+    expect(shaftPower(0, points, 0.5)).toBeLessThan(0.5 * shaftPower(best.flow, points, 0.5));
     const motor = { power: 1500, voltage: 230, plateCurrent: 12 };
     expect(motorCurrent(motor, 1500)).toBeCloseTo(12, 9);
     expect(motorCurrent(motor, 0)).toBeGreaterThan(3);

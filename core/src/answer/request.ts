@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { MOST_SETS } from '../verdict/every-gate-set';
+
+const finite = z.number();
+
+/** A blower's curve by any of the ways there are; it takes the place of the shop's own. */
+const curve = z.discriminatedUnion('kind', [
+  /** Text of a CSV file: flow, then pressure; `units` for what states none. */
+  z.strictObject({
+    kind: z.literal('csv'),
+    text: z.string().max(100_000),
+    units: z.enum(['us', 'metric']).default('metric'),
+  }),
+  /** Two field tests, made in the shop's own air and at its speed. SI. */
+  z.strictObject({
+    kind: z.literal('tests'),
+    blocked: finite,
+    open: z.strictObject({ flow: finite, pressure: finite }),
+  }),
+  /** From the shop's wheel and speed. */
+  z.strictObject({ kind: z.literal('estimate'), freeFlow: z.number().positive().max(50) }),
+]);
+
+const reading = z.strictObject({ value: finite, doubt: z.number().min(0) });
+
+/**
+ * What may be asked about a shop. Everything is SI; what is left out is as the document has it.
+ * `include` names the answers wanted beyond the solution itself.
+ */
+export const requestSchema = z.strictObject({
+  shop: z.unknown(),
+  /** Ids of runs whose gates stand open. */
+  openGates: z.array(z.string()).max(2000).optional(),
+  view: z.enum(['designed', 'found']).default('found'),
+  /** Schools to reckon by instead of the shop's own. */
+  friction: z.enum(['darcy', 'powerFit', 'equivalentFeet']).optional(),
+  junctions: z.enum(['momentum', 'handbook']).optional(),
+  curve: curve.optional(),
+  include: z.array(z.enum(['load', 'findings', 'methods', 'gateSets'])).default([]),
+  /** Fits the separator's coefficient to a drop read without it and with it. */
+  separatorPair: z.strictObject({ drop: z.string(), without: reading, with: reading }).optional(),
+});
+
+export type AnswerRequest = z.infer<typeof requestSchema>;
+
+const met = z.strictObject({ value: finite, drawing: z.array(z.string()) });
+
+/** Every set of drops the shop's rule lets draw at once, the worst of each drop and run kept. */
+export const overSetsSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('evaluated'),
+    sets: z.int().max(MOST_SETS),
+    drops: z.array(z.strictObject({ drop: z.string(), least: met, margin: finite })),
+    runs: z.array(z.strictObject({ run: z.string(), slowest: met, fastest: met })),
+    unsolved: z.array(z.array(z.string())),
+  }),
+  z.strictObject({ kind: z.literal('too many sets'), sets: finite, most: finite }),
+]);

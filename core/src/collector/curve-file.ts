@@ -1,0 +1,67 @@
+import papaparse from 'papaparse';
+import { parseQuantity } from '../quantity/parse-quantity';
+import { STYLES, type UnitSystem } from '../quantity/unit-system';
+import type { BlowerPoint } from './blower';
+
+export type ReadCurve =
+  | { readonly ok: true; readonly points: BlowerPoint[] }
+  | { readonly ok: false; readonly reason: string };
+
+const MOST_POINTS = 200;
+
+/**
+ * Reads a blower's curve from the text of a CSV file: flow, then pressure, a point a line, with
+ * commas, semicolons or tabs between. A first line without numbers is a heading; units written
+ * there, in brackets or alone, go for their columns. A unit in a cell goes for that cell; else the
+ * shop's units do. Lines are named as a text editor counts them.
+ *
+ * @example readCurveFile('flow (m3/h),pressure (Pa)\n0,2500\n900,1800', 'us')
+ */
+export function readCurveFile(text: string, system: UnitSystem): ReadCurve {
+  const lines = papaparse.parse<string[]>(text, { delimitersToGuess: [',', ';', '\t'] }).data;
+  const points: BlowerPoint[] = [];
+  let units: readonly string[] = ['', ''];
+  for (const [index, cells] of lines.entries()) {
+    const refuse = (why: string): ReadCurve => ({ ok: false, reason: `Line ${index + 1}: ${why}` });
+    if (cells.every((cell) => cell.trim() === '')) continue;
+    if (points.length === 0 && !cells.some((cell) => /^[\s+\-.]*\d/.test(cell))) {
+      units = cells.slice(0, 2).map((cell) => unitIn(cell));
+      continue;
+    }
+    const [first = '', second = '', ...rest] = cells;
+    if (second.trim() === '' || rest.some((cell) => cell.trim() !== '')) {
+      return refuse('a flow and a pressure belong here, such as “400,8.5”.');
+    }
+    const flow = parseQuantity(withUnit(first, units[0]), STYLES[system].flow.unit);
+    const pressure = parseQuantity(withUnit(second, units[1]), STYLES[system].pressure.unit);
+    if (!flow.ok) return refuse(flow.reason);
+    if (!pressure.ok) return refuse(pressure.reason);
+    if (flow.value < 0 || pressure.value < 0) return refuse('a curve has no values below zero.');
+    const before = points.at(-1);
+    if (before && flow.value <= before.flow) {
+      return refuse('the flow goes backward: each point has to lie beyond the one before.');
+    }
+    points.push({ flow: flow.value, pressure: pressure.value });
+  }
+  if (points.length < 2) return { ok: false, reason: 'A curve needs at least two points.' };
+  if (points.length > MOST_POINTS) {
+    return { ok: false, reason: `A curve takes at most ${MOST_POINTS} points.` };
+  }
+  return { ok: true, points };
+}
+
+const HEADING_WORDS = /^(?:volume|flow|air|fan|blower|static|total|pressure|sp|tp|q|p)[\s,:]*/i;
+
+/** The unit a heading names: in its brackets, or what is left of it without its own words. */
+function unitIn(heading: string): string {
+  const bracketed = /[([](.+)[)\]]/.exec(heading)?.[1];
+  if (bracketed !== undefined) return bracketed.trim();
+  let rest = heading.trim();
+  while (HEADING_WORDS.test(rest)) rest = rest.replace(HEADING_WORDS, '');
+  return rest.trim();
+}
+
+const BARE_NUMBER = /^\s*[\d.,]+(?:e[+-]?\d+)?\s*$/i;
+
+const withUnit = (cell: string, unit = ''): string =>
+  unit !== '' && BARE_NUMBER.test(cell) ? `${cell.trim()} ${unit}` : cell;

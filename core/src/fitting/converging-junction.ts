@@ -1,0 +1,139 @@
+/**
+ * Converging junction by momentum: what each leg loses between itself and the combined leg, for a
+ * wye, a tee, a double wye or any number of legs meeting at one body.
+ *
+ * Idelchik, Handbook of Hydraulic Resistance, converging wyes with F_st = F_c (from memory):
+ *   branch   ζ_s  = A·[1 + (Q_s·F_c/(Q_c·F_s))² − 2(1 − Q_s/Q_c)² − 2(F_c/F_s)(Q_s/Q_c)²·cos α]
+ *   straight ζ_st = 1 − (1 − Q_s/Q_c)² − 2(F_c/F_s)(Q_s/Q_c)²·cos α
+ * both on the combined leg's velocity pressure, c combined, s side branch, st straight.
+ *
+ * Both are the momentum balance of the body, pressures of the legs taken equal: written for any
+ * number of legs, with v = Q/F and the momentum they bring along the main M = 2/F_c·Σ Q²·cos α/F,
+ *   loss of a leg = ρ/2·A·(v² + v_c² − M),
+ * which for one branch is the pair above, and for a double wye counts what the opposite branch
+ * brings. Weighted by flow and with A = 1 it is never below ρ/2·Σ Q(v·cos α − v_c)²: no energy is
+ * created. The quotients by Q_c have cancelled, so it is finite and smooth down to no flow at all.
+ *
+ * A, by which Idelchik corrects branches wider than 0.35 of the main, may step at Q_s/Q_c = 0.4 by
+ * 2 %; here it is the greater of its two forms, which meet at 0.389, so that it has no step.
+ */
+
+/** What kind of leg: the way straight on; a branch; a branch so narrow that A is 1. */
+export const STRAIGHT_LEG = 1;
+export const BRANCH_LEG = 2;
+export const NARROW_BRANCH_LEG = 3;
+export type LegKind = typeof STRAIGHT_LEG | typeof BRANCH_LEG | typeof NARROW_BRANCH_LEG;
+
+/** What the geometry of a junction fixes for one of its legs. */
+export interface JunctionLeg {
+  readonly kind: LegKind;
+  /** Its own cross-section where it enters the body, m²; a straight leg's is the body's. */
+  readonly area: number;
+  /** Cross-section of the body, which the combined leg leaves by, m². */
+  readonly combinedArea: number;
+  /** Cosine of the angle between leg and main: 1 straight on, 0 at a tee. */
+  readonly cosine: number;
+}
+
+/** Branches up to this share of the body's cross-section are narrow. */
+const NARROW = 0.35;
+const SLOPED = 0.9;
+const LEAST_A = 0.55;
+
+export const straightLeg = (combinedArea: number): JunctionLeg => ({
+  kind: STRAIGHT_LEG,
+  area: combinedArea,
+  combinedArea,
+  cosine: 1,
+});
+
+/** @param angle between branch and main, rad; held to at most a right angle */
+export const branchLeg = (area: number, combinedArea: number, angle: number): JunctionLeg => ({
+  kind: area / combinedArea <= NARROW ? NARROW_BRANCH_LEG : BRANCH_LEG,
+  area,
+  combinedArea,
+  cosine: Math.max(0, Math.cos(angle)),
+});
+
+/** Pressure a leg loses, Pa, with its derivatives by own flow, combined flow and momentum M. */
+export interface LegLoss {
+  loss: number;
+  byOwn: number;
+  byCombined: number;
+  byMomentum: number;
+}
+
+/** What a leg's flow (m³/s) adds to M, m²/s². */
+export const momentumOf = (leg: JunctionLeg, flow: number): number =>
+  (2 * flow * flow * leg.cosine) / (leg.area * leg.combinedArea);
+
+/**
+ * Writes into `out` what a leg loses, from its own flow and the combined one (m³/s) and the
+ * momentum `m` all legs bring (m²/s²). Negative losses are real: fast air in the main draws a
+ * branch along. Plain numbers, for the solver's inner loop.
+ */
+export function legLossInto(
+  out: LegLoss,
+  kind: number,
+  area: number,
+  combinedArea: number,
+  own: number,
+  combined: number,
+  m: number,
+  density: number,
+): void {
+  const half = density / 2;
+  const velocity = own / area;
+  const leaving = combined / combinedArea;
+  const base = velocity * velocity + leaving * leaving - m;
+  let a = 1;
+  let aByShare = 0;
+  let share = 0;
+  if (kind === BRANCH_LEG) {
+    share = combined > 0 ? Math.min(Math.max(own / combined, 0), 1) : 0;
+    a = SLOPED * (1 - share);
+    if (a <= LEAST_A) a = LEAST_A;
+    else if (combined > 0) aByShare = -SLOPED / combined;
+  }
+  out.loss = half * a * base;
+  out.byOwn = half * ((2 * a * velocity) / area + aByShare * base);
+  out.byCombined = half * ((2 * a * leaving) / combinedArea - aByShare * base * share);
+  out.byMomentum = -half * a;
+}
+
+/** Loss of each leg of a junction, Pa, from their flows in m³/s, at `density` kg/m³. */
+export function junctionLosses(
+  legs: readonly { readonly leg: JunctionLeg; readonly flow: number }[],
+  density: number,
+): number[] {
+  const combined = legs.reduce((sum, { flow }) => sum + flow, 0);
+  const m = legs.reduce((sum, { leg, flow }) => sum + momentumOf(leg, flow), 0);
+  const out: LegLoss = { loss: 0, byOwn: 0, byCombined: 0, byMomentum: 0 };
+  return legs.map(({ leg, flow }) => {
+    legLossInto(out, leg.kind, leg.area, leg.combinedArea, flow, combined, m, density);
+    return out.loss;
+  });
+}
+
+/** Coefficients of a wye with one branch, on the combined leg's velocity pressure. */
+export interface WyeCoefficients {
+  readonly branch: number;
+  readonly straight: number;
+}
+
+/**
+ * ζ_s and ζ_st of a wye from the share Q_s/Q_c of the branch.
+ * @param areaRatio F_s/F_c
+ * @param angle rad
+ * @example wyeCoefficients(1, Math.PI / 4, 0.5) // branch 0.22, straight 0.40
+ */
+export function wyeCoefficients(areaRatio: number, angle: number, share: number): WyeCoefficients {
+  const [branch = 0, straight = 0] = junctionLosses(
+    [
+      { leg: branchLeg(areaRatio, 1, angle), flow: share },
+      { leg: straightLeg(1), flow: 1 - share },
+    ],
+    2,
+  );
+  return { branch, straight };
+}

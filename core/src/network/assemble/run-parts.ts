@@ -1,0 +1,68 @@
+import { circleArea } from '../../air/velocity-pressure';
+import { HOSES } from '../../duct/hose';
+import { PIPES } from '../../duct/pipes';
+import { gateLoss } from '../../fitting/gate';
+import { changeOfDiameterLoss, USUAL_REDUCER_ANGLE } from '../../fitting/reducer';
+import { runLength } from '../../shop/length';
+import type { Port, Run } from '../../shop/schema';
+import type { Part } from '../network';
+import { bendParts } from './bend-parts';
+import { hoseLaw, pipeLaw } from './friction-by-school';
+import { lossy, rubbing } from './part';
+import { isAirtight, type Setting } from './setting';
+
+const SAME = 1e-6;
+
+/** A change of diameter as a part whose coefficient is on the velocity pressure at `on`. */
+export function reducerParts(
+  { from, to, on }: { readonly from: number; readonly to: number; readonly on: number },
+  half: 'up' | 'down',
+  { factors }: Setting,
+  angle = USUAL_REDUCER_ANGLE,
+): Part[] {
+  if (Math.abs(from - to) < SAME) return [];
+  const toOwn = (circleArea(on) / circleArea(Math.min(from, to))) ** 2;
+  const coefficient = changeOfDiameterLoss(from, to, angle) * toOwn * factors.fittings;
+  return [lossy('reducer', half, coefficient)];
+}
+
+/** The way in: the port's entry, and what fits the duct of diameter `into` onto it. */
+export function entryParts(port: Port, into: number, setting: Setting): Part[] {
+  const toOwn = (circleArea(into) / circleArea(port.diameter)) ** 2;
+  const coefficient = port.entryLoss * setting.factors.entries * toOwn;
+  return [
+    lossy('entry', 'up', coefficient, port.name),
+    ...reducerParts({ from: port.diameter, to: into, on: into }, 'up', setting),
+  ];
+}
+
+/** A run's hose, and what fits it onto the pipe. */
+export function hoseParts(run: Run, setting: Setting): Part[] {
+  const { hose } = run;
+  if (!hose) return [];
+  const { rules } = setting.shop.shop;
+  const law = hoseLaw(hose, run.pipe, rules.friction, setting.factors.friction);
+  const { diameter } = hose;
+  return [
+    rubbing('hose', law, HOSES[hose.kind].name),
+    ...reducerParts({ from: diameter, to: run.diameter, on: diameter }, 'down', setting),
+  ];
+}
+
+/** A run's gate, pipe and fittings, in the order the air meets them. */
+export function pipeParts(run: Run, setting: Setting): Part[] {
+  const { friction: school } = setting.shop.shop.rules;
+  const length = runLength(run, setting.tree);
+  const law = pipeLaw(run.pipe, length, school, setting.factors.friction);
+  const pipe = rubbing('pipe', law, PIPES[run.pipe].name);
+  const bends = bendParts(run, setting);
+  const gate = gateParts(run, setting);
+  return run.gate?.end === 'upstream' ? [...gate, pipe, ...bends] : [pipe, ...bends, ...gate];
+}
+
+function gateParts(run: Run, setting: Setting): Part[] {
+  const { gate } = run;
+  if (!gate || isAirtight(run, setting)) return [];
+  const coefficient = gateLoss(setting.isOpen(run) ? gate.opening : 0, gate.closedGap);
+  return [lossy('gate', gate.end === 'upstream' ? 'up' : 'down', coefficient)];
+}

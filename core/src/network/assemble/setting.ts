@@ -1,0 +1,39 @@
+import type { Run, Shop } from '../../shop/schema';
+import type { DuctTree } from '../../shop/topology';
+
+/** How a shop is looked at. Designed: as drawn, sealed and clean. Found: as believed to be now. */
+export type View = 'designed' | 'found';
+
+/** What the estimates are multiplied by: 1, unless someone asks how much an estimate matters. */
+export interface Factors {
+  readonly entries: number;
+  readonly fittings: number;
+  readonly friction: number;
+  readonly separator: number;
+  readonly filter: number;
+  readonly leaks: number;
+  readonly blower: number;
+}
+
+export const NO_CHANGE: Factors = {
+  entries: 1,
+  fittings: 1,
+  friction: 1,
+  separator: 1,
+  filter: 1,
+  leaks: 1,
+  blower: 1,
+};
+
+/** Everything the parts of a run depend on besides the run. */
+export interface Setting {
+  readonly shop: Shop;
+  readonly tree: DuctTree;
+  readonly view: View;
+  readonly factors: Factors;
+  readonly isOpen: (run: Run) => boolean;
+}
+
+/** True where a run's gate is shut and lets nothing by at all. */
+export const isAirtight = (run: Run, { isOpen }: Setting): boolean =>
+  run.gate !== null && run.gate.closedGap === 0 && !isOpen(run);

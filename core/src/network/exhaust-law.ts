@@ -1,0 +1,54 @@
+import type { Air } from '../air/air-at-site';
+import { frictionLoss } from '../duct/friction-law';
+import { type LeakFlow, leakInto } from './leak-law';
+import type { Exhaust } from './network';
+
+/** Static pressure at the blower's outlet with its slope by the blower's flow. */
+export interface ExhaustPressure {
+  pressure: number;
+  slope: number;
+  /** What blows out between blower and filter, m³/s. */
+  leak: number;
+}
+
+/** Share of the flow by which the duct's friction is differenced. */
+const STEP = 1e-4;
+const MAX_STEPS = 40;
+
+const leakOut: LeakFlow = { flow: 0, slope: 0 };
+
+/**
+ * Writes into `out` the static pressure (Pa) a blower at `flow` (m³/s) needs behind it. Where
+ * something leaks out ahead of the filter, the filter sees only the rest: its flow q is found from
+ * q + leak(P(q)) = flow by Newton's method, both terms rising.
+ */
+export function exhaustInto(out: ExhaustPressure, exhaust: Exhaust, flow: number, air: Air): void {
+  throughInto(out, exhaust, flow, air);
+  out.leak = 0;
+  if (exhaust.hole === 0) return;
+  let through = flow;
+  for (let step = 0; step < MAX_STEPS; step++) {
+    throughInto(out, exhaust, through, air);
+    leakInto(leakOut, 0, 1, exhaust.hole, out.pressure);
+    const change = (flow - through - leakOut.flow) / (1 + leakOut.slope * out.slope);
+    through += change;
+    if (Math.abs(change) <= 1e-14 + 1e-13 * Math.abs(flow)) break;
+  }
+  throughInto(out, exhaust, through, air);
+  leakInto(leakOut, 0, 1, exhaust.hole, out.pressure);
+  out.leak = leakOut.flow;
+  out.slope /= 1 + leakOut.slope * out.slope;
+}
+
+/** What filter, duct and cap take at `flow`, none of it leaking. */
+function throughInto(out: ExhaustPressure, exhaust: Exhaust, flow: number, air: Air): void {
+  const { linear, quadratic, duct } = exhaust;
+  const size = Math.abs(flow);
+  out.pressure = (linear + quadratic * size) * flow;
+  out.slope = linear + 2 * quadratic * size;
+  if (!duct || size === 0) return;
+  const here = frictionLoss(duct.friction, flow, duct.diameter, air);
+  out.pressure += here;
+  const beyond = frictionLoss(duct.friction, flow * (1 + STEP), duct.diameter, air);
+  out.slope += (beyond - here) / (flow * STEP);
+}

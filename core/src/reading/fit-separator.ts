@@ -1,0 +1,94 @@
+import type { NetworkOptions } from '../network/assemble/shop-to-network';
+import { solveTree } from '../network/solve-shop';
+import type { Shop } from '../shop/schema';
+import type { Drop, DuctTree } from '../shop/topology';
+
+/** One reading at a drop, with how far it may be off, 95 times in 100; any unit, both the same. */
+export interface PairReading {
+  readonly value: number;
+  readonly doubt: number;
+}
+
+export type FittedSeparator =
+  | {
+      readonly ok: true;
+      /** Velocity heads of its inlet, with the interval the readings' doubts leave, 95 %. */
+      readonly heads: number;
+      readonly least: number;
+      readonly most: number;
+    }
+  | { readonly ok: false; readonly reason: string };
+
+/** No separator takes more; beyond it a pair of readings has something else in it. */
+const MOST_HEADS = 100;
+const STEPS = 60;
+
+/**
+ * A separator's coefficient from a before/after pair: the same drop read without the separator and
+ * with it, everything else as it is in `shop`. Only the ratio of the two counts, so that a meter
+ * that reads high, or in its own unit, is no harm. The interval comes from the ends of the ratio's
+ * own (its two doubts, as shares, added at right angles).
+ *
+ * Fails, with a sentence, where a reading is not above zero, where the air did not fall, or where it
+ * fell further than any separator explains.
+ */
+export function fitSeparator(
+  shop: Shop,
+  tree: DuctTree,
+  drop: Drop,
+  options: NetworkOptions,
+  without: PairReading,
+  withIt: PairReading,
+): FittedSeparator {
+  if (!(without.value > 0) || !(withIt.value > 0)) {
+    return { ok: false, reason: 'Both readings have to be above zero.' };
+  }
+  const ratio = withIt.value / without.value;
+  if (!(ratio < 1)) {
+    return { ok: false, reason: 'The air did not fall with the separator in: it shows no loss.' };
+  }
+  const shareWith = flowShares(shop, tree, drop, options);
+  if (!shareWith) return { ok: false, reason: 'The shop as it stands has no answer to fit to.' };
+  if (ratio < shareWith(MOST_HEADS)) {
+    return {
+      ok: false,
+      reason: 'The air fell further than a separator explains: look for a leak or a blockage too.',
+    };
+  }
+  const doubt = Math.hypot(without.doubt / without.value, withIt.doubt / withIt.value);
+  const headsAt = (wanted: number) => headsForShare(shareWith, wanted);
+  return {
+    ok: true,
+    heads: headsAt(ratio),
+    least: headsAt(Math.min(1, ratio * (1 + doubt))),
+    most: headsAt(ratio * (1 - doubt)),
+  };
+}
+
+/** The drop's flow with a separator of so many heads, over its flow without one. */
+function flowShares(shop: Shop, tree: DuctTree, drop: Drop, options: NetworkOptions) {
+  const own = drop.path[0]?.id ?? '';
+  const flowWith = (heads: number): number | null => {
+    const kind = 'lid' as const;
+    const separator = { ...shop.collector.separator, kind, heads, proportions: null };
+    const changed = { ...shop, collector: { ...shop.collector, separator } };
+    const solved = solveTree(changed, tree, options);
+    return solved.kind === 'solved' ? (solved.airIn.get(own)?.[0]?.flowIn ?? 0) : null;
+  };
+  const free = flowWith(0);
+  if (free === null || !(free > 0)) return null;
+  return (heads: number) => (flowWith(heads) ?? free) / free;
+}
+
+/** More heads, less flow: the share is met by halving, to far within any reading. */
+function headsForShare(shareWith: (heads: number) => number, wanted: number): number {
+  let low = 0;
+  let high = MOST_HEADS;
+  if (wanted <= shareWith(high)) return high;
+  for (let step = 0; step < STEPS && high - low > 1e-6; step++) {
+    const middle = (low + high) / 2;
+    if (shareWith(middle) > wanted) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}

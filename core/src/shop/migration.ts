@@ -1,0 +1,7 @@
+/** One step from a version of the document to the next: pure, small, with a kept file to test it. */
+export interface Migration {
+  readonly from: number;
+  /** What changed, for whoever reads this list. */
+  readonly what: string;
+  readonly migrate: (document: Record<string, unknown>) => Record<string, unknown>;
+}

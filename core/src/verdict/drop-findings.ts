@@ -1,0 +1,80 @@
+import type { View } from '../network/assemble/setting';
+import { solveShop } from '../network/solve-shop';
+import type { Shop } from '../shop/schema';
+import { widestCarrying } from './carrying-size';
+import type { Finding, Remedy } from './finding';
+import { gatesOfDrop } from './gate-sets';
+import type { DropAir, GateRule } from './judge-drops';
+import { LIMITS } from './limits';
+import { pressureLadder, type Rung } from './pressure-ladder';
+
+/** A hose this little longer than it has to be is not worth cutting. */
+const WORTH_CUTTING = 1.2;
+
+/** What a drop itself lacks: flow, velocity to carry chips, a shorter hose; and the main it uses. */
+export function dropFindings(shop: Shop, air: DropAir, view: View, rule: GateRule): Finding[] {
+  const { drop, solution, flow, need } = air;
+  const { carryingVelocity, settlingVelocity } = shop.shop.rules;
+  const where = { kind: 'drop', drop: drop.id } as const;
+  const [own] = drop.path;
+  const found: Finding[] = [];
+  const cut = shorterHose(shop, air, view, rule);
+  if (air.standing !== 'enough') {
+    const largest = largestLoss(air);
+    const share = largest && solution.blower.rise > 0 ? largest.loss / solution.blower.rise : 0;
+    const numbers = { short: -air.margin, flow, need, share };
+    found.push({ kind: 'starved', severity: 'serious', where, numbers, largest, remedy: cut });
+  }
+  if (own && drop.machine.chips !== 'fine' && air.velocity < carryingVelocity) {
+    const diameter = widestCarrying(own.pipe, flow, carryingVelocity);
+    const isNarrower = diameter !== null && diameter < own.diameter;
+    found.push({
+      kind: 'slow drop',
+      severity: 'caution',
+      where,
+      numbers: { velocity: air.velocity, wanted: carryingVelocity },
+      remedy: isNarrower ? { kind: 'narrower', run: own.id, diameter } : null,
+    });
+  }
+  if (own?.hose && own.hose.length > LIMITS.longHose.value) {
+    const { length } = own.hose;
+    const parts = solution.airIn.get(own.id)?.flatMap((segment) => segment.parts) ?? [];
+    const hoseLoss = parts.reduce((sum, { kind, loss }) => (kind === 'hose' ? sum + loss : sum), 0);
+    const numbers = { length, limit: LIMITS.longHose.value, loss: hoseLoss };
+    found.push({ kind: 'long hose', severity: 'caution', where, numbers, remedy: cut });
+  }
+  if (air.main && air.main.velocity < settlingVelocity) {
+    const { run, velocity } = air.main;
+    found.push({
+      kind: 'settling main',
+      severity: 'caution',
+      where: { kind: 'run', run },
+      numbers: { velocity, wanted: settlingVelocity },
+      remedy: { kind: 'open another gate' },
+    });
+  }
+  return found;
+}
+
+function largestLoss({ solution, drop }: DropAir): Rung | null {
+  const rungs = pressureLadder(solution, drop).filter(({ kind }) => kind !== 'blower');
+  return rungs.reduce<Rung | null>(
+    (most, next) => (most && most.loss >= next.loss ? most : next),
+    null,
+  );
+}
+
+/** What cutting the drop's hose to two feet wins: the shop solved again with it. */
+function shorterHose(shop: Shop, air: DropAir, view: View, rule: GateRule): Remedy | null {
+  const length = LIMITS.shortHose.value;
+  const [own] = air.drop.path;
+  if (!own?.hose || own.hose.length <= length * WORTH_CUTTING) return null;
+  const hose = { ...own.hose, length };
+  const runs = shop.ducts.runs.map((run) => (run.id === own.id ? { ...run, hose } : run));
+  const changed = { ...shop, ducts: { ...shop.ducts, runs } };
+  const openGates = rule === 'one' ? gatesOfDrop(air.drop) : undefined;
+  const solved = solveShop(changed, { view, openGates });
+  if (solved.kind !== 'solved') return null;
+  const gain = (solved.airIn.get(own.id)?.[0]?.flowIn ?? 0) - air.flow;
+  return { kind: 'shorter hose', run: own.id, length, gain };
+}

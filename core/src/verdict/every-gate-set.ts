@@ -1,0 +1,138 @@
+import { circleArea } from '../air/velocity-pressure';
+import { networksByGates } from '../network/assemble/networks-by-gates';
+import type { View } from '../network/assemble/setting';
+import { compileNetwork } from '../network/compiled-network';
+import type { Network } from '../network/network';
+import { solveOperatingPoint } from '../network/operating-point';
+import type { NetworkState } from '../network/solve-network';
+import type { Rules, Shop } from '../shop/schema';
+import type { DuctTree } from '../shop/topology';
+import { countGateSets, gateSets, gatesOfDrops, isDrawing } from './gate-sets';
+import { neededFlow } from './judge-drops';
+
+/** A value with the drops that draw, by id, when it is met. */
+export interface Met {
+  readonly value: number;
+  readonly drawing: readonly string[];
+}
+
+export interface DropOverSets {
+  readonly drop: string;
+  /** Least flow over every set it draws in, m³/s, and what it then has over its need. */
+  readonly least: Met;
+  readonly margin: number;
+}
+
+export interface RunOverSets {
+  readonly run: string;
+  /** Over every set in which something behind it draws, m/s at its downstream end. */
+  readonly slowest: Met;
+  readonly fastest: Met;
+}
+
+export type OverSets =
+  | {
+      readonly kind: 'evaluated';
+      readonly sets: number;
+      /** In the tree's order; a drop that no set lets draw is missing. */
+      readonly drops: readonly DropOverSets[];
+      readonly runs: readonly RunOverSets[];
+      /** Sets without an answer: the blower would run past its curve, say. */
+      readonly unsolved: readonly (readonly string[])[];
+    }
+  | { readonly kind: 'too many sets'; readonly sets: number; readonly most: number };
+
+/** More sets than this are refused; so many take some seconds. */
+export const MOST_SETS = 65_536;
+
+/**
+ * Solves a shop for every set of drops that can draw at once by a rule, and keeps the worst for
+ * each drop and for each run: least flow, slowest and fastest air.
+ */
+export function everyGateSet(
+  shop: Shop,
+  tree: DuctTree,
+  view: View,
+  rule: Rules['gates'] = shop.shop.rules.gates,
+): OverSets {
+  const count = countGateSets(tree, rule);
+  if (count > MOST_SETS) return { kind: 'too many sets', sets: count, most: MOST_SETS };
+  const networkOf = networksByGates(shop, tree, { view });
+  const behind = dropsBehind(tree);
+  const least = new Map<string, Met>();
+  const slowest = new Map<string, Met>();
+  const fastest = new Map<string, Met>();
+  const unsolved: (readonly string[])[] = [];
+  let sets = 0;
+  for (const chosen of gateSets(tree, rule)) {
+    sets++;
+    const openGates = gatesOfDrops(chosen);
+    // Whoever stands behind the same gates, or behind none, draws as well.
+    const drawing = tree.drops.filter((drop) => isDrawing(drop, openGates)).map(({ id }) => id);
+    const network = networkOf(openGates);
+    const solved = solveOperatingPoint(compileNetwork(network));
+    if (solved.kind === 'failed') {
+      unsolved.push(drawing);
+      continue;
+    }
+    const air = airAtEnds(network, solved.state);
+    const isAwake = new Set(drawing);
+    for (const { id, path } of tree.drops) {
+      const flow = air.get(path[0]?.id ?? '')?.flowIn;
+      if (flow !== undefined && isAwake.has(id)) keep(least, id, { value: flow, drawing }, lower);
+    }
+    for (const [run, { velocityOut: value }] of air) {
+      if (!behind.get(run)?.some((drop) => isAwake.has(drop))) continue;
+      keep(slowest, run, { value, drawing }, lower);
+      keep(fastest, run, { value, drawing }, higher);
+    }
+  }
+  return {
+    kind: 'evaluated',
+    sets,
+    drops: tree.drops.flatMap(({ id, port }): DropOverSets[] => {
+      const met = least.get(id);
+      return met ? [{ drop: id, least: met, margin: met.value - neededFlow(port) }] : [];
+    }),
+    runs: [...slowest].map(([run, met]) => ({
+      run,
+      slowest: met,
+      fastest: fastest.get(run) ?? met,
+    })),
+    unsolved,
+  };
+}
+
+const lower = (a: number, b: number) => a < b;
+const higher = (a: number, b: number) => a > b;
+
+function keep(
+  kept: Map<string, Met>,
+  key: string,
+  met: Met,
+  isWorse: (a: number, b: number) => boolean,
+): void {
+  const before = kept.get(key);
+  if (!before || isWorse(met.value, before.value)) kept.set(key, met);
+}
+
+/** Ids of the drops whose way leads through a run, by the run's id. */
+function dropsBehind(tree: DuctTree): ReadonlyMap<string, readonly string[]> {
+  const behind = new Map<string, string[]>();
+  for (const { id, path } of tree.drops) {
+    for (const run of path) behind.set(run.id, [...(behind.get(run.id) ?? []), id]);
+  }
+  return behind;
+}
+
+/** Flow into each run's first segment, and velocity out of its last. */
+function airAtEnds({ segments }: Network, { qUp, qDown }: NetworkState) {
+  const air = new Map<string, { readonly flowIn: number; velocityOut: number }>();
+  segments.forEach(({ run, diameter }, s) => {
+    const velocityOut = (qDown[s] ?? 0) / circleArea(diameter);
+    const first = air.get(run);
+    if (first) first.velocityOut = velocityOut;
+    else air.set(run, { flowIn: qUp[s] ?? 0, velocityOut });
+  });
+  return air;
+}

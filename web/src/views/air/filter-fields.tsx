@@ -1,0 +1,121 @@
+'use client';
+
+import { GRADE_IDS, MEDIA, type Media } from '@frank-gauge/core';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { editCollector } from './edit-collector';
+import { FieldLine, Line, ShopQuantity } from './line';
+
+const OWN = 'own';
+const MEDIA_OPTIONS = [
+  ...Object.entries(MEDIA).map(([value, { name }]) => ({ value, label: name })),
+  { value: OWN, label: 'own figure' },
+];
+const UNKNOWN = 'unknown';
+
+/** A new filter to be changed: a spun-bond cartridge of a usual size. */
+export const USUAL_FILTER: Media = {
+  name: MEDIA.spunBond.name,
+  area: 10,
+  permeability: MEDIA.spunBond.permeability,
+  grade: null,
+};
+
+interface Props {
+  readonly filter: Media;
+  readonly change: (field: string, apply: (own: Media) => void) => void;
+}
+
+/** A filter's media, area, permeability and grade, and how loaded it is found. */
+export function FilterFields({ filter, change }: Props) {
+  const known = Object.entries(MEDIA).find(
+    ([, { permeability }]) => permeability === filter.permeability,
+  );
+  return (
+    <>
+      <Line label="media">
+        <Choice
+          label="Filter media"
+          value={known?.[0] ?? OWN}
+          options={MEDIA_OPTIONS}
+          onChange={(value) => {
+            const media = Object.entries(MEDIA).find(([id]) => id === value)?.[1];
+            if (!media) return;
+            change('media', (own) => {
+              own.name = media.name;
+              own.permeability = media.permeability;
+            });
+          }}
+        />
+      </Line>
+      <FieldLine
+        line="media area"
+        label="Area of the filter media"
+        value={filter.area}
+        kind="area"
+        min={0}
+        isMinExcluded
+        max={1000}
+        onChange={(area) =>
+          change('filter area', (own) => {
+            own.area = area;
+          })
+        }
+      />
+      <FieldLine
+        line="permeability"
+        label="Permeability at half an inch of water"
+        value={filter.permeability}
+        kind="permeability"
+        min={0}
+        isMinExcluded
+        max={10}
+        onChange={(value) =>
+          change('permeability', (own) => {
+            own.permeability = value;
+          })
+        }
+      />
+      <Line label="grade">
+        <Choice
+          label="Grade of the filter"
+          value={filter.grade === null ? UNKNOWN : String(filter.grade)}
+          options={[
+            { value: UNKNOWN, label: 'not known' },
+            ...GRADE_IDS.map((grade) => ({ value: String(grade), label: `MERV ${grade}` })),
+          ]}
+          onChange={(value) =>
+            change('grade', (own) => {
+              own.grade = GRADE_IDS.find((grade) => String(grade) === value) ?? null;
+            })
+          }
+        />
+      </Line>
+      <LoadingField />
+    </>
+  );
+}
+
+/** How loaded the first filter is believed to be: part of the shop's condition. */
+export function LoadingField() {
+  const { shop } = useSolvedShop();
+  return (
+    <Line label="loaded, as found">
+      <span className="grid grid-cols-[72px_1fr] items-center gap-2">
+        <ShopQuantity
+          label="How loaded the filter is, 1 clean"
+          value={shop.condition.filterLoading.value}
+          kind="number"
+          min={1}
+          max={100}
+          onChange={(value) =>
+            editCollector('filter loading', ({ condition }) => {
+              condition.filterLoading = { value, origin: { kind: 'assumed' } };
+            })
+          }
+        />
+        <span className="text-[14px] text-quiet">1 clean, 2–3 seasoned, 5–10 due</span>
+      </span>
+    </Line>
+  );
+}

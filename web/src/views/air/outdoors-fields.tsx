@@ -1,0 +1,152 @@
+'use client';
+
+import {
+  type Collector,
+  collectorLoad,
+  DUCT_END_IDS,
+  DUCT_ENDS,
+  formatShort,
+  PIPE_IDS,
+  PIPES,
+} from '@frank-gauge/core';
+import { useChoices } from '@/store/choices';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { DiameterLine, FieldLine, Line } from './line';
+
+type Outdoors = Extract<Collector['exhaust'], { kind: 'outdoors' }>;
+
+interface Props {
+  readonly outdoors: Outdoors;
+  readonly change: (field: string, apply: (own: Outdoors) => void) => void;
+}
+
+const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].name }));
+const END_OPTIONS = DUCT_END_IDS.map((value) => ({ value, label: DUCT_ENDS[value].name }));
+
+/** A new season's heating to be changed: freezing outdoors, a hundred hours. */
+const HEATING = { outdoors: 273.15, hours: 100 } as const;
+
+/** A duct to the outdoors, what it ends in, and what the air that leaves takes with it. */
+export function OutdoorsFields({ outdoors, change }: Props) {
+  const { heating } = outdoors;
+  return (
+    <>
+      <DiameterLine
+        line="duct, true inside"
+        label="Diameter of the exhaust duct"
+        value={outdoors.diameter}
+        onChange={(diameter) =>
+          change('exhaust diameter', (own) => {
+            own.diameter = diameter;
+          })
+        }
+      />
+      <FieldLine
+        line="its length"
+        label="Length of the exhaust duct"
+        value={outdoors.length}
+        kind="length"
+        min={0}
+        max={200}
+        onChange={(length) =>
+          change('exhaust length', (own) => {
+            own.length = length;
+          })
+        }
+      />
+      <Line label="made of">
+        <Choice
+          label="Pipe of the exhaust duct"
+          value={outdoors.pipe}
+          options={PIPE_OPTIONS}
+          onChange={(pipe) =>
+            change('exhaust pipe', (own) => {
+              own.pipe = pipe;
+            })
+          }
+        />
+      </Line>
+      <FieldLine
+        line="fittings, heads"
+        label="Loss of the exhaust in velocity heads"
+        value={outdoors.lossCoefficient}
+        kind="number"
+        min={0}
+        max={100}
+        onChange={(loss) =>
+          change('exhaust loss', (own) => {
+            own.lossCoefficient = loss;
+          })
+        }
+      />
+      <Line label="ends in">
+        <Choice
+          label="What the exhaust duct ends in"
+          value={outdoors.end}
+          options={END_OPTIONS}
+          onChange={(end) =>
+            change('exhaust end', (own) => {
+              own.end = end;
+            })
+          }
+        />
+      </Line>
+      <FieldLine
+        line="outdoors it is"
+        label="Temperature outdoors in the heating season"
+        value={heating?.outdoors ?? null}
+        kind="temperature"
+        min={200}
+        max={320}
+        placeholder="not known"
+        onChange={(temperature) =>
+          change('temperature outdoors', (own) => {
+            own.heating = { ...(own.heating ?? HEATING), outdoors: temperature };
+          })
+        }
+        onClear={() =>
+          change('temperature outdoors', (own) => {
+            own.heating = null;
+          })
+        }
+      />
+      {heating && (
+        <FieldLine
+          line="runs in a season"
+          label="Hours it runs in a heating season"
+          value={heating.hours * 3600}
+          kind="duration"
+          min={0}
+          max={8784 * 3600}
+          onChange={(duration) =>
+            change('hours in a season', (own) => {
+              if (own.heating) own.heating.hours = duration / 3600;
+            })
+          }
+        />
+      )}
+      <Leaving />
+    </>
+  );
+}
+
+/** What leaves the building with the gates open now, and the caution that goes with it. */
+function Leaving() {
+  const { shop, now, system } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  const load = now.kind === 'solved' ? collectorLoad(shop, now, view).outdoors : null;
+  const opening = load && formatShort(load.opening, 'area', system);
+  const heat =
+    load?.heat != null && load.heatInSeason !== null
+      ? ` With the air go ${formatShort(load.heat, 'heat', system)}, in a season ${Math.round(load.heatInSeason / 3.6e6)} kWh.`
+      : '';
+  return (
+    <p className="pt-1 text-[14px]">
+      Air sent out is drawn in somewhere else. In a tight building that can pull flue gas back from
+      a heater or stove: carbon monoxide.{' '}
+      {opening && `Give it ${opening} to come in by, an estimate, and fit an alarm.`}
+      {heat}
+    </p>
+  );
+}
