@@ -13,7 +13,7 @@ import { arrangeDucts } from '../core/src/shop/topology';
 import { judgeDrops } from '../core/src/verdict/judge-drops';
 
 function networkOfDrops(drops: number) {
-  const shop = generatedShop(drops);
+  const shop = generatedShop(drops, { risers: drops === 60 });
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
   const open = shop.ducts.runs.filter((run, i) => run.gate && i % 2 === 0).map(({ id }) => id);
@@ -25,18 +25,31 @@ function networkOfDrops(drops: number) {
   return { shop, tree: arranged.tree, network: { ...network, segments } };
 }
 
-/** Median time of one call in µs, over batches. */
-function median(action: () => void, batches = 60, calls = 20): number {
-  for (let i = 0; i < 200; i++) action();
-  const times: number[] = [];
-  for (let batch = 0; batch < batches; batch++) {
-    const start = performance.now();
-    for (let i = 0; i < calls; i++) action();
-    times.push(((performance.now() - start) * 1000) / calls);
-  }
-  times.sort((a, b) => a - b);
-  return times[times.length >> 1] ?? Number.NaN;
+interface Contestant {
+  readonly action: () => void;
+  /** Calls a batch, so that a batch is long against the clock. */
+  readonly calls: number;
 }
+
+/**
+ * Median time of one call of each in µs, a batch of each in turn, so that a machine that slows down
+ * slows all of them down.
+ */
+function inTurn(contestants: readonly Contestant[], batches = 40): number[] {
+  for (const { action, calls } of contestants) for (let i = 0; i < 15 * calls; i++) action();
+  const times = contestants.map(() => [] as number[]);
+  for (let batch = 0; batch < batches; batch++) {
+    contestants.forEach(({ action, calls }, i) => {
+      const start = performance.now();
+      for (let call = 0; call < calls; call++) action();
+      times[i]?.push(((performance.now() - start) * 1000) / calls);
+    });
+  }
+  return times.map((own) => own.sort((x, y) => x - y)[own.length >> 1] ?? Number.NaN);
+}
+
+const median = (action: () => void, batches: number, calls: number): number =>
+  inTurn([{ action, calls }], batches)[0] ?? Number.NaN;
 
 const line = (name: string, value: string) => console.log(`${name.padEnd(58)}${value}`);
 const micro = (time: number) => `${time.toFixed(1)} µs`;
@@ -57,16 +70,6 @@ line(
   'worst difference of any flow, of the blower’s',
   `${((100 * worst) / cold.state.flow).toFixed(3)} %`,
 );
-const ours = median(() => void solveNetwork(compiled));
-const compiling = median(() => void solveNetwork(compileNetwork(network)));
-const other = median(() => void reference.solve(), 30, 5);
-reference.close();
-line(`ours, cold, ${cold.iterations} iterations to 1e-10`, micro(ours));
-line('ours, cold, laid out anew each time', micro(compiling));
-line('reference engine, cold, accuracy 1e-8', micro(other));
-line('reference / ours, cold', `${(other / ours).toFixed(1)} ×`);
-line('reference / ours, cold, laid out anew', `${(other / compiling).toFixed(1)} ×`);
-
 const edited = {
   ...network,
   segments: network.segments.map((segment, i) =>
@@ -79,9 +82,18 @@ const edited = {
   ),
 };
 const editedCompiled = compileNetwork(edited);
-const warm = median(() => void solveNetwork(editedCompiled, cold.state));
-line('ours, warm after one edited run', micro(warm));
-line('reference, cold / ours, warm', `${(other / warm).toFixed(1)} ×`);
+const [ours = 0, compiling = 0, warm = 0, other = 0] = inTurn([
+  { action: () => void solveNetwork(compiled), calls: 10 },
+  { action: () => void solveNetwork(compileNetwork(network)), calls: 10 },
+  { action: () => void solveNetwork(editedCompiled, cold.state), calls: 20 },
+  { action: () => void reference.solve(), calls: 5 },
+]);
+reference.close();
+const ratio = (time: number) => `${micro(time)}, ${(other / time).toFixed(1)} × faster`;
+line('reference engine, cold, accuracy 1e-8', micro(other));
+line(`ours, cold, ${cold.iterations} iterations to 1e-10`, ratio(ours));
+line('ours, cold, network laid out anew each time', ratio(compiling));
+line('ours, warm after one edited run', ratio(warm));
 
 const large = compileNetwork(networkOfDrops(200).network);
 line('ours, cold, 200 drops', micro(median(() => void solveNetwork(large), 30, 5)));

@@ -39,6 +39,22 @@ describe('air in ducts', () => {
     expect(fromSI(loss, 'inwg')).toBeLessThan(0.205);
   });
 
+  // ASHRAE's friction chart, round galvanised duct, at its line of 0.1 in. w.g. per 100 ft (read
+  // from memory, good to about a tenth in the pressure).
+  it.each([
+    [6, 110],
+    [8, 235],
+    [10, 425],
+    [12, 690],
+    [16, 1480],
+  ])('loses about 0.1 in. per 100 ft in %i in. at %i CFM', (inches, cfm) => {
+    const { roughness } = PIPES.galvanised;
+    const diameter = toSI(inches, 'in');
+    const loss = pipeFriction(toSI(cfm, 'cfm'), toSI(100, 'ft'), diameter, roughness, standardAir);
+    expect(fromSI(loss, 'inwg')).toBeGreaterThan(0.09);
+    expect(fromSI(loss, 'inwg')).toBeLessThan(0.11);
+  });
+
   it.each([
     [4, 350],
     [5, 550],

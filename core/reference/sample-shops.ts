@@ -56,28 +56,34 @@ export function threeBranchShop(): Shop {
   return shop;
 }
 
-/** A main with a drop every three metres or so, branches of branches, all by rule, no chance. */
-export function generatedShop(drops: number): Shop {
+/**
+ * A main with a drop every three metres or so, branches of branches, all by rule, no chance. With
+ * `risers` every drop hangs on a run of its own from the main: three runs a drop.
+ */
+export function generatedShop(drops: number, { risers = false } = {}): Shop {
   const shop = comparableShop(3000, 0.4 + 0.12 * drops);
   const newId = counter();
-  shop.collector.separator.inletDiameter = toSI(drops > 12 ? 16 : 10, 'in');
+  const runOf = (id: string) => shop.ducts.runs.find((candidate) => candidate.id === id);
+  const mainDiameter = toSI(drops > 12 ? 16 : 10, 'in');
+  shop.collector.separator.inletDiameter = mainDiameter;
   let joint = 'inlet';
   for (let i = 0; i < drops; i++) {
-    if (i % 4 !== 3) {
-      const id = addRun(shop, joint, newId);
-      const run = shop.ducts.runs.find((candidate) => candidate.id === id);
+    if (i % 4 !== 3 || risers) {
+      const run = runOf(addRun(shop, joint, newId));
       if (run) {
         joint = run.from;
         run.length = 2 + (i % 5) * 0.7;
-        run.diameter = Math.max(
-          toSI(8, 'in'),
-          toSI(drops > 12 ? 16 : 10, 'in') * (1 - i / (2 * drops)),
-        );
+        run.diameter = Math.max(toSI(8, 'in'), mainDiameter * (1 - i / (2 * drops)));
       }
     }
+    let hangsOn = joint;
+    if (risers) {
+      const riser = runOf(addRun(shop, joint, newId));
+      if (riser) Object.assign(riser, { length: 1 + (i % 3) * 0.5, diameter: toSI(6, 'in') });
+      hangsOn = riser?.from ?? joint;
+    }
     const kind = MACHINE_KIND_IDS[i % MACHINE_KIND_IDS.length] ?? 'tableSaw';
-    const id = addDrop(shop, joint, kind, newId);
-    const drop = shop.ducts.runs.find((candidate) => candidate.id === id);
+    const drop = runOf(addDrop(shop, hangsOn, kind, newId));
     withAirtightGate(drop);
     if (drop) drop.length = 1.5 + (i % 7) * 0.6;
     if (drop && i % 3 === 2) drop.hose = null;

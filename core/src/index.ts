@@ -86,7 +86,8 @@ export {
 } from './shop/schema';
 export { type Fault, LARGEST_FILE, readShop, readShopFile, writeShopFile } from './shop/shop-file';
 export { arrangeDucts, type Drop, type DuctTree } from './shop/topology';
-export { type Coefficient, type CoefficientGroup, coefficientGroups } from './source/coefficients';
+export type { Coefficient, CoefficientGroup } from './source/coefficient';
+export { coefficientGroups } from './source/coefficients';
 export { type CollectorLoad, collectorLoad, filterOf } from './verdict/collector-load';
 export { type ByMethod, compareMethods, METHODS, type Method } from './verdict/compare-methods';
 export {

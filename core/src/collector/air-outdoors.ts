@@ -1,5 +1,5 @@
 /** Specific heat of air, J/(kg·K). */
-const SPECIFIC_HEAT = 1006;
+export const SPECIFIC_HEAT = 1006;
 
 /** Discharge coefficient of a sharp opening. */
 const ORIFICE = 0.61;

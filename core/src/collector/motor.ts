@@ -20,7 +20,7 @@ export const FULL_LOAD_AT_115: Table = [
 ];
 
 /** Share of full-load current an unloaded single-phase motor still draws: an estimate. */
-const NO_LOAD_SHARE = 0.4;
+export const NO_LOAD_SHARE = 0.4;
 const WATT_PER_HP = toSI(1, 'hp');
 
 export interface Motor {

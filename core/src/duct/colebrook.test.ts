@@ -1,40 +1,52 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Friction, frictionFactor, frictionInto } from './colebrook';
+import { frictionFactor, frictionInto } from './colebrook';
 import { pipeFriction } from './pipe-friction';
 
 const anyReynolds = fc.double({ min: 10, max: 1e7, noNaN: true });
 const anyRoughness = fc.double({ min: 0, max: 0.05, noNaN: true });
 const air = { density: 1.2, viscosity: 1.8e-5 };
 
+const tabled = (reynolds: number, roughness: number) => {
+  const out = new Float64Array(2);
+  frictionInto(out, reynolds, roughness);
+  return { factor: out[0] ?? 0, slope: out[1] ?? 0 };
+};
+
 describe('friction for the solver', () => {
-  it('has the slope it says, laminar, turbulent and between', () => {
+  it('is the exact factor to 1e-7, laminar, turbulent and between', () => {
+    fc.assert(
+      fc.property(anyReynolds, anyRoughness, (reynolds, roughness) => {
+        const exact = frictionFactor(reynolds, roughness);
+        expect(Math.abs(tabled(reynolds, roughness).factor / exact - 1)).toBeLessThan(1e-7);
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  it('has the slope it says', () => {
     fc.assert(
       fc.property(anyReynolds, anyRoughness, (reynolds, roughness) => {
         const h = reynolds * 1e-5;
         fc.pre(Math.abs(reynolds - 2000) > 1 && Math.abs(reynolds - 4000) > 1);
-        const out: Friction = { factor: 0, slope: 0, inverseRoot: 7 };
-        frictionInto(out, reynolds, roughness);
+        const { factor, slope } = tabled(reynolds, roughness);
         const rise =
           frictionFactor(reynolds + h, roughness) - frictionFactor(reynolds - h, roughness);
-        const scale = out.factor / reynolds;
-        expect(Math.abs(out.slope - rise / (2 * h)) / scale).toBeLessThan(1e-3);
+        expect(Math.abs(slope - rise / (2 * h)) / (factor / reynolds)).toBeLessThan(1e-3);
       }),
     );
   });
+});
 
-  it('gives the same from any start', () => {
+describe('the exact factor', () => {
+  it('solves Colebrook’s equation', () => {
+    const turbulent = fc.double({ min: 4000, max: 1e8, noNaN: true });
     fc.assert(
-      fc.property(
-        anyReynolds,
-        anyRoughness,
-        fc.double({ min: 2, max: 15, noNaN: true }),
-        (re, rough, start) => {
-          const out: Friction = { factor: 0, slope: 0, inverseRoot: start };
-          frictionInto(out, re, rough);
-          expect(out.factor).toBeCloseTo(frictionFactor(re, rough), 9);
-        },
-      ),
+      fc.property(turbulent, anyRoughness, (reynolds, roughness) => {
+        const x = 1 / Math.sqrt(frictionFactor(reynolds, roughness));
+        const right = -2 * Math.log10(roughness / 3.7 + (2.51 * x) / reynolds);
+        expect(Math.abs(x / right - 1)).toBeLessThan(1e-9);
+      }),
     );
   });
 });

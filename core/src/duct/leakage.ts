@@ -4,7 +4,7 @@ import { toSI } from '../quantity/units';
 export const SEAM_EXPONENT = 0.65;
 
 /** Discharge coefficient of a sharp opening. */
-const ORIFICE = 0.61;
+export const ORIFICE = 0.61;
 
 /**
  * Leakage classes people meet, in CFM per 100 ft² of duct at 1 in. w.g. Source: SMACNA HVAC Air

@@ -3,10 +3,9 @@ import { blowerCurve } from '../collector/blower';
 import type { MonotoneCurve } from '../collector/monotone-curve';
 import { darcyCoefficient, reynoldsPerFlow } from '../duct/friction-law';
 import { powerFitCoefficient, powerFitExponent } from '../duct/power-fit';
+import type { OctaveTable } from '../quantity/octave-table';
+import { powersOfSuction } from './leak-law';
 import type { Network, Segment } from './network';
-
-/** ε/D that gives a smooth pipe's friction factor at about Re 1e5. */
-const USUAL_SMOOTHNESS = 5e-4;
 
 /** The network's constants, laid out flat for the solver's loops. */
 export interface CompiledNetwork {
@@ -24,20 +23,21 @@ export interface CompiledNetwork {
   /** Darcy friction of one half is this × f × q². */
   readonly friction: Float64Array;
   readonly reynolds: Float64Array;
+  /** ε/D */
   readonly roughness: Float64Array;
   /** A power fit's friction of one half is `power` × q^`exponent`. */
   readonly power: Float64Array;
   readonly exponent: Float64Array;
   readonly seam: Float64Array;
   readonly hole: Float64Array;
+  /** Suction to the power of the network's seams. */
+  readonly seamPowers: OctaveTable;
   /** Kind of leg its downstream end is at a junction, 0 where there is none; and its geometry. */
   readonly leg: Int32Array;
   readonly legArea: Float64Array;
   readonly bodyArea: Float64Array;
   /** A leg adds this × q² to its junction's momentum. */
   readonly momentum: Float64Array;
-  /** 1/√f to start the first friction from, for both halves. */
-  readonly inverseRoots: Float64Array;
 }
 
 export const NO_LEG = 0;
@@ -69,11 +69,11 @@ export function compileNetwork(network: Network): CompiledNetwork {
     exponent: floats(),
     seam: floats(),
     hole: floats(),
+    seamPowers: powersOfSuction(network.seamExponent),
     leg: new Int32Array(count),
     legArea: floats(),
     bodyArea: floats(),
     momentum: floats(),
-    inverseRoots: new Float64Array(2 * count),
   };
   for (const [s, segment] of segments.entries()) layOut(compiled, segment, s);
   return compiled;
@@ -108,13 +108,9 @@ function layOut(c: CompiledNetwork, segment: Segment, s: number): void {
       c.exponent[s] = powerFitExponent(friction.fit);
       continue;
     }
-    const roughness = friction.roughness / diameter;
     c.friction[s] =
       (c.friction[s] ?? 0) + darcyCoefficient(length, multiplier, diameter, air.density) / 2;
-    c.roughness[s] = roughness;
-    // A fully rough pipe's 1/√f, near enough to start from; a smooth one's at a usual flow.
-    const root = 2 * Math.log10(3.7 / Math.max(roughness, USUAL_SMOOTHNESS));
-    c.inverseRoots[2 * s] = c.inverseRoots[2 * s + 1] = root;
+    c.roughness[s] = friction.roughness / diameter;
   }
   c.kUp[s] = up * perFlowSquared;
   c.kDown[s] = down * perFlowSquared;

@@ -1,6 +1,6 @@
 import type { Air } from '../air/air-at-site';
 import { frictionLoss } from '../duct/friction-law';
-import { type LeakFlow, leakInto } from './leak-law';
+import { openingInto } from './leak-law';
 import type { Exhaust } from './network';
 
 /** Static pressure at the blower's outlet with its slope by the blower's flow. */
@@ -15,7 +15,7 @@ export interface ExhaustPressure {
 const STEP = 1e-4;
 const MAX_STEPS = 40;
 
-const leakOut: LeakFlow = { flow: 0, slope: 0 };
+const blown = new Float64Array(2);
 
 /**
  * Writes into `out` the static pressure (Pa) a blower at `flow` (m³/s) needs behind it. Where
@@ -29,15 +29,13 @@ export function exhaustInto(out: ExhaustPressure, exhaust: Exhaust, flow: number
   let through = flow;
   for (let step = 0; step < MAX_STEPS; step++) {
     throughInto(out, exhaust, through, air);
-    leakInto(leakOut, 0, 1, exhaust.hole, out.pressure);
-    const change = (flow - through - leakOut.flow) / (1 + leakOut.slope * out.slope);
-    through += change;
+    openingInto(blown, exhaust.hole, out.pressure);
+    out.leak = blown[0] as number;
+    const change = (flow - through - out.leak) / (1 + (blown[1] as number) * out.slope);
     if (Math.abs(change) <= 1e-14 + 1e-13 * Math.abs(flow)) break;
+    through += change;
   }
-  throughInto(out, exhaust, through, air);
-  leakInto(leakOut, 0, 1, exhaust.hole, out.pressure);
-  out.leak = leakOut.flow;
-  out.slope /= 1 + leakOut.slope * out.slope;
+  out.slope /= 1 + (blown[1] as number) * out.slope;
 }
 
 /** What filter, duct and cap take at `flow`, none of it leaking. */

@@ -34,13 +34,15 @@ export function solveOperatingPoint(
   compiled: CompiledNetwork,
   from?: NetworkState,
 ): OperatingPoint {
-  if (!isRising(compiled)) {
-    const solved = solveNetwork(compiled, from);
-    if (solved.kind === 'failed') return solved;
-    const { flow, rise } = solved.state;
-    return { ...solved, crossings: [{ flow, rise, isStable: true }] };
-  }
-  return lastStable(compiled);
+  return isRising(compiled) ? lastStable(compiled) : newton(compiled, from);
+}
+
+/** The one crossing. */
+function newton(compiled: CompiledNetwork, from?: NetworkState): OperatingPoint {
+  const solved = solveNetwork(compiled, from);
+  if (solved.kind === 'failed') return solved;
+  const { flow, rise } = solved.state;
+  return { ...solved, crossings: [{ flow, rise, isStable: true }] };
 }
 
 function isRising({ network: { blower } }: CompiledNetwork): boolean {
@@ -64,14 +66,15 @@ function lastStable(compiled: CompiledNetwork): OperatingPoint {
 
   const found: { readonly crossing: Crossing; readonly met: Met }[] = [];
   let before = probeAt(compiled, 0);
-  if ('kind' in before) return resting(compiled, before);
+  if ('kind' in before) return newton(compiled);
   for (const flow of all) {
     const next = probeAt(compiled, flow, before.met.state);
-    if ('kind' in next) return next;
+    // Where no air passes at all, no flow can be imposed: the blower stands at its shut-off.
+    if ('kind' in next) return newton(compiled);
     if (before.surplus >= 0 !== next.surplus >= 0) {
       const at = between(compiled, before, next);
       const { rise } = at.met.state;
-      const crossing = { flow: at.flow, rise, isStable: before.surplus >= 0 };
+      const crossing = { flow: at.met.state.flow, rise, isStable: before.surplus >= 0 };
       found.push({ crossing, met: at.met });
     }
     before = next;
@@ -81,17 +84,6 @@ function lastStable(compiled: CompiledNetwork): OperatingPoint {
     return { kind: 'failed', reason: { kind: 'beyond-curve', lastFlow } };
   }
   return { ...last.met, crossings: found.map(({ crossing }) => crossing) };
-}
-
-/** Nothing can flow: the blower stands at its shut-off, which Newton's method finds at once. */
-function resting(
-  compiled: CompiledNetwork,
-  failed: Extract<Solved, { kind: 'failed' }>,
-): OperatingPoint {
-  const solved = solveNetwork(compiled);
-  if (solved.kind === 'failed') return failed;
-  const { flow, rise } = solved.state;
-  return { ...solved, crossings: [{ flow, rise, isStable: true }] };
 }
 
 const curveOut: CurveValue = { value: 0, slope: 0 };

@@ -1,10 +1,11 @@
 import { type CurveValue, curveInto } from '../collector/monotone-curve';
-import { type Friction, frictionInto, LAMINAR_END } from '../duct/colebrook';
+import { frictionInto, LAMINAR_END } from '../duct/colebrook';
 import { type LegLoss, legLossInto } from '../fitting/converging-junction';
 import { type CompiledNetwork, NO_LEG, OPEN } from './compiled-network';
 import { type ExhaustPressure, exhaustInto } from './exhaust-law';
-import { type LeakFlow, leakInto } from './leak-law';
-import { startByConductance, type Unknowns } from './start-by-conductance';
+import { leakInto } from './leak-law';
+import { startByConductance } from './start-by-conductance';
+import { type Residuals, type Step, type Unknowns, workspaceFor } from './workspace';
 
 /**
  * Flows and pressures of a converging tree, by Newton's method on all unknowns at once.
@@ -32,7 +33,10 @@ import { startByConductance, type Unknowns } from './start-by-conductance';
  * flows and heads together: Todini and Pilati 1988.)
  *
  * Start values: the tree with fixed friction factors and leaks as openings has a conductance,
- * combined in series and parallel, which gives flows within some per cent at once.
+ * combined in series and parallel, which gives flows within some per cent at once. Friction factors
+ * and leaks are read from tables of cubics, good to 1e-8, which have no logarithm and no power in
+ * them. Nothing is allocated while it iterates; what a pass reads and writes it names
+ * first, so that the engine looks each array up once.
  */
 
 export type Solved =
@@ -66,8 +70,6 @@ export interface NetworkState {
   readonly rise: number;
   /** What blows out between it and its filter. */
   readonly outletLeak: number;
-  /** 1/√f of each half, which starts the next solve's friction near its answer. */
-  readonly inverseRoots: Float64Array;
 }
 
 const TOLERANCE = 1e-10;
@@ -75,32 +77,8 @@ const MAX_ITERATIONS = 60;
 const MAX_HALVINGS = 8;
 /** Least slope of a loss, as a share of shut-off pressure over curve flow: keeps β finite at rest. */
 const LEAST_SLOPE = 1e-9;
-
-/** What the iteration writes; one for each solve. */
-interface Work extends Unknowns {
-  readonly roots: Float64Array;
-  /** Residuals of (1) to (4) and of the blower. */
-  readonly r1: Float64Array;
-  readonly r2: Float64Array;
-  readonly r3: Float64Array;
-  readonly r4: Float64Array;
-  r5: number;
-  /** What arrives at the blower less what it moves. */
-  rFlow: number;
-  /** Derivatives: L_up', leak by pressure and by flow, L_down' + J by own flow, J by combined. */
-  readonly lUp: Float64Array;
-  readonly leakP: Float64Array;
-  readonly leakQ: Float64Array;
-  readonly lDown: Float64Array;
-  readonly jQ: Float64Array;
-  /** …and by the junction's momentum; the momentum at each node. */
-  readonly jM: Float64Array;
-  readonly momentum: Float64Array;
-  blowerSlope: number;
-  exhaustSlope: number;
-  /** Flow the blower is made to move, whatever its curve says. */
-  imposed: number | null;
-}
+/** Least of 1 − b₂·L_down': a junction that helps may bring it to nothing far from the solution. */
+const LEAST_STIFFNESS = 0.05;
 
 /**
  * Solves a network. Never throws for physics: the outcome is converged with its residual, or a
@@ -127,37 +105,36 @@ function iterate(
   from: NetworkState | undefined,
   imposed: number | null,
 ): Solved {
-  const { work, step } = scratchFor(compiled.count);
-  work.imposed = imposed;
-  work.roots.set(compiled.inverseRoots);
-  if (from && from.qUp.length === compiled.count) startFrom(work, from);
-  else startByConductance(compiled, work);
+  const { unknowns, residuals, step } = workspaceFor(compiled.count);
+  if (from && from.qUp.length === compiled.count) startFrom(unknowns, from);
+  else startByConductance(compiled, unknowns);
 
-  let worst = evaluate(compiled, work);
+  let worst = evaluate(compiled, unknowns, residuals, imposed);
   let iterations = 0;
   while (worst > TOLERANCE && iterations < MAX_ITERATIONS) {
     iterations++;
-    eliminate(compiled, work, step);
-    take(compiled, work, step, 1);
-    let now = evaluate(compiled, work);
+    eliminate(compiled, unknowns, residuals, step, imposed);
+    take(compiled.count, unknowns, step, 1);
+    let now = evaluate(compiled, unknowns, residuals, imposed);
     for (let halving = 1; now > worst && halving <= MAX_HALVINGS; halving++) {
-      take(compiled, work, step, -(0.5 ** halving));
-      now = evaluate(compiled, work);
+      take(compiled.count, unknowns, step, -(0.5 ** halving));
+      now = evaluate(compiled, unknowns, residuals, imposed);
     }
     worst = now;
   }
   if (!(worst <= TOLERANCE)) {
     return { kind: 'failed', reason: { kind: 'no-convergence', iterations, residual: worst } };
   }
-  return { kind: 'converged', iterations, residual: worst, state: stateOf(compiled, work) };
+  return { kind: 'converged', iterations, residual: worst, state: stateOf(compiled, unknowns) };
 }
 
-const frictionOut: Friction = { factor: 0, slope: 0, inverseRoot: 7 };
 const legOut: LegLoss = { loss: 0, byOwn: 0, byCombined: 0, byMomentum: 0 };
 const exhaustOut: ExhaustPressure = { pressure: 0, slope: 0, leak: 0 };
 const curveOut: CurveValue = { value: 0, slope: 0 };
-const lossOut = { loss: 0, slope: 0 };
-const leakOut: LeakFlow = { flow: 0, slope: 0 };
+/** A value and its slope: of half a segment's friction, of its factor, of a leak. */
+const rubbed = new Float64Array(2);
+const factor = new Float64Array(2);
+const leak = new Float64Array(2);
 
 // One reader for each kind of array: V8 slows a shared one down.
 const at = (array: Float64Array, i: number): number => array[i] as number;
@@ -167,225 +144,218 @@ const add = (array: Float64Array, i: number, amount: number) => {
 };
 
 /** All residuals and derivatives at the present unknowns; returns the worst relative residual. */
-function evaluate(c: CompiledNetwork, w: Work): number {
-  const { network, count } = c;
-  const { density } = network.air;
-  const leastSlope = (LEAST_SLOPE * c.shutOff) / c.lastFlow;
-  const flowScale = Math.max(Math.abs(w.flow), 1e-6 * c.lastFlow);
-  let worst = 0;
-
-  for (let s = 0; s < count; s++) {
-    w.r1[s] = -at(w.qUp, s);
-    w.momentum[s] = 0;
-  }
-  for (let s = 0; s < count; s++) {
-    if (int(c.leg, s) === NO_LEG) continue;
-    const q = at(w.qDown, s);
-    add(w.momentum, int(c.downstream, s), at(c.momentum, s) * q * q);
-  }
-  w.rFlow = -w.flow;
-  for (let s = 0; s < count; s++) {
-    const qUp = at(w.qUp, s);
-    const qDown = at(w.qDown, s);
-    const pMid = at(w.pMid, s);
-    const d = int(c.downstream, s);
-
-    halfLossInto(c, w.roots, 2 * s, s, at(c.kUp, s), qUp, leastSlope);
-    w.lUp[s] = lossOut.slope;
-    w.r2[s] = at(w.pUp, s) - pMid - lossOut.loss;
-    worst = worse(worst, at(w.r2, s), c.shutOff);
-
-    const suction = at(c.perFlowSquared, s) * qUp * qUp - pMid;
-    leakInto(leakOut, at(c.seam, s), network.seamExponent, at(c.hole, s), suction);
-    w.leakP[s] = -leakOut.slope;
-    w.leakQ[s] = leakOut.slope * 2 * at(c.perFlowSquared, s) * qUp;
-    w.r3[s] = qUp + leakOut.flow - qDown;
-    worst = worse(worst, at(w.r3, s), flowScale);
-
-    halfLossInto(c, w.roots, 2 * s + 1, s, at(c.kDown, s), qDown, leastSlope);
-    const leg = int(c.leg, s);
-    let junction = 0;
-    w.lDown[s] = lossOut.slope;
-    if (leg !== NO_LEG) {
-      const area = at(c.legArea, s);
-      const body = at(c.bodyArea, s);
-      legLossInto(legOut, leg, area, body, qDown, at(w.qUp, d), at(w.momentum, d), density);
-      junction = legOut.loss;
-      w.lDown[s] = lossOut.slope + legOut.byOwn;
-      w.jQ[s] = legOut.byCombined;
-      w.jM[s] = legOut.byMomentum;
-    }
-    const pDown = d < 0 ? w.inlet : at(w.pUp, d);
-    w.r4[s] = pMid - pDown - lossOut.loss - junction;
-    worst = worse(worst, at(w.r4, s), c.shutOff);
-    if (d >= 0) add(w.r1, d, qDown);
-    else w.rFlow += qDown;
-  }
-  for (let s = 0; s < count; s++) {
-    if (int(c.upstream, s) !== OPEN) worst = worse(worst, at(w.r1, s), flowScale);
-  }
-
-  worst = worse(worst, w.rFlow, flowScale);
-
-  if (w.imposed !== null) return worse(worst, w.imposed - w.flow, flowScale);
-  exhaustInto(exhaustOut, network.exhaust, w.flow, network.air);
-  curveInto(curveOut, c.curve, w.flow);
-  w.blowerSlope = curveOut.slope;
-  w.exhaustSlope = exhaustOut.slope;
-  w.r5 = curveOut.value + w.inlet - exhaustOut.pressure;
-  worst = worse(worst, w.r5, c.shutOff);
-  return worst;
-}
-
-/** The worse of `worst` and a residual by its scale. No number must never pass for a small one. */
-function worse(worst: number, residual: number, scale: number): number {
-  const relative = Math.abs(residual) / scale;
-  if (relative <= worst) return worst;
-  return Number.isNaN(relative) ? Number.POSITIVE_INFINITY : relative;
-}
-
-/** Loss of half a segment at flow q: k·q·|q| and its friction, with its slope. */
-function halfLossInto(
+function evaluate(
   c: CompiledNetwork,
-  roots: Float64Array,
-  half: number,
-  s: number,
-  k: number,
-  q: number,
-  leastSlope: number,
-): void {
+  unknowns: Unknowns,
+  residuals: Residuals,
+  imposed: number | null,
+): number {
+  const { network, count, shutOff, downstream, leg, perFlowSquared, seam, hole, seamPowers } = c;
+  const { qUp, qDown, pUp, pMid, flow, inlet } = unknowns;
+  const { r1, r2, r3, r4, lUp, lDown, leakP, leakQ, jQ, jM, momentum } = residuals;
+  const { exhaust, air, seamExponent } = network;
+  const leastSlope = (LEAST_SLOPE * shutOff) / c.lastFlow;
+  const flowScale = Math.max(Math.abs(flow), 1e-6 * c.lastFlow);
+  // Math.max keeps what is not a number: it must never pass for a small residual.
+  let worstFlow = 0;
+  let worstPressure = 0;
+
+  for (let s = 0; s < count; s++) {
+    r1[s] = -at(qUp, s);
+    momentum[s] = 0;
+  }
+  for (let s = 0; s < count; s++) {
+    if (int(leg, s) === NO_LEG) continue;
+    const q = at(qDown, s);
+    add(momentum, int(downstream, s), at(c.momentum, s) * q * q);
+  }
+  let arriving = 0;
+  for (let s = 0; s < count; s++) {
+    const up = at(qUp, s);
+    const down = at(qDown, s);
+    const mid = at(pMid, s);
+    const d = int(downstream, s);
+
+    rubInto(c, s, up);
+    const kUp = at(c.kUp, s) * Math.abs(up);
+    lUp[s] = Math.max(2 * kUp + at(rubbed, 1), leastSlope);
+    const r2s = at(pUp, s) - mid - kUp * up - at(rubbed, 0);
+    r2[s] = r2s;
+    worstPressure = Math.max(worstPressure, Math.abs(r2s));
+
+    let drawnIn = 0;
+    if (at(seam, s) === 0 && at(hole, s) === 0) {
+      leakP[s] = leakQ[s] = 0;
+    } else {
+      const suction = at(perFlowSquared, s) * up * up - mid;
+      leakInto(leak, at(seam, s), seamExponent, seamPowers, at(hole, s), suction);
+      drawnIn = at(leak, 0);
+      leakP[s] = -at(leak, 1);
+      leakQ[s] = at(leak, 1) * 2 * at(perFlowSquared, s) * up;
+    }
+    const r3s = up + drawnIn - down;
+    r3[s] = r3s;
+    worstFlow = Math.max(worstFlow, Math.abs(r3s));
+
+    // Where nothing leaks in, both halves have one flow and rub alike.
+    if (down !== up) rubInto(c, s, down);
+    const kDown = at(c.kDown, s) * Math.abs(down);
+    let lost = kDown * down + at(rubbed, 0);
+    let byOwn = Math.max(2 * kDown + at(rubbed, 1), leastSlope);
+    const kind = int(leg, s);
+    if (kind !== NO_LEG) {
+      const combined = at(qUp, d);
+      const own = at(c.legArea, s);
+      const body = at(c.bodyArea, s);
+      legLossInto(legOut, kind, own, body, down, combined, at(momentum, d), air.density);
+      lost += legOut.loss;
+      byOwn += legOut.byOwn;
+      jQ[s] = legOut.byCombined;
+      jM[s] = legOut.byMomentum;
+    }
+    lDown[s] = byOwn;
+    const r4s = mid - (d < 0 ? inlet : at(pUp, d)) - lost;
+    r4[s] = r4s;
+    worstPressure = Math.max(worstPressure, Math.abs(r4s));
+    if (d < 0) arriving += down;
+    else add(r1, d, down);
+  }
+  for (let s = 0; s < count; s++) {
+    if (int(c.upstream, s) !== OPEN) worstFlow = Math.max(worstFlow, Math.abs(at(r1, s)));
+  }
+  residuals.rFlow = arriving - flow;
+  worstFlow = Math.max(worstFlow, Math.abs(residuals.rFlow));
+
+  if (imposed === null) {
+    exhaustInto(exhaustOut, exhaust, flow, air);
+    curveInto(curveOut, c.curve, flow);
+    residuals.blowerSlope = curveOut.slope - exhaustOut.slope;
+    residuals.r5 = curveOut.value + inlet - exhaustOut.pressure;
+    worstPressure = Math.max(worstPressure, Math.abs(residuals.r5));
+  } else {
+    worstFlow = Math.max(worstFlow, Math.abs(imposed - flow));
+  }
+  const worst = Math.max(worstFlow / flowScale, worstPressure / shutOff);
+  return Number.isNaN(worst) ? Number.POSITIVE_INFINITY : worst;
+}
+
+/** Writes what friction takes in half a segment at flow q, with its slope, into `rubbed`. */
+function rubInto(c: CompiledNetwork, s: number, q: number): void {
   const size = Math.abs(q);
   const friction = at(c.friction, s);
-  const perFlow = at(c.reynolds, s);
-  if (friction === 0 || perFlow * size <= LAMINAR_END) {
-    // Laminar friction is linear in flow, down to no flow at all.
-    const linear = (friction * 64) / perFlow;
-    lossOut.loss = (k * size + linear) * q;
-    lossOut.slope = Math.max(2 * k * size + linear, leastSlope);
-    if (at(c.power, s) !== 0) addPowerFit(at(c.power, s), at(c.exponent, s), q, size);
+  const reynolds = at(c.reynolds, s) * size;
+  if (friction !== 0 && reynolds > LAMINAR_END) {
+    frictionInto(factor, reynolds, at(c.roughness, s));
+    const perFlow = friction * at(factor, 0) * size;
+    rubbed[0] = perFlow * q;
+    // Flow and Reynolds number grow alike.
+    rubbed[1] = 2 * perFlow + friction * at(factor, 1) * reynolds * size;
     return;
   }
-  frictionOut.inverseRoot = at(roots, half);
-  frictionInto(frictionOut, perFlow * size, at(c.roughness, s));
-  roots[half] = frictionOut.inverseRoot;
-  const total = k + friction * frictionOut.factor;
-  const bySlope = friction * frictionOut.slope * perFlow;
-  lossOut.loss = total * size * q;
-  lossOut.slope = Math.max((2 * total + bySlope * size) * size, leastSlope);
-}
-
-function addPowerFit(coefficient: number, exponent: number, q: number, size: number): void {
-  if (size === 0) return;
-  const perFlow = coefficient * size ** (exponent - 1);
-  lossOut.loss += perFlow * q;
-  lossOut.slope += exponent * perFlow;
-}
-
-interface Step {
-  readonly alpha: Float64Array;
-  readonly beta: Float64Array;
-  /** δqUp = a1 + b1·δpMid, and at a node δQ = α + β·δp, before and after C is eliminated. */
-  readonly a1: Float64Array;
-  readonly b1: Float64Array;
-  /** δqDown = A + B·δp(down) + C·δQ(down) + D·δM(down) */
-  readonly A: Float64Array;
-  readonly B: Float64Array;
-  readonly C: Float64Array;
-  readonly D: Float64Array;
-  /** Sums of C and D over a node's legs, and of A to D each times its leg's dM/dq. */
-  readonly sumC: Float64Array;
-  readonly sumD: Float64Array;
-  readonly mA: Float64Array;
-  readonly mB: Float64Array;
-  readonly mC: Float64Array;
-  readonly mD: Float64Array;
-  /** δM = alphaM + betaM·δp */
-  readonly alphaM: Float64Array;
-  readonly betaM: Float64Array;
-  readonly qUp: Float64Array;
-  readonly qDown: Float64Array;
-  readonly pUp: Float64Array;
-  readonly pMid: Float64Array;
-  flow: number;
-  inlet: number;
+  // Laminar friction is linear in flow, down to no flow at all.
+  const linear = friction === 0 ? 0 : (friction * 64) / at(c.reynolds, s);
+  rubbed[0] = linear * q;
+  rubbed[1] = linear;
+  if (at(c.power, s) !== 0 && size > 0) {
+    const perFlow = at(c.power, s) * size ** (at(c.exponent, s) - 1);
+    rubbed[0] = at(rubbed, 0) + perFlow * q;
+    rubbed[1] = at(rubbed, 1) + at(c.exponent, s) * perFlow;
+  }
 }
 
 /** The Newton step, leaf to root and back. */
-function eliminate(c: CompiledNetwork, w: Work, step: Step): void {
-  const { alpha, beta, a1, b1, A, B, C, D } = step;
-  for (const sum of [alpha, beta, step.sumC, step.sumD, step.mA, step.mB, step.mC, step.mD]) {
-    sum.fill(0, 0, c.count);
+function eliminate(
+  c: CompiledNetwork,
+  unknowns: Unknowns,
+  residuals: Residuals,
+  step: Step,
+  imposed: number | null,
+): void {
+  const { count, downstream, upstream, leg } = c;
+  const { r2, r3, r4, lUp, lDown, leakP, leakQ, jQ, jM } = residuals;
+  const { alpha, beta, alphaM, betaM, a1, b1, A, B, C, D, sumC, sumD, mA, mB, mC, mD } = step;
+  for (let s = 0; s < count; s++) {
+    alpha[s] = beta[s] = sumC[s] = sumD[s] = mA[s] = mB[s] = mC[s] = mD[s] = 0;
   }
-  let rootAlpha = 0;
+  let rootAlpha = residuals.rFlow;
   let rootBeta = 0;
 
-  for (let s = 0; s < c.count; s++) {
-    if (int(c.upstream, s) === OPEN) {
-      // pUp stays 0, so (2) alone: δqUp = −(δpMid + r2')/L_up', with r2' = −r2.
-      b1[s] = -1 / at(w.lUp, s);
-      a1[s] = at(w.r2, s) / at(w.lUp, s) - (at(w.pUp, s) - 0) / at(w.lUp, s);
+  for (let s = 0; s < count; s++) {
+    const slopeUp = at(lUp, s);
+    let a = 0;
+    let b = 0;
+    if (int(upstream, s) === OPEN) {
+      // pUp stays 0, so (2) alone gives δqUp.
+      b = -1 / slopeUp;
+      a = b * (at(unknowns.pUp, s) - at(r2, s));
     } else {
-      meetLegs(w, step, s);
-      const stiff = 1 - at(beta, s) * at(w.lUp, s);
-      a1[s] = (at(alpha, s) - at(beta, s) * at(w.r2, s)) / stiff;
-      b1[s] = at(beta, s) / stiff;
+      meetLegs(residuals, step, s);
+      const give = 1 / (1 - at(beta, s) * slopeUp);
+      a = (at(alpha, s) - at(beta, s) * at(r2, s)) * give;
+      b = at(beta, s) * give;
     }
+    a1[s] = a;
+    b1[s] = b;
     // (3): δqDown = (1 + leakQ)·δqUp + leakP·δpMid + r3
-    const through = 1 + at(w.leakQ, s);
-    const a2 = through * at(a1, s) + at(w.r3, s);
-    const b2 = through * at(b1, s) + at(w.leakP, s);
+    const through = 1 + at(leakQ, s);
+    const a2 = through * a + at(r3, s);
+    const b2 = through * b + at(leakP, s);
     // (4): δpMid = δp(down) − r4 + L_down'·δqDown + J_Q·δQ(down) + J_M·δM(down)
-    const stiff = Math.max(1 - b2 * at(w.lDown, s), 0.05);
-    A[s] = (a2 - b2 * at(w.r4, s)) / stiff;
-    B[s] = b2 / stiff;
-    const d = int(c.downstream, s);
+    const give = 1 / Math.max(1 - b2 * at(lDown, s), LEAST_STIFFNESS);
+    const own = (a2 - b2 * at(r4, s)) * give;
+    const byPressure = b2 * give;
+    A[s] = own;
+    B[s] = byPressure;
+    const d = int(downstream, s);
     if (d < 0) {
-      rootAlpha += at(A, s);
-      rootBeta += at(B, s);
+      rootAlpha += own;
+      rootBeta += byPressure;
       continue;
     }
-    add(alpha, d, at(A, s));
-    add(beta, d, at(B, s));
-    if (int(c.leg, s) === NO_LEG) continue;
-    C[s] = (b2 * at(w.jQ, s)) / stiff;
-    D[s] = (b2 * at(w.jM, s)) / stiff;
-    const byFlow = 2 * at(c.momentum, s) * at(w.qDown, s);
-    add(step.sumC, d, at(C, s));
-    add(step.sumD, d, at(D, s));
-    add(step.mA, d, byFlow * at(A, s));
-    add(step.mB, d, byFlow * at(B, s));
-    add(step.mC, d, byFlow * at(C, s));
-    add(step.mD, d, byFlow * at(D, s));
+    add(alpha, d, own);
+    add(beta, d, byPressure);
+    if (int(leg, s) === NO_LEG) continue;
+    const byCombined = byPressure * at(jQ, s);
+    const byMomentum = byPressure * at(jM, s);
+    C[s] = byCombined;
+    D[s] = byMomentum;
+    const brings = 2 * at(c.momentum, s) * at(unknowns.qDown, s);
+    add(sumC, d, byCombined);
+    add(sumD, d, byMomentum);
+    add(mA, d, brings * own);
+    add(mB, d, brings * byPressure);
+    add(mC, d, brings * byCombined);
+    add(mD, d, brings * byMomentum);
   }
 
-  // Blower: (H' − X')·δQ + δp + r5 = 0 with δQ = α + β·δp, plus what its flow still lacks.
-  rootAlpha += w.rFlow;
-  if (w.imposed === null) {
-    const rise = w.blowerSlope - w.exhaustSlope;
-    step.inlet = -(w.r5 + rise * rootAlpha) / (1 + rise * rootBeta);
-  } else {
-    step.inlet = (w.imposed - w.flow - rootAlpha) / rootBeta;
-  }
-  step.flow = rootAlpha + rootBeta * step.inlet;
+  // Blower: (H' − X')·δQ + δp + r5 = 0 with δQ = α + β·δp; or δQ is what is imposed.
+  const { blowerSlope, r5 } = residuals;
+  const atRoot =
+    imposed === null
+      ? -(r5 + blowerSlope * rootAlpha) / (1 + blowerSlope * rootBeta)
+      : (imposed - unknowns.flow - rootAlpha) / rootBeta;
+  step.inlet = atRoot;
+  step.flow = rootAlpha + rootBeta * atRoot;
 
-  for (let s = c.count - 1; s >= 0; s--) {
-    const d = int(c.downstream, s);
-    const dp = d < 0 ? step.inlet : at(step.pUp, d);
+  const { qUp, qDown, pUp, pMid } = step;
+  for (let s = count - 1; s >= 0; s--) {
+    const d = int(downstream, s);
+    const dp = d < 0 ? atRoot : at(pUp, d);
     let dqDown = at(A, s) + at(B, s) * dp;
-    let dpMid = dp - at(w.r4, s);
-    if (int(c.leg, s) !== NO_LEG) {
-      const dQ = at(step.qUp, d);
-      const dM = at(step.alphaM, d) + at(step.betaM, d) * dp;
+    let dpMid = dp - at(r4, s);
+    if (int(leg, s) !== NO_LEG) {
+      const dQ = at(qUp, d);
+      const dM = at(alphaM, d) + at(betaM, d) * dp;
       dqDown += at(C, s) * dQ + at(D, s) * dM;
-      dpMid += at(w.jQ, s) * dQ + at(w.jM, s) * dM;
+      dpMid += at(jQ, s) * dQ + at(jM, s) * dM;
     }
-    dpMid += at(w.lDown, s) * dqDown;
+    dpMid += at(lDown, s) * dqDown;
     const dqUp = at(a1, s) + at(b1, s) * dpMid;
-    step.qDown[s] = dqDown;
-    step.pMid[s] = dpMid;
-    step.qUp[s] = dqUp;
-    step.pUp[s] =
-      int(c.upstream, s) === OPEN ? -at(w.pUp, s) : dpMid - at(w.r2, s) + at(w.lUp, s) * dqUp;
+    qDown[s] = dqDown;
+    pMid[s] = dpMid;
+    qUp[s] = dqUp;
+    pUp[s] =
+      int(upstream, s) === OPEN ? -at(unknowns.pUp, s) : dpMid - at(r2, s) + at(lUp, s) * dqUp;
   }
 }
 
@@ -394,126 +364,59 @@ function eliminate(c: CompiledNetwork, w: Work, step: Step): void {
  *   (1 − ΣC)·δQ − ΣD·δM = r1 + ΣA + ΣB·δp,   −ΣmC·δQ + (1 − ΣmD)·δM = ΣmA + ΣmB·δp,
  * solved here for both as α + β·δp.
  */
-function meetLegs(w: Work, step: Step, s: number): void {
-  const { alpha, beta, alphaM, betaM } = step;
+function meetLegs(residuals: Residuals, step: Step, s: number): void {
+  const { alpha, beta } = step;
+  const a = at(alpha, s) + at(residuals.r1, s);
+  const b = at(beta, s);
   const own = 1 - at(step.sumC, s);
   const cross = at(step.sumD, s);
-  const mC = at(step.mC, s);
-  const mOwn = 1 - at(step.mD, s);
-  const determinant = own * mOwn - cross * mC;
-  const a = at(alpha, s) + at(w.r1, s);
-  const b = at(beta, s);
   const mA = at(step.mA, s);
   const mB = at(step.mB, s);
-  alpha[s] = (mOwn * a + cross * mA) / determinant;
-  beta[s] = (mOwn * b + cross * mB) / determinant;
-  alphaM[s] = (own * mA + mC * a) / determinant;
-  betaM[s] = (own * mB + mC * b) / determinant;
+  const mC = at(step.mC, s);
+  const mOwn = 1 - at(step.mD, s);
+  const share = 1 / (own * mOwn - cross * mC);
+  alpha[s] = (mOwn * a + cross * mA) * share;
+  beta[s] = (mOwn * b + cross * mB) * share;
+  step.alphaM[s] = (own * mA + mC * a) * share;
+  step.betaM[s] = (own * mB + mC * b) * share;
 }
 
 /** Adds `share` of a step to the unknowns. */
-function take(c: CompiledNetwork, w: Work, step: Step, share: number): void {
-  for (let s = 0; s < c.count; s++) {
-    add(w.qUp, s, share * at(step.qUp, s));
-    add(w.qDown, s, share * at(step.qDown, s));
-    add(w.pUp, s, share * at(step.pUp, s));
-    add(w.pMid, s, share * at(step.pMid, s));
+function take(count: number, unknowns: Unknowns, step: Step, share: number): void {
+  const { qUp, qDown, pUp, pMid } = unknowns;
+  const { qUp: dqUp, qDown: dqDown, pUp: dpUp, pMid: dpMid } = step;
+  for (let s = 0; s < count; s++) {
+    add(qUp, s, share * at(dqUp, s));
+    add(qDown, s, share * at(dqDown, s));
+    add(pUp, s, share * at(dpUp, s));
+    add(pMid, s, share * at(dpMid, s));
   }
-  w.flow += share * step.flow;
-  w.inlet += share * step.inlet;
+  unknowns.flow += share * step.flow;
+  unknowns.inlet += share * step.inlet;
 }
 
-function startFrom(w: Work, from: NetworkState): void {
-  w.qUp.set(from.qUp);
-  w.qDown.set(from.qDown);
-  w.pUp.set(from.pUp);
-  w.pMid.set(from.pMid);
-  w.roots.set(from.inverseRoots);
-  w.flow = from.flow;
-  w.inlet = from.inletPressure;
+function startFrom(unknowns: Unknowns, from: NetworkState): void {
+  unknowns.qUp.set(from.qUp);
+  unknowns.qDown.set(from.qDown);
+  unknowns.pUp.set(from.pUp);
+  unknowns.pMid.set(from.pMid);
+  unknowns.flow = from.flow;
+  unknowns.inlet = from.inletPressure;
 }
 
-/** The solution so far, copied out of the scratch space. */
-function stateOf(c: CompiledNetwork, w: Work): NetworkState {
-  curveInto(curveOut, c.curve, w.flow);
-  exhaustInto(exhaustOut, c.network.exhaust, w.flow, c.network.air);
+/** The solution, copied out of the workspace. */
+function stateOf({ network, count, curve }: CompiledNetwork, unknowns: Unknowns): NetworkState {
+  const { qUp, qDown, pUp, pMid, flow, inlet } = unknowns;
+  curveInto(curveOut, curve, flow);
+  exhaustInto(exhaustOut, network.exhaust, flow, network.air);
   return {
-    qUp: w.qUp.slice(0, c.count),
-    qDown: w.qDown.slice(0, c.count),
-    pUp: w.pUp.slice(0, c.count),
-    pMid: w.pMid.slice(0, c.count),
-    flow: w.flow,
-    inletPressure: w.inlet,
+    qUp: qUp.slice(0, count),
+    qDown: qDown.slice(0, count),
+    pUp: pUp.slice(0, count),
+    pMid: pMid.slice(0, count),
+    flow,
+    inletPressure: inlet,
     rise: curveOut.value,
     outletLeak: exhaustOut.leak,
-    inverseRoots: w.roots.slice(0, 2 * c.count),
-  };
-}
-
-/**
- * The iteration's own numbers, kept from solve to solve and only ever grown: a solve runs through
- * without a pause, so that no two use them at once.
- */
-let scratch = { size: 0, work: newWork(0), step: newStep(0) };
-
-function scratchFor(count: number) {
-  if (scratch.size < count) scratch = { size: count, work: newWork(count), step: newStep(count) };
-  return scratch;
-}
-
-function newWork(count: number): Work {
-  const array = () => new Float64Array(count);
-  return {
-    qUp: array(),
-    qDown: array(),
-    pUp: array(),
-    pMid: array(),
-    flow: 0,
-    inlet: 0,
-    roots: new Float64Array(2 * count),
-    r1: array(),
-    r2: array(),
-    r3: array(),
-    r4: array(),
-    r5: 0,
-    rFlow: 0,
-    lUp: array(),
-    leakP: array(),
-    leakQ: array(),
-    lDown: array(),
-    jQ: array(),
-    jM: array(),
-    momentum: array(),
-    blowerSlope: 0,
-    exhaustSlope: 0,
-    imposed: null,
-  };
-}
-
-function newStep(count: number): Step {
-  const array = () => new Float64Array(count);
-  return {
-    alpha: array(),
-    beta: array(),
-    a1: array(),
-    b1: array(),
-    A: array(),
-    B: array(),
-    C: array(),
-    D: array(),
-    sumC: array(),
-    sumD: array(),
-    mA: array(),
-    mB: array(),
-    mC: array(),
-    mD: array(),
-    alphaM: array(),
-    betaM: array(),
-    qUp: array(),
-    qDown: array(),
-    pUp: array(),
-    pMid: array(),
-    flow: 0,
-    inlet: 0,
   };
 }

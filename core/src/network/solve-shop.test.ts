@@ -10,7 +10,7 @@ import { newShop } from '../shop/new-shop';
 import type { Shop } from '../shop/schema';
 import { allAir, type ShopSolution, solveShop } from './solve-shop';
 
-/** More in the nightly script: FRANK_GAUGE_RUNS=10000 npm run unit. */
+/** Ten thousand in `npm run nightly`. */
 const { process: node } = globalThis as { process?: { env: Record<string, string | undefined> } };
 const RUNS = Number(node?.env.FRANK_GAUGE_RUNS ?? 300);
 

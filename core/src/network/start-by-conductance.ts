@@ -1,7 +1,8 @@
 import { type CurveValue, curveInto } from '../collector/monotone-curve';
 import { CAPPED, type CompiledNetwork, OPEN } from './compiled-network';
 import { type ExhaustPressure, exhaustInto } from './exhaust-law';
-import { type LeakFlow, leakInto } from './leak-law';
+import { leakInto } from './leak-law';
+import type { Unknowns } from './workspace';
 
 /** A Darcy friction factor near which most ducts work, and a suction most leaks see, Pa. */
 const TYPICAL_FACTOR = 0.02;
@@ -9,18 +10,8 @@ const TYPICAL_SUCTION = 1500;
 /** m/s */
 const TYPICAL_VELOCITY = 20;
 
-/** The unknowns to be started. */
-export interface Unknowns {
-  readonly qUp: Float64Array;
-  readonly qDown: Float64Array;
-  readonly pUp: Float64Array;
-  readonly pMid: Float64Array;
-  flow: number;
-  inlet: number;
-}
-
 const curveOut: CurveValue = { value: 0, slope: 0 };
-const leakOut: LeakFlow = { flow: 0, slope: 0 };
+const leak = new Float64Array(2);
 const exhaustOut: ExhaustPressure = { pressure: 0, slope: 0, leak: 0 };
 const at = (array: Float64Array, i: number): number => array[i] as number;
 const int = (array: Int32Array, i: number): number => array[i] as number;
@@ -33,39 +24,36 @@ export function startByConductance(c: CompiledNetwork, w: Unknowns): void {
   const { count } = c;
   const { seamExponent } = c.network;
   const node = new Float64Array(count);
-  const mid = new Float64Array(count);
   const end = new Float64Array(count);
   const inSeries = (conductance: number, k: number) =>
-    conductance === 0 ? 0 : 1 / Math.sqrt(1 / (conductance * conductance) + k);
+    conductance / Math.sqrt(1 + k * conductance * conductance);
+  /** Conductance of a seam at c = 1, as if it were an opening. */
+  const seamTypical = TYPICAL_SUCTION ** (seamExponent - 0.5);
   let root = 0;
   for (let s = 0; s < count; s++) {
     const pipe = pipeAt(c, s);
     const kUp = Math.max(at(c.kUp, s) + pipe, 1e-3);
     const kDown = at(c.kDown, s) + pipe;
-    leakInto(leakOut, at(c.seam, s), seamExponent, at(c.hole, s), TYPICAL_SUCTION);
-    const leak = leakOut.flow / Math.sqrt(TYPICAL_SUCTION);
     const above = int(c.upstream, s) === OPEN ? 1 / Math.sqrt(kUp) : inSeries(at(node, s), kUp);
-    mid[s] = above + leak;
-    end[s] = inSeries(at(mid, s), kDown);
+    end[s] = inSeries(above + at(c.seam, s) * seamTypical + at(c.hole, s), kDown);
     const d = int(c.downstream, s);
     if (d < 0) root += at(end, s);
     else node[d] = at(node, d) + at(end, s);
   }
 
   w.flow = crossing(c, root);
-  w.inlet = root === 0 ? 0 : -((w.flow / root) ** 2);
-  if (root === 0) {
-    curveInto(curveOut, c.curve, 0);
-    w.inlet = -curveOut.value;
-  }
+  // What the blower's own equation makes of it, which is finite however little the tree lets by.
+  curveInto(curveOut, c.curve, w.flow);
+  exhaustInto(exhaustOut, c.network.exhaust, w.flow, c.network.air);
+  w.inlet = exhaustOut.pressure - curveOut.value;
   for (let s = count - 1; s >= 0; s--) {
     const d = int(c.downstream, s);
     const pDown = d < 0 ? w.inlet : at(w.pUp, d);
     const qDown = at(end, s) * Math.sqrt(Math.max(0, -pDown));
     const pipe = pipeAt(c, s);
     const pMid = Math.min(0, pDown + (at(c.kDown, s) + pipe) * qDown * qDown);
-    leakInto(leakOut, at(c.seam, s), seamExponent, at(c.hole, s), -pMid);
-    const qUp = int(c.upstream, s) === CAPPED ? 0 : Math.max(0, qDown - leakOut.flow);
+    leakInto(leak, at(c.seam, s), seamExponent, c.seamPowers, at(c.hole, s), -pMid);
+    const qUp = int(c.upstream, s) === CAPPED ? 0 : Math.max(0, qDown - at(leak, 0));
     w.qDown[s] = qDown;
     w.pMid[s] = pMid;
     w.qUp[s] = qUp;
