@@ -9,16 +9,21 @@ export type ReadCurve =
 
 const MOST_POINTS = 200;
 
+/** What parts flow from pressure, likeliest first: whoever writes 0,5 parts with a semicolon. */
+const DELIMITERS = ['\t', ';'] as const;
+const DECIMAL_COMMA = /^(\s*\d+),(\d+)/;
+
 /**
  * Reads a blower's curve from the text of a CSV file: flow, then pressure, a point a line, with
- * commas, semicolons or tabs between. A first line without numbers is a heading; units written
+ * commas, semicolons or tabs between; with semicolons a comma is a decimal one. A first line without numbers is a heading; units written
  * there, in brackets or alone, go for their columns. A unit in a cell goes for that cell; else the
  * shop's units do. Lines are named as a text editor counts them.
  *
  * @example readCurveFile('flow (m3/h),pressure (Pa)\n0,2500\n900,1800', 'us')
  */
 export function readCurveFile(text: string, system: UnitSystem): ReadCurve {
-  const lines = papaparse.parse<string[]>(text, { delimitersToGuess: [',', ';', '\t'] }).data;
+  const delimiter = DELIMITERS.find((candidate) => text.includes(candidate)) ?? ',';
+  const lines = papaparse.parse<string[]>(text, { delimiter }).data;
   const points: BlowerPoint[] = [];
   let units: readonly string[] = ['', ''];
   for (const [index, cells] of lines.entries()) {
@@ -28,7 +33,8 @@ export function readCurveFile(text: string, system: UnitSystem): ReadCurve {
       units = cells.slice(0, 2).map((cell) => unitIn(cell));
       continue;
     }
-    const [first = '', second = '', ...rest] = cells;
+    const [first = '', second = '', ...rest] =
+      delimiter === ';' ? cells.map((cell) => cell.replace(DECIMAL_COMMA, '$1.$2')) : cells;
     if (second.trim() === '' || rest.some((cell) => cell.trim() !== '')) {
       return refuse('a flow and a pressure belong here, such as “400,8.5”.');
     }
@@ -50,7 +56,7 @@ export function readCurveFile(text: string, system: UnitSystem): ReadCurve {
   return { ok: true, points };
 }
 
-const HEADING_WORDS = /^(?:volume|flow|air|fan|blower|static|total|pressure|sp|tp|q|p)[\s,:]*/i;
+const HEADING_WORDS = /^(?:volume|flow|air|fan|blower|static|total|pressure|sp|tp|q|p)\b[\s,:]*/i;
 
 /** The unit a heading names: in its brackets, or what is left of it without its own words. */
 function unitIn(heading: string): string {

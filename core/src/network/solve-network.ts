@@ -75,6 +75,11 @@ export interface NetworkState {
 const TOLERANCE = 1e-10;
 const MAX_ITERATIONS = 60;
 const MAX_HALVINGS = 8;
+/** A residual so many times its scale leads nowhere: better start anew than come back from it. */
+const LOST = 1e6;
+/** Shares of the junctions' momentum taken at a time, first and least. */
+const FIRST_STRIDE = 0.25;
+const LEAST_STRIDE = 1 / 256;
 /** Least slope of a loss, as a share of shut-off pressure over curve flow: keeps β finite at rest. */
 const LEAST_SLOPE = 1e-9;
 /** Least of 1 − b₂·L_down': a junction that helps may bring it to nothing far from the solution. */
@@ -85,7 +90,7 @@ const LEAST_STIFFNESS = 0.05;
  * reason. `from` is an earlier state of a network with the same segments, to start from.
  */
 export function solveNetwork(compiled: CompiledNetwork, from?: NetworkState): Solved {
-  const solved = iterate(compiled, from, null);
+  const solved = solve(compiled, from, null);
   if (solved.kind === 'converged' && solved.state.flow > compiled.lastFlow * (1 + 1e-9)) {
     return { kind: 'failed', reason: { kind: 'beyond-curve', lastFlow: compiled.lastFlow } };
   }
@@ -97,29 +102,67 @@ export function solveNetwork(compiled: CompiledNetwork, from?: NetworkState): So
  * what it comes to. Fails where the network lets no air through.
  */
 export const solveAtFlow = (compiled: CompiledNetwork, flow: number, from?: NetworkState): Solved =>
-  iterate(compiled, from, flow);
+  solve(compiled, from, flow);
 
-/** Newton's method, each step halved while it makes matters worse. */
-function iterate(
+/**
+ * From the start given; else from conductances; else led in from where junctions take nothing, a
+ * share of their momentum at a time (continuation), which is for nets that are little but junctions.
+ */
+function solve(
   compiled: CompiledNetwork,
   from: NetworkState | undefined,
   imposed: number | null,
 ): Solved {
+  const near = from && from.qUp.length === compiled.count ? from : undefined;
+  const first = iterate(compiled, near, { imposed, momentum: 1 });
+  if (first.kind === 'converged') return first;
+  const afresh = near ? iterate(compiled, undefined, { imposed, momentum: 1 }) : first;
+  return afresh.kind === 'converged' ? afresh : leadIn(compiled, imposed);
+}
+
+function leadIn(compiled: CompiledNetwork, imposed: number | null): Solved {
+  let reached = iterate(compiled, undefined, { imposed, momentum: 0 });
+  let momentum = 0;
+  let stride = FIRST_STRIDE;
+  while (reached.kind === 'converged' && momentum < 1) {
+    const wanted = Math.min(1, momentum + stride);
+    const next = iterate(compiled, reached.state, { imposed, momentum: wanted });
+    if (next.kind === 'converged') {
+      reached = next;
+      momentum = wanted;
+    } else if (stride > LEAST_STRIDE) {
+      stride /= 2;
+    } else {
+      return next;
+    }
+  }
+  return reached;
+}
+
+/** What is solved: a blower that moves so much whatever it takes, and how much junctions count. */
+interface Task {
+  readonly imposed: number | null;
+  readonly momentum: number;
+}
+
+/** Newton's method, each step halved while it makes matters worse. */
+function iterate(compiled: CompiledNetwork, from: NetworkState | undefined, task: Task): Solved {
   const { unknowns, residuals, step } = workspaceFor(compiled.count);
-  if (from && from.qUp.length === compiled.count) startFrom(unknowns, from);
+  if (from) startFrom(unknowns, from);
   else startByConductance(compiled, unknowns);
 
-  let worst = evaluate(compiled, unknowns, residuals, imposed);
+  let worst = evaluate(compiled, unknowns, residuals, task);
   let iterations = 0;
   while (worst > TOLERANCE && iterations < MAX_ITERATIONS) {
     iterations++;
-    eliminate(compiled, unknowns, residuals, step, imposed);
+    eliminate(compiled, unknowns, residuals, step, task.imposed);
     take(compiled.count, unknowns, step, 1);
-    let now = evaluate(compiled, unknowns, residuals, imposed);
+    let now = evaluate(compiled, unknowns, residuals, task);
     for (let halving = 1; now > worst && halving <= MAX_HALVINGS; halving++) {
       take(compiled.count, unknowns, step, -(0.5 ** halving));
-      now = evaluate(compiled, unknowns, residuals, imposed);
+      now = evaluate(compiled, unknowns, residuals, task);
     }
+    if (!(now < LOST)) break;
     worst = now;
   }
   if (!(worst <= TOLERANCE)) {
@@ -148,7 +191,7 @@ function evaluate(
   c: CompiledNetwork,
   unknowns: Unknowns,
   residuals: Residuals,
-  imposed: number | null,
+  { imposed, momentum: share }: Task,
 ): number {
   const { network, count, shutOff, downstream, leg, perFlowSquared, seam, hole, seamPowers } = c;
   const { qUp, qDown, pUp, pMid, flow, inlet } = unknowns;
@@ -208,10 +251,10 @@ function evaluate(
       const own = at(c.legArea, s);
       const body = at(c.bodyArea, s);
       legLossInto(legOut, kind, own, body, down, combined, at(momentum, d), air.density);
-      lost += legOut.loss;
-      byOwn += legOut.byOwn;
-      jQ[s] = legOut.byCombined;
-      jM[s] = legOut.byMomentum;
+      lost += share * legOut.loss;
+      byOwn += share * legOut.byOwn;
+      jQ[s] = share * legOut.byCombined;
+      jM[s] = share * legOut.byMomentum;
     }
     lDown[s] = byOwn;
     const r4s = mid - (d < 0 ? inlet : at(pUp, d)) - lost;

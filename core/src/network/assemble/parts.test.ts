@@ -1,0 +1,242 @@
+import { describe, expect, it } from 'vitest';
+import { copyOf, threeBranchShop } from '../../../reference/sample-shops';
+import { circleArea } from '../../air/velocity-pressure';
+import { elbowLoss } from '../../fitting/elbow';
+import { jointCount } from '../../shop/length';
+import type { Run, Shop } from '../../shop/schema';
+import { arrangeDucts } from '../../shop/topology';
+import type { Network, Part } from '../network';
+import { solveShop } from '../solve-shop';
+import { SEPARATOR_RUN } from './separator-segment';
+import { shopToNetwork } from './shop-to-network';
+
+function networkOf(shop: Shop, view: 'designed' | 'found' = 'found'): Network {
+  const arranged = arrangeDucts(shop);
+  if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
+  const openGates = new Set(['saw', 'planer', 'sander']);
+  return shopToNetwork(shop, arranged.tree, { view, openGates });
+}
+
+function sawOf(shop: Shop): Run {
+  const run = shop.ducts.runs.find(({ id }) => id === 'saw');
+  if (!run) throw new Error('no saw');
+  return run;
+}
+
+function partsOf(shop: Shop, run: string, kind: Part['kind']): Part[] {
+  return networkOf(shop).segments.flatMap((segment) =>
+    segment.run === run ? segment.parts.filter((part) => part.kind === kind) : [],
+  );
+}
+
+const flowOf = (shop: Shop) => {
+  const openGates = new Set(['saw']);
+  const solved = solveShop(shop, { view: 'found', openGates });
+  if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
+  return solved.blower;
+};
+
+describe('bends', () => {
+  const elbow = (after: number | null) => ({
+    kind: 'elbow' as const,
+    id: `e${after}`,
+    style: 'fivePiece' as const,
+    angle: Math.PI / 2,
+    radiusRatio: 1.5,
+    count: 1,
+    after,
+  });
+
+  it('the second of two close elbows loses a quarter more, fading to nothing at five diameters', () => {
+    const second = (after: number | null) => {
+      const shop = threeBranchShop();
+      sawOf(shop).fittings = [elbow(after), { ...elbow(null), id: 'second' }];
+      return partsOf(shop, 'saw', 'elbow')[1]?.coefficient ?? 0;
+    };
+    const { diameter } = sawOf(threeBranchShop());
+    const plain = elbowLoss('fivePiece', Math.PI / 2, 1.5);
+    expect(second(null)).toBeCloseTo(plain, 12);
+    expect(second(0)).toBeCloseTo(1.25 * plain, 12);
+    expect(second(2.5 * diameter)).toBeCloseTo(1.125 * plain, 12);
+    expect(second(5 * diameter)).toBeCloseTo(plain, 12);
+  });
+
+  it('an elbow at the end of a run disturbs the first of the run it leads into', () => {
+    const shop = threeBranchShop();
+    const saw = sawOf(shop);
+    const node = 'half';
+    shop.ducts.nodes.push({ id: node, kind: { kind: 'joint' }, at: null, style: {} });
+    shop.ducts.runs.push({
+      ...copyOf(shop).ducts.runs[0],
+      ...saw,
+      id: 'rest',
+      from: node,
+      hose: null,
+      gate: null,
+      fittings: [{ ...elbow(null), id: 'first' }],
+    });
+    saw.to = node;
+    saw.joins = { kind: 'straight' };
+    saw.fittings = [elbow(0)];
+    const [first] = partsOf(shop, 'rest', 'elbow');
+    expect(first?.coefficient).toBeCloseTo(1.25 * elbowLoss('fivePiece', Math.PI / 2, 1.5), 12);
+  });
+
+  it('two tight 45s with a spacer beat the tight 90 they stand for', () => {
+    const shop = threeBranchShop();
+    const pair = { kind: 'pair', id: 'p', style: 'drain', radiusRatio: 0.7, spacer: 0.1, count: 1 };
+    sawOf(shop).fittings = [pair as Run['fittings'][number]];
+    const [both] = partsOf(shop, 'saw', 'pair');
+    expect(both?.coefficient).toBeLessThan(0.6 * elbowLoss('drain', Math.PI / 2, 0.7));
+  });
+});
+
+describe('the schools of friction', () => {
+  it('equivalent feet: a 90° elbow at 4 in. is 5½ ft of pipe, hose three times its length', () => {
+    const shop = threeBranchShop();
+    shop.shop.rules.friction = 'equivalentFeet';
+    const saw = sawOf(shop);
+    saw.diameter = 0.1016;
+    const [elbow] = partsOf(shop, 'saw', 'elbow');
+    const [hose] = partsOf(shop, 'saw', 'hose');
+    expect(elbow?.coefficient).toBe(0);
+    expect((elbow?.friction?.length ?? 0) / 0.3048).toBeCloseTo(5.5, 9);
+    expect(hose?.friction?.length).toBeCloseTo(3 * (saw.hose?.length ?? 0), 12);
+    // Not a wye by momentum either: a branch counts as an elbow of its angle.
+    expect(networkOf(shop).segments.every(({ junction }) => junction === null)).toBe(true);
+    const [branch] = partsOf(shop, 'planer', 'branch');
+    expect(branch?.friction?.length).toBeGreaterThan(0);
+  });
+
+  it('power fits: every duct and hose by its own fit', () => {
+    const shop = threeBranchShop();
+    shop.shop.rules.friction = 'powerFit';
+    const laws = networkOf(shop).segments.flatMap(({ parts }) =>
+      parts.flatMap(({ kind, friction }) =>
+        friction?.law === 'power' ? [`${kind} ${friction.fit.name}`] : [],
+      ),
+    );
+    expect(new Set(laws)).toEqual(new Set(['pipe Galvanised', 'hose Flexible hose']));
+  });
+});
+
+describe('leaks', () => {
+  it('a gap around every joint is so much opening', () => {
+    const shop = threeBranchShop();
+    shop.condition.joints.usual = 0.5e-3;
+    const saw = sawOf(shop);
+    saw.joints = 4;
+    const pipe = networkOf(shop).segments.find(
+      (segment) => segment.run === 'saw' && segment.parts.some(({ kind }) => kind === 'pipe'),
+    );
+    const area = 4 * 0.5e-3 * Math.PI * saw.diameter;
+    const { density } = networkOf(shop).air;
+    expect(pipe?.hole).toBeCloseTo(0.61 * area * Math.sqrt(2 / density), 12);
+    expect(networkOf(shop, 'designed').segments.every(({ hole }) => hole === 0)).toBe(true);
+  });
+
+  it('counts joints by length and fittings where nobody has', () => {
+    const shop = threeBranchShop();
+    const saw = sawOf(shop);
+    const arranged = arrangeDucts(shop);
+    if (!arranged.ok) throw new Error('no tree');
+    Object.assign(saw, { length: 7, joints: null });
+    // Three pieces of ten feet, an elbow, a gate, a hose.
+    expect(jointCount(saw, arranged.tree)).toBe(3 + 2 + 2 + 1);
+    saw.joints = 5;
+    expect(jointCount(saw, arranged.tree)).toBe(5);
+  });
+
+  it('behind the blower blow out: the filter sees the rest, and the blower moves more', () => {
+    const shop = threeBranchShop();
+    const filter = { name: '', area: 3, permeability: 0.08, grade: null };
+    shop.collector.exhaust = { kind: 'filter', filter };
+    const tight = flowOf(shop);
+    shop.condition.pressureSide.area = 2e-3;
+    const leaking = flowOf(shop);
+    expect(tight.outletLeak).toBe(0);
+    expect(leaking.outletLeak).toBeGreaterThan(0);
+    expect(leaking.flow).toBeGreaterThan(tight.flow);
+    // Orifice out, permeability through: both at the pressure behind the blower.
+    const { outletStatic, outletLeak, flow } = leaking;
+    const density = networkOf(shop).air.density;
+    expect(outletLeak).toBeCloseTo(0.61 * 2e-3 * Math.sqrt((2 * outletStatic) / density), 9);
+    expect(outletStatic).toBeCloseTo((125 * (flow - outletLeak)) / (3 * 0.08), 6);
+  });
+});
+
+describe('ways out of the blower', () => {
+  const outlet = (exhaust: Shop['collector']['exhaust']) => {
+    const shop = threeBranchShop();
+    shop.collector.exhaust = exhaust;
+    return { ...flowOf(shop), density: networkOf(shop).air.density };
+  };
+  const filter = { name: '', area: 8, permeability: 0.1, grade: null };
+
+  it('outdoors: friction of the duct, its fittings, and the cap beyond an open end', () => {
+    const duct = {
+      kind: 'outdoors',
+      diameter: 0.15,
+      pipe: 'galvanised',
+      lossCoefficient: 0.5,
+      heating: null,
+    } as const;
+    const short = outlet({ ...duct, length: 0, end: 'cap' });
+    const vp = (short.density * (short.flow / circleArea(0.15)) ** 2) / 2;
+    expect(short.outletStatic).toBeCloseTo((0.5 + 0.18) * vp, 6);
+    const long = outlet({ ...duct, length: 12, end: 'cap' });
+    expect(long.flow).toBeLessThan(short.flow);
+    expect(long.outletStatic).toBeGreaterThan(short.outletStatic);
+  });
+
+  it('another room: its filter and the way back, which is an orifice', () => {
+    const { flow, outletStatic, density } = outlet({ kind: 'room', filter, opening: 0.05 });
+    const back = (density / 2) * (flow / (0.61 * 0.05)) ** 2;
+    expect(outletStatic).toBeCloseTo((125 * flow) / 0.8 + back, 6);
+  });
+
+  it('an enclosure adds its return filter, in proportion to its face velocity', () => {
+    const returnFilter = { area: 0.3, velocity: 1.5, pressure: 60 };
+    const { flow, outletStatic } = outlet({ kind: 'enclosure', filter, returnFilter });
+    expect(outletStatic).toBeCloseTo((125 * flow) / 0.8 + (60 * flow) / 0.3 / 1.5, 6);
+  });
+});
+
+describe('the blower’s inlet', () => {
+  const inletPart = (shop: Shop) => partsOf(shop, SEPARATOR_RUN, 'inlet')[0]?.coefficient ?? 0;
+
+  it('an elbow at it costs its system effect, less the farther off', () => {
+    const at = (straight: number) => {
+      const shop = threeBranchShop();
+      shop.collector.blower.inletElbow = { radiusRatio: 1.5, straight };
+      return inletPart(shop);
+    };
+    const { inletDiameter } = threeBranchShop().collector.separator;
+    expect(at(0)).toBeCloseTo(1.2, 12);
+    expect(at(2 * inletDiameter)).toBeCloseTo(0.6, 12);
+    expect(at(9 * inletDiameter)).toBe(0);
+  });
+
+  it('without a separator the last elbow of the main stands there, if it says how near', () => {
+    const shop = threeBranchShop();
+    const main = shop.ducts.runs[0];
+    if (!main) throw new Error('no main');
+    main.fittings = [
+      {
+        kind: 'elbow',
+        id: 'last',
+        style: 'mitred',
+        angle: Math.PI / 2,
+        radiusRatio: 0.5,
+        count: 1,
+        after: 0,
+      },
+    ];
+    expect(inletPart(shop)).toBe(0);
+    shop.collector.separator.kind = 'none';
+    expect(inletPart(shop)).toBeCloseTo(3.2, 12);
+    // Stated at the blower, that goes first.
+    shop.collector.blower.inletElbow = { radiusRatio: 2, straight: 0 };
+    expect(inletPart(shop)).toBeCloseTo(1.2, 12);
+  });
+});

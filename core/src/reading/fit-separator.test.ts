@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest';
+import { threeBranchShop } from '../../reference/sample-shops';
+import { solveTree } from '../network/solve-shop';
+import { arrangeDucts } from '../shop/topology';
+import { gatesOfDrop } from '../verdict/gate-sets';
+import { fitSeparator } from './fit-separator';
+
+const shop = threeBranchShop();
+const arranged = arrangeDucts(shop);
+if (!arranged.ok) throw new Error('no tree');
+const { tree } = arranged;
+const drop = tree.drops[1];
+if (!drop) throw new Error('no drop');
+const options = { view: 'found', openGates: gatesOfDrop(drop) } as const;
+
+/** Flow at the drop with a separator of so many heads. */
+function flowWith(heads: number): number {
+  const separator = { ...shop.collector.separator, kind: 'lid' as const, heads };
+  const changed = { ...shop, collector: { ...shop.collector, separator } };
+  const solved = solveTree(changed, tree, options);
+  if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
+  return solved.airIn.get(drop?.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
+}
+
+const fit = (without: number, withIt: number, doubt = 0.02) =>
+  fitSeparator(
+    shop,
+    tree,
+    drop,
+    options,
+    { value: without, doubt: doubt * without },
+    { value: withIt, doubt: doubt * withIt },
+  );
+
+describe('a separator fitted to a before/after pair', () => {
+  it.each([1, 4.5, 10, 25])('finds the %f heads the readings were made with', (heads) => {
+    const fitted = fit(flowWith(0), flowWith(heads));
+    if (!fitted.ok) throw new Error(fitted.reason);
+    expect(fitted.heads).toBeCloseTo(heads, 4);
+    expect(fitted.least).toBeLessThan(heads);
+    expect(fitted.most).toBeGreaterThan(heads);
+  });
+
+  it('does not mind a meter that reads in its own unit, nor one that reads high', () => {
+    const plain = fit(flowWith(0), flowWith(6));
+    const other = fit(1.2 * 196.85 * flowWith(0), 1.2 * 196.85 * flowWith(6));
+    expect(plain.ok && other.ok && Math.abs(plain.heads - other.heads)).toBeLessThan(1e-4);
+  });
+
+  it('is the surer the better the readings', () => {
+    const width = (doubt: number) => {
+      const fitted = fit(flowWith(0), flowWith(6), doubt);
+      return fitted.ok ? fitted.most - fitted.least : 0;
+    };
+    expect(width(0.01)).toBeLessThan(width(0.03));
+    expect(width(0)).toBeLessThan(1e-3);
+  });
+
+  it('takes in the truth 95 times in 100, as often as its interval says', () => {
+    const truth = flowWith(0) === 0 ? 0 : flowWith(6) / flowWith(0);
+    // Pairs off by up to their stated doubt along a fan of angles, not by chance.
+    let within = 0;
+    const tries = 60;
+    for (let i = 0; i < tries; i++) {
+      const angle = (2 * Math.PI * i) / tries;
+      const radius = 0.02 * (i / tries);
+      const fitted = fit(1 + radius * Math.cos(angle), truth * (1 + radius * Math.sin(angle)));
+      if (fitted.ok && fitted.least <= 6 && 6 <= fitted.most) within++;
+    }
+    expect(within).toBeGreaterThanOrEqual(0.95 * tries);
+  });
+
+  it.each([
+    [0, 3, /above zero/],
+    [3, -1, /above zero/],
+    [3, 3, /did not fall/],
+    [3, 4, /did not fall/],
+    [3, 0.05, /further than a separator explains/],
+  ] as const)('refuses %f and %f with a sentence', (without, withIt, reason) => {
+    const fitted = fit(without, withIt);
+    expect(fitted.ok ? '' : fitted.reason).toMatch(reason);
+  });
+});
