@@ -87,17 +87,18 @@ export function legLossInto(
   const leaving = combined / combinedArea;
   const base = velocity * velocity + leaving * leaving - m;
   let a = 1;
-  let aByShare = 0;
+  let byShare = 0;
   let share = 0;
   if (kind === BRANCH_LEG) {
     share = combined > 0 ? Math.min(Math.max(own / combined, 0), 1) : 0;
     a = SLOPED * (1 - share);
     if (a <= LEAST_A) a = LEAST_A;
-    else if (combined > 0) aByShare = -SLOPED / combined;
+    // A changes with the share only while the share is one. Divided so, it is finite at rest.
+    else if (own > 0 && own < combined) byShare = -SLOPED * (base / combined);
   }
   out.loss = half * a * base;
-  out.byOwn = half * ((2 * a * velocity) / area + aByShare * base);
-  out.byCombined = half * ((2 * a * leaving) / combinedArea - aByShare * base * share);
+  out.byOwn = half * ((2 * a * velocity) / area + byShare);
+  out.byCombined = half * ((2 * a * leaving) / combinedArea - byShare * share);
   out.byMomentum = -half * a;
 }
 

@@ -79,6 +79,29 @@ export function compileNetwork(network: Network): CompiledNetwork {
   return compiled;
 }
 
+/**
+ * The same network with other loss coefficients in some segments; everything else about them has to
+ * be as it was.
+ */
+export function withSegments(
+  compiled: CompiledNetwork,
+  changed: readonly (readonly [index: number, segment: Segment])[],
+): CompiledNetwork {
+  const segments = [...compiled.network.segments];
+  const kUp = compiled.kUp.slice();
+  const kDown = compiled.kDown.slice();
+  for (const [index, segment] of changed) {
+    segments[index] = segment;
+    const perFlowSquared = compiled.perFlowSquared[index] ?? 0;
+    kUp[index] = coefficients(segment, 'up') * perFlowSquared;
+    kDown[index] = coefficients(segment, 'down') * perFlowSquared;
+  }
+  return { ...compiled, network: { ...compiled.network, segments }, kUp, kDown };
+}
+
+const coefficients = ({ parts }: Segment, half: 'up' | 'down'): number =>
+  parts.reduce((sum, part) => (part.half === half ? sum + part.coefficient : sum), 0);
+
 function layOut(c: CompiledNetwork, segment: Segment, s: number): void {
   const { air } = c.network;
   const { diameter, junction } = segment;
@@ -95,11 +118,9 @@ function layOut(c: CompiledNetwork, segment: Segment, s: number): void {
     c.bodyArea[s] = junction.combinedArea;
     c.momentum[s] = (2 * junction.cosine) / (junction.area * junction.combinedArea);
   }
-  let up = 0;
-  let down = 0;
-  for (const { half, coefficient, friction } of segment.parts) {
-    if (half === 'up') up += coefficient;
-    else if (half === 'down') down += coefficient;
+  c.kUp[s] = coefficients(segment, 'up') * perFlowSquared;
+  c.kDown[s] = coefficients(segment, 'down') * perFlowSquared;
+  for (const { friction } of segment.parts) {
     if (!friction) continue;
     const { length, multiplier } = friction;
     if (friction.law === 'power') {
@@ -112,6 +133,4 @@ function layOut(c: CompiledNetwork, segment: Segment, s: number): void {
       (c.friction[s] ?? 0) + darcyCoefficient(length, multiplier, diameter, air.density) / 2;
     c.roughness[s] = friction.roughness / diameter;
   }
-  c.kUp[s] = up * perFlowSquared;
-  c.kDown[s] = down * perFlowSquared;
 }

@@ -4,7 +4,7 @@ import { type LegLoss, legLossInto, momentumOf } from '../fitting/converging-jun
 import type { Shop } from '../shop/schema';
 import { arrangeDucts, type DuctTree, type Problem } from '../shop/topology';
 import { type NetworkOptions, shopToNetwork } from './assemble/shop-to-network';
-import { compileNetwork } from './compiled-network';
+import { type CompiledNetwork, compileNetwork } from './compiled-network';
 import type { Network, Part, PartKind, Segment } from './network';
 import { type Crossing, solveOperatingPoint } from './operating-point';
 import type { NetworkState, SolveFailure } from './solve-network';
@@ -58,6 +58,9 @@ export interface BlowerAir {
  */
 export interface AirByRun {
   readonly get: (run: string) => readonly SegmentAir[] | undefined;
+  /** Air into its upstream end, m³/s, and its speed at its downstream end, m/s; 0 without air. */
+  readonly flowInto: (run: string) => number;
+  readonly velocityOutOf: (run: string) => number;
 }
 
 export interface ShopSolution {
@@ -97,13 +100,18 @@ export function solveTree(
   options: NetworkOptions,
   from?: NetworkState,
 ): ShopSolved {
-  return solveBuilt(tree, shopToNetwork(shop, tree, options), from);
+  return solveCompiled(tree, compileNetwork(shopToNetwork(shop, tree, options)), from);
 }
 
-/** As `solveTree`, of a network built already. */
-export function solveBuilt(tree: DuctTree, network: Network, from?: NetworkState): ShopSolved {
-  const solved = solveOperatingPoint(compileNetwork(network), from);
+/** As `solveTree`, of a network built and laid out already. */
+export function solveCompiled(
+  tree: DuctTree,
+  compiled: CompiledNetwork,
+  from?: NetworkState,
+): ShopSolved {
+  const solved = solveOperatingPoint(compiled, from);
   if (solved.kind === 'failed') return { kind: 'unsolved', reason: solved.reason };
+  const { network } = compiled;
   const { state, iterations, residual, crossings } = solved;
   const { flow, rise, inletPressure, outletLeak } = state;
   const outletStatic = rise + inletPressure;
@@ -120,18 +128,32 @@ export function solveBuilt(tree: DuctTree, network: Network, from?: NetworkState
 }
 
 function airByRun(network: Network, state: NetworkState): AirByRun {
+  const places = new Map<string, number[]>();
+  network.segments.forEach(({ run }, index) => {
+    const known = places.get(run);
+    if (known) known.push(index);
+    else places.set(run, [index]);
+  });
   const known = new Map<string, SegmentAir[]>();
-  const get = (run: string): readonly SegmentAir[] | undefined => {
-    const before = known.get(run);
-    if (before) return before;
-    const air = network.segments.flatMap((segment, index) =>
-      segment.run === run ? [segmentAir(network, state, segment, index)] : [],
-    );
-    if (air.length === 0) return undefined;
-    known.set(run, air);
-    return air;
+  return {
+    get: (run) => {
+      const before = known.get(run);
+      const own = places.get(run);
+      if (before || !own) return before;
+      const air = own.flatMap((index) => {
+        const segment = network.segments[index];
+        return segment ? [segmentAir(network, state, segment, index)] : [];
+      });
+      known.set(run, air);
+      return air;
+    },
+    flowInto: (run) => read(state.qUp, places.get(run)?.[0] ?? -1),
+    velocityOutOf: (run) => {
+      const last = places.get(run)?.at(-1) ?? -1;
+      const diameter = network.segments[last]?.diameter;
+      return diameter === undefined ? 0 : read(state.qDown, last) / circleArea(diameter);
+    },
   };
-  return { get };
 }
 
 /** Every run that has air, with its segments, upstream before downstream. */

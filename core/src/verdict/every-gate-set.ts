@@ -1,7 +1,6 @@
 import { circleArea } from '../air/velocity-pressure';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { View } from '../network/assemble/setting';
-import { compileNetwork } from '../network/compiled-network';
 import type { Network } from '../network/network';
 import { solveOperatingPoint } from '../network/operating-point';
 import type { NetworkState } from '../network/solve-network';
@@ -69,13 +68,13 @@ export function everyGateSet(
     const openGates = gatesOfDrops(chosen);
     // Whoever stands behind the same gates, or behind none, draws as well.
     const drawing = tree.drops.filter((drop) => isDrawing(drop, openGates)).map(({ id }) => id);
-    const network = networkOf(openGates);
-    const solved = solveOperatingPoint(compileNetwork(network));
+    const compiled = networkOf(openGates);
+    const solved = solveOperatingPoint(compiled);
     if (solved.kind === 'failed') {
       unsolved.push(drawing);
       continue;
     }
-    const air = airAtEnds(network, solved.state);
+    const air = airAtEnds(compiled.network, solved.state);
     const isAwake = new Set(drawing);
     for (const { id, path } of tree.drops) {
       const flow = air.get(path[0]?.id ?? '')?.flowIn;

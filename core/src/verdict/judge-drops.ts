@@ -1,7 +1,7 @@
 import { circleArea } from '../air/velocity-pressure';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { View } from '../network/assemble/setting';
-import { type ShopFailure, type ShopSolution, solveBuilt } from '../network/solve-shop';
+import { type ShopFailure, type ShopSolution, solveCompiled } from '../network/solve-shop';
 import type { Port, Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
 import { gatesOfDrop, gatesOpenNow, isDrawing } from './gate-sets';
@@ -55,10 +55,9 @@ export function judgeDrop(drop: Drop, solution: ShopSolution, isOpen = true): Dr
   const entry = first?.parts.filter(({ kind }) => kind === 'entry') ?? [];
   const entryLoss = entry.reduce((sum, part) => sum + part.loss, 0);
   const velocityPressure = (solution.network.air.density * (first?.velocity ?? 0) ** 2) / 2;
-  const later = drop.path.slice(1).map((run) => ({
-    run: run.id,
-    velocity: solution.airIn.get(run.id)?.at(-1)?.velocity ?? 0,
-  }));
+  const later = drop.path
+    .slice(1)
+    .map((run) => ({ run: run.id, velocity: solution.airIn.velocityOutOf(run.id) }));
   return {
     kind: 'judged',
     drop,
@@ -83,9 +82,9 @@ export function judgeDrop(drop: Drop, solution: ShopSolution, isOpen = true): Dr
 export function judgeDrops(shop: Shop, tree: DuctTree, view: View, rule: GateRule): DropVerdict[] {
   const networkOf = networksByGates(shop, tree, { view });
   const openNow = gatesOpenNow(tree);
-  const together = rule === 'now' ? solveBuilt(tree, networkOf(openNow)) : null;
+  const together = rule === 'now' ? solveCompiled(tree, networkOf(openNow)) : null;
   return tree.drops.map((drop): DropVerdict => {
-    const solved = together ?? solveBuilt(tree, networkOf(gatesOfDrop(drop)));
+    const solved = together ?? solveCompiled(tree, networkOf(gatesOfDrop(drop)));
     return solved.kind === 'solved'
       ? judgeDrop(drop, solved, rule === 'one' || isDrawing(drop, openNow))
       : { kind: 'unsolved', drop, reason: solved.reason };

@@ -1,36 +1,39 @@
 import { gateLoss } from '../../fitting/gate';
 import type { Run, Shop } from '../../shop/schema';
 import type { DuctTree } from '../../shop/topology';
-import type { Network, Segment } from '../network';
+import { type CompiledNetwork, compileNetwork, withSegments } from '../compiled-network';
+import type { Segment } from '../network';
 import { type NetworkOptions, shopToNetwork } from './shop-to-network';
 
 /**
- * Networks of one shop with different gates open. Only the gates' own coefficients differ, so the
- * shop is built once and each set costs little more than a copy of the list of segments. An airtight
- * shut gate takes runs out of the network altogether; a shop that has one is built anew each time.
+ * Networks of one shop with different gates open, ready to solve. Only the gates' own coefficients
+ * differ, so the shop is built and laid out once and each set costs little more than a copy of two
+ * columns. An airtight shut gate takes runs out of the network altogether; a shop that has one is
+ * built anew each time.
  */
 export function networksByGates(
   shop: Shop,
   tree: DuctTree,
   options: Omit<NetworkOptions, 'openGates'>,
-): (openGates: ReadonlySet<string>) => Network {
+): (openGates: ReadonlySet<string>) => CompiledNetwork {
   const gated = shop.ducts.runs.filter((run) => run.gate);
   if (gated.some((run) => run.gate?.closedGap === 0)) {
-    return (openGates) => shopToNetwork(shop, tree, { ...options, openGates });
+    return (openGates) => compileNetwork(shopToNetwork(shop, tree, { ...options, openGates }));
   }
-  const base = shopToNetwork(shop, tree, { ...options, openGates: new Set() });
+  const base = compileNetwork(shopToNetwork(shop, tree, { ...options, openGates: new Set() }));
+  const { segments } = base.network;
   const places = gated.flatMap((run) => {
-    const index = base.segments.findIndex(
+    const index = segments.findIndex(
       (segment) => segment.run === run.id && segment.parts.some(({ kind }) => kind === 'gate'),
     );
-    const segment = base.segments[index];
+    const segment = segments[index];
     return segment ? [{ run: run.id, index, open: withOpenGate(segment, run) }] : [];
   });
-  return (openGates) => {
-    const segments = [...base.segments];
-    for (const { run, index, open } of places) if (openGates.has(run)) segments[index] = open;
-    return { ...base, segments };
-  };
+  return (openGates) =>
+    withSegments(
+      base,
+      places.filter(({ run }) => openGates.has(run)).map(({ index, open }) => [index, open]),
+    );
 }
 
 /** A segment with its gate drawn open as far as the run's opens. */

@@ -4,6 +4,7 @@ import { circleArea } from '../../air/velocity-pressure';
 import { runLength } from '../../shop/length';
 import type { Run, Shop } from '../../shop/schema';
 import { arrangeDucts } from '../../shop/topology';
+import { compileNetwork } from '../compiled-network';
 import type { Segment } from '../network';
 import { solveShop } from '../solve-shop';
 import { networksByGates } from './networks-by-gates';
@@ -171,9 +172,12 @@ describe('networks by gates', () => {
       const networkOf = networksByGates(shop, arranged.tree, { view: 'found' });
       for (const open of [[], ['saw'], ['planer', 'sander'], ['saw', 'planer', 'sander']]) {
         const openGates = new Set(open);
-        expect(networkOf(openGates)).toEqual(
-          shopToNetwork(shop, arranged.tree, { view: 'found', openGates }),
-        );
+        const anew = shopToNetwork(shop, arranged.tree, { view: 'found', openGates });
+        const { network, kUp, kDown } = networkOf(openGates);
+        expect(network).toEqual(anew);
+        const compiled = compileNetwork(anew);
+        expect(kUp).toEqual(compiled.kUp);
+        expect(kDown).toEqual(compiled.kDown);
       }
     }
   });
