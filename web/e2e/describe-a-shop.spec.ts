@@ -48,7 +48,7 @@ test('a newcomer builds a shop of three drops', async ({ page }) => {
   await page.getByRole('menuitem', { name: /Table saw/ }).click();
   await expect(dropRow(page, 'Table saw')).toBeVisible();
 
-  for (const machine of ['Thickness planer, 12–15 in.', 'Floor sweep']) {
+  for (const machine of ['Thickness planer, 12–15 in.', 'Floor sweep, 4 in.']) {
     await page.getByRole('button', { name: 'Main', exact: true }).click();
     await page.getByRole('button', { name: 'Machine at its end' }).click();
     await page.getByRole('menuitem', { name: machine }).click();

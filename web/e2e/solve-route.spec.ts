@@ -25,6 +25,27 @@ test('solves a document, with the gates asked for', async ({ request }) => {
   expect(saw.flow).toBeGreaterThan(0.2);
 });
 
+test('answers with everything the core knows of a shop, when asked', async ({ request }) => {
+  const openGates = [gateOf('Far end'), gateOf('Planer drop')];
+  const include = ['load', 'findings', 'methods', 'gateSets'];
+  const solve = async (data: object) => (await request.post('/api/solve', { data })).json();
+  const answer = await solve({ shop: shop(), openGates, include });
+  expect(answer.load.current).toBeGreaterThan(3);
+  expect(answer.load.filter.timeToDue).toBeGreaterThan(3600);
+  expect(answer.findings.map(({ kind }: { kind: string }) => kind)).toContain('long hose');
+  expect(answer.methods).toHaveLength(5);
+  expect(answer.methods[0].spread).toBeLessThan(0.2);
+  expect(answer.gateSets.sets).toBe(5);
+  for (const { staticIn, totalIn, velocityPressureIn } of answer.runs[0].segments) {
+    expect(totalIn - velocityPressureIn).toBeCloseTo(staticIn, 9);
+  }
+  const other = await solve({ shop: shop(), openGates, friction: 'equivalentFeet' });
+  expect(other.blower.flow).not.toBe(answer.blower.flow);
+  const curve = { kind: 'csv', text: 'CFM,in wg\n0,9\n1100,0' };
+  const weaker = await solve({ shop: shop(), openGates, curve });
+  expect(weaker.blower.flow).toBeLessThan(answer.blower.flow);
+});
+
 test('refuses with the path of what is wrong', async ({ request }) => {
   const wrong = shop();
   wrong.ducts.runs[1].length = -3;

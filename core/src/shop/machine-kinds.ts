@@ -46,7 +46,7 @@ export const MACHINE_KINDS = {
   mitreSaw: kind('Mitre saw hood', 500, 5, 'chips', 0.5),
   drillPress: kind('Drill press', 300, 4, 'chips', 0.93),
   cnc: kind('CNC shoe', 425, 4, 'chips', 1.5),
-  floorSweep: kind('Floor sweep', 350, 4, 'chips', 0.49),
+  floorSweep: kind('Floor sweep, 4 in.', 350, 4, 'chips', 0.49),
   wideFloorSweep: kind('Floor sweep, 6 in.', 785, 6, 'chips', 0.49),
 } as const satisfies Record<string, MachineKind>;
 

@@ -41,7 +41,9 @@ export function dropFindings(shop: Shop, air: DropAir, view: View, rule: GateRul
     const parts = solution.airIn.get(own.id)?.flatMap((segment) => segment.parts) ?? [];
     const hoseLoss = parts.reduce((sum, { kind, loss }) => (kind === 'hose' ? sum + loss : sum), 0);
     const numbers = { length, limit: LIMITS.longHose.value, loss: hoseLoss };
-    found.push({ kind: 'long hose', severity: 'caution', where, numbers, remedy: cut });
+    // What cutting it wins is said once.
+    const remedy = air.standing === 'enough' ? cut : null;
+    found.push({ kind: 'long hose', severity: 'caution', where, numbers, remedy });
   }
   if (air.main && air.main.velocity < settlingVelocity) {
     const { run, velocity } = air.main;

@@ -96,6 +96,17 @@ describe('every set of gates', () => {
     expect(over).toMatchObject({ kind: 'too many sets', most: MOST_SETS });
   });
 
+  it('says how far it is', () => {
+    const shop = generatedShop(10);
+    const heard: number[] = [];
+    const rule = { kind: 'atMost', count: 10 } as const;
+    everyGateSet(shop, arranged(shop), 'found', rule, (done, of) => {
+      expect(of).toBe(1023);
+      heard.push(done);
+    });
+    expect(heard).toEqual([0, 256, 512, 768]);
+  });
+
   it('lets whoever has no gate of its own draw along', () => {
     const shop = threeBranchShop();
     for (const run of shop.ducts.runs) if (run.id === 'sander') run.gate = null;

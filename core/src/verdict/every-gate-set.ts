@@ -43,16 +43,19 @@ export type OverSets =
 
 /** More sets than this are refused; so many take some seconds. */
 export const MOST_SETS = 65_536;
+const PROGRESS_EVERY = 256;
 
 /**
  * Solves a shop for every set of drops that can draw at once by a rule, and keeps the worst for
- * each drop and for each run: least flow, slowest and fastest air.
+ * each drop and for each run: least flow, slowest and fastest air. `onProgress` hears now and then
+ * how many sets are done.
  */
 export function everyGateSet(
   shop: Shop,
   tree: DuctTree,
   view: View,
   rule: Rules['gates'] = shop.shop.rules.gates,
+  onProgress: (done: number, of: number) => void = () => {},
 ): OverSets {
   const count = countGateSets(tree, rule);
   if (count > MOST_SETS) return { kind: 'too many sets', sets: count, most: MOST_SETS };
@@ -64,6 +67,7 @@ export function everyGateSet(
   const unsolved: (readonly string[])[] = [];
   let sets = 0;
   for (const chosen of gateSets(tree, rule)) {
+    if (sets % PROGRESS_EVERY === 0) onProgress(sets, count);
     sets++;
     const openGates = gatesOfDrops(chosen);
     // Whoever stands behind the same gates, or behind none, draws as well.

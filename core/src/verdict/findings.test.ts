@@ -69,14 +69,18 @@ describe('findings about a run', () => {
   });
 
   it('a hose over six feet, with what cutting it wins', () => {
-    const long = find(
-      shopWith((saw) => {
-        if (saw.hose) saw.hose.length = toSI(9, 'ft');
-      }),
-      'long hose',
-    );
-    expect(long?.numbers.loss).toBeGreaterThan(0);
-    expect(long?.remedy?.kind === 'shorter hose' && long.remedy.gain).toBeGreaterThan(0);
+    const long = shopWith((saw) => {
+      if (saw.hose) saw.hose.length = toSI(9, 'ft');
+    });
+    const port = long.machines[0]?.ports[0];
+    if (port) port.need = { kind: 'flow', flow: 0.05 };
+    const finding = find(long, 'long hose');
+    expect(finding?.numbers.loss).toBeGreaterThan(0);
+    expect(finding?.remedy?.kind === 'shorter hose' && finding.remedy.gain).toBeGreaterThan(0);
+    // A starved drop is told to cut it there, once.
+    if (port) port.need = { kind: 'flow', flow: 5 };
+    expect(find(long, 'long hose')?.remedy).toBeNull();
+    expect(find(long, 'starved')?.remedy?.kind).toBe('shorter hose');
     const short = shopWith((saw) => {
       if (saw.hose) saw.hose.length = toSI(5, 'ft');
     });

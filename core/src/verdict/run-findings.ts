@@ -51,8 +51,8 @@ export function runFindings(run: Run, solution: ShopSolution): Finding[] {
 function closeElbows({ id, diameter, fittings }: Run): Finding[] {
   const wanted = CLEAR_DIAMETERS * diameter;
   return fittings.flatMap((fitting, i): Finding[] => {
-    const isBeforeElbow = fittings[i + 1]?.kind === 'elbow';
-    if (fitting.kind !== 'elbow' || fitting.after === null || !isBeforeElbow) return [];
+    const next = fittings[i + 1]?.kind ?? 'other';
+    if (fitting.kind !== 'elbow' || fitting.after === null || next === 'other') return [];
     if (fitting.after >= wanted) return [];
     return [
       {

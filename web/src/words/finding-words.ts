@@ -139,7 +139,9 @@ function words(
     case 'air leaves the building': {
       const { flow, heat } = finding.numbers;
       const warmth =
-        heat === null ? '' : ` With it go ${write(heat, 'heat')} of heat while it runs.`;
+        heat === null
+          ? ''
+          : ` With it go ${write(Number(heat.toPrecision(2)), 'heat')} of heat while it runs.`;
       return {
         title: 'Air leaves the building.',
         text: `${write(flow, 'flow')} have to come back in somewhere.${warmth}`,

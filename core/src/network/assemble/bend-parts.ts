@@ -45,12 +45,13 @@ function bendPart(
     const angle = kind === 'pair' ? RIGHT_ANGLE : fitting.angle;
     return rubbing(kind, turnLaw(pipe, angle, diameter, count * factors.fittings));
   }
+  const first = closeElbowMultiplier(straight, diameter);
   if (kind === 'pair') {
     const one = elbowLoss(fitting.style, PAIR_ANGLE, fitting.radiusRatio);
-    const both = one * (1 + closeElbowMultiplier(fitting.spacer, diameter));
-    return lossy(kind, 'down', both * count * factors.fittings);
+    const second = closeElbowMultiplier(fitting.spacer, diameter);
+    const all = one * (first + second + (count - 1) * (1 + second));
+    return lossy(kind, 'down', all * factors.fittings);
   }
   const one = elbowLoss(fitting.style, fitting.angle, fitting.radiusRatio);
-  const first = closeElbowMultiplier(straight, diameter);
   return lossy(kind, 'down', one * (first + count - 1) * factors.fittings);
 }

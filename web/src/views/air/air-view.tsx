@@ -4,6 +4,7 @@ import { useSolvedShop } from '../frame/solved-shop';
 import { Crossing } from './crossing';
 import { DropTable } from './drop-table';
 import { EmptyAir } from './empty-air';
+import { EverySet } from './every-set';
 import { Ladder } from './ladder';
 import { Ledger } from './ledger';
 import { RunList } from './run-list';
@@ -28,6 +29,7 @@ export function AirView() {
           <>
             <Ladder />
             <DropTable />
+            <EverySet />
             <Crossing />
           </>
         ) : (

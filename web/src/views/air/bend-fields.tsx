@@ -10,42 +10,108 @@ import {
 import { X } from 'lucide-react';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { editRun, usualElbow } from './edit-runs';
+import { editRun, usualElbow, usualPair } from './edit-runs';
 import { ShopQuantity } from './line';
 
 const STYLE_OPTIONS = ELBOW_STYLE_IDS.map((value) => ({ value, label: ELBOW_STYLES[value].name }));
 
 type Elbow = Extract<Fitting, { kind: 'elbow' }>;
 
-/** The elbows of a run: how many, what angle, how made, and how wide they swing. */
+type Pair = Extract<Fitting, { kind: 'pair' }>;
+
+const COLUMNS = 'grid-cols-[36px_44px_1fr_44px_60px_32px]';
+
+/** The bends of a run, in the order the air meets them: elbows, and pairs of 45s with a spacer. */
 export function BendFields({ run }: { readonly run: Run }) {
-  const elbows = run.fittings.filter((fitting) => fitting.kind === 'elbow');
+  const bends = run.fittings.filter((fitting) => fitting.kind !== 'other');
+  const add = (fitting: Fitting) =>
+    editRun(run, 'bends', (own) => {
+      own.fittings.push(fitting);
+    });
   return (
     <div>
-      {elbows.length > 0 && (
-        <div
-          aria-hidden
-          className="grid grid-cols-[40px_56px_1fr_56px_32px] gap-x-1 text-[13px] text-quiet"
-        >
+      {bends.length > 0 && (
+        <div aria-hidden className={`grid gap-x-1 text-[13px] text-quiet ${COLUMNS}`}>
           <span>count</span>
-          <span>angle, °</span>
+          <span>turn</span>
           <span>made</span>
           <span>R/D</span>
+          <span>straight</span>
         </div>
       )}
-      {elbows.map((elbow) => (
-        <BendLine key={elbow.id} run={run} elbow={elbow} />
-      ))}
-      <Button
-        look="quiet"
-        className="-ml-3"
-        onClick={() =>
-          editRun(run, 'bends', (own) => void own.fittings.push(usualElbow(own.fittings.at(-1))))
-        }
-      >
+      {bends.map((bend) =>
+        bend.kind === 'elbow' ? (
+          <BendLine key={bend.id} run={run} elbow={bend} />
+        ) : (
+          <PairLine key={bend.id} run={run} pair={bend} />
+        ),
+      )}
+      <Button look="quiet" className="-ml-3" onClick={() => add(usualElbow(run.fittings.at(-1)))}>
         + elbow
       </Button>
+      <Button look="quiet" onClick={() => add(usualPair(run.fittings.at(-1), run.diameter))}>
+        + two 45s
+      </Button>
     </div>
+  );
+}
+
+interface Made {
+  style: Pair['style'];
+  radiusRatio: number;
+}
+
+/** How a bend is made and how wide it swings. */
+function MadeFields({
+  bend,
+  change,
+}: {
+  readonly bend: Made;
+  readonly change: (field: string, apply: (own: Made) => void) => void;
+}) {
+  return (
+    <>
+      <Choice
+        label="How the elbow is made"
+        value={bend.style}
+        options={STYLE_OPTIONS}
+        onChange={(style) =>
+          change('style', (own) => {
+            own.style = style;
+            own.radiusRatio = usualRadiusRatio(style);
+          })
+        }
+      />
+      <ShopQuantity
+        label="Radius over diameter"
+        value={bend.radiusRatio}
+        kind="number"
+        min={0.5}
+        max={10}
+        onChange={(ratio) =>
+          change('radius', (own) => {
+            own.radiusRatio = ratio;
+          })
+        }
+      />
+    </>
+  );
+}
+
+function RemoveBend({ run, id }: { readonly run: Run; readonly id: string }) {
+  return (
+    <button
+      type="button"
+      aria-label="Remove the elbow"
+      className="grid size-8 place-items-center hover:bg-paper"
+      onClick={() =>
+        editRun(run, 'bends', (own) => {
+          own.fittings = own.fittings.filter((fitting) => fitting.id !== id);
+        })
+      }
+    >
+      <X size={15} aria-hidden />
+    </button>
   );
 }
 
@@ -56,7 +122,7 @@ function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) 
       if (found?.kind === 'elbow') apply(found);
     });
   return (
-    <div className="grid grid-cols-[40px_56px_1fr_56px_32px] items-center gap-x-1">
+    <div className={`grid items-center gap-x-1 ${COLUMNS}`}>
       <ShopQuantity
         label="Number of elbows"
         value={elbow.count}
@@ -82,41 +148,68 @@ function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) 
           })
         }
       />
-      <Choice
-        label="How the elbow is made"
-        value={elbow.style}
-        options={STYLE_OPTIONS}
-        onChange={(style) =>
-          change('style', (own) => {
-            own.style = style;
-            own.radiusRatio = usualRadiusRatio(style);
-          })
-        }
-      />
+      <MadeFields bend={elbow} change={change} />
       <ShopQuantity
-        label="Radius over diameter"
-        value={elbow.radiusRatio}
-        kind="number"
-        min={0.5}
-        max={10}
-        onChange={(ratio) =>
-          change('radius', (own) => {
-            own.radiusRatio = ratio;
+        label="Straight duct to the next elbow or the inlet"
+        value={elbow.after}
+        kind="diameter"
+        hasUnit={false}
+        min={0}
+        max={100}
+        placeholder="enough"
+        onChange={(after) =>
+          change('straight behind', (own) => {
+            own.after = after;
+          })
+        }
+        onClear={() =>
+          change('straight behind', (own) => {
+            own.after = null;
           })
         }
       />
-      <button
-        type="button"
-        aria-label="Remove the elbow"
-        className="grid size-8 place-items-center hover:bg-paper"
-        onClick={() =>
-          editRun(run, 'bends', (own) => {
-            own.fittings = own.fittings.filter(({ id }) => id !== elbow.id);
+      <RemoveBend run={run} id={elbow.id} />
+    </div>
+  );
+}
+
+function PairLine({ run, pair }: { readonly run: Run; readonly pair: Pair }) {
+  const change = (field: string, apply: (own: Pair) => void) =>
+    editRun(run, `pair ${field}`, (own) => {
+      const found = own.fittings.find(({ id }) => id === pair.id);
+      if (found?.kind === 'pair') apply(found);
+    });
+  return (
+    <div className={`grid items-center gap-x-1 ${COLUMNS}`}>
+      <ShopQuantity
+        label="Number of pairs"
+        value={pair.count}
+        kind="number"
+        min={1}
+        max={50}
+        isWhole
+        onChange={(count) =>
+          change('count', (own) => {
+            own.count = count;
           })
         }
-      >
-        <X size={15} aria-hidden />
-      </button>
+      />
+      <span className="px-1">2 × 45</span>
+      <MadeFields bend={pair} change={change} />
+      <ShopQuantity
+        label="Spacer between the two"
+        value={pair.spacer}
+        kind="diameter"
+        hasUnit={false}
+        min={0}
+        max={20}
+        onChange={(spacer) =>
+          change('spacer', (own) => {
+            own.spacer = spacer;
+          })
+        }
+      />
+      <RemoveBend run={run} id={pair.id} />
     </div>
   );
 }

@@ -1,8 +1,10 @@
 'use client';
 
-import { unitSymbol } from '@frank-gauge/core';
-import { useState } from 'react';
+import { readCurveFile, unitSymbol } from '@frank-gauge/core';
+import { useRef, useState } from 'react';
 import { edit } from '@/store/shop-session';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../frame/solved-shop';
 import { FieldLine, Line, ShopQuantity } from './line';
@@ -57,6 +59,7 @@ export function BlowerFields() {
           })
         }
       />
+      <WheelFields />
       <Line label="motor">
         <span className="grid grid-cols-2 gap-2">
           <ShopQuantity
@@ -123,6 +126,94 @@ export function BlowerFields() {
   );
 }
 
+/** Wheel, efficiency, and an elbow that feeds the wheel unevenly. */
+function WheelFields() {
+  const { shop } = useSolvedShop();
+  const { blower } = shop.collector;
+  return (
+    <>
+      <FieldLine
+        line="wheel, across"
+        label="Diameter of the wheel"
+        value={blower.wheelDiameter}
+        kind="diameter"
+        min={0.02}
+        max={3}
+        onChange={(diameter) =>
+          editBlower('wheel', (own) => {
+            own.wheelDiameter = diameter;
+          })
+        }
+      />
+      <FieldLine
+        line="the curve’s wheel"
+        label="Wheel the curve was measured with"
+        value={blower.measured.wheelDiameter}
+        kind="diameter"
+        min={0.02}
+        max={3}
+        onChange={(diameter) =>
+          editBlower('wheel of the curve', (own) => {
+            own.measured.wheelDiameter = diameter;
+          })
+        }
+      />
+      <FieldLine
+        line="efficiency, at best"
+        label="Static efficiency of the blower at its best"
+        value={blower.efficiency}
+        kind="ratio"
+        min={0.05}
+        max={0.95}
+        onChange={(efficiency) =>
+          editBlower('efficiency', (own) => {
+            own.efficiency = efficiency;
+          })
+        }
+      />
+      <Line label="elbow at its inlet">
+        <span className="grid grid-cols-[1fr_84px] items-center gap-2">
+          <Choice
+            label="Elbow at the inlet of the blower"
+            value={inletElbowKind(blower.inletElbow)}
+            options={INLET_ELBOWS}
+            onChange={(kind) =>
+              editBlower('inlet elbow', (own) => {
+                const straight = own.inletElbow?.straight ?? 0;
+                own.inletElbow =
+                  kind === 'none' ? null : { radiusRatio: kind === 'mitred' ? 0.5 : 1.5, straight };
+              })
+            }
+          />
+          {blower.inletElbow && (
+            <ShopQuantity
+              label="Straight duct between elbow and inlet"
+              value={blower.inletElbow.straight}
+              kind="diameter"
+              min={0}
+              max={50}
+              onChange={(straight) =>
+                editBlower('straight ahead of the inlet', (own) => {
+                  if (own.inletElbow) own.inletElbow.straight = straight;
+                })
+              }
+            />
+          )}
+        </span>
+      </Line>
+    </>
+  );
+}
+
+const INLET_ELBOWS = [
+  { value: 'none', label: 'none near' },
+  { value: 'radiused', label: 'radiused, ahead by' },
+  { value: 'mitred', label: 'tight or mitred, by' },
+] as const;
+
+const inletElbowKind = (elbow: { readonly radiusRatio: number } | null) =>
+  elbow === null ? 'none' : elbow.radiusRatio < 0.75 ? 'mitred' : 'radiused';
+
 /** The curve as text, a point a line: quick to type, and a column can be pasted in. */
 function CurveField() {
   const { shop, system } = useSolvedShop();
@@ -162,7 +253,47 @@ function CurveField() {
             {refusal}
           </span>
         )}
+        <CurveFile />
       </span>
     </Line>
+  );
+}
+
+/** Reads a curve from a CSV file. What is wrong with it is said, and the curve stays. */
+function CurveFile() {
+  const { system } = useSolvedShop();
+  const input = useRef<HTMLInputElement>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const read = async (file: File) => {
+    const result = readCurveFile(await file.text(), system);
+    setRefusal(result.ok ? null : `${file.name}: ${result.reason}`);
+    if (!result.ok) return;
+    editBlower('blower curve', (own) => {
+      own.curve = result.points;
+    });
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,.txt,text/csv,text/plain"
+        aria-label="CSV file of the blower curve"
+        className="hidden"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void read(file);
+        }}
+      />
+      <Button look="quiet" className="-ml-3" onClick={() => input.current?.click()}>
+        Read a CSV file
+      </Button>
+      {refusal && (
+        <span role="alert" className="block text-[14px] text-starved-text">
+          {refusal}
+        </span>
+      )}
+    </>
   );
 }

@@ -1,6 +1,12 @@
 'use client';
 
-import { formatShort, SEPARATORS } from '@frank-gauge/core';
+import {
+  formatShort,
+  LEAKAGE_CLASSES,
+  SEPARATORS,
+  type Shop,
+  type UnitSystem,
+} from '@frank-gauge/core';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { choosePart, useChoices } from '@/store/choices';
@@ -8,6 +14,8 @@ import { exhaustWord } from '@/words/part-words';
 import { useSolvedShop } from '../frame/solved-shop';
 import { BlowerFields } from './blower-fields';
 import { ExhaustFields } from './exhaust-fields';
+import { LeakFields } from './leak-fields';
+import { CLASSES, SEALING } from './sealing-classes';
 import { SeparatorFields } from './separator-fields';
 import { SiteFields } from './site-fields';
 
@@ -48,6 +56,9 @@ export function CollectorLines() {
       >
         <SeparatorFields />
       </PartLine>
+      <PartLine id="leaks" name="Leaks, as found" about={leaksWords(shop, system)}>
+        <LeakFields />
+      </PartLine>
       <PartLine
         id="site"
         name="Air and rules"
@@ -57,6 +68,18 @@ export function CollectorLines() {
       </PartLine>
     </>
   );
+}
+
+/** The shop's seams, and what else is believed to be open. */
+function leaksWords(shop: Shop, system: UnitSystem): string {
+  const { sealing, joints, holes, pressureSide } = shop.condition;
+  const known = CLASSES.find((name) => LEAKAGE_CLASSES[name] === sealing.usual);
+  const more = [
+    ...(joints.usual > 0 ? [`${formatShort(joints.usual, 'roughness', system)} gaps`] : []),
+    ...(holes.length > 0 ? [`${holes.length} open`] : []),
+    ...(pressureSide.area > 0 ? ['▼ blower side'] : []),
+  ];
+  return [known ? SEALING[known] : `class ${sealing.usual}`, ...more].join(', ');
 }
 
 function PartLine(props: { id: string; name: string; about: string; children: ReactNode }) {

@@ -1,10 +1,10 @@
 'use client';
 
-import type { Collector, Media } from '@frank-gauge/core';
+import { type Collector, filterOf, type Media, toSI, type UnitSystem } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../frame/solved-shop';
 import { editCollector } from './edit-collector';
-import { FilterFields, LoadingField, USUAL_FILTER } from './filter-fields';
+import { FilterFields, LoadingField, usualFilter } from './filter-fields';
 import { FieldLine, Line, ShopQuantity } from './line';
 import { OutdoorsFields } from './outdoors-fields';
 
@@ -20,29 +20,33 @@ const WAYS: readonly { readonly value: Kind; readonly label: string }[] = [
 ];
 
 /** Each way as it starts, to be changed. A filter the shop has goes along. */
-function startOf(kind: Kind, filter: Media): Exhaust {
+function startOf(kind: Kind, filter: Media, system: UnitSystem): Exhaust {
+  const isUs = system === 'us';
   switch (kind) {
     case 'filter':
       return { kind, filter };
     case 'outdoors':
       return {
         kind,
-        diameter: 0.2,
-        length: 3,
+        diameter: isUs ? toSI(8, 'in') : 0.2,
+        length: isUs ? toSI(10, 'ft') : 3,
         pipe: 'galvanised',
         lossCoefficient: 0.5,
         end: 'cap',
         heating: null,
       };
     case 'room':
-      return { kind, filter, opening: 0.2 };
+      return { kind, filter, opening: isUs ? toSI(2, 'ft2') : 0.2 };
     case 'enclosure':
-      return { kind, filter, returnFilter: { area: 0.25, velocity: 1.5, pressure: 60 } };
+      return {
+        kind,
+        filter,
+        returnFilter: isUs
+          ? { area: toSI(3, 'ft2'), velocity: toSI(300, 'fpm'), pressure: toSI(0.25, 'inwg') }
+          : { area: 0.25, velocity: 1.5, pressure: 60 },
+      };
   }
 }
-
-const filterNow = (exhaust: Exhaust): Media =>
-  (exhaust.kind === 'outdoors' ? null : exhaust.filter) ?? USUAL_FILTER;
 
 /** Edits one field of the way out, while it is still of this kind. */
 const changeOf =
@@ -54,7 +58,7 @@ const changeOf =
 
 /** Where the air goes behind the blower, and what it meets there. */
 export function ExhaustFields() {
-  const { shop } = useSolvedShop();
+  const { shop, system } = useSolvedShop();
   const { exhaust } = shop.collector;
   return (
     <>
@@ -65,7 +69,8 @@ export function ExhaustFields() {
           options={WAYS}
           onChange={(kind) =>
             editCollector('where the air goes', ({ collector }) => {
-              collector.exhaust = startOf(kind, { ...filterNow(collector.exhaust) });
+              const filter = filterOf(collector) ?? usualFilter(system);
+              collector.exhaust = startOf(kind, { ...filter }, system);
             })
           }
         />
@@ -92,6 +97,7 @@ interface OwnFilterProps {
 
 /** A filter that may be there or not. */
 function OwnFilter({ kind, filter }: OwnFilterProps) {
+  const { system } = useSolvedShop();
   return (
     <>
       <Line label="a filter there">
@@ -104,7 +110,7 @@ function OwnFilter({ kind, filter }: OwnFilterProps) {
           ]}
           onChange={(value) =>
             changeOf(kind)('filter', (own) => {
-              own.filter = value === 'yes' ? { ...USUAL_FILTER } : null;
+              own.filter = value === 'yes' ? usualFilter(system) : null;
             })
           }
         />

@@ -1,6 +1,6 @@
 'use client';
 
-import { GRADE_IDS, MEDIA, type Media } from '@frank-gauge/core';
+import { GRADE_IDS, MEDIA, type Media, toSI, type UnitSystem } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../frame/solved-shop';
 import { editCollector } from './edit-collector';
@@ -14,12 +14,12 @@ const MEDIA_OPTIONS = [
 const UNKNOWN = 'unknown';
 
 /** A new filter to be changed: a spun-bond cartridge of a usual size. */
-export const USUAL_FILTER: Media = {
+export const usualFilter = (system: UnitSystem): Media => ({
   name: MEDIA.spunBond.name,
-  area: 10,
+  area: system === 'us' ? toSI(110, 'ft2') : 10,
   permeability: MEDIA.spunBond.permeability,
   grade: null,
-};
+});
 
 interface Props {
   readonly filter: Media;

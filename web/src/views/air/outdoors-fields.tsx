@@ -131,6 +131,9 @@ export function OutdoorsFields({ outdoors, change }: Props) {
   );
 }
 
+/** An estimate to its two honest figures. */
+const roughly = (value: number) => Number(value.toPrecision(2));
+
 /** What leaves the building with the gates open now, and the caution that goes with it. */
 function Leaving() {
   const { shop, now, system } = useSolvedShop();
@@ -139,7 +142,7 @@ function Leaving() {
   const opening = load && formatShort(load.opening, 'area', system);
   const heat =
     load?.heat != null && load.heatInSeason !== null
-      ? ` With the air go ${formatShort(load.heat, 'heat', system)}, in a season ${Math.round(load.heatInSeason / 3.6e6)} kWh.`
+      ? ` With the air go ${formatShort(roughly(load.heat), 'heat', system)}, in a season ${roughly(load.heatInSeason / 3.6e6)} kWh.`
       : '';
   return (
     <p className="pt-1 text-[14px]">

@@ -1,20 +1,16 @@
 'use client';
 
-import { LEAKAGE_CLASSES, type Run } from '@frank-gauge/core';
+import { formatShort, jointCount, LEAKAGE_CLASSES, type Run } from '@frank-gauge/core';
 import { edit } from '@/store/shop-session';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../frame/solved-shop';
-import { Line } from './line';
+import { editRun } from './edit-runs';
+import { Line, ShopQuantity } from './line';
+import { CLASSES, SEALING } from './sealing-classes';
 
 const USUAL = 'usual';
-const NAMES: Record<keyof typeof LEAKAGE_CLASSES, string> = {
-  sealed: 'sealed as well as can be',
-  taped: 'taped and screwed',
-  unsealed: 'unsealed joints',
-};
-const CLASSES = Object.keys(LEAKAGE_CLASSES) as (keyof typeof LEAKAGE_CLASSES)[];
 
-/** How tight a run's joints are believed to be: part of its condition, not of its design. */
+/** How tight a run's seams and joints are believed to be: part of its condition, not its design. */
 export function SealingField({ run }: { readonly run: Run }) {
   const { shop } = useSolvedShop();
   const { sealing } = shop.condition;
@@ -22,32 +18,89 @@ export function SealingField({ run }: { readonly run: Run }) {
   const known = CLASSES.find((name) => LEAKAGE_CLASSES[name] === own?.leakageClass);
   const usual = CLASSES.find((name) => LEAKAGE_CLASSES[name] === sealing.usual);
   return (
-    <Line label="joints, as found">
-      <Choice
-        label="How tight its joints are"
-        value={own ? (known ?? USUAL) : USUAL}
-        options={[
-          {
-            value: USUAL,
-            label: `as the shop’s: ${usual ? NAMES[usual] : `class ${sealing.usual}`}`,
-          },
-          ...CLASSES.map((value) => ({
-            value,
-            label: `${NAMES[value]}, class ${LEAKAGE_CLASSES[value]}`,
-          })),
-        ]}
-        onChange={(value) =>
-          edit(`joints of ${run.name}`, ({ condition }) => {
-            condition.sealing.runs = condition.sealing.runs.filter((entry) => entry.run !== run.id);
-            if (value === USUAL) return;
-            condition.sealing.runs.push({
-              run: run.id,
-              leakageClass: LEAKAGE_CLASSES[value],
-              origin: { kind: 'assumed' },
-            });
-          })
-        }
-      />
+    <>
+      <Line label="seams, as found">
+        <Choice
+          label="How tight its seams are"
+          value={own ? (known ?? USUAL) : USUAL}
+          options={[
+            {
+              value: USUAL,
+              label: `as the shop’s: ${usual ? SEALING[usual] : `class ${sealing.usual}`}`,
+            },
+            ...CLASSES.map((value) => ({
+              value,
+              label: `${SEALING[value]}, class ${LEAKAGE_CLASSES[value]}`,
+            })),
+          ]}
+          onChange={(value) =>
+            edit(`seams of ${run.name}`, ({ condition }) => {
+              condition.sealing.runs = condition.sealing.runs.filter(
+                (entry) => entry.run !== run.id,
+              );
+              if (value === USUAL) return;
+              condition.sealing.runs.push({
+                run: run.id,
+                leakageClass: LEAKAGE_CLASSES[value],
+                origin: { kind: 'assumed' },
+              });
+            })
+          }
+        />
+      </Line>
+      <JointsField run={run} />
+    </>
+  );
+}
+
+/** How many joints a run has, and the gap believed to be around each. */
+function JointsField({ run }: { readonly run: Run }) {
+  const { shop, tree, system } = useSolvedShop();
+  const { joints } = shop.condition;
+  const own = joints.runs.find((entry) => entry.run === run.id);
+  const setGap = (gap: number | null) =>
+    edit(
+      `joints of ${run.name}`,
+      ({ condition }) => {
+        condition.joints.runs = condition.joints.runs.filter((entry) => entry.run !== run.id);
+        if (gap === null) return;
+        condition.joints.runs.push({ run: run.id, gap, origin: { kind: 'assumed' } });
+      },
+      { merge: `joints ${run.id}` },
+    );
+  return (
+    <Line label="joints, gap each">
+      <span className="grid grid-cols-2 gap-2">
+        <ShopQuantity
+          label="Number of its joints"
+          value={run.joints}
+          kind="number"
+          min={0}
+          max={1000}
+          isWhole
+          placeholder={`about ${jointCount(run, tree)}`}
+          onChange={(count) =>
+            editRun(run, 'joints', (changed) => {
+              changed.joints = count;
+            })
+          }
+          onClear={() =>
+            editRun(run, 'joints', (changed) => {
+              changed.joints = null;
+            })
+          }
+        />
+        <ShopQuantity
+          label="Gap around each of its joints"
+          value={own?.gap ?? null}
+          kind="roughness"
+          min={0}
+          max={0.02}
+          placeholder={formatShort(joints.usual, 'roughness', system)}
+          onChange={setGap}
+          onClear={() => setGap(null)}
+        />
+      </span>
     </Line>
   );
 }

@@ -3,8 +3,17 @@
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../frame/solved-shop';
 import { editCollector } from './edit-collector';
+import { HouseRule } from './house-rule';
 import { FieldLine, Line } from './line';
+import { MethodSpread } from './method-spread';
 
+const FRICTION = [
+  { value: 'darcy', label: 'by Darcy and Colebrook' },
+  { value: 'powerFit', label: 'by the handbook’s power fits' },
+  { value: 'equivalentFeet', label: 'by equivalent feet, wyes too' },
+] as const;
+
+/** Where the shop stands, and the schools it follows. */
 export function SiteFields() {
   const { shop } = useSolvedShop();
   const { site, rules } = shop.shop;
@@ -49,6 +58,18 @@ export function SiteFields() {
           })
         }
       />
+      <Line label="friction, reckoned">
+        <Choice
+          label="How friction is reckoned"
+          value={rules.friction}
+          options={FRICTION}
+          onChange={(value) =>
+            editCollector('how friction is reckoned', (own) => {
+              own.shop.rules.friction = value;
+            })
+          }
+        />
+      </Line>
       <Line label="wyes, reckoned">
         <Choice
           label="How wyes are reckoned"
@@ -64,6 +85,8 @@ export function SiteFields() {
           }
         />
       </Line>
+      <MethodSpread />
+      <HouseRule />
       <FieldLine
         line="drops carry at"
         label="Carrying velocity"

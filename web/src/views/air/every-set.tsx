@@ -1,0 +1,143 @@
+'use client';
+
+import {
+  countGateSets,
+  type DropOverSets,
+  type OverSets,
+  type QuantityKind,
+  type RunOverSets,
+  STYLES,
+  unitSymbol,
+  writeNumber,
+} from '@frank-gauge/core';
+import { useChoices } from '@/store/choices';
+import { useSolvedShop } from '../frame/solved-shop';
+import { useGateSets } from './use-gate-sets';
+
+/**
+ * Where several gates may stand open at once: what each drop gets at worst, and how slowly the mains
+ * move, over every set of gates the house rule allows.
+ */
+export function EverySet() {
+  const { shop } = useSolvedShop();
+  return shop.shop.rules.gates.kind === 'one' ? null : <Sets />;
+}
+
+function Sets() {
+  const { shop, tree, system } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  const { over, done } = useGateSets(shop, view);
+  const count = countGateSets(tree, shop.shop.rules.gates);
+  return (
+    <section className="mt-5" aria-busy={done !== null}>
+      <div className="flex items-baseline gap-3">
+        <h2 className="text-[17px]">Every set of gates</h2>
+        <span role="status" className="text-quiet">
+          {done === null
+            ? `${count.toLocaleString('en')} sets, the worst of each`
+            : `${done.toLocaleString('en')} of ${count.toLocaleString('en')} sets solved`}
+        </span>
+      </div>
+      {over?.kind === 'too many sets' && (
+        <p role="alert" className="pt-1 text-starved-text">
+          {over.sets.toLocaleString('en')} sets are more than are solved here, at most{' '}
+          {over.most.toLocaleString('en')}. Allow fewer gates at once, under Air and rules.
+        </p>
+      )}
+      {over?.kind === 'evaluated' && <Worst over={over} />}
+      <p className="sr-only">Flows in {unitSymbol('flow', system)}.</p>
+    </section>
+  );
+}
+
+function Worst({ over }: { readonly over: Extract<OverSets, { kind: 'evaluated' }> }) {
+  const { tree, shop, system } = useSolvedShop();
+  const isMain = new Set(
+    tree.upstreamFirst
+      .filter(({ from }) => (tree.into.get(from) ?? []).length > 0)
+      .map(({ id }) => id),
+  );
+  const mains = over.runs.filter(({ run }) => isMain.has(run));
+  const heads = (...names: string[]) => (
+    <thead>
+      <tr className="border-ink border-b text-[13px] text-quiet [&>th]:px-1 [&>th]:py-1 [&>th]:font-normal">
+        {names.map((name, i) => (
+          <th key={name} className={i === 0 || i === names.length - 1 ? 'text-left' : 'text-right'}>
+            {name}
+          </th>
+        ))}
+      </tr>
+    </thead>
+  );
+  const unit = (kind: QuantityKind) => unitSymbol(kind, system);
+  return (
+    <>
+      {over.unsolved.length > 0 && (
+        <p className="pt-1 text-[14px]">
+          {over.unsolved.length} of them have no answer: the blower would run past the last point of
+          its curve.
+        </p>
+      )}
+      <table className="mt-1 w-full border-collapse">
+        {heads('drop', `at worst, ${unit('flow')}`, 'over its need', 'while these draw')}
+        <tbody>
+          {over.drops.map((drop) => (
+            <DropLine key={drop.drop} drop={drop} />
+          ))}
+        </tbody>
+      </table>
+      {mains.length > 0 && (
+        <table className="mt-3 w-full border-collapse">
+          {heads('main', `slowest, ${unit('velocity')}`, 'fastest', 'slowest while these draw')}
+          <tbody>
+            {mains.map((main) => (
+              <MainLine
+                key={main.run}
+                main={main}
+                isSlow={main.slowest.value < shop.shop.rules.settlingVelocity}
+              />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}
+
+const LOOK =
+  'border-rule border-b align-top [&>td]:px-1 [&>td]:py-1 [&>td]:whitespace-nowrap [&>td:last-child]:whitespace-normal';
+
+function DropLine({ drop }: { readonly drop: DropOverSets }) {
+  const { tree, system } = useSolvedShop();
+  const style = STYLES[system].flow;
+  const name = (id: string) => tree.drops.find((candidate) => candidate.id === id)?.name ?? id;
+  const isShort = drop.margin < 0;
+  return (
+    <tr className={LOOK}>
+      <td>{name(drop.drop)}</td>
+      <td className="text-right font-semibold">{writeNumber(drop.least.value, style)}</td>
+      <td className={`text-right ${isShort ? 'text-starved-text' : 'text-enough-text'}`}>
+        <span aria-hidden>{isShort ? '▼ ' : '● '}</span>
+        {writeNumber(drop.margin, style)}
+      </td>
+      <td className="text-[14px] text-quiet">{drop.least.drawing.map(name).join(', ')}</td>
+    </tr>
+  );
+}
+
+function MainLine({ main, isSlow }: { readonly main: RunOverSets; readonly isSlow: boolean }) {
+  const { tree, shop, system } = useSolvedShop();
+  const name = (id: string) => tree.drops.find((candidate) => candidate.id === id)?.name ?? id;
+  const run = shop.ducts.runs.find(({ id }) => id === main.run);
+  return (
+    <tr className={LOOK}>
+      <td>{run?.name}</td>
+      <td className={`text-right font-semibold ${isSlow ? 'text-starved-text' : ''}`}>
+        {writeNumber(main.slowest.value, STYLES[system].velocity)}
+        {isSlow && <span title="chips settle">{'\u00a0↓'}</span>}
+      </td>
+      <td className="text-right">{writeNumber(main.fastest.value, STYLES[system].velocity)}</td>
+      <td className="text-[14px] text-quiet">{main.slowest.drawing.map(name).join(', ')}</td>
+    </tr>
+  );
+}

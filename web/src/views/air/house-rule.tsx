@@ -1,0 +1,58 @@
+'use client';
+
+import { countGateSets, type Rules } from '@frank-gauge/core';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { editCollector } from './edit-collector';
+import { Line, ShopQuantity } from './line';
+
+type Kind = Rules['gates']['kind'];
+
+/** How many gates stand open at once in this shop: what its every set of gates is made of. */
+export function HouseRule() {
+  const { shop, tree } = useSolvedShop();
+  const { gates } = shop.shop.rules;
+  const count = countGateSets(tree, gates);
+  const change = (rule: Rules['gates']) =>
+    editCollector('house rule', (own) => {
+      own.shop.rules.gates = rule;
+    });
+  const options: readonly { readonly value: Kind; readonly label: string }[] = [
+    { value: 'one', label: 'one at a time' },
+    { value: 'atMost', label: 'at most so many' },
+    ...(gates.kind === 'chosen'
+      ? [{ value: 'chosen' as const, label: `${gates.sets.length} chosen sets` }]
+      : []),
+  ];
+  return (
+    <Line label="gates open">
+      <span className="grid grid-cols-[1fr_44px_auto] items-center gap-2">
+        <Choice
+          label="How many gates are open at once"
+          value={gates.kind}
+          options={options}
+          onChange={(kind) => {
+            if (kind === 'one') change({ kind });
+            if (kind === 'atMost') change({ kind, count: 2 });
+          }}
+        />
+        {gates.kind === 'atMost' ? (
+          <ShopQuantity
+            label="Most gates open at once"
+            value={gates.count}
+            kind="number"
+            min={1}
+            max={20}
+            isWhole
+            onChange={(most) => change({ kind: 'atMost', count: most })}
+          />
+        ) : (
+          <span />
+        )}
+        <span className="text-[14px] text-quiet">
+          {count === 1 ? '1 set' : `${count.toLocaleString('en')} sets`}
+        </span>
+      </span>
+    </Line>
+  );
+}

@@ -1,0 +1,86 @@
+'use client';
+
+import { formatShort, LEAKAGE_CLASSES } from '@frank-gauge/core';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { editCollector } from './edit-collector';
+import { FieldLine, Line } from './line';
+import { CLASSES, SEALING } from './sealing-classes';
+
+const OWN = 'own';
+
+/** What is believed of the whole shop's leaks: runs may differ, each in its own details. */
+export function LeakFields() {
+  const { shop, now, system } = useSolvedShop();
+  const { sealing, joints, pressureSide } = shop.condition;
+  const known = CLASSES.find((name) => LEAKAGE_CLASSES[name] === sealing.usual);
+  const blownOut = now.kind === 'solved' ? now.blower.outletLeak : 0;
+  return (
+    <>
+      <Line label="seams">
+        <Choice
+          label="How tight the shop’s seams are"
+          value={known ?? OWN}
+          options={[
+            ...CLASSES.map((value) => ({
+              value,
+              label: `${SEALING[value]}, class ${LEAKAGE_CLASSES[value]}`,
+            })),
+            { value: OWN, label: `own figure: class ${sealing.usual}` },
+          ]}
+          onChange={(value) => {
+            if (value === OWN) return;
+            editCollector('seams of the shop', ({ condition }) => {
+              condition.sealing.usual = LEAKAGE_CLASSES[value];
+            });
+          }}
+        />
+      </Line>
+      <FieldLine
+        line="grow by power"
+        label="Exponent of leakage by pressure"
+        value={sealing.exponent}
+        kind="number"
+        min={0.4}
+        max={1}
+        onChange={(exponent) =>
+          editCollector('exponent of leakage', ({ condition }) => {
+            condition.sealing.exponent = exponent;
+          })
+        }
+      />
+      <FieldLine
+        line="gap at joints"
+        label="Gap around every joint"
+        value={joints.usual}
+        kind="roughness"
+        min={0}
+        max={0.02}
+        onChange={(gap) =>
+          editCollector('gap at joints', ({ condition }) => {
+            condition.joints.usual = gap;
+          })
+        }
+      />
+      <FieldLine
+        line="behind the blower"
+        label="Openings between blower and filter"
+        value={pressureSide.area}
+        kind="smallArea"
+        min={0}
+        max={1}
+        onChange={(area) =>
+          editCollector('openings behind the blower', ({ condition }) => {
+            condition.pressureSide = { area, origin: { kind: 'assumed' } };
+          })
+        }
+      />
+      {blownOut > 0 && (
+        <p className="pt-1 text-[14px]">
+          {formatShort(blownOut, 'flow', system)} blow out there with the gates open now, dust and
+          all: unhealthy at any size. Seal it before anything else.
+        </p>
+      )}
+    </>
+  );
+}

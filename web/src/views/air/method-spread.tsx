@@ -1,0 +1,52 @@
+'use client';
+
+import { compareMethods, formatShort, gatesOfDrop, type Method } from '@frank-gauge/core';
+import { useDeferredValue, useMemo } from 'react';
+import { useChoices } from '@/store/choices';
+import { useSolvedShop } from '../frame/solved-shop';
+
+const FRICTION: Record<Method['friction'], string> = {
+  darcy: 'Darcy',
+  powerFit: 'power fits',
+  equivalentFeet: 'equivalent feet',
+};
+
+const nameOf = ({ friction, junctions }: Method): string =>
+  friction === 'equivalentFeet'
+    ? FRICTION[friction]
+    : `${FRICTION[friction]}, ${junctions === 'momentum' ? 'momentum' : 'handbook wyes'}`;
+
+/** What the selected drop gets by every school: how much the choice of one matters here. */
+export function MethodSpread() {
+  const solved = useSolvedShop();
+  const { selected, system } = solved;
+  const view = useChoices((choices) => choices.view);
+  const rule = useChoices((choices) => choices.rule);
+  const shop = useDeferredValue(solved.shop);
+  const tree = useDeferredValue(solved.tree);
+  const id = selected?.drop.id;
+  const compared = useMemo(() => {
+    const drop = tree.drops.find((candidate) => candidate.id === id);
+    if (!drop) return null;
+    const openGates = rule === 'one' ? gatesOfDrop(drop) : undefined;
+    return compareMethods(shop, tree, drop, { view, openGates });
+  }, [shop, tree, id, view, rule]);
+  if (!compared || !selected) return null;
+  return (
+    <div className="my-1 border-rule border-y py-1 text-[14px]">
+      <p className="text-quiet">
+        {selected.drop.name} by every school, {Math.round(100 * compared.spread)} % apart
+      </p>
+      <ul>
+        {compared.flows.map(({ method, flow }) => (
+          <li key={nameOf(method)} className="flex justify-between">
+            <span>{nameOf(method)}</span>
+            <span className="font-semibold">
+              {flow === null ? 'no answer' : formatShort(flow, 'flow', system)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
