@@ -1,4 +1,5 @@
 import { lookUp, type Table } from '../quantity/look-up';
+import { heldTo, type ValidRange } from '../quantity/valid-range';
 
 /** Elbows nearer to each other, or to a blower's inlet, than this many diameters disturb it. */
 export const CLEAR_DIAMETERS = 5;
@@ -40,6 +41,14 @@ export const INLET_SYSTEM_EFFECT = {
   ],
 } as const satisfies Record<string, Table>;
 
+/** Straight duct ahead of the inlet the table covers; farther off an elbow does nothing. */
+export const INLET_DISTANCES: ValidRange = {
+  what: 'straight duct ahead of the inlet, in diameters',
+  kind: 'number',
+  least: 0,
+  most: 8,
+};
+
 /** Elbows with less radius than this many diameters count as mitred. */
 const RADIUSED_FROM = 0.75;
 
@@ -55,5 +64,5 @@ export const inletSystemEffect = (
 ): number =>
   lookUp(
     INLET_SYSTEM_EFFECT[radiusRatio < RADIUSED_FROM ? 'mitred' : 'radiused'],
-    Math.max(0, straight) / diameter,
+    heldTo(INLET_DISTANCES, straight / diameter),
   );

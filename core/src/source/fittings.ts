@@ -1,18 +1,52 @@
-import { BRANCH_ENTRY } from '../fitting/branch-entry';
-import { CLEAR_DIAMETERS, CLOSE_ELBOW_EXTRA, INLET_SYSTEM_EFFECT } from '../fitting/close-elbows';
+import { HOSE_COMPRESSIONS } from '../duct/hose';
+import { POWER_FIT_VELOCITIES } from '../duct/power-fit';
+import { BRANCH_ANGLES, BRANCH_ENTRY } from '../fitting/branch-entry';
+import {
+  CLEAR_DIAMETERS,
+  CLOSE_ELBOW_EXTRA,
+  INLET_DISTANCES,
+  INLET_SYSTEM_EFFECT,
+} from '../fitting/close-elbows';
 import { wyeCoefficients } from '../fitting/converging-junction';
-import { ELBOW_STYLES } from '../fitting/elbow';
+import { ELBOW_ANGLES, ELBOW_STYLE_IDS, ELBOW_STYLES, elbowRadii } from '../fitting/elbow';
 import { ELBOW_DIAMETERS, HOSE_LENGTHS } from '../fitting/equivalent-feet';
-import { CLOSED_GATE_GAP, OPEN_GATE_LOSS } from '../fitting/gate';
-import { ENTRIES, HOOD_TAPERS } from '../fitting/hood';
-import { changeOfDiameterLoss } from '../fitting/reducer';
-import { DUCT_ENDS, WEATHER_CAP } from '../fitting/weather-cap';
+import { CLOSED_GATE_GAP, GATE_OPENINGS, OPEN_GATE_LOSS } from '../fitting/gate';
+import { ENTRIES, HOOD_TAPERS, TAPER_ANGLES } from '../fitting/hood';
+import { changeOfDiameterLoss, REDUCER_ANGLES } from '../fitting/reducer';
+import { DUCT_ENDS, WEATHER_CAP, WEATHER_CAP_HEIGHTS } from '../fitting/weather-cap';
+import type { ValidRange } from '../quantity/valid-range';
 import { type CoefficientGroup, FROM_MEMORY, plain } from './coefficient';
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
+const RANGES: readonly ValidRange[] = [
+  ELBOW_ANGLES,
+  ...ELBOW_STYLE_IDS.map((style) => {
+    const range = elbowRadii(style);
+    return { ...range, what: `${range.what}, ${ELBOW_STYLES[style].name.toLowerCase()}` };
+  }),
+  BRANCH_ANGLES,
+  REDUCER_ANGLES,
+  TAPER_ANGLES,
+  GATE_OPENINGS,
+  WEATHER_CAP_HEIGHTS,
+  INLET_DISTANCES,
+  HOSE_COMPRESSIONS,
+  POWER_FIT_VELOCITIES,
+];
+
 /** Elbows, junctions, changes of diameter, gates, ways in and out. */
 export const fittings = (): CoefficientGroup[] => [
+  {
+    title: 'Ranges',
+    about:
+      'what each table and formula was made for; outside, its nearer end is reckoned with, and a finding says so (powers go on as powers do)',
+    source: `the tables’ own ends (${FROM_MEMORY})`,
+    coefficients: RANGES.flatMap(({ what, kind, least, most }) => [
+      { name: `${what}, from`, value: least, kind, origin: 'standard' as const },
+      { name: `${what}, to`, value: most, kind, origin: 'standard' as const },
+    ]),
+  },
   {
     title: 'Elbows, 90°',
     about:

@@ -96,8 +96,8 @@ function PartLine(props: { id: string; name: string; about: string; children: Re
         className="flex min-h-11 w-full items-center gap-1 px-2 text-left hover:bg-selection md:min-h-7"
       >
         <Mark size={14} aria-hidden className="shrink-0 text-quiet" />
-        {name}
-        <span className="ml-auto truncate text-quiet">{about}</span>
+        <span className="shrink-0">{name}</span>
+        <span className="ml-auto truncate pl-3 text-quiet">{about}</span>
       </button>
       {isOpen && <div className="space-y-1 px-3 pt-1 pb-3">{children}</div>}
     </div>

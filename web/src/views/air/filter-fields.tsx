@@ -1,6 +1,15 @@
 'use client';
 
-import { GRADE_IDS, MEDIA, type Media, toSI, type UnitSystem } from '@frank-gauge/core';
+import {
+  collectorLoad,
+  formatShort,
+  GRADE_IDS,
+  MEDIA,
+  type Media,
+  toSI,
+  type UnitSystem,
+} from '@frank-gauge/core';
+import { useChoices } from '@/store/choices';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../frame/solved-shop';
 import { editCollector } from './edit-collector';
@@ -28,6 +37,7 @@ interface Props {
 
 /** A filter's media, area, permeability and grade, and how loaded it is found. */
 export function FilterFields({ filter, change }: Props) {
+  const { shop } = useSolvedShop();
   const known = Object.entries(MEDIA).find(
     ([, { permeability }]) => permeability === filter.permeability,
   );
@@ -92,7 +102,48 @@ export function FilterFields({ filter, change }: Props) {
         />
       </Line>
       <LoadingField />
+      <FieldLine
+        line="dust made"
+        label="Dust the machines make while they run"
+        value={shop.collector.dust.rate}
+        kind="massFlow"
+        min={0}
+        max={1}
+        onChange={(rate) =>
+          editCollector('dust made', ({ collector }) => {
+            collector.dust.rate = rate;
+          })
+        }
+      />
+      <FilterLife />
     </>
+  );
+}
+
+const HOUR = 3600;
+/** A filter that is due later than this is not told of in hours: nobody counts so far. */
+const LONG = 2000 * HOUR;
+
+/** What the filter takes with the gates open now, and how long it will do. */
+function FilterLife() {
+  const { shop, now, system } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  if (now.kind === 'unsolved') return null;
+  const { filter, separator } = collectorLoad(shop, now, view);
+  if (!filter) return null;
+  const due =
+    filter.timeToDue === null || filter.timeToDue > LONG
+      ? 'It will not be due for a long time'
+      : filter.timeToDue === 0
+        ? 'It is due for cleaning'
+        : `It is due in about ${formatShort(Number((filter.timeToDue / HOUR).toPrecision(2)) * HOUR, 'duration', system)} of running`;
+  return (
+    <p className="pt-1 text-[14px] text-quiet">
+      It takes {formatShort(filter.pressure, 'pressure', system)} at{' '}
+      {formatShort(filter.faceVelocity, 'faceVelocity', system)}. {due}, with{' '}
+      {Math.round(100 * separator.caught)} % of the dust caught before it: an estimate.
+      {filter.letBy && ` It may let ${Math.round(100 * filter.letBy[0])} % of 0.3–1 µm by.`}
+    </p>
   );
 }
 

@@ -79,7 +79,7 @@ function LedgerTable({
       <thead>
         <tr className="border-ink border-b text-[13px] text-quiet [&>th]:py-1 [&>th]:font-normal">
           <th className="text-left">part</th>
-          <th className="text-right">{unitSymbol('pressure', system)}</th>
+          <th className="whitespace-nowrap text-right">{unitSymbol('pressure', system)}</th>
           <th className="text-right">share</th>
         </tr>
       </thead>

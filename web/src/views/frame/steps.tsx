@@ -59,6 +59,12 @@ export function Steps({ id }: { readonly id: string }) {
           </Link>
         );
       })}
+      <Link
+        href="/sources"
+        className="hidden p-2.5 text-[14px] text-quiet underline hover:text-ink md:mt-auto md:block md:pb-4"
+      >
+        Sources
+      </Link>
     </nav>
   );
 }
