@@ -11,7 +11,7 @@ export { type BlowerPoint, scaleBlower } from './collector/blower';
 export { readCurveFile } from './collector/curve-file';
 export { CYCLONE_FAMILIES, CYCLONE_FAMILY_IDS, cycloneOf } from './collector/cyclone';
 export { type CurveFromTests, curveFromTests, estimatedCurve } from './collector/estimated-curve';
-export { filterResistance, MEDIA } from './collector/filter';
+export { bagArea, filterResistance, MEDIA, pleatedArea } from './collector/filter';
 export { GRADE_BANDS, GRADE_IDS, type GradeId } from './collector/filter-grade';
 export { type CurveValue, curveInto, monotoneCurve } from './collector/monotone-curve';
 export { SEPARATOR_KINDS, SEPARATORS } from './collector/separator';

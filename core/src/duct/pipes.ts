@@ -33,6 +33,9 @@ const plastic = (nominal: string, outside: number, wall: number): Size => ({
 const byInside = (...inches: number[]): Size[] =>
   inches.map((inch) => ({ nominal: `${inch} in.`, inside: inch * INCH }));
 
+const byMillimetres = (...sizes: number[]): Size[] =>
+  sizes.map((size) => ({ nominal: `${size} mm`, inside: size / 1000 }));
+
 /** Wall of ventilation plastic, mm: an estimate, to be measured. */
 const VENTILATION_WALL = 1.5;
 
@@ -44,13 +47,31 @@ const ASHRAE = 'ASHRAE Fundamentals, duct design, roughness table (from memory)'
  */
 export const PIPES = {
   galvanised: {
-    name: 'Galvanised steel',
+    name: 'Galvanised, spiral',
     short: 'Galv.',
     fit: 'galvanised',
     roughness: 0.09e-3,
     origin: 'standard',
-    source: `${ASHRAE}: spiral or snap-lock`,
+    source: `${ASHRAE}: spiral seam`,
+    sizes: byInside(3, 4, 5, 6, 7, 8, 9, 10, 12, 14, 16),
+  },
+  snapLock: {
+    name: 'Galvanised, snap-lock',
+    short: 'Snap',
+    fit: 'galvanised',
+    roughness: 0.09e-3,
+    origin: 'standard',
+    source: `${ASHRAE}: longitudinal seam`,
     sizes: byInside(3, 4, 5, 6, 7, 8, 10, 12),
+  },
+  spiralMetric: {
+    name: 'Galvanised, spiral, metric',
+    short: 'Spiral',
+    fit: 'galvanised',
+    roughness: 0.09e-3,
+    origin: 'standard',
+    source: `${ASHRAE}: spiral seam; sizes EN 1506 (from memory), named by their inside`,
+    sizes: byMillimetres(80, 100, 125, 150, 160, 180, 200, 250, 315),
   },
   drain: {
     name: 'Drain plastic, thin',

@@ -39,6 +39,10 @@ function diameterAt(shop: Shop, node: string): number {
   return out?.diameter ?? shop.collector.separator.inletDiameter;
 }
 
+/** What a shop's first run is made of, to be changed. */
+const usualPipe = ({ shop }: Shop): Run['pipe'] =>
+  shop.units === 'us' ? 'galvanised' : 'spiralMetric';
+
 /** Adds a run that ends at `node`, with a free end to go on from. Returns its id. */
 export function addRun(shop: Shop, node: string, newId: NewId): string {
   const from = newId();
@@ -52,7 +56,7 @@ export function addRun(shop: Shop, node: string, newId: NewId): string {
     from,
     to: node,
     joins: joinsAt(shop, node),
-    pipe: (sibling ?? outgoing)?.pipe ?? 'galvanised',
+    pipe: (sibling ?? outgoing)?.pipe ?? usualPipe(shop),
     length: shop.shop.units === 'us' ? toSI(10, 'ft') : 3,
     diameter: diameterAt(shop, node),
     fittings: [],
@@ -106,7 +110,7 @@ export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: 
     from,
     to: node,
     joins: joinsAt(shop, node),
-    pipe: shop.ducts.runs[0]?.pipe ?? 'galvanised',
+    pipe: shop.ducts.runs[0]?.pipe ?? usualPipe(shop),
     length: isUs ? toSI(8, 'ft') : 2.5,
     diameter,
     fittings: [

@@ -193,6 +193,8 @@ const heating = z.strictObject({
 
 const pipe = z.enum([
   'galvanised',
+  'snapLock',
+  'spiralMetric',
   'drain',
   'sewer',
   'schedule40',

@@ -48,10 +48,12 @@ export const airAndDuct = (): CoefficientGroup[] => [
     ),
   },
   {
-    title: 'True inside of plastic pipe',
-    about: 'outside less two walls; metal duct is named by its inside',
-    source: `ASTM D2729, D3034 SDR 35, D1785 schedule 40 (${FROM_MEMORY}); ventilation walls 1.5 mm, ours`,
-    coefficients: (['drain', 'sewer', 'schedule40', 'ventilation'] as const).flatMap((id) => {
+    title: 'True inside of pipe',
+    about: 'plastic: outside less two walls; metal duct is named by its inside',
+    source: `ASTM D2729, D3034 SDR 35, D1785 schedule 40, EN 1506 (${FROM_MEMORY}); ventilation walls 1.5 mm, ours`,
+    coefficients: (
+      ['drain', 'sewer', 'schedule40', 'ventilation', 'spiralMetric'] as const
+    ).flatMap((id) => {
       const { name, sizes } = PIPES[id];
       return sizes.map(({ nominal, inside }) => ({
         name: `${name}, ${nominal}`,

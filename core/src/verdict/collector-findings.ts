@@ -1,3 +1,4 @@
+import { SAFE_DEPRESSION } from '../collector/air-outdoors';
 import { DUE_LOADING } from '../collector/cake';
 import { CONDUCTOR_MARGIN } from '../collector/motor';
 import { CLEAR_DIAMETERS } from '../fitting/close-elbows';
@@ -72,7 +73,7 @@ function motorFindings(shop: Shop, load: CollectorLoad): Finding[] {
 
 function filterFindings(shop: Shop, { blower }: ShopSolution, load: CollectorLoad): Finding[] {
   const { exhaust } = shop.collector;
-  const { filter, outdoors } = load;
+  const { filter, outdoors, room } = load;
   const found: Finding[] = [];
   if (filter && filter.faceVelocity > filter.comfortable) {
     const { faceVelocity, comfortable } = filter;
@@ -116,6 +117,15 @@ function filterFindings(shop: Shop, { blower }: ShopSolution, load: CollectorLoa
         remedy: { kind: 'larger filter', area: blower.flow / limit },
       });
     }
+  }
+  if (room && room.depression > SAFE_DEPRESSION) {
+    found.push({
+      kind: 'small way back',
+      severity: 'caution',
+      where: at('exhaust'),
+      numbers: { depression: room.depression, limit: SAFE_DEPRESSION },
+      remedy: { kind: 'larger way back', area: room.opening },
+    });
   }
   if (outdoors) {
     const { opening, heat } = outdoors;

@@ -1,4 +1,4 @@
-import { heatLost, makeUpOpening } from '../collector/air-outdoors';
+import { heatLost, makeUpOpening, openingResistance } from '../collector/air-outdoors';
 import { timeToDue } from '../collector/cake';
 import { cutSize, shareCaught } from '../collector/cyclone';
 import {
@@ -34,6 +34,7 @@ export interface CollectorLoad {
   readonly filter: FilterLoad | null;
   readonly separator: SeparatorLoad;
   readonly outdoors: OutdoorsLoad | null;
+  readonly room: RoomLoad | null;
 }
 
 export interface FilterLoad {
@@ -54,6 +55,13 @@ export interface SeparatorLoad {
   readonly caught: number;
   /** Size half of which is caught, m; null where its proportions are not known, or without flow. */
   readonly cutSize: number | null;
+}
+
+/** How far the shop is drawn below the room its air goes to, Pa, and the way back that would do. */
+export interface RoomLoad {
+  readonly depression: number;
+  /** Opening that keeps it within what heaters bear, m². */
+  readonly opening: number;
 }
 
 /** What leaves the building with the air, while the blower runs. */
@@ -93,6 +101,7 @@ export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): C
     filter,
     separator,
     outdoors: outdoorsLoad(shop, solution),
+    room: roomLoad(shop, solution),
   };
 }
 
@@ -135,5 +144,15 @@ function outdoorsLoad(shop: Shop, { blower, network }: ShopSolution): OutdoorsLo
     opening: makeUpOpening(blower.flow, density),
     heat,
     heatInSeason: heating && heat !== null ? heat * heating.hours * 3600 : null,
+  };
+}
+
+function roomLoad({ collector }: Shop, { blower, network }: ShopSolution): RoomLoad | null {
+  const { exhaust } = collector;
+  if (exhaust.kind !== 'room') return null;
+  const { density } = network.air;
+  return {
+    depression: openingResistance(exhaust.opening, density) * blower.flow ** 2,
+    opening: makeUpOpening(blower.flow, density),
   };
 }

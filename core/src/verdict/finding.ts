@@ -25,6 +25,7 @@ export type Remedy =
   | { readonly kind: 'straight ahead of the inlet'; readonly length: number }
   | { readonly kind: 'larger filter'; readonly area: number }
   | { readonly kind: 'larger circuit'; readonly rating: number }
+  | { readonly kind: 'larger way back'; readonly area: number }
   | {
       readonly kind:
         | 'open another gate'
@@ -68,6 +69,7 @@ export type Finding =
   | Says<'coarse filter', { letBy: number }>
   | Says<'fast return', { faceVelocity: number; limit: number }>
   | Says<'air leaves the building', { flow: number; opening: number; heat: number | null }>
+  | Says<'small way back', { depression: number; limit: number }>
   | Says<'choked blower', { flow: number; best: number }>
   | Says<'run-out blower', { flow: number; best: number }>
   | Says<'several crossings', { flow: number; other: number }>;

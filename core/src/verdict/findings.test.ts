@@ -194,6 +194,17 @@ describe('findings about the collector', () => {
     expect(load.outdoors?.heatInSeason).toBeCloseTo((numbers?.heat ?? 0) * 360_000, 3);
   });
 
+  it('a shop drawn below the room its air goes to, until the way back is wide enough', () => {
+    const withOpening = (opening: number) =>
+      shopWith((_, { collector }) => {
+        collector.exhaust = { kind: 'room', filter: null, opening };
+      });
+    const small = find(withOpening(0.03), 'small way back');
+    expect(small?.numbers.depression).toBeGreaterThan(5);
+    const area = small?.remedy?.kind === 'larger way back' ? small.remedy.area : 0;
+    expect(find(withOpening(1.05 * area), 'small way back')).toBeNull();
+  });
+
   it('an elbow at the blower’s inlet, until there are five diameters between', () => {
     const near = shopWith((_, { collector }) => {
       collector.blower.inletElbow = { radiusRatio: 1.5, straight: 0 };

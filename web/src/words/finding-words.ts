@@ -147,6 +147,11 @@ function words(
         text: `${write(flow, 'flow')} have to come back in somewhere.${warmth}`,
       };
     }
+    case 'small way back':
+      return {
+        title: 'The shop is drawn below the room its air goes to.',
+        text: `By ${write(finding.numbers.depression, 'pressure')}; above ${write(finding.numbers.limit, 'pressure')} a heater or stove in the shop may draw its flue gas back: carbon monoxide.`,
+      };
     case 'choked blower':
       return {
         title: 'The blower is choked.',

@@ -24,6 +24,8 @@ export function remedyWords(remedy: Remedy, system: UnitSystem, names: Names): s
       return `Give it ${write(remedy.area, 'area')}.`;
     case 'larger circuit':
       return `Ask a licensed electrician about a circuit for ${write(remedy.rating, 'current')}; local code decides.`;
+    case 'larger way back':
+      return `Give the air ${write(remedy.area, 'area')} to come back by, and fit an alarm.`;
     case 'open another gate':
       return 'Open another gate as well, or run a size narrower.';
     case 'shut a gate':

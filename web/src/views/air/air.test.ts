@@ -256,6 +256,13 @@ describe('sentences', () => {
       numbers: { flow: 0.3, opening: 0.17, heat: 7000 },
       remedy: { kind: 'let air in' },
     },
+    'small way back': {
+      kind: 'small way back',
+      severity: 'caution',
+      where: at('exhaust'),
+      numbers: { depression: 12, limit: 5 },
+      remedy: { kind: 'larger way back', area: 0.3 },
+    },
     'choked blower': {
       kind: 'choked blower',
       severity: 'note',
