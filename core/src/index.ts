@@ -103,8 +103,9 @@ export type {
   Remedy,
   Severity,
   Where,
-} from './verdict/finding';
-export { findings } from './verdict/findings';
+} from './verdict/findings/finding';
+export { findings } from './verdict/findings/findings';
+export { LIMITS } from './verdict/findings/limits';
 export { DOUBT, flowUncertainty } from './verdict/flow-uncertainty';
 export { countGateSets, gatesOfDrop, gatesOpenNow, isDrawing } from './verdict/gate-sets';
 export {
@@ -115,5 +116,4 @@ export {
   neededFlow,
   type Standing,
 } from './verdict/judge-drops';
-export { LIMITS } from './verdict/limits';
 export { pressureLadder, type Rung } from './verdict/pressure-ladder';

@@ -1,6 +1,6 @@
 import { MACHINE_KINDS } from '../shop/machine-kinds';
+import { LIMITS } from '../verdict/findings/limits';
 import { DOUBT } from '../verdict/flow-uncertainty';
-import { LIMITS } from '../verdict/limits';
 import { airAndDuct } from './air-and-duct';
 import type { CoefficientGroup } from './coefficient';
 import { collector } from './collector';

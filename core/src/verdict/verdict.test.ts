@@ -6,7 +6,7 @@ import { toSI } from '../quantity/units';
 import type { Shop } from '../shop/schema';
 import { arrangeDucts } from '../shop/topology';
 import { collectorLoad } from './collector-load';
-import { findings } from './findings';
+import { findings } from './findings/findings';
 import { flowChanges, flowUncertainty } from './flow-uncertainty';
 import { gatesOfDrop } from './gate-sets';
 import { type DropAir, judgeDrops, neededFlow } from './judge-drops';

@@ -1,6 +1,6 @@
 import { fromSI } from '@frank-gauge/core';
 import { describe, expect, it } from 'vitest';
-import { readCurve } from '@/views/air/read-curve';
+import { readCurve } from '@/views/air/collector/read-curve';
 import { readRepeat } from '@/views/log/read-repeat';
 import { readField } from './read-field';
 

@@ -7,7 +7,7 @@ import { EmptyAir } from './empty-air';
 import { EverySet } from './every-set';
 import { Ladder } from './ladder';
 import { Ledger } from './ledger';
-import { RunList } from './run-list';
+import { RunList } from './runs/run-list';
 
 /** What each drop gets, where the pressure goes, and the runs it follows from. */
 export function AirView() {

@@ -16,11 +16,11 @@ import { describe, expect, it } from 'vitest';
 import { failureSentence } from '@/words/failure-words';
 import { tell } from '@/words/finding-words';
 import document from '../../../../demo/heron-slip.json';
+import { readCurve, writePoint } from './collector/read-curve';
 import { blowerLine, demandLine } from './crossing-lines';
 import { gather } from './gather-rungs';
-import { outward } from './outward';
-import { readCurve, writePoint } from './read-curve';
 import { rungLabel } from './rung-label';
+import { outward } from './runs/outward';
 
 function demo(): { shop: Shop; tree: DuctTree } {
   const read = readShop(document);

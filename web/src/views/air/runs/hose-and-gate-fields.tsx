@@ -3,8 +3,8 @@
 import { HOSE_IDS, HOSES, type Run } from '@frank-gauge/core';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
+import { DiameterLine, FieldLine, Line } from '../line';
 import { editRun } from './edit-runs';
-import { DiameterLine, FieldLine, Line } from './line';
 
 const HOSE_OPTIONS = HOSE_IDS.map((value) => ({ value, label: HOSES[value].name }));
 

@@ -1,12 +1,12 @@
-import type { View } from '../network/assemble/setting';
-import { solveShop } from '../network/solve-shop';
-import type { Shop } from '../shop/schema';
+import type { View } from '../../network/assemble/setting';
+import { solveShop } from '../../network/solve-shop';
+import type { Shop } from '../../shop/schema';
+import { gatesOfDrop } from '../gate-sets';
+import type { DropAir, GateRule } from '../judge-drops';
+import { pressureLadder, type Rung } from '../pressure-ladder';
 import { widestCarrying } from './carrying-size';
 import type { Finding, Remedy } from './finding';
-import { gatesOfDrop } from './gate-sets';
-import type { DropAir, GateRule } from './judge-drops';
 import { LIMITS } from './limits';
-import { pressureLadder, type Rung } from './pressure-ladder';
 
 /** A hose this little longer than it has to be is not worth cutting. */
 const WORTH_CUTTING = 1.2;

@@ -11,9 +11,9 @@ import {
 } from '@frank-gauge/core';
 import { useChoices } from '@/store/choices';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { FieldLine, Line, ShopQuantity } from '../line';
 import { editCollector } from './edit-collector';
-import { FieldLine, Line, ShopQuantity } from './line';
 
 const OWN = 'own';
 const MEDIA_OPTIONS = [

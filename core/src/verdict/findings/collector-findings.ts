@@ -1,12 +1,12 @@
-import { SAFE_DEPRESSION } from '../collector/air-outdoors';
-import { DUE_LOADING } from '../collector/cake';
-import { CONDUCTOR_MARGIN } from '../collector/motor';
-import { CLEAR_DIAMETERS } from '../fitting/close-elbows';
-import { inletElbowOf, SEPARATOR_RUN } from '../network/assemble/separator-segment';
-import type { View } from '../network/assemble/setting';
-import type { ShopSolution } from '../network/solve-shop';
-import type { Shop } from '../shop/schema';
-import { type CollectorLoad, collectorLoad } from './collector-load';
+import { SAFE_DEPRESSION } from '../../collector/air-outdoors';
+import { DUE_LOADING } from '../../collector/cake';
+import { CONDUCTOR_MARGIN } from '../../collector/motor';
+import { CLEAR_DIAMETERS } from '../../fitting/close-elbows';
+import { inletElbowOf, SEPARATOR_RUN } from '../../network/assemble/separator-segment';
+import type { View } from '../../network/assemble/setting';
+import type { ShopSolution } from '../../network/solve-shop';
+import type { Shop } from '../../shop/schema';
+import { type CollectorLoad, collectorLoad } from '../collector-load';
 import type { CollectorPart, Finding } from './finding';
 import { LIMITS } from './limits';
 

@@ -1,6 +1,6 @@
-import type { Origin } from '../quantity/origin';
-import type { QuantityKind } from '../quantity/unit-system';
-import { toSI } from '../quantity/units';
+import type { Origin } from '../../quantity/origin';
+import type { QuantityKind } from '../../quantity/unit-system';
+import { toSI } from '../../quantity/units';
 
 /** Where findings begin to speak. */
 export interface Limit {

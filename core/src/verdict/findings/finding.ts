@@ -1,5 +1,5 @@
-import type { HeldValue } from '../quantity/valid-range';
-import type { Rung } from './pressure-ladder';
+import type { HeldValue } from '../../quantity/valid-range';
+import type { Rung } from '../pressure-ladder';
 
 /** Serious: it harms, trips or starves. Caution: it will cost. Note: worth knowing. */
 export type Severity = 'serious' | 'caution' | 'note';

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { threeBranchShop } from '../../reference/sample-shops';
-import { circleArea } from '../air/velocity-pressure';
-import { fromSI, toSI } from '../quantity/units';
-import type { Run, Shop } from '../shop/schema';
-import { arrangeDucts } from '../shop/topology';
+import { threeBranchShop } from '../../../reference/sample-shops';
+import { circleArea } from '../../air/velocity-pressure';
+import { fromSI, toSI } from '../../quantity/units';
+import type { Run, Shop } from '../../shop/schema';
+import { arrangeDucts } from '../../shop/topology';
+import { collectorLoad } from '../collector-load';
+import { judgeDrops } from '../judge-drops';
 import { narrowestWithin, widestCarrying } from './carrying-size';
-import { collectorLoad } from './collector-load';
 import type { Finding, FindingKind } from './finding';
 import { findings } from './findings';
-import { judgeDrops } from './judge-drops';
 
 function judged(shop: Shop, name = 'saw') {
   const arranged = arrangeDucts(shop);

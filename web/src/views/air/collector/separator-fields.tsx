@@ -13,9 +13,9 @@ import {
 } from '@frank-gauge/core';
 import { useChoices } from '@/store/choices';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { DiameterLine, FieldLine, Line, ShopQuantity } from '../line';
 import { editCollector } from './edit-collector';
-import { DiameterLine, FieldLine, Line, ShopQuantity } from './line';
 
 const editSeparator = (field: string, apply: (own: Separator) => void) =>
   editCollector(field, ({ collector }) => apply(collector.separator));

@@ -1,9 +1,9 @@
-import type { View } from '../network/assemble/setting';
-import type { Shop } from '../shop/schema';
+import type { View } from '../../network/assemble/setting';
+import type { Shop } from '../../shop/schema';
+import type { DropAir, GateRule } from '../judge-drops';
 import { collectorFindings } from './collector-findings';
 import { dropFindings } from './drop-findings';
 import type { Finding, Severity } from './finding';
-import type { DropAir, GateRule } from './judge-drops';
 import { runFindings } from './run-findings';
 
 const ORDER: Readonly<Record<Severity, number>> = { serious: 0, caution: 1, note: 2 };

@@ -2,9 +2,9 @@
 
 import { countGateSets, type Rules } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { Line, ShopQuantity } from '../line';
 import { editCollector } from './edit-collector';
-import { Line, ShopQuantity } from './line';
 
 type Kind = Rules['gates']['kind'];
 

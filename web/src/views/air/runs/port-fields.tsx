@@ -3,9 +3,9 @@
 import { circleArea, type Drop, ENTRIES, formatQuantity, neededFlow } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { DiameterLine, Line, ShopQuantity } from '../line';
 import { editPort } from './edit-runs';
-import { DiameterLine, Line, ShopQuantity } from './line';
 
 const OWN = 'own';
 

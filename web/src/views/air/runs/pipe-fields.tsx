@@ -2,9 +2,9 @@
 
 import { formatShort, PIPE_IDS, PIPES, type Run } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { Line } from '../line';
 import { editRun } from './edit-runs';
-import { Line } from './line';
 
 const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].name }));
 const OWN = 'own';

@@ -1,19 +1,11 @@
 'use client';
 
-import { readCurveFile, unitSymbol } from '@frank-gauge/core';
-import { useRef, useState } from 'react';
-import { edit } from '@/store/shop-session';
-import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
-import { useSolvedShop } from '../frame/solved-shop';
-import { FieldLine, Line, ShopQuantity } from './line';
-import { type CurvePoint, readCurve, writePoint } from './read-curve';
-
-const editBlower = (
-  field: string,
-  change: (blower: ReturnType<typeof useSolvedShop>['shop']['collector']['blower']) => void,
-) => edit(field, ({ collector }) => change(collector.blower), { merge: field });
+import { useSolvedShop } from '../../frame/solved-shop';
+import { FieldLine, Line, ShopQuantity } from '../line';
+import { CurveField } from './curve-field';
+import { editBlower } from './edit-collector';
 
 /** The blower: its name, curve, speed, motor and circuit. */
 export function BlowerFields() {
@@ -213,87 +205,3 @@ const INLET_ELBOWS = [
 
 const inletElbowKind = (elbow: { readonly radiusRatio: number } | null) =>
   elbow === null ? 'none' : elbow.radiusRatio < 0.75 ? 'mitred' : 'radiused';
-
-/** The curve as text, a point a line: quick to type, and a column can be pasted in. */
-function CurveField() {
-  const { shop, system } = useSolvedShop();
-  const { curve } = shop.collector.blower;
-  const [draft, setDraft] = useState<{ text: string; base: readonly CurvePoint[] } | null>(null);
-  const written = curve.map((point) => writePoint(point, system)).join('\n');
-  const text = draft && draft.base === curve ? draft.text : written;
-  const read = draft && draft.base === curve ? readCurve(text, system, curve) : null;
-  const refusal = read?.ok === false ? read.reason : null;
-  return (
-    <Line label={`curve: ${unitSymbol('flow', system)}, then ${unitSymbol('pressure', system)}`}>
-      <span>
-        <textarea
-          aria-label="Points of the blower curve"
-          aria-invalid={refusal !== null}
-          rows={Math.min(9, Math.max(3, text.split('\n').length))}
-          value={text}
-          spellCheck={false}
-          onChange={(event) => {
-            const next = event.target.value;
-            const result = readCurve(next, system, curve);
-            if (result.ok) {
-              const { points } = result;
-              editBlower('blower curve', (own) => {
-                own.curve = points;
-              });
-            }
-            setDraft({ text: next, base: curve });
-          }}
-          onBlur={() => {
-            if (refusal === null) setDraft(null);
-          }}
-          className="block w-full border border-rule bg-paper px-2 py-1 aria-invalid:border-starved"
-        />
-        {refusal && (
-          <span role="alert" className="block text-[14px] text-starved-text">
-            {refusal}
-          </span>
-        )}
-        <CurveFile />
-      </span>
-    </Line>
-  );
-}
-
-/** Reads a curve from a CSV file. What is wrong with it is said, and the curve stays. */
-function CurveFile() {
-  const { system } = useSolvedShop();
-  const input = useRef<HTMLInputElement>(null);
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const read = async (file: File) => {
-    const result = readCurveFile(await file.text(), system);
-    setRefusal(result.ok ? null : `${file.name}: ${result.reason}`);
-    if (!result.ok) return;
-    editBlower('blower curve', (own) => {
-      own.curve = result.points;
-    });
-  };
-  return (
-    <>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.txt,text/csv,text/plain"
-        aria-label="CSV file of the blower curve"
-        className="hidden"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void read(file);
-        }}
-      />
-      <Button look="quiet" className="-ml-3" onClick={() => input.current?.click()}>
-        Read a CSV file
-      </Button>
-      {refusal && (
-        <span role="alert" className="block text-[14px] text-starved-text">
-          {refusal}
-        </span>
-      )}
-    </>
-  );
-}

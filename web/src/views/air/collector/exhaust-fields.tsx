@@ -2,10 +2,10 @@
 
 import { type Collector, filterOf, type Media, toSI, type UnitSystem } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { FieldLine, Line, ShopQuantity } from '../line';
 import { editCollector } from './edit-collector';
 import { FilterFields, LoadingField, usualFilter } from './filter-fields';
-import { FieldLine, Line, ShopQuantity } from './line';
 import { OutdoorsFields } from './outdoors-fields';
 
 type Exhaust = Collector['exhaust'];

@@ -11,7 +11,7 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { choosePart, useChoices } from '@/store/choices';
 import { exhaustWord } from '@/words/part-words';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
 import { BlowerFields } from './blower-fields';
 import { ExhaustFields } from './exhaust-fields';
 import { LeakFields } from './leak-fields';

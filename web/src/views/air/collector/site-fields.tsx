@@ -1,10 +1,10 @@
 'use client';
 
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { FieldLine, Line } from '../line';
 import { editCollector } from './edit-collector';
 import { HouseRule } from './house-rule';
-import { FieldLine, Line } from './line';
 import { MethodSpread } from './method-spread';
 
 const FRICTION = [

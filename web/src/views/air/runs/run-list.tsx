@@ -1,8 +1,8 @@
 'use client';
 
 import { unitSymbol } from '@frank-gauge/core';
-import { useSolvedShop } from '../frame/solved-shop';
-import { CollectorLines } from './collector-lines';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { CollectorLines } from '../collector/collector-lines';
 import { outward } from './outward';
 import { RunLine } from './run-line';
 

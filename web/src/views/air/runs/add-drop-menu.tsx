@@ -2,7 +2,7 @@
 
 import { formatQuantity, MACHINE_KIND_IDS, MACHINE_KINDS } from '@frank-gauge/core';
 import { DropdownMenu } from 'radix-ui';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
 import { addDropAt } from './edit-runs';
 
 interface Props {

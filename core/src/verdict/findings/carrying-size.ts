@@ -1,5 +1,5 @@
-import { circleArea } from '../air/velocity-pressure';
-import { PIPES, type PipeId } from '../duct/pipes';
+import { circleArea } from '../../air/velocity-pressure';
+import { PIPES, type PipeId } from '../../duct/pipes';
 
 const insides = (pipe: PipeId) => PIPES[pipe].sizes.map(({ inside }) => inside);
 

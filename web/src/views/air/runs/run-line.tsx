@@ -7,7 +7,7 @@ import { QuantityField } from '@/fields/quantity-field';
 import { chooseDrop, choosePart, useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
 import { editRun } from './edit-runs';
 import { RunDetails } from './run-details';
 

@@ -3,7 +3,7 @@
 import { compareMethods, formatShort, gatesOfDrop, type Method } from '@frank-gauge/core';
 import { useDeferredValue, useMemo } from 'react';
 import { useChoices } from '@/store/choices';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
 
 const FRICTION: Record<Method['friction'], string> = {
   darcy: 'Darcy',

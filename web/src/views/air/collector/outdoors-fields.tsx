@@ -11,8 +11,8 @@ import {
 } from '@frank-gauge/core';
 import { useChoices } from '@/store/choices';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
-import { DiameterLine, FieldLine, Line } from './line';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { DiameterLine, FieldLine, Line } from '../line';
 
 type Outdoors = Extract<Collector['exhaust'], { kind: 'outdoors' }>;
 

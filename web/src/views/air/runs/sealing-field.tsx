@@ -3,10 +3,10 @@
 import { formatShort, jointCount, LEAKAGE_CLASSES, type Run } from '@frank-gauge/core';
 import { edit } from '@/store/shop-session';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { CLASSES, SEALING } from '../collector/sealing-classes';
+import { Line, ShopQuantity } from '../line';
 import { editRun } from './edit-runs';
-import { Line, ShopQuantity } from './line';
-import { CLASSES, SEALING } from './sealing-classes';
 
 const USUAL = 'usual';
 

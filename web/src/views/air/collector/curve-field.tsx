@@ -1,0 +1,93 @@
+'use client';
+
+import { readCurveFile, unitSymbol } from '@frank-gauge/core';
+import { useRef, useState } from 'react';
+import { Button } from '@/ui/button';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { Line } from '../line';
+import { editBlower } from './edit-collector';
+import { type CurvePoint, readCurve, writePoint } from './read-curve';
+
+/** The curve as text, a point a line: quick to type, and a column can be pasted in. */
+export function CurveField() {
+  const { shop, system } = useSolvedShop();
+  const { curve } = shop.collector.blower;
+  const [draft, setDraft] = useState<{ text: string; base: readonly CurvePoint[] } | null>(null);
+  const written = curve.map((point) => writePoint(point, system)).join('\n');
+  const text = draft && draft.base === curve ? draft.text : written;
+  const read = draft && draft.base === curve ? readCurve(text, system, curve) : null;
+  const refusal = read?.ok === false ? read.reason : null;
+  return (
+    <Line label={`curve: ${unitSymbol('flow', system)}, then ${unitSymbol('pressure', system)}`}>
+      <span>
+        <textarea
+          aria-label="Points of the blower curve"
+          aria-invalid={refusal !== null}
+          rows={Math.min(9, Math.max(3, text.split('\n').length))}
+          value={text}
+          spellCheck={false}
+          onChange={(event) => {
+            const next = event.target.value;
+            const result = readCurve(next, system, curve);
+            if (result.ok) {
+              const { points } = result;
+              editBlower('blower curve', (own) => {
+                own.curve = points;
+              });
+            }
+            setDraft({ text: next, base: curve });
+          }}
+          onBlur={() => {
+            if (refusal === null) setDraft(null);
+          }}
+          className="block w-full border border-rule bg-paper px-2 py-1 aria-invalid:border-starved"
+        />
+        {refusal && (
+          <span role="alert" className="block text-[14px] text-starved-text">
+            {refusal}
+          </span>
+        )}
+        <CurveFile />
+      </span>
+    </Line>
+  );
+}
+
+/** Reads a curve from a CSV file. What is wrong with it is said, and the curve stays. */
+function CurveFile() {
+  const { system } = useSolvedShop();
+  const input = useRef<HTMLInputElement>(null);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const read = async (file: File) => {
+    const result = readCurveFile(await file.text(), system);
+    setRefusal(result.ok ? null : `${file.name}: ${result.reason}`);
+    if (!result.ok) return;
+    editBlower('blower curve', (own) => {
+      own.curve = result.points;
+    });
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,.txt,text/csv,text/plain"
+        aria-label="CSV file of the blower curve"
+        className="hidden"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void read(file);
+        }}
+      />
+      <Button look="quiet" className="-ml-3" onClick={() => input.current?.click()}>
+        Read a CSV file
+      </Button>
+      {refusal && (
+        <span role="alert" className="block text-[14px] text-starved-text">
+          {refusal}
+        </span>
+      )}
+    </>
+  );
+}
