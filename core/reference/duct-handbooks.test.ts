@@ -11,10 +11,10 @@ import { holeLeakage, seamLeakage } from '../src/duct/leakage';
 import { pipeFriction } from '../src/duct/pipe-friction';
 import { PIPES } from '../src/duct/pipes';
 import { branchEntryLoss } from '../src/fitting/branch-entry';
-import { closeElbowMultiplier } from '../src/fitting/close-elbows';
+import { closeElbowMultiplier, inletSystemEffect } from '../src/fitting/close-elbows';
 import { elbowHeld, elbowLoss } from '../src/fitting/elbow';
 import { gateLoss } from '../src/fitting/gate';
-import { ENTRIES, hoodSuction } from '../src/fitting/hood';
+import { ENTRIES, hoodSuction, taperedHoodLoss } from '../src/fitting/hood';
 import { changeOfDiameterLoss } from '../src/fitting/reducer';
 import { fromSI, toSI } from '../src/quantity/units';
 
@@ -132,6 +132,25 @@ describe('fittings', () => {
     expect(changeOfDiameterLoss(0.2, 0.1, Math.PI)).toBeCloseTo(0.5 * (1 - 1 / 4), 12);
     expect(changeOfDiameterLoss(0.1, 0.2, degrees(10))).toBeLessThan(0.15);
     expect(changeOfDiameterLoss(0.1, 0.1, Math.PI)).toBe(0);
+  });
+
+  it.each([
+    ['round', 45, 0.06],
+    ['round', 90, 0.15],
+    ['rectangular', 45, 0.15],
+    ['rectangular', 90, 0.25],
+    ['round', 180, 0.5],
+  ] as const)('a %s hood tapering %i° loses %f', (shape, angle, loss) => {
+    expect(taperedHoodLoss(shape, degrees(angle))).toBeCloseTo(loss, 9);
+  });
+
+  it('an elbow at a blower’s inlet by AMCA 201 (from memory): less the farther off, worse mitred', () => {
+    const at = (ratio: number, diameters: number) =>
+      inletSystemEffect(ratio, diameters * 0.15, 0.15);
+    expect([0, 2, 5].map((diameters) => at(1.5, diameters))).toEqual([1.2, 0.6, 0.3]);
+    expect([0, 2, 5].map((diameters) => at(0.5, diameters))).toEqual([3.2, 1.9, 1]);
+    expect(at(1.5, 8)).toBe(0);
+    expect(at(1.5, 20)).toBe(0);
   });
 
   it('hoods and gates', () => {
