@@ -141,7 +141,7 @@ function FilterLife() {
     <p className="pt-1 text-[14px] text-quiet">
       It takes {formatShort(filter.pressure, 'pressure', system)} at{' '}
       {formatShort(filter.faceVelocity, 'faceVelocity', system)}. {due}, with{' '}
-      {Math.round(100 * separator.caught)} % of the dust caught before it: an estimate.
+      {`${Math.round(100 * separator.caught)}\u00a0% of the dust caught before it: an estimate.`}
       {filter.letBy && ` It may let ${Math.round(100 * filter.letBy[0])} % of 0.3–1 µm by.`}
     </p>
   );
