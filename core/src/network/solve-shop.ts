@@ -58,9 +58,9 @@ export interface BlowerAir {
  */
 export interface AirByRun {
   readonly get: (run: string) => readonly SegmentAir[] | undefined;
-  /** Air into its upstream end, m³/s, and its speed at its downstream end, m/s; 0 without air. */
+  /** Air into its upstream end, m³/s, and its speed where its pipe begins, m/s; 0 without air. */
   readonly flowInto: (run: string) => number;
-  readonly velocityOutOf: (run: string) => number;
+  readonly velocityInto: (run: string) => number;
 }
 
 export interface ShopSolution {
@@ -148,10 +148,10 @@ function airByRun(network: Network, state: NetworkState): AirByRun {
       return air;
     },
     flowInto: (run) => read(state.qUp, places.get(run)?.[0] ?? -1),
-    velocityOutOf: (run) => {
+    velocityInto: (run) => {
       const last = places.get(run)?.at(-1) ?? -1;
       const diameter = network.segments[last]?.diameter;
-      return diameter === undefined ? 0 : read(state.qDown, last) / circleArea(diameter);
+      return diameter === undefined ? 0 : read(state.qUp, last) / circleArea(diameter);
     },
   };
 }

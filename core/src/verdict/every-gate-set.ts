@@ -24,7 +24,7 @@ export interface DropOverSets {
 
 export interface RunOverSets {
   readonly run: string;
-  /** Over every set in which something behind it draws, m/s at its downstream end. */
+  /** Over every set in which something behind it draws, m/s where its pipe begins. */
   readonly slowest: Met;
   readonly fastest: Met;
 }
@@ -84,7 +84,7 @@ export function everyGateSet(
       const flow = air.get(path[0]?.id ?? '')?.flowIn;
       if (flow !== undefined && isAwake.has(id)) keep(least, id, { value: flow, drawing }, lower);
     }
-    for (const [run, { velocityOut: value }] of air) {
+    for (const [run, { velocity: value }] of air) {
       if (!behind.get(run)?.some((drop) => isAwake.has(drop))) continue;
       keep(slowest, run, { value, drawing }, lower);
       keep(fastest, run, { value, drawing }, higher);
@@ -128,14 +128,15 @@ function dropsBehind(tree: DuctTree): ReadonlyMap<string, readonly string[]> {
   return behind;
 }
 
-/** Flow into each run's first segment, and velocity out of its last. */
-function airAtEnds({ segments }: Network, { qUp, qDown }: NetworkState) {
-  const air = new Map<string, { readonly flowIn: number; velocityOut: number }>();
+/** Flow into each run's first segment, and velocity into its last, which is its pipe. */
+function airAtEnds({ segments }: Network, { qUp }: NetworkState) {
+  const air = new Map<string, { readonly flowIn: number; velocity: number }>();
   segments.forEach(({ run, diameter }, s) => {
-    const velocityOut = (qDown[s] ?? 0) / circleArea(diameter);
+    const flowIn = qUp[s] ?? 0;
+    const velocity = flowIn / circleArea(diameter);
     const first = air.get(run);
-    if (first) first.velocityOut = velocityOut;
-    else air.set(run, { flowIn: qUp[s] ?? 0, velocityOut });
+    if (first) first.velocity = velocity;
+    else air.set(run, { flowIn, velocity });
   });
   return air;
 }

@@ -57,7 +57,7 @@ export function judgeDrop(drop: Drop, solution: ShopSolution, isOpen = true): Dr
   const velocityPressure = (solution.network.air.density * (first?.velocity ?? 0) ** 2) / 2;
   const later = drop.path
     .slice(1)
-    .map((run) => ({ run: run.id, velocity: solution.airIn.velocityOutOf(run.id) }));
+    .map((run) => ({ run: run.id, velocity: solution.airIn.velocityInto(run.id) }));
   return {
     kind: 'judged',
     drop,
