@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import {
   arrangeDucts,
+  compareCandidates,
   compareReadings,
   judgeDrops,
   readShopFile,
@@ -24,6 +25,16 @@ function demo() {
 describe('the demo shop', () => {
   it('is what its script makes', () => {
     expect(JSON.parse(heronSlipFile())).toEqual(JSON.parse(kept));
+  });
+
+  it('has three collectors thought of, and each is told from the present one', () => {
+    const { shop, tree } = demo();
+    const [present, ...others] = compareCandidates(shop, tree, 'found');
+    expect(others).toHaveLength(3);
+    for (const { worst, load } of others) {
+      expect(worst?.flow).not.toBe(present?.worst?.flow);
+      expect(load?.shaftPower).toBeGreaterThan(0);
+    }
   });
 
   it('has five drops and two stages, and one drop a little short', () => {

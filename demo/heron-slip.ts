@@ -5,9 +5,12 @@
  * know of), with seeded scatter, as a person with a vane meter would have taken them.
  */
 import {
+  addCandidate,
   addDrop,
   addRun,
   arrangeDucts,
+  blowerOfClass,
+  type Candidate,
   circleArea,
   estimatedCurve,
   fromSI,
@@ -146,6 +149,32 @@ export function heronSlipFile(): string {
   drop(far.from, 'drumSander', 'Drum sander', 9, 4, 5);
   const sweep = drop(main.from, 'floorSweep', 'Floor sweep', 6, 1, 4);
   sweep.hose = null;
+
+  /** What the two of them think of buying or building instead. */
+  function candidate(name: string, cost: number, change: (own: Candidate) => void): void {
+    addCandidate(shop, name, newId);
+    const own = shop.candidates.at(-1);
+    if (!own) return;
+    own.cost = cost;
+    change(own);
+  }
+  candidate('3 hp', 1150, (own) => {
+    own.blower = blowerOfClass('three', 'us');
+  });
+  candidate('One stage', 0, (own) => {
+    Object.assign(own.separator, { kind: 'none', heads: 0, caught: 0 });
+  });
+  candidate('Out of the wall', 140, (own) => {
+    own.exhaust = {
+      kind: 'outdoors',
+      diameter: toSI(8, 'in'),
+      length: toSI(6, 'ft'),
+      pipe: 'galvanised',
+      lossCoefficient: 0.3,
+      end: 'flap',
+      heating: { outdoors: toSI(28, 'f'), hours: 120 },
+    };
+  });
 
   log.instruments = [{ id: 'vane', name: 'Pocket vane meter', kind: 'vane', accuracy: 0.03 }];
   log.events = [

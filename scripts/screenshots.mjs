@@ -5,6 +5,7 @@ import { CHROMIUM_FLAGS } from './chromium.mjs';
 import { build, CHROMIUM, freePort, isBuilt, ROOT, startApp } from './machine.mjs';
 
 const PICTURES = [
+  { name: 'collector', path: 'collector' },
   { name: 'air', path: 'air' },
   { name: 'air-dark', path: 'air', theme: 'dark' },
   { name: 'log', path: 'log' },

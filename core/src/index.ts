@@ -8,6 +8,12 @@ export {
   solutionSchema,
 } from './answer/solution-document';
 export { type BlowerPoint, scaleBlower } from './collector/blower';
+export {
+  BLOWER_CLASS_IDS,
+  BLOWER_CLASSES,
+  type BlowerClassId,
+  blowerOfClass,
+} from './collector/blower-classes';
 export { readCurveFile } from './collector/curve-file';
 export { CYCLONE_FAMILIES, CYCLONE_FAMILY_IDS, cycloneOf } from './collector/cyclone';
 export { type CurveFromTests, curveFromTests, estimatedCurve } from './collector/estimated-curve';
@@ -55,6 +61,14 @@ export { type FittedSeparator, fitSeparator } from './reading/fit-separator';
 export { type MeasuredFlow, measuredFlow, USUAL_ACCURACY } from './reading/measured-flow';
 export { meanOfRepeats } from './reading/repeats';
 export {
+  addCandidate,
+  MOST_COLLECTORS,
+  partsOf,
+  removeCandidate,
+  swapIn,
+  withCandidate,
+} from './shop/edit-candidates';
+export {
   addDrop,
   addRun,
   newGate,
@@ -68,6 +82,7 @@ export { jointCount, runLength } from './shop/length';
 export { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from './shop/machine-kinds';
 export { newShop } from './shop/new-shop';
 export {
+  type Candidate,
   type Collector,
   type Fitting,
   type Gate,
@@ -89,6 +104,7 @@ export { arrangeDucts, type Drop, type DuctTree } from './shop/topology';
 export type { Coefficient, CoefficientGroup } from './source/coefficient';
 export { coefficientGroups } from './source/coefficients';
 export { type CollectorLoad, collectorLoad, filterOf } from './verdict/collector-load';
+export { type Contender, compareCandidates, type DropWith } from './verdict/compare-candidates';
 export { type ByMethod, compareMethods, METHODS, type Method } from './verdict/compare-methods';
 export {
   type DropOverSets,

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, openDemo, test } from './bench';
 
 for (const theme of ['light', 'dark'] as const) {
-  for (const view of ['air', 'log', 'shops', 'sources'] as const) {
+  for (const view of ['collector', 'air', 'log', 'shops', 'sources'] as const) {
     test(`${view} has no fault a checker can find, ${theme}`, async ({
       page,
       context,
@@ -26,7 +26,7 @@ for (const theme of ['light', 'dark'] as const) {
 test('a phone shows everything in one column, nothing wider than the screen', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openDemo(page);
-  for (const view of ['air', 'log']) {
+  for (const view of ['collector', 'air', 'log']) {
     await page.goto(`/shop/heron-slip/${view}`);
     await expect(page.getByRole('navigation')).toBeVisible();
     const excess = await page.evaluate(

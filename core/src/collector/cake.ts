@@ -7,7 +7,7 @@ import { type Filter, PERMEABILITY_PRESSURE } from './filter';
 export const CAKE_RESISTANCE = 6e4;
 
 /** Share of the dust reaching a filter that stays on it; the rest falls into its own bin: estimate. */
-export const CAKE_STAYS = 0.3;
+export const CAKE_STAYS = 0.1;
 
 /** Loading at which a filter is due for cleaning: common practice, no source. */
 export const DUE_LOADING = 5;

@@ -37,12 +37,12 @@ const run = (before: Json): Json => ({
   joints: null,
 });
 
-/** Schools of friction and of gates, proportions, ways out, joints and the pressure side. */
+/** Candidates, schools of friction and of gates, proportions, ways out, joints and the pressure side. */
 export const fromVersion1: Migration = {
   from: 1,
-  what: 'friction and gate rules, cyclone proportions, dust, ways out of the blower, joints, leaks behind the blower',
+  what: 'candidates, friction and gate rules, cyclone proportions, dust, ways out of the blower, joints, leaks behind the blower',
   migrate: (document) => {
-    let next = within(document, 'shop', (shop) =>
+    let next = within({ ...document, candidates: [] }, 'shop', (shop) =>
       within(shop, 'rules', (rules) => ({ ...rules, friction: 'darcy', gates: { kind: 'one' } })),
     );
     next = within(next, 'collector', (before) => {

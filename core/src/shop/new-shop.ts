@@ -68,6 +68,7 @@ export function newShop(
       dust: { rate: toSI(4, 'lbh'), median: 150e-6, spread: 3 },
       place: null,
     },
+    candidates: [],
     ducts: { nodes: [{ id: 'inlet', kind: { kind: 'inlet' }, at: null, style: {} }], runs: [] },
     condition: {
       filterLoading: { value: 1, origin: { kind: 'assumed' } },

@@ -239,6 +239,17 @@ const collector = z.strictObject({
   place: point3.nullable(),
 });
 
+/** Another collector for the same ducts, to be held against the one that stands there. */
+const candidate = z.strictObject({
+  id,
+  name: name.min(1),
+  separator,
+  blower,
+  exhaust,
+  /** What changing to it costs, in the shop's money; null: not known. */
+  cost: z.number().min(0).max(1e9).nullable(),
+});
+
 /**
  * A point of the duct system. What meets here (elbow, wye, reducer) is derived; `style` keeps the
  * choices a person made about it.
@@ -409,6 +420,7 @@ export const shopSchema = z.strictObject({
   room,
   machines: z.array(machine).max(500),
   collector,
+  candidates: z.array(candidate).max(3),
   ducts,
   condition,
   log,
@@ -424,6 +436,7 @@ export type Fitting = z.infer<typeof fitting>;
 export type Hose = z.infer<typeof hose>;
 export type Gate = z.infer<typeof gate>;
 export type Collector = z.infer<typeof collector>;
+export type Candidate = z.infer<typeof candidate>;
 export type Separator = Collector['separator'];
 export type Exhaust = Collector['exhaust'];
 export type Media = z.infer<typeof media>;

@@ -74,7 +74,7 @@ export interface OutdoorsLoad {
 }
 
 /** The filter an exhaust has between blower and room; null for none. */
-export const filterOf = ({ exhaust }: Collector): Media | null =>
+export const filterOf = ({ exhaust }: Pick<Collector, 'exhaust'>): Media | null =>
   exhaust.kind === 'outdoors' ? null : exhaust.filter;
 
 export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): CollectorLoad {

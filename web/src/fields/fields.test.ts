@@ -1,7 +1,7 @@
 import { fromSI } from '@frank-gauge/core';
 import { describe, expect, it } from 'vitest';
-import { readCurve } from '@/views/air/collector/read-curve';
 import { readRepeat } from '@/views/log/read-repeat';
+import { readCurve } from '@/views/parts/read-curve';
 import { readField } from './read-field';
 
 describe('a field', () => {

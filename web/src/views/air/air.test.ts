@@ -16,7 +16,7 @@ import { describe, expect, it } from 'vitest';
 import { failureSentence } from '@/words/failure-words';
 import { tell } from '@/words/finding-words';
 import document from '../../../../demo/heron-slip.json';
-import { readCurve, writePoint } from './collector/read-curve';
+import { readCurve, writePoint } from '../parts/read-curve';
 import { blowerLine, demandLine } from './crossing-lines';
 import { gather } from './gather-rungs';
 import { rungLabel } from './rung-label';

@@ -5,6 +5,7 @@ import { usePathname } from 'next/navigation';
 import { useSolvedShop, worstOf } from './solved-shop';
 
 export const STEPS = [
+  { path: 'collector', name: 'Collector' },
   { path: 'air', name: 'Air' },
   { path: 'log', name: 'Log' },
 ] as const;
@@ -16,6 +17,7 @@ export function Steps({ id }: { readonly id: string }) {
   const worst = worstOf(verdicts);
   const isShort = worst !== null && worst.standing !== 'enough';
   const marks: Record<(typeof STEPS)[number]['path'], { sign: string; says: string } | null> = {
+    collector: null,
     air:
       verdicts.length === 0
         ? { sign: '…', says: 'nothing connected yet' }
@@ -30,7 +32,7 @@ export function Steps({ id }: { readonly id: string }) {
   return (
     <nav
       aria-label="Order of work"
-      className="flex shrink-0 border-rule border-b md:w-16 md:flex-col md:border-r md:border-b-0 md:pt-2"
+      className="flex shrink-0 border-rule border-b md:w-22 md:flex-col md:border-r md:border-b-0 md:pt-2"
     >
       {STEPS.map(({ path, name }, index) => {
         const address = `/shop/${id}/${path}`;
@@ -41,7 +43,7 @@ export function Steps({ id }: { readonly id: string }) {
             key={path}
             href={address}
             aria-current={isHere ? 'page' : undefined}
-            className="flex min-h-11 flex-1 items-center justify-center gap-2 px-3 font-medium font-name text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2.5"
+            className="flex min-h-11 flex-1 items-center justify-center gap-2 px-3 font-medium font-name text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2"
           >
             <span className="grid size-5 shrink-0 place-items-center rounded-full border border-current font-figure text-[12px]">
               {index + 1}

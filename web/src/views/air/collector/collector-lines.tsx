@@ -12,11 +12,12 @@ import type { ReactNode } from 'react';
 import { choosePart, useChoices } from '@/store/choices';
 import { exhaustWord } from '@/words/part-words';
 import { useSolvedShop } from '../../frame/solved-shop';
-import { BlowerFields } from './blower-fields';
-import { ExhaustFields } from './exhaust-fields';
+import { BlowerFields } from '../../parts/blower-fields';
+import { PresentCollector } from '../../parts/edited-collector';
+import { ExhaustFields } from '../../parts/exhaust-fields';
+import { SeparatorFields } from '../../parts/separator-fields';
 import { LeakFields } from './leak-fields';
 import { CLASSES, SEALING } from './sealing-classes';
-import { SeparatorFields } from './separator-fields';
 import { SiteFields } from './site-fields';
 
 /** The collector's parts and the site, a line each, opening to their fields. */
@@ -40,10 +41,14 @@ export function CollectorLines() {
               : 'no filter'
         }
       >
-        <ExhaustFields />
+        <PresentCollector>
+          <ExhaustFields />
+        </PresentCollector>
       </PartLine>
       <PartLine id="blower" name="Blower" about={blower.name}>
-        <BlowerFields />
+        <PresentCollector>
+          <BlowerFields />
+        </PresentCollector>
       </PartLine>
       <PartLine
         id="separator"
@@ -54,7 +59,9 @@ export function CollectorLines() {
             : `${SEPARATORS[separator.kind].name}, ${write(separator.inletDiameter, 'diameter')} inlet`
         }
       >
-        <SeparatorFields />
+        <PresentCollector>
+          <SeparatorFields />
+        </PresentCollector>
       </PartLine>
       <PartLine id="leaks" name="Leaks, as found" about={leaksWords(shop, system)}>
         <LeakFields />

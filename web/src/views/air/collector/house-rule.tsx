@@ -3,8 +3,8 @@
 import { countGateSets, type Rules } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
-import { Line, ShopQuantity } from '../line';
-import { editCollector } from './edit-collector';
+import { editCollector } from '../../parts/edit-collector';
+import { Line, ShopQuantity } from '../../parts/line';
 
 type Kind = Rules['gates']['kind'];
 

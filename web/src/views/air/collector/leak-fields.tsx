@@ -3,8 +3,8 @@
 import { formatShort, LEAKAGE_CLASSES } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
-import { FieldLine, Line } from '../line';
-import { editCollector } from './edit-collector';
+import { editCollector } from '../../parts/edit-collector';
+import { FieldLine, Line } from '../../parts/line';
 import { CLASSES, SEALING } from './sealing-classes';
 
 const OWN = 'own';

@@ -2,8 +2,8 @@
 
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
-import { FieldLine, Line } from '../line';
-import { editCollector } from './edit-collector';
+import { editCollector } from '../../parts/edit-collector';
+import { FieldLine, Line } from '../../parts/line';
 import { HouseRule } from './house-rule';
 import { MethodSpread } from './method-spread';
 

@@ -10,7 +10,7 @@ import {
 import { X } from 'lucide-react';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { ShopQuantity } from '../line';
+import { ShopQuantity } from '../../parts/line';
 import { editRun, usualElbow, usualPair } from './edit-runs';
 
 const STYLE_OPTIONS = ELBOW_STYLE_IDS.map((value) => ({ value, label: ELBOW_STYLES[value].name }));

@@ -3,7 +3,7 @@
 import { HOSE_IDS, HOSES, type Run } from '@frank-gauge/core';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { DiameterLine, FieldLine, Line } from '../line';
+import { DiameterLine, FieldLine, Line } from '../../parts/line';
 import { editRun } from './edit-runs';
 
 const HOSE_OPTIONS = HOSE_IDS.map((value) => ({ value, label: HOSES[value].name }));

@@ -3,7 +3,7 @@
 import { formatShort, PIPE_IDS, PIPES, type Run } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
-import { Line } from '../line';
+import { Line } from '../../parts/line';
 import { editRun } from './edit-runs';
 
 const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].name }));

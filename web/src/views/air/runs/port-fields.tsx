@@ -4,7 +4,7 @@ import { circleArea, type Drop, ENTRIES, formatQuantity, neededFlow } from '@fra
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../../frame/solved-shop';
-import { DiameterLine, Line, ShopQuantity } from '../line';
+import { DiameterLine, Line, ShopQuantity } from '../../parts/line';
 import { editPort } from './edit-runs';
 
 const OWN = 'own';

@@ -6,7 +6,7 @@ import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../../frame/solved-shop';
-import { Line } from '../line';
+import { Line } from '../../parts/line';
 import { AddDropMenu } from './add-drop-menu';
 import { BendFields } from './bend-fields';
 import { addRunAt, editRun, removeRunAloud } from './edit-runs';

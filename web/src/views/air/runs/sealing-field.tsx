@@ -4,8 +4,8 @@ import { formatShort, jointCount, LEAKAGE_CLASSES, type Run } from '@frank-gauge
 import { edit } from '@/store/shop-session';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { Line, ShopQuantity } from '../../parts/line';
 import { CLASSES, SEALING } from '../collector/sealing-classes';
-import { Line, ShopQuantity } from '../line';
 import { editRun } from './edit-runs';
 
 const USUAL = 'usual';

@@ -2,10 +2,10 @@
 
 import { type Collector, filterOf, type Media, toSI, type UnitSystem } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
-import { FieldLine, Line, ShopQuantity } from '../line';
-import { editCollector } from './edit-collector';
+import { useSolvedShop } from '../frame/solved-shop';
+import { useCollector } from './edited-collector';
 import { FilterFields, LoadingField, usualFilter } from './filter-fields';
+import { FieldLine, Line, ShopQuantity } from './line';
 import { OutdoorsFields } from './outdoors-fields';
 
 type Exhaust = Collector['exhaust'];
@@ -49,17 +49,21 @@ function startOf(kind: Kind, filter: Media, system: UnitSystem): Exhaust {
 }
 
 /** Edits one field of the way out, while it is still of this kind. */
-const changeOf =
-  <K extends Kind>(kind: K) =>
-  (field: string, apply: (own: Of<K>) => void) =>
-    editCollector(field, ({ collector }) => {
-      if (collector.exhaust.kind === kind) apply(collector.exhaust as Of<K>);
+function useChange<K extends Kind>(kind: K) {
+  const { editParts } = useCollector();
+  return (field: string, apply: (own: Of<K>) => void) =>
+    editParts(field, ({ exhaust }) => {
+      if (exhaust.kind === kind) apply(exhaust as Of<K>);
     });
+}
 
 /** Where the air goes behind the blower, and what it meets there. */
 export function ExhaustFields() {
-  const { shop, system } = useSolvedShop();
-  const { exhaust } = shop.collector;
+  const { system } = useSolvedShop();
+  const { parts, editParts } = useCollector();
+  const { exhaust } = parts;
+  const changeFilter = useChange('filter');
+  const changeOutdoors = useChange('outdoors');
   return (
     <>
       <Line label="the air goes">
@@ -68,9 +72,9 @@ export function ExhaustFields() {
           value={exhaust.kind}
           options={WAYS}
           onChange={(kind) =>
-            editCollector('where the air goes', ({ collector }) => {
-              const filter = filterOf(collector) ?? usualFilter(system);
-              collector.exhaust = startOf(kind, { ...filter }, system);
+            editParts('where the air goes', (own) => {
+              const filter = filterOf(own) ?? usualFilter(system);
+              own.exhaust = startOf(kind, { ...filter }, system);
             })
           }
         />
@@ -78,12 +82,10 @@ export function ExhaustFields() {
       {exhaust.kind === 'filter' && (
         <FilterFields
           filter={exhaust.filter}
-          change={(field, apply) => changeOf('filter')(field, (own) => apply(own.filter))}
+          change={(field, apply) => changeFilter(field, (own) => apply(own.filter))}
         />
       )}
-      {exhaust.kind === 'outdoors' && (
-        <OutdoorsFields outdoors={exhaust} change={changeOf('outdoors')} />
-      )}
+      {exhaust.kind === 'outdoors' && <OutdoorsFields outdoors={exhaust} change={changeOutdoors} />}
       {exhaust.kind === 'room' && <RoomFields room={exhaust} />}
       {exhaust.kind === 'enclosure' && <EnclosureFields enclosure={exhaust} />}
     </>
@@ -98,6 +100,7 @@ interface OwnFilterProps {
 /** A filter that may be there or not. */
 function OwnFilter({ kind, filter }: OwnFilterProps) {
   const { system } = useSolvedShop();
+  const change = useChange(kind);
   return (
     <>
       <Line label="a filter there">
@@ -109,7 +112,7 @@ function OwnFilter({ kind, filter }: OwnFilterProps) {
             { value: 'no', label: 'none' },
           ]}
           onChange={(value) =>
-            changeOf(kind)('filter', (own) => {
+            change('filter', (own) => {
               own.filter = value === 'yes' ? usualFilter(system) : null;
             })
           }
@@ -119,7 +122,7 @@ function OwnFilter({ kind, filter }: OwnFilterProps) {
         <FilterFields
           filter={filter}
           change={(field, apply) =>
-            changeOf(kind)(field, (own) => {
+            change(field, (own) => {
               if (own.filter) apply(own.filter);
             })
           }
@@ -130,6 +133,7 @@ function OwnFilter({ kind, filter }: OwnFilterProps) {
 }
 
 function RoomFields({ room }: { readonly room: Of<'room'> }) {
+  const change = useChange('room');
   return (
     <>
       <OwnFilter kind="room" filter={room.filter} />
@@ -142,7 +146,7 @@ function RoomFields({ room }: { readonly room: Of<'room'> }) {
         isMinExcluded
         max={100}
         onChange={(opening) =>
-          changeOf('room')('way back', (own) => {
+          change('way back', (own) => {
             own.opening = opening;
           })
         }
@@ -153,8 +157,9 @@ function RoomFields({ room }: { readonly room: Of<'room'> }) {
 
 function EnclosureFields({ enclosure }: { readonly enclosure: Of<'enclosure'> }) {
   const { filter, returnFilter } = enclosure;
+  const changeOwn = useChange('enclosure');
   const change = (field: string, apply: (own: Of<'enclosure'>['returnFilter']) => void) =>
-    changeOf('enclosure')(field, (own) => apply(own.returnFilter));
+    changeOwn(field, (own) => apply(own.returnFilter));
   return (
     <>
       <OwnFilter kind="enclosure" filter={filter} />

@@ -1,7 +1,6 @@
 'use client';
 
 import {
-  collectorLoad,
   formatShort,
   GRADE_IDS,
   MEDIA,
@@ -9,11 +8,11 @@ import {
   toSI,
   type UnitSystem,
 } from '@frank-gauge/core';
-import { useChoices } from '@/store/choices';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
-import { FieldLine, Line, ShopQuantity } from '../line';
+import { useSolvedShop } from '../frame/solved-shop';
 import { editCollector } from './edit-collector';
+import { useCollector } from './edited-collector';
+import { FieldLine, Line, ShopQuantity } from './line';
 
 const OWN = 'own';
 const MEDIA_OPTIONS = [
@@ -37,7 +36,7 @@ interface Props {
 
 /** A filter's media, area, permeability and grade, and how loaded it is found. */
 export function FilterFields({ filter, change }: Props) {
-  const { shop } = useSolvedShop();
+  const { isPresent } = useCollector();
   const known = Object.entries(MEDIA).find(
     ([, { permeability }]) => permeability === filter.permeability,
   );
@@ -101,22 +100,34 @@ export function FilterFields({ filter, change }: Props) {
           }
         />
       </Line>
-      <LoadingField />
-      <FieldLine
-        line="dust made"
-        label="Dust the machines make while they run"
-        value={shop.collector.dust.rate}
-        kind="massFlow"
-        min={0}
-        max={1}
-        onChange={(rate) =>
-          editCollector('dust made', ({ collector }) => {
-            collector.dust.rate = rate;
-          })
-        }
-      />
-      <FilterLife />
+      {isPresent && (
+        <>
+          <LoadingField />
+          <DustField />
+          <FilterLife />
+        </>
+      )}
     </>
+  );
+}
+
+/** What the machines make while they run. */
+function DustField() {
+  const { shop } = useSolvedShop();
+  return (
+    <FieldLine
+      line="dust made"
+      label="Dust the machines make while they run"
+      value={shop.collector.dust.rate}
+      kind="massFlow"
+      min={0}
+      max={1}
+      onChange={(rate) =>
+        editCollector('dust made', ({ collector }) => {
+          collector.dust.rate = rate;
+        })
+      }
+    />
   );
 }
 
@@ -126,11 +137,10 @@ const LONG = 2000 * HOUR;
 
 /** What the filter takes with the gates open now, and how long it will do. */
 function FilterLife() {
-  const { shop, now, system } = useSolvedShop();
-  const view = useChoices((choices) => choices.view);
-  if (now.kind === 'unsolved') return null;
-  const { filter, separator } = collectorLoad(shop, now, view);
-  if (!filter) return null;
+  const { system } = useSolvedShop();
+  const { load } = useCollector();
+  if (!load?.filter) return null;
+  const { filter, separator } = load;
   const due =
     filter.timeToDue === null || filter.timeToDue > LONG
       ? 'It will not be due for a long time'

@@ -3,7 +3,6 @@
 import {
   CYCLONE_FAMILIES,
   CYCLONE_FAMILY_IDS,
-  collectorLoad,
   cycloneOf,
   formatShort,
   SEPARATOR_KINDS,
@@ -11,19 +10,15 @@ import {
   type Separator,
   separatorHeads,
 } from '@frank-gauge/core';
-import { useChoices } from '@/store/choices';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
-import { DiameterLine, FieldLine, Line, ShopQuantity } from '../line';
-import { editCollector } from './edit-collector';
-
-const editSeparator = (field: string, apply: (own: Separator) => void) =>
-  editCollector(field, ({ collector }) => apply(collector.separator));
+import { useSolvedShop } from '../frame/solved-shop';
+import { useCollector } from './edited-collector';
+import { DiameterLine, FieldLine, Line, ShopQuantity } from './line';
 
 /** A separator's kind, inlet and loss; a cyclone's by its proportions, if they are known. */
 export function SeparatorFields() {
-  const { shop } = useSolvedShop();
-  const { separator } = shop.collector;
+  const { parts, editSeparator } = useCollector();
+  const { separator } = parts;
   const isProportioned = separator.kind === 'cyclone' && separator.proportions !== null;
   return (
     <>
@@ -65,6 +60,7 @@ interface Props {
 
 /** Loss and catch as they are believed. */
 function HeadsFields({ separator }: Props) {
+  const { editSeparator } = useCollector();
   const [least, most] = SEPARATORS[separator.kind].range;
   return (
     <>
@@ -111,8 +107,8 @@ const USUAL_BODY = 3;
 
 /** A cyclone by a published family's proportions: only its body's diameter is to be measured. */
 function CycloneFields({ separator }: Props) {
-  const { shop, now, system } = useSolvedShop();
-  const view = useChoices((choices) => choices.view);
+  const { system } = useSolvedShop();
+  const { load, editSeparator } = useCollector();
   const { proportions } = separator;
   const family =
     proportions &&
@@ -120,7 +116,6 @@ function CycloneFields({ separator }: Props) {
       const { inletWidth } = CYCLONE_FAMILIES[id];
       return Math.abs(proportions.inletWidth / proportions.bodyDiameter - inletWidth) < 1e-6;
     });
-  const load = now.kind === 'solved' ? collectorLoad(shop, now, view).separator : null;
   return (
     <>
       <Line label="reckoned by">
@@ -156,8 +151,8 @@ function CycloneFields({ separator }: Props) {
           />
           <p className="text-[14px] text-quiet">
             {separatorHeads(separator).toFixed(1)} velocity heads of the inlet (Shepherd and Lapple)
-            {load?.cutSize != null &&
-              `; half of ${formatShort(load.cutSize, 'dustSize', system)} dust caught, ${(100 * load.caught).toFixed(1)} % by mass`}
+            {load?.separator.cutSize != null &&
+              `; half of ${formatShort(load.separator.cutSize, 'dustSize', system)} dust caught, ${(100 * load.separator.caught).toFixed(1)} % by mass`}
           </p>
         </>
       )}

@@ -3,15 +3,16 @@
 import { readCurveFile, unitSymbol } from '@frank-gauge/core';
 import { useRef, useState } from 'react';
 import { Button } from '@/ui/button';
-import { useSolvedShop } from '../../frame/solved-shop';
-import { Line } from '../line';
-import { editBlower } from './edit-collector';
+import { useSolvedShop } from '../frame/solved-shop';
+import { useCollector } from './edited-collector';
+import { Line } from './line';
 import { type CurvePoint, readCurve, writePoint } from './read-curve';
 
 /** The curve as text, a point a line: quick to type, and a column can be pasted in. */
 export function CurveField() {
-  const { shop, system } = useSolvedShop();
-  const { curve } = shop.collector.blower;
+  const { system } = useSolvedShop();
+  const { parts, editBlower } = useCollector();
+  const { curve } = parts.blower;
   const [draft, setDraft] = useState<{ text: string; base: readonly CurvePoint[] } | null>(null);
   const written = curve.map((point) => writePoint(point, system)).join('\n');
   const text = draft && draft.base === curve ? draft.text : written;
@@ -56,6 +57,7 @@ export function CurveField() {
 /** Reads a curve from a CSV file. What is wrong with it is said, and the curve stays. */
 function CurveFile() {
   const { system } = useSolvedShop();
+  const { editBlower } = useCollector();
   const input = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const read = async (file: File) => {

@@ -2,17 +2,16 @@
 
 import {
   type Collector,
-  collectorLoad,
   DUCT_END_IDS,
   DUCT_ENDS,
   formatShort,
   PIPE_IDS,
   PIPES,
 } from '@frank-gauge/core';
-import { useChoices } from '@/store/choices';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
-import { DiameterLine, FieldLine, Line } from '../line';
+import { useSolvedShop } from '../frame/solved-shop';
+import { useCollector } from './edited-collector';
+import { DiameterLine, FieldLine, Line } from './line';
 
 type Outdoors = Extract<Collector['exhaust'], { kind: 'outdoors' }>;
 
@@ -136,9 +135,8 @@ const roughly = (value: number) => Number(value.toPrecision(2));
 
 /** What leaves the building with the gates open now, and the caution that goes with it. */
 function Leaving() {
-  const { shop, now, system } = useSolvedShop();
-  const view = useChoices((choices) => choices.view);
-  const load = now.kind === 'solved' ? collectorLoad(shop, now, view).outdoors : null;
+  const { system } = useSolvedShop();
+  const load = useCollector().load?.outdoors ?? null;
   const opening = load && formatShort(load.opening, 'area', system);
   const heat =
     load?.heat != null && load.heatInSeason !== null

@@ -1,10 +1,5 @@
-import type { Collector } from '@frank-gauge/core';
 import { edit, type Recipe } from '@/store/shop-session';
 
 /** Edits one field of the collector, site or rules; quick edits of it are one step to undo. */
 export const editCollector = (field: string, recipe: Recipe) =>
   edit(field, recipe, { merge: field });
-
-/** Edits one field of the blower. */
-export const editBlower = (field: string, change: (blower: Collector['blower']) => void) =>
-  editCollector(field, ({ collector }) => change(collector.blower));

@@ -2,15 +2,14 @@
 
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
-import { useSolvedShop } from '../../frame/solved-shop';
-import { FieldLine, Line, ShopQuantity } from '../line';
 import { CurveField } from './curve-field';
-import { editBlower } from './edit-collector';
+import { useCollector } from './edited-collector';
+import { FieldLine, Line, ShopQuantity } from './line';
 
 /** The blower: its name, curve, speed, motor and circuit. */
 export function BlowerFields() {
-  const { shop } = useSolvedShop();
-  const { blower } = shop.collector;
+  const { parts, editBlower } = useCollector();
+  const { blower } = parts;
   return (
     <>
       <Line label="name">
@@ -120,8 +119,8 @@ export function BlowerFields() {
 
 /** Wheel, efficiency, and an elbow that feeds the wheel unevenly. */
 function WheelFields() {
-  const { shop } = useSolvedShop();
-  const { blower } = shop.collector;
+  const { parts, editBlower } = useCollector();
+  const { blower } = parts;
   return (
     <>
       <FieldLine

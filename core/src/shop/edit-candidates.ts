@@ -1,0 +1,54 @@
+import type { NewId } from './edit-ducts';
+import type { Candidate, Shop } from './schema';
+
+/** Collectors that are held side by side, the present one among them. */
+export const MOST_COLLECTORS = 4;
+
+/** A document's copy of a part. */
+const copyOf = <T>(part: T): T => JSON.parse(JSON.stringify(part));
+
+/** Adds a copy of the present collector under `name`, to be changed. Returns its id, or null when full. */
+export function addCandidate(shop: Shop, name: string, newId: NewId): string | null {
+  if (shop.candidates.length >= MOST_COLLECTORS - 1) return null;
+  const { separator, blower, exhaust } = shop.collector;
+  const id = newId();
+  shop.candidates.push({ id, name, ...copyOf({ separator, blower, exhaust }), cost: null });
+  return id;
+}
+
+export function removeCandidate(shop: Shop, id: string): void {
+  shop.candidates = shop.candidates.filter((candidate) => candidate.id !== id);
+}
+
+/**
+ * Puts a candidate in the present collector's place, which becomes a candidate under `presentName`:
+ * nothing is lost, and doing it again with that one brings everything back.
+ */
+export function swapIn(shop: Shop, id: string, presentName: string): void {
+  const index = shop.candidates.findIndex((candidate) => candidate.id === id);
+  const chosen = shop.candidates[index];
+  if (!chosen) return;
+  const { separator, blower, exhaust } = shop.collector;
+  shop.candidates[index] = copyOf({
+    ...chosen,
+    name: presentName,
+    separator,
+    blower,
+    exhaust,
+    cost: null,
+  });
+  Object.assign(shop.collector, copyOf(partsOf(chosen)));
+}
+
+/** The parts a candidate changes. */
+export const partsOf = ({ separator, blower, exhaust }: Candidate) => ({
+  separator,
+  blower,
+  exhaust,
+});
+
+/** The shop with a candidate standing where its collector does. */
+export const withCandidate = (shop: Shop, candidate: Candidate): Shop => ({
+  ...shop,
+  collector: { ...shop.collector, ...partsOf(candidate) },
+});

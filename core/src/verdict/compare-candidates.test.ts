@@ -1,0 +1,134 @@
+import { describe, expect, it } from 'vitest';
+import { copyOf, counter, threeBranchShop } from '../../reference/sample-shops';
+import { BLOWER_CLASS_IDS, blowerOfClass } from '../collector/blower-classes';
+import { addCandidate, MOST_COLLECTORS, removeCandidate, swapIn } from '../shop/edit-candidates';
+import { type Shop, shopSchema } from '../shop/schema';
+import { arrangeDucts } from '../shop/topology';
+import { compareCandidates } from './compare-candidates';
+import { judgeDrops } from './judge-drops';
+
+function compared(shop: Shop) {
+  const arranged = arrangeDucts(shop);
+  if (!arranged.ok) throw new Error('no tree');
+  return { tree: arranged.tree, contenders: compareCandidates(shop, arranged.tree, 'found') };
+}
+
+/** The sample shop with a candidate without its cyclone, and one with a bigger blower. */
+function withTwo(): Shop {
+  const shop = threeBranchShop();
+  const newId = counter();
+  addCandidate(shop, 'One stage', newId);
+  addCandidate(shop, '5 hp', newId);
+  const [oneStage, bigger] = shop.candidates;
+  if (!oneStage || !bigger) throw new Error('no candidates');
+  oneStage.separator.kind = 'none';
+  oneStage.cost = 0;
+  Object.assign(bigger, { blower: blowerOfClass('five', 'us'), cost: 900 });
+  return shop;
+}
+
+describe('collectors side by side', () => {
+  it('each is the shop with that collector in its place, judged drop by drop', () => {
+    const shop = withTwo();
+    const { contenders, tree } = compared(shop);
+    expect(contenders.map(({ id }) => id)).toEqual([null, 'id0', 'id1']);
+    shop.candidates.forEach(({ separator, blower, exhaust }, i) => {
+      const changed = copyOf(shop);
+      Object.assign(changed.collector, { separator, blower, exhaust });
+      const flows = judgeDrops(changed, tree, 'found', 'one').map((verdict) =>
+        verdict.kind === 'judged' ? verdict.flow : null,
+      );
+      expect(contenders[i + 1]?.drops.map(({ flow }) => flow)).toEqual(flows);
+    });
+  });
+
+  it('the worst drop’s gain is over what it gets now, and its cost is by that gain', () => {
+    const { contenders } = compared(withTwo());
+    const [present, oneStage, bigger] = contenders;
+    expect(present?.gain).toBeNull();
+    expect(oneStage?.gain).toBeGreaterThan(0);
+    expect(oneStage?.costOfGain).toBe(0);
+    expect((bigger?.costOfGain ?? 0) * (bigger?.gain ?? 0)).toBeCloseTo(900, 9);
+    expect(bigger?.load?.current).toBeGreaterThan(present?.load?.current ?? 0);
+  });
+
+  it('a candidate that changes nothing gains nothing, and no price is put on it', () => {
+    const shop = threeBranchShop();
+    addCandidate(shop, 'Same', counter());
+    const [candidate] = shop.candidates;
+    if (candidate) candidate.cost = 100;
+    const [, same] = compared(shop).contenders;
+    expect(same?.gain).toBe(0);
+    expect(same?.costOfGain).toBeNull();
+  });
+
+  it('a blower too small for its ducts has no answer, and says null instead of a number', () => {
+    const shop = threeBranchShop();
+    addCandidate(shop, 'Tiny', counter());
+    const [tiny] = shop.candidates;
+    if (!tiny) throw new Error('none');
+    tiny.blower.curve = [
+      { flow: 0, pressure: 2500 },
+      { flow: 0.01, pressure: 2400 },
+    ];
+    const [, contender] = compared(shop).contenders;
+    expect(contender).toMatchObject({ worst: null, best: null, load: null, gain: null });
+    expect(contender?.drops.every(({ flow, need }) => flow === null && need > 0)).toBe(true);
+  });
+});
+
+describe('candidates', () => {
+  it('are copies: changing one changes nothing else, and there are at most three', () => {
+    const shop = threeBranchShop();
+    const newId = counter();
+    const before = copyOf(shop).collector;
+    for (let i = 1; i < MOST_COLLECTORS; i++)
+      expect(addCandidate(shop, `C${i}`, newId)).toBe(`id${i - 1}`);
+    expect(addCandidate(shop, 'Full', newId)).toBeNull();
+    const [first] = shop.candidates;
+    if (first) first.blower.motor.power = 1;
+    expect(shop.collector).toEqual(before);
+    expect(shop.candidates[1]?.blower).toEqual(before.blower);
+    removeCandidate(shop, 'id1');
+    expect(shop.candidates.map(({ id }) => id)).toEqual(['id0', 'id2']);
+    expect(shopSchema.safeParse(shop).success).toBe(true);
+  });
+
+  it('swapped in and back leave the shop as it was', () => {
+    const shop = withTwo();
+    const before = copyOf(shop);
+    swapIn(shop, 'id0', 'Two stages');
+    expect(shop.collector.separator.kind).toBe('none');
+    expect(shop.candidates[0]).toMatchObject({ name: 'Two stages', cost: null });
+    swapIn(shop, 'id0', 'One stage');
+    expect(shop.collector).toEqual(before.collector);
+    expect(shop.candidates[0]?.separator).toEqual(before.candidates[0]?.separator);
+    swapIn(shop, 'nobody', 'x');
+    expect(shop.collector).toEqual(before.collector);
+  });
+});
+
+describe('the library of blowers', () => {
+  it.each(BLOWER_CLASS_IDS)('%s is one the document takes, in both parts of the world', (id) => {
+    for (const system of ['us', 'metric'] as const) {
+      const shop = threeBranchShop();
+      shop.collector.blower = blowerOfClass(id, system);
+      expect(shopSchema.safeParse(shop).success).toBe(true);
+    }
+  });
+
+  it('the stronger, the more pressure and air; on 50 Hz less of both', () => {
+    const ends = (system: 'us' | 'metric') =>
+      BLOWER_CLASS_IDS.map((id) => {
+        const { curve } = blowerOfClass(id, system);
+        return [curve[0]?.pressure ?? 0, curve.at(-1)?.flow ?? 0] as const;
+      });
+    ends('us').forEach(([pressure, flow], i, all) => {
+      const before = all[i - 1];
+      if (before) expect(pressure > before[0] && flow > before[1]).toBe(true);
+      const [lower, less] = ends('metric')[i] ?? [0, 0];
+      expect(lower / pressure).toBeCloseTo((2850 / 3450) ** 2, 6);
+      expect(less / flow).toBeCloseTo(2850 / 3450, 6);
+    });
+  });
+});

@@ -1,0 +1,97 @@
+import type { View } from '../network/assemble/setting';
+import { withCandidate } from '../shop/edit-candidates';
+import type { Shop } from '../shop/schema';
+import type { DuctTree } from '../shop/topology';
+import { type CollectorLoad, collectorLoad } from './collector-load';
+import { type DropAir, judgeDrops, neededFlow } from './judge-drops';
+
+/** What one drop gets with a collector, its own gate alone open. SI. */
+export interface DropWith {
+  readonly drop: string;
+  readonly name: string;
+  /** m³/s; null where the blower has no answer. */
+  readonly flow: number | null;
+  readonly need: number;
+}
+
+/** How a collector does on these ducts. */
+export interface Contender {
+  /** Null for the collector that stands there. */
+  readonly id: string | null;
+  readonly drops: readonly DropWith[];
+  /** The drops that fall furthest short of, or have most over, their need, as shares of it. */
+  readonly worst: DropWith | null;
+  readonly best: DropWith | null;
+  /** Where it works while the worst drop draws. */
+  readonly atWorst: { readonly flow: number; readonly pressure: number } | null;
+  /** At the drop that asks most of its shaft; null without an answer. */
+  readonly load: CollectorLoad | null;
+  /** What the worst drop gains over the present collector, m³/s. */
+  readonly gain: number | null;
+  readonly cost: number | null;
+  /** Money for each m³/s the worst drop gains; null where either is not known or nothing is gained. */
+  readonly costOfGain: number | null;
+}
+
+/**
+ * The present collector and every candidate on the same ducts, each drop with its own gate open.
+ * Filters are as loaded as the shop's is in this view, whichever filter it is: what a filter costs
+ * when new says little.
+ */
+export function compareCandidates(shop: Shop, tree: DuctTree, view: View): Contender[] {
+  const present = contender(shop, tree, view, null, null, null);
+  return [
+    present,
+    ...shop.candidates.map((candidate) =>
+      contender(withCandidate(shop, candidate), tree, view, candidate.id, candidate.cost, present),
+    ),
+  ];
+}
+
+function contender(
+  shop: Shop,
+  tree: DuctTree,
+  view: View,
+  id: string | null,
+  cost: number | null,
+  present: Contender | null,
+): Contender {
+  const verdicts = judgeDrops(shop, tree, view, 'one');
+  const judged = verdicts.flatMap((verdict) => (verdict.kind === 'judged' ? [verdict] : []));
+  const byMargin = [...judged].sort((a, b) => a.margin / a.need - b.margin / b.need);
+  const drops = verdicts.map((verdict): DropWith => {
+    const { drop } = verdict;
+    return verdict.kind === 'judged'
+      ? dropWith(verdict)
+      : { drop: drop.id, name: drop.name, flow: null, need: neededFlow(drop.port) };
+  });
+  const [first] = byMargin;
+  const last = byMargin.at(-1);
+  const loads = judged.map(({ solution }) => collectorLoad(shop, solution, view));
+  const worst = first ? dropWith(first) : null;
+  const before = present?.drops.find(({ drop }) => drop === worst?.drop)?.flow;
+  const gain = worst?.flow != null && before != null ? worst.flow - before : null;
+  return {
+    id,
+    drops,
+    worst,
+    best: last ? dropWith(last) : null,
+    atWorst: first
+      ? { flow: first.solution.blower.flow, pressure: first.solution.blower.rise }
+      : null,
+    load: loads.reduce<CollectorLoad | null>(
+      (most, next) => (most && most.shaftPower >= next.shaftPower ? most : next),
+      null,
+    ),
+    gain,
+    cost,
+    costOfGain: cost !== null && gain !== null && gain > 0 ? cost / gain : null,
+  };
+}
+
+const dropWith = ({ drop, flow, need }: DropAir): DropWith => ({
+  drop: drop.id,
+  name: drop.name,
+  flow,
+  need,
+});

@@ -1,0 +1,97 @@
+import type { Page } from '@playwright/test';
+import { expect, flowOf, openDemo, saved, test } from './bench';
+
+/** What a machine gets in a column of the table, the present collector's being the first. */
+async function gets(page: Page, machine: string, column: number): Promise<number> {
+  const row = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: machine }) });
+  const text = await row.getByRole('cell').nth(column).locator('strong').textContent();
+  return Number((text ?? '').replace(/,/g, ''));
+}
+
+async function openCollector(page: Page): Promise<void> {
+  await openDemo(page);
+  await page.getByRole('link', { name: /Collector/ }).click();
+  await expect(page.getByRole('heading', { name: 'Collectors, side by side' })).toBeVisible();
+}
+
+/** The demo's collector alone, its candidates let go. */
+async function openAlone(page: Page): Promise<void> {
+  await openCollector(page);
+  for (const name of ['3 hp', 'One stage', 'Out of the wall']) {
+    await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
+    await page.getByRole('button', { name: 'Let it go' }).click();
+    await expect(page.getByRole('columnheader', { name })).toHaveCount(0);
+  }
+}
+
+test('the demo compares four on one screen: worst drop, machines, currents, money', async ({
+  page,
+}) => {
+  await openCollector(page);
+  for (const name of ['In the shop', '3 hp', 'One stage', 'Out of the wall']) {
+    await expect(page.getByRole('columnheader', { name })).toBeInViewport();
+  }
+  await expect(page.getByRole('row', { name: /^worst drop/ })).toBeInViewport();
+  await expect(page.getByRole('row', { name: /^current, of its breaker/ })).toBeInViewport();
+});
+
+test('a cyclone held against one stage: what it costs in air, before any money is spent', async ({
+  page,
+}) => {
+  await openAlone(page);
+  await page.getByRole('button', { name: 'Try another collector' }).click();
+  await page.getByLabel('Name of the candidate').fill('One stage');
+  await page.getByLabel('Kind of separator').selectOption({ label: 'None, one stage' });
+  await expect(page.getByRole('columnheader', { name: 'One stage' })).toBeVisible();
+  const two = await gets(page, 'Planer', 0);
+  const one = await gets(page, 'Planer', 1);
+  expect(one).toBeGreaterThan(two * 1.1);
+  const row = page.getByRole('row', { name: /^Planer/ });
+  await expect(row).toContainText(`+${one - two}`);
+  await expect(page.getByRole('row', { name: /bin gets of the dust/ })).toContainText('0 %');
+});
+
+test('a bigger blower: its gain, its current, and what each CFM costs', async ({ page }) => {
+  await openAlone(page);
+  await page.getByRole('button', { name: 'Try another collector' }).click();
+  await page.getByLabel('Name of the candidate').fill('Five');
+  await page.getByLabel('Blower from the library').selectOption({ label: '5 hp, an estimate' });
+  await page.getByLabel('Rating of the breaker').fill('15');
+  await expect(page.getByText('▼ small circuit')).toBeVisible();
+  await page.getByLabel('What changing to Five costs').fill('1500');
+  await expect(page.getByRole('row', { name: /for each CFM/ })).toContainText(/\$ \d+\.\d\d/);
+  await page.getByLabel('What changing to Five costs').fill('much');
+  await expect(page.getByRole('alert').filter({ hasText: "'much' is not a number" })).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('What changing to Five costs')).toHaveValue('1500');
+});
+
+test('put in the shop and undone: every number follows, and nothing is lost', async ({ page }) => {
+  await openAlone(page);
+  const before = await gets(page, 'Planer', 0);
+  await page.getByRole('button', { name: 'Try another collector' }).click();
+  await page.getByLabel('Blower from the library').selectOption({ label: '3 hp, an estimate' });
+  const better = await gets(page, 'Planer', 1);
+  await page.getByRole('button', { name: 'Put it in the shop' }).click();
+  await expect.poll(() => gets(page, 'Planer', 0)).toBe(better);
+  expect(await gets(page, 'Planer', 1)).toBe(before);
+  await expect(page.getByRole('columnheader', { name: 'What stood before' })).toBeVisible();
+  await page.getByRole('link', { name: /Air/ }).click();
+  expect(await flowOf(page, 'Planer')).toBe(better);
+  await page.locator('body').press('Control+z');
+  await expect.poll(() => flowOf(page, 'Planer')).toBe(before);
+});
+
+test('four at once and no more; one let go can be brought back', async ({ page }) => {
+  await openAlone(page);
+  for (let i = 0; i < 3; i++) {
+    await page.getByRole('button', { name: 'Try another collector' }).click();
+  }
+  await expect(page.getByText('Four at once are as many as can be read.')).toBeVisible();
+  await expect(page.getByRole('columnheader')).toHaveCount(5);
+  await page.getByRole('button', { name: 'Let it go' }).click();
+  await expect(page.getByRole('columnheader')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(page.getByRole('columnheader')).toHaveCount(5);
+});

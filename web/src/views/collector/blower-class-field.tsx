@@ -1,0 +1,37 @@
+'use client';
+
+import { BLOWER_CLASS_IDS, BLOWER_CLASSES, blowerOfClass } from '@frank-gauge/core';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { useCollector } from '../parts/edited-collector';
+import { Line } from '../parts/line';
+
+const OWN = 'own';
+
+/** A blower from the library, to start from: its figures are estimates, and can all be changed. */
+export function BlowerClassField() {
+  const { system } = useSolvedShop();
+  const { parts, editParts } = useCollector();
+  const known = BLOWER_CLASS_IDS.find((id) => blowerOfClass(id, system).name === parts.blower.name);
+  return (
+    <Line label="from the library">
+      <Choice
+        label="Blower from the library"
+        value={known ?? OWN}
+        options={[
+          ...BLOWER_CLASS_IDS.map((value) => ({
+            value,
+            label: `${BLOWER_CLASSES[value].name}, an estimate`,
+          })),
+          { value: OWN, label: 'its own figures' },
+        ]}
+        onChange={(id) => {
+          if (id === OWN) return;
+          editParts('blower', (own) => {
+            own.blower = blowerOfClass(id, system);
+          });
+        }}
+      />
+    </Line>
+  );
+}

@@ -1,0 +1,26 @@
+'use client';
+
+import { ContenderList } from './contender-list';
+import { ContenderTable } from './contender-table';
+
+/** What to buy or build: other collectors held against the present one, on this very shop. */
+export function CollectorView() {
+  return (
+    <div className="grid grid-cols-1 md:h-full md:grid-cols-[400px_1fr] md:overflow-y-auto xl:grid-cols-[396px_minmax(0,1fr)] xl:overflow-hidden">
+      <section
+        aria-label="Candidates"
+        className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"
+      >
+        <ContenderList />
+      </section>
+      <section
+        aria-label="Side by side"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
+        tabIndex={0}
+        className="order-1 min-w-0 overflow-x-auto px-4 pb-6 md:order-2 xl:overflow-y-auto"
+      >
+        <ContenderTable />
+      </section>
+    </div>
+  );
+}

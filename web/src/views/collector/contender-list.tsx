@@ -1,0 +1,114 @@
+'use client';
+
+import { type Candidate, MOST_COLLECTORS, SEPARATORS } from '@frank-gauge/core';
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { choosePart, useChoices } from '@/store/choices';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/text-field';
+import { exhaustWord } from '@/words/part-words';
+import { useSolvedShop } from '../frame/solved-shop';
+import { BlowerFields } from '../parts/blower-fields';
+import { CandidateCollector, PresentCollector } from '../parts/edited-collector';
+import { ExhaustFields } from '../parts/exhaust-fields';
+import { Line } from '../parts/line';
+import { SeparatorFields } from '../parts/separator-fields';
+import { BlowerClassField } from './blower-class-field';
+import { build, dropCandidate, editCandidate, tryAnother } from './edit-candidates';
+
+const PRESENT = 'present';
+
+/** The present collector and up to three others, each opening to its parts. */
+export function ContenderList() {
+  const { shop } = useSolvedShop();
+  const isFull = shop.candidates.length >= MOST_COLLECTORS - 1;
+  return (
+    <>
+      <h1 className="px-3 pt-3 pb-1 text-[17px]">Collectors, side by side</h1>
+      <Contender id={PRESENT} name="In the shop" parts={shop.collector}>
+        <PresentCollector>
+          <PartFields />
+        </PresentCollector>
+      </Contender>
+      {shop.candidates.map((candidate) => (
+        <Contender key={candidate.id} id={candidate.id} name={candidate.name} parts={candidate}>
+          <Line label="name">
+            <TextField
+              label="Name of the candidate"
+              value={candidate.name}
+              whenEmpty="A candidate needs a name."
+              onChange={(name) =>
+                editCandidate(candidate, 'name', (own) => {
+                  own.name = name;
+                })
+              }
+            />
+          </Line>
+          <CandidateCollector id={candidate.id}>
+            <PartFields />
+          </CandidateCollector>
+          <div className="flex flex-wrap gap-1.5 pt-2">
+            <Button onClick={() => build(candidate)}>Put it in the shop</Button>
+            <Button look="quiet" onClick={() => dropCandidate(candidate)}>
+              Let it go
+            </Button>
+          </div>
+        </Contender>
+      ))}
+      <div className="p-3">
+        {isFull ? (
+          <p className="text-[14px] text-quiet">Four at once are as many as can be read.</p>
+        ) : (
+          <Button onClick={() => tryAnother(shop)}>Try another collector</Button>
+        )}
+      </div>
+    </>
+  );
+}
+
+function PartFields() {
+  return (
+    <>
+      <h2 className="pt-2 font-semibold">Blower</h2>
+      <BlowerClassField />
+      <BlowerFields />
+      <h2 className="pt-3 font-semibold">Separator</h2>
+      <SeparatorFields />
+      <h2 className="pt-3 font-semibold">Way out</h2>
+      <ExhaustFields />
+    </>
+  );
+}
+
+interface ContenderProps {
+  readonly id: string;
+  readonly name: string;
+  readonly parts: Pick<Candidate, 'separator' | 'blower' | 'exhaust'>;
+  readonly children: ReactNode;
+}
+
+function Contender({ id, name, parts, children }: ContenderProps) {
+  const { shop } = useSolvedShop();
+  const isOpen = useChoices((choices) => choices.parts[shop.id]) === id;
+  const Mark = isOpen ? ChevronDown : ChevronRight;
+  const about = [
+    parts.blower.name,
+    SEPARATORS[parts.separator.kind].name,
+    exhaustWord(parts.exhaust.kind),
+  ].join(', ');
+  return (
+    <div className={`border-rule border-b ${isOpen ? 'bg-selection' : ''}`}>
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        onClick={() => choosePart(shop.id, isOpen ? '' : id)}
+        className="flex min-h-11 w-full items-center gap-1 px-2 text-left hover:bg-selection md:min-h-8"
+      >
+        <Mark size={14} aria-hidden className="shrink-0 text-quiet" />
+        <span className="shrink-0 font-semibold">{name}</span>
+        <span className="ml-auto truncate pl-3 text-quiet">{about}</span>
+      </button>
+      {isOpen && <div className="space-y-1 px-3 pt-1 pb-3">{children}</div>}
+    </div>
+  );
+}
