@@ -74,6 +74,28 @@ test('a curve comes from a CSV file; a wrong one is refused with its line, and t
   expect(await flowOf(page, 'Planer')).toBeGreaterThan(before);
 });
 
+test('a curve comes from two field tests; tests that cannot be one blower are refused', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: /^Blower/ }).click();
+  await page.getByRole('button', { name: 'From two field tests' }).click();
+  const before = await flowOf(page, 'Planer');
+  const draw = page.getByRole('button', { name: 'Draw the curve' });
+  await draw.click();
+  await expect(page.getByText('All three readings are needed.')).toBeVisible();
+  await page.getByLabel('Pressure across the blower, inlet blocked').fill('8');
+  await page.getByLabel('Flow with the inlet open').fill('900 cfm');
+  await page.getByLabel('Pressure across the blower, inlet open').fill('9');
+  await draw.click();
+  await expect(page.getByText('makes less pressure than with it blocked')).toBeVisible();
+  expect(await flowOf(page, 'Planer')).toBe(before);
+  await page.getByLabel('Pressure across the blower, inlet open').fill('1.5');
+  await draw.click();
+  await expect(page.getByLabel('Points of the blower curve')).toHaveValue(/^0 {2}8\n/);
+  expect(await flowOf(page, 'Planer')).toBeLessThan(before);
+});
+
 test('an elbow at the blower’s inlet is told of, and straight duct ahead mends it', async ({
   page,
 }) => {

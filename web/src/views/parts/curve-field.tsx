@@ -4,6 +4,7 @@ import { readCurveFile, unitSymbol } from '@frank-gauge/core';
 import { useRef, useState } from 'react';
 import { Button } from '@/ui/button';
 import { useSolvedShop } from '../frame/solved-shop';
+import { CurveFromTests } from './curve-from-tests';
 import { useCollector } from './edited-collector';
 import { Line } from './line';
 import { type CurvePoint, readCurve, writePoint } from './read-curve';
@@ -49,6 +50,7 @@ export function CurveField() {
           </span>
         )}
         <CurveFile />
+        <CurveFromTests />
       </span>
     </Line>
   );
