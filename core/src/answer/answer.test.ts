@@ -49,11 +49,12 @@ describe('an answer', () => {
   it('may have everything else with it', () => {
     const all = answered({
       openGates: ['saw'],
-      include: ['load', 'findings', 'methods', 'gateSets'],
+      include: ['load', 'findings', 'methods', 'gateSets', 'candidates'],
     });
     expect(all.load?.shaftPower).toBeGreaterThan(0);
     expect(all.load?.outdoors?.opening).toBeGreaterThan(0);
     expect(all.findings?.map(({ kind }) => kind)).toContain('air leaves the building');
+    expect(all.candidates).toHaveLength(1);
     expect(all.methods).toHaveLength(3);
     expect(all.methods?.[0]?.flows).toHaveLength(5);
     expect(overSetsSchema.parse(all.gateSets)).toEqual(all.gateSets);

@@ -8,6 +8,7 @@ import type { Shop } from '../shop/schema';
 import { type Fault, readShop } from '../shop/shop-file';
 import { arrangeDucts, type DuctTree } from '../shop/topology';
 import { type CollectorLoad, collectorLoad } from '../verdict/collector-load';
+import { type Contender, compareCandidates } from '../verdict/compare-candidates';
 import { type ByMethod, compareMethods } from '../verdict/compare-methods';
 import { everyGateSet, type OverSets } from '../verdict/every-gate-set';
 import type { Finding } from '../verdict/findings/finding';
@@ -24,6 +25,7 @@ export type Answer = SolutionDocument & {
   readonly findings?: readonly Finding[];
   readonly methods?: readonly (ByMethod & { readonly drop: string })[];
   readonly gateSets?: OverSets;
+  readonly candidates?: readonly Contender[];
   readonly separatorPair?: FittedSeparator;
 };
 
@@ -153,6 +155,7 @@ function answerTree(
         })),
       }),
       ...(wants('gateSets') && { gateSets: everyGateSet(shop, tree, view) }),
+      ...(wants('candidates') && { candidates: compareCandidates(shop, tree, view) }),
       ...(pair &&
         drop && {
           separatorPair: fitSeparator(shop, tree, drop, options, pair.without, pair.with),

@@ -36,7 +36,7 @@ export const requestSchema = z.strictObject({
   friction: z.enum(['darcy', 'powerFit', 'equivalentFeet']).optional(),
   junctions: z.enum(['momentum', 'handbook']).optional(),
   curve: curve.optional(),
-  include: z.array(z.enum(['load', 'findings', 'methods', 'gateSets'])).default([]),
+  include: z.array(z.enum(['load', 'findings', 'methods', 'gateSets', 'candidates'])).default([]),
   /** Fits the separator's coefficient to a drop read without it and with it. */
   separatorPair: z.strictObject({ drop: z.string(), without: reading, with: reading }).optional(),
 });

@@ -26,7 +26,7 @@ export function EverySet() {
 function Sets() {
   const { shop, tree, system } = useSolvedShop();
   const view = useChoices((choices) => choices.view);
-  const { over, done } = useGateSets(shop, view);
+  const { over, done, isBroken } = useGateSets(shop, view);
   const count = countGateSets(tree, shop.shop.rules.gates);
   return (
     <section className="mt-5" aria-busy={done !== null}>
@@ -38,6 +38,11 @@ function Sets() {
             : `${done.toLocaleString('en')} of ${count.toLocaleString('en')} sets solved`}
         </span>
       </div>
+      {isBroken && (
+        <p role="alert" className="pt-1 text-starved-text">
+          The sets could not be solved: the browser stopped the work. Reload the page to try again.
+        </p>
+      )}
       {over?.kind === 'too many sets' && (
         <p role="alert" className="pt-1 text-starved-text">
           {over.sets.toLocaleString('en')} sets are more than are solved here, at most{' '}

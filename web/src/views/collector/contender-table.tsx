@@ -77,10 +77,7 @@ function Row({ label, cell, contenders, isBig = false }: RowProps) {
   if (!present) return null;
   return (
     <tr className="border-rule border-b align-baseline [&>*]:px-2 [&>*]:py-1">
-      <th
-        scope="row"
-        className="sticky left-0 bg-paper text-left font-normal shadow-[inset_0_-1px_0_var(--rule)]"
-      >
+      <th scope="row" className="sticky left-0 bg-paper bg-clip-padding text-left font-normal">
         {label}
       </th>
       {contenders.map((contender) => (
