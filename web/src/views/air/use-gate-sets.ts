@@ -26,16 +26,22 @@ export function useGateSets(shop: Shop, view: View): Solving {
   useEffect(() => {
     setSolving(({ over }) => ({ over, done: 0, isBroken: false }));
     let worker: Worker | null = null;
+    // Progress comes by a channel of its own, and may come in behind the answer.
+    let isOver = false;
+    const finish = (last: Solving) => {
+      isOver = true;
+      setSolving(last);
+    };
     const start = setTimeout(() => {
       worker = new Worker(new URL('../../workers/gate-sets.worker.ts', import.meta.url));
-      const breakOff = () => setSolving({ over: null, done: null, isBroken: true });
+      const breakOff = () => finish({ over: null, done: null, isBroken: true });
       worker.onerror = breakOff;
-      const report = proxy((done: number) =>
-        setSolving(({ over }) => ({ over, done, isBroken: false })),
-      );
+      const report = proxy((done: number) => {
+        if (!isOver) setSolving(({ over }) => ({ over, done, isBroken: false }));
+      });
       void wrap<GateSets>(worker)
         .solve(shop, view, report)
-        .then((over) => setSolving({ over, done: null, isBroken: false }), breakOff);
+        .then((over) => finish({ over, done: null, isBroken: false }), breakOff);
     }, SETTLE);
     return () => {
       clearTimeout(start);
