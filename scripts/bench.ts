@@ -22,7 +22,7 @@ function networkOfDrops(drops: number) {
   const segments = network.segments.map((segment) =>
     segment.upstream === 'capped' ? segment : { ...segment, seam: 0 },
   );
-  return { shop, tree: arranged.tree, network: { ...network, segments } };
+  return { shop, tree: arranged.tree, network: { ...network, segments }, leaking: network };
 }
 
 interface Contestant {
@@ -54,7 +54,7 @@ const median = (action: () => void, batches: number, calls: number): number =>
 const line = (name: string, value: string) => console.log(`${name.padEnd(58)}${value}`);
 const micro = (time: number) => `${time.toFixed(1)} µs`;
 
-const { network, shop, tree } = networkOfDrops(60);
+const { network, leaking, shop, tree } = networkOfDrops(60);
 for (const run of shop.ducts.runs) if (run.gate) run.gate.closedGap = 0.003;
 const compiled = compileNetwork(network);
 const cold = solveNetwork(compiled);
@@ -82,10 +82,12 @@ const edited = {
   ),
 };
 const editedCompiled = compileNetwork(edited);
-const [ours = 0, compiling = 0, warm = 0, other = 0] = inTurn([
+const leakingCompiled = compileNetwork(leaking);
+const [ours = 0, compiling = 0, warm = 0, everywhere = 0, other = 0] = inTurn([
   { action: () => void solveNetwork(compiled), calls: 10 },
   { action: () => void solveNetwork(compileNetwork(network)), calls: 10 },
   { action: () => void solveNetwork(editedCompiled, cold.state), calls: 20 },
+  { action: () => void solveNetwork(leakingCompiled), calls: 10 },
   { action: () => void reference.solve(), calls: 5 },
 ]);
 reference.close();
@@ -94,6 +96,7 @@ line('reference engine, cold, accuracy 1e-8', micro(other));
 line(`ours, cold, ${cold.iterations} iterations to 1e-10`, ratio(ours));
 line('ours, cold, network laid out anew each time', ratio(compiling));
 line('ours, warm after one edited run', ratio(warm));
+line('ours, cold, every seam leaking (not the reference’s network)', micro(everywhere));
 
 const large = compileNetwork(networkOfDrops(200).network);
 line('ours, cold, 200 drops', micro(median(() => void solveNetwork(large), 30, 5)));
