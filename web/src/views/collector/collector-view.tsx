@@ -6,7 +6,7 @@ import { ContenderTable } from './contender-table';
 /** What to buy or build: other collectors held against the present one, on this very shop. */
 export function CollectorView() {
   return (
-    <div className="grid grid-cols-1 md:h-full md:grid-cols-[400px_1fr] md:overflow-y-auto xl:grid-cols-[396px_minmax(0,1fr)] xl:overflow-hidden">
+    <div className="grid grid-cols-1 md:h-full md:grid-cols-[320px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[396px_minmax(0,1fr)] xl:overflow-hidden">
       <section
         aria-label="Candidates"
         className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"

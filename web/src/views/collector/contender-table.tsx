@@ -76,7 +76,7 @@ function Row({ label, cell, contenders, isBig = false }: RowProps) {
   const [present] = contenders;
   if (!present) return null;
   return (
-    <tr className="border-rule border-b align-baseline [&>*]:px-2 [&>*]:py-1">
+    <tr className="border-rule border-b align-baseline [&>*]:px-1.5 [&>*]:py-1 lg:[&>*]:px-2">
       <th scope="row" className="sticky left-0 bg-paper bg-clip-padding text-left font-normal">
         {label}
       </th>
@@ -165,7 +165,7 @@ function DropRows({ contenders }: Props) {
               <>
                 <strong className="font-semibold">{writeNumber(own, style)}</strong>
                 {change !== null && (
-                  <span className="inline-block w-14 text-[14px] text-quiet">
+                  <span className="inline-block w-11 text-[14px] text-quiet">
                     {change >= 0 ? '+' : ''}
                     {writeNumber(change, style)}
                   </span>
@@ -191,7 +191,12 @@ function LoadRows({ contenders }: Props) {
         contenders={contenders}
         label="at the blower, worst drop open"
         cell={({ atWorst }) =>
-          atWorst && `${write(atWorst.flow, 'flow')}, ${write(atWorst.pressure, 'pressure')}`
+          atWorst && (
+            <>
+              {write(atWorst.flow, 'flow')}
+              <span className="block">{write(atWorst.pressure, 'pressure')}</span>
+            </>
+          )
         }
       />
       <Row
@@ -212,7 +217,7 @@ function LoadRows({ contenders }: Props) {
         cell={({ load }) =>
           load && (
             <span className={load.isCircuitSmall ? 'text-starved-text' : ''}>
-              {load.isCircuitSmall && '▼ small circuit, '}
+              {load.isCircuitSmall && <span className="block">▼ small circuit</span>}
               {write(load.current, 'current')} of {write(load.breaker, 'current')}
             </span>
           )
