@@ -1,9 +1,7 @@
 'use client';
 
 import { type Candidate, MOST_COLLECTORS, SEPARATORS } from '@frank-gauge/core';
-import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { choosePart, useChoices } from '@/store/choices';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/text-field';
 import { exhaustWord } from '@/words/part-words';
@@ -12,6 +10,7 @@ import { BlowerFields } from '../parts/blower-fields';
 import { CandidateCollector, PresentCollector } from '../parts/edited-collector';
 import { ExhaustFields } from '../parts/exhaust-fields';
 import { Line } from '../parts/line';
+import { OpeningLine } from '../parts/opening-line';
 import { SeparatorFields } from '../parts/separator-fields';
 import { BlowerClassField } from './blower-class-field';
 import { build, dropCandidate, editCandidate, tryAnother } from './edit-candidates';
@@ -88,27 +87,14 @@ interface ContenderProps {
 }
 
 function Contender({ id, name, parts, children }: ContenderProps) {
-  const { shop } = useSolvedShop();
-  const isOpen = useChoices((choices) => choices.parts[shop.id]) === id;
-  const Mark = isOpen ? ChevronDown : ChevronRight;
   const about = [
     parts.blower.name,
     SEPARATORS[parts.separator.kind].name,
     exhaustWord(parts.exhaust.kind),
   ].join(', ');
   return (
-    <div className={`border-rule border-b ${isOpen ? 'bg-selection' : ''}`}>
-      <button
-        type="button"
-        aria-expanded={isOpen}
-        onClick={() => choosePart(shop.id, isOpen ? '' : id)}
-        className="flex min-h-11 w-full items-center gap-1 px-2 text-left hover:bg-selection md:min-h-8"
-      >
-        <Mark size={14} aria-hidden className="shrink-0 text-quiet" />
-        <span className="shrink-0 font-semibold">{name}</span>
-        <span className="ml-auto truncate pl-3 text-quiet">{about}</span>
-      </button>
-      {isOpen && <div className="space-y-1 px-3 pt-1 pb-3">{children}</div>}
-    </div>
+    <OpeningLine id={id} name={name} about={about} isStrong>
+      {children}
+    </OpeningLine>
   );
 }

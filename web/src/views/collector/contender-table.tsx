@@ -13,6 +13,7 @@ import {
 } from '@frank-gauge/core';
 import { type ReactNode, useMemo } from 'react';
 import { useChoices } from '@/store/choices';
+import { dueIn } from '@/words/due-words';
 import { useSolvedShop } from '../frame/solved-shop';
 import { ShopQuantity } from '../parts/line';
 import { editCandidate } from './edit-candidates';
@@ -179,9 +180,6 @@ function DropRows({ contenders }: Props) {
   );
 }
 
-const HOUR = 3600;
-const LONG = 2000 * HOUR;
-
 function LoadRows({ contenders }: Props) {
   const { system } = useSolvedShop();
   const write = (value: number, kind: QuantityKind) => formatShort(value, kind, system);
@@ -239,14 +237,11 @@ function LoadRows({ contenders }: Props) {
       />
       <Row
         contenders={contenders}
-        label="filter due in, about"
+        label="filter due in"
         cell={({ load }) => {
           if (!load?.filter) return null;
           const { timeToDue } = load.filter;
-          if (timeToDue === 0) return 'due now';
-          return timeToDue === null || timeToDue > LONG
-            ? 'a long time'
-            : write(Number((timeToDue / HOUR).toPrecision(2)) * HOUR, 'duration');
+          return timeToDue === 0 ? 'due now' : dueIn(timeToDue, system);
         }}
       />
       <Row

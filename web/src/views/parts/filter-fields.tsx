@@ -9,6 +9,7 @@ import {
   type UnitSystem,
 } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
+import { dueIn } from '@/words/due-words';
 import { useSolvedShop } from '../frame/solved-shop';
 import { editCollector } from './edit-collector';
 import { useCollector } from './edited-collector';
@@ -131,10 +132,6 @@ function DustField() {
   );
 }
 
-const HOUR = 3600;
-/** A filter that is due later than this is not told of in hours: nobody counts so far. */
-const LONG = 2000 * HOUR;
-
 /** What the filter takes with the gates open now, and how long it will do. */
 function FilterLife() {
   const { system } = useSolvedShop();
@@ -142,11 +139,9 @@ function FilterLife() {
   if (!load?.filter) return null;
   const { filter, separator } = load;
   const due =
-    filter.timeToDue === null || filter.timeToDue > LONG
-      ? 'It will not be due for a long time'
-      : filter.timeToDue === 0
-        ? 'It is due for cleaning'
-        : `It is due in about ${formatShort(Number((filter.timeToDue / HOUR).toPrecision(2)) * HOUR, 'duration', system)} of running`;
+    filter.timeToDue === 0
+      ? 'It is due for cleaning'
+      : `It runs ${dueIn(filter.timeToDue, system)} until it is due`;
   return (
     <p className="pt-1 text-[14px] text-quiet">
       It takes {formatShort(filter.pressure, 'pressure', system)} at{' '}

@@ -7,14 +7,12 @@ import {
   type Shop,
   type UnitSystem,
 } from '@frank-gauge/core';
-import { ChevronDown, ChevronRight } from 'lucide-react';
-import type { ReactNode } from 'react';
-import { choosePart, useChoices } from '@/store/choices';
 import { exhaustWord } from '@/words/part-words';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { BlowerFields } from '../../parts/blower-fields';
 import { PresentCollector } from '../../parts/edited-collector';
 import { ExhaustFields } from '../../parts/exhaust-fields';
+import { OpeningLine } from '../../parts/opening-line';
 import { SeparatorFields } from '../../parts/separator-fields';
 import { LeakFields } from './leak-fields';
 import { CLASSES, SEALING } from './sealing-classes';
@@ -30,7 +28,7 @@ export function CollectorLines() {
   return (
     <>
       <h2 className="px-3 pt-3 pb-1 text-[17px]">Collector</h2>
-      <PartLine
+      <OpeningLine
         id="exhaust"
         name={exhaustWord(exhaust.kind)}
         about={
@@ -44,13 +42,13 @@ export function CollectorLines() {
         <PresentCollector>
           <ExhaustFields />
         </PresentCollector>
-      </PartLine>
-      <PartLine id="blower" name="Blower" about={blower.name}>
+      </OpeningLine>
+      <OpeningLine id="blower" name="Blower" about={blower.name}>
         <PresentCollector>
           <BlowerFields />
         </PresentCollector>
-      </PartLine>
-      <PartLine
+      </OpeningLine>
+      <OpeningLine
         id="separator"
         name="Separator"
         about={
@@ -62,17 +60,17 @@ export function CollectorLines() {
         <PresentCollector>
           <SeparatorFields />
         </PresentCollector>
-      </PartLine>
-      <PartLine id="leaks" name="Leaks, as found" about={leaksWords(shop, system)}>
+      </OpeningLine>
+      <OpeningLine id="leaks" name="Leaks, as found" about={leaksWords(shop, system)}>
         <LeakFields />
-      </PartLine>
-      <PartLine
+      </OpeningLine>
+      <OpeningLine
         id="site"
         name="Air and rules"
         about={`${write(shop.shop.site.elevation, 'elevation')} up, ${write(shop.shop.site.temperature, 'temperature')}`}
       >
         <SiteFields />
-      </PartLine>
+      </OpeningLine>
     </>
   );
 }
@@ -87,26 +85,4 @@ function leaksWords(shop: Shop, system: UnitSystem): string {
     ...(pressureSide.area > 0 ? ['▼ blower side'] : []),
   ];
   return [known ? SEALING[known] : `class ${sealing.usual}`, ...more].join(', ');
-}
-
-function PartLine(props: { id: string; name: string; about: string; children: ReactNode }) {
-  const { id, name, about, children } = props;
-  const { shop } = useSolvedShop();
-  const isOpen = useChoices((choices) => choices.parts[shop.id]) === id;
-  const Mark = isOpen ? ChevronDown : ChevronRight;
-  return (
-    <div className={`border-rule border-b ${isOpen ? 'bg-selection' : ''}`}>
-      <button
-        type="button"
-        aria-expanded={isOpen}
-        onClick={() => choosePart(shop.id, isOpen ? '' : id)}
-        className="flex min-h-11 w-full items-center gap-1 px-2 text-left hover:bg-selection md:min-h-7"
-      >
-        <Mark size={14} aria-hidden className="shrink-0 text-quiet" />
-        <span className="shrink-0">{name}</span>
-        <span className="ml-auto truncate pl-3 text-quiet">{about}</span>
-      </button>
-      {isOpen && <div className="space-y-1 px-3 pt-1 pb-3">{children}</div>}
-    </div>
-  );
 }

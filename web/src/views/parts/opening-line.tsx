@@ -1,0 +1,37 @@
+'use client';
+
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { choosePart, useChoices } from '@/store/choices';
+import { useSolvedShop } from '../frame/solved-shop';
+
+interface Props {
+  /** Names it among the shop's parts, of which one is open. */
+  readonly id: string;
+  readonly name: string;
+  readonly about: string;
+  readonly isStrong?: boolean;
+  readonly children: ReactNode;
+}
+
+/** A part of the shop in a line, what it is at the right, opening to its fields. */
+export function OpeningLine({ id, name, about, isStrong = false, children }: Props) {
+  const { shop } = useSolvedShop();
+  const isOpen = useChoices((choices) => choices.parts[shop.id]) === id;
+  const Mark = isOpen ? ChevronDown : ChevronRight;
+  return (
+    <div className={`border-rule border-b ${isOpen ? 'bg-selection' : ''}`}>
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        onClick={() => choosePart(shop.id, isOpen ? '' : id)}
+        className="flex min-h-11 w-full items-center gap-1 px-2 text-left hover:bg-selection md:min-h-7"
+      >
+        <Mark size={14} aria-hidden className="shrink-0 text-quiet" />
+        <span className={`shrink-0 ${isStrong ? 'font-semibold' : ''}`}>{name}</span>
+        <span className="ml-auto truncate pl-3 text-quiet">{about}</span>
+      </button>
+      {isOpen && <div className="space-y-1 px-3 pt-1 pb-3">{children}</div>}
+    </div>
+  );
+}
