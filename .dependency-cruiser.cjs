@@ -29,7 +29,7 @@ const MAY_IMPORT = {
   reading: ['quantity', 'air', 'duct', 'shop', 'network', 'verdict'],
   leak: ['quantity', 'air', 'duct', 'shop', 'network', 'verdict', 'reading'],
   source: ['quantity', 'air', 'duct', 'fitting', 'collector', 'shop', 'verdict'],
-  answer: ['air', 'collector', 'shop', 'network', 'reading', 'verdict'],
+  answer: ['air', 'fitting', 'collector', 'shop', 'network', 'reading', 'verdict'],
 };
 
 const roomRules = ROOMS.map((room) => ({

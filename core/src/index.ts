@@ -63,7 +63,6 @@ export { meanOfRepeats } from './reading/repeats';
 export {
   addCandidate,
   MOST_COLLECTORS,
-  partsOf,
   removeCandidate,
   swapIn,
   withCandidate,

@@ -1,7 +1,4 @@
-import { airAtSite } from '../air/air-at-site';
 import type { BlowerPoint } from '../collector/blower';
-import { readCurveFile } from '../collector/curve-file';
-import { curveFromTests, estimatedCurve } from '../collector/estimated-curve';
 import { type ShopSolution, solveTree } from '../network/solve-shop';
 import { type FittedSeparator, fitSeparator } from '../reading/fit-separator';
 import type { Shop } from '../shop/schema';
@@ -15,6 +12,7 @@ import type { Finding } from '../verdict/findings/finding';
 import { findings } from '../verdict/findings/findings';
 import { gatesOpenNow, isDrawing } from '../verdict/gate-sets';
 import { judgeDrop } from '../verdict/judge-drops';
+import { asAsked } from './as-asked';
 import { type AnswerRequest, requestSchema } from './request';
 import { describeSolution, type SolutionDocument } from './solution-document';
 
@@ -44,15 +42,15 @@ const refuse = (error: string, faults: readonly Fault[]): Answered => ({
  * method side by side, every set of gates, and fits. Bad input gets a sentence with its path.
  */
 export function answer(input: unknown): Answered {
-  const asked = requestSchema.safeParse(input);
-  if (!asked.success) {
-    const faults = asked.error.issues.map(({ path, message }) => ({
+  const parsed = requestSchema.safeParse(input);
+  if (!parsed.success) {
+    const faults = parsed.error.issues.map(({ path, message }) => ({
       path: path.map(String).join('.'),
       message,
     }));
     return refuse('The request is not as it should be.', faults);
   }
-  const request = asked.data;
+  const request = parsed.data;
   const read = readShop(request.shop);
   if (!read.ok) {
     const faults = read.faults.map(({ path, message }) => ({
@@ -61,65 +59,15 @@ export function answer(input: unknown): Answered {
     }));
     return refuse('The shop cannot be solved as it is.', faults);
   }
-  const gated = new Set(read.shop.ducts.runs.filter((run) => run.gate).map(({ id }) => id));
-  const unknown = request.openGates?.findIndex((run) => !gated.has(run)) ?? -1;
-  if (unknown >= 0) {
-    const message = `no run '${request.openGates?.[unknown]}' with a gate`;
-    return refuse('The gates are not the shop’s.', [{ path: `openGates.${unknown}`, message }]);
-  }
-  const curve = curveOf(request, read.shop);
-  if (!curve.ok) return refuse('The curve is not one.', [{ path: 'curve', message: curve.reason }]);
-  const shop = asAsked(read.shop, request, curve.points);
+  const asked = asAsked(read.shop, request);
+  if (!asked.ok) return refuse(asked.error, [asked.fault]);
+  const { shop, curve } = asked;
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) {
     const reason = { kind: 'not-a-tree', problems: arranged.problems } as const;
     return { ok: true, answer: describeSolution({ kind: 'unsolved', reason }) };
   }
-  return answerTree(shop, arranged.tree, request, curve.points);
-}
-
-type CurveAsked =
-  | { readonly ok: true; readonly points: BlowerPoint[] | null }
-  | { readonly ok: false; readonly reason: string };
-
-function curveOf({ curve }: AnswerRequest, shop: Shop): CurveAsked {
-  const { wheelDiameter, speed } = shop.collector.blower;
-  const { density } = airAtSite(shop.shop.site);
-  switch (curve?.kind) {
-    case undefined:
-      return { ok: true, points: null };
-    case 'csv':
-      return readCurveFile(curve.text, curve.units);
-    case 'tests':
-      return curveFromTests(curve.blocked, curve.open);
-    case 'estimate':
-      return { ok: true, points: estimatedCurve(wheelDiameter, speed, curve.freeFlow, density) };
-  }
-}
-
-/** The shop with the schools and the curve asked for; tests and estimates are made where it stands. */
-function asAsked(shop: Shop, request: AnswerRequest, points: BlowerPoint[] | null): Shop {
-  const { friction, junctions } = request;
-  const own = shop.shop.rules;
-  const rules = {
-    ...own,
-    friction: friction ?? own.friction,
-    junctions: junctions ?? own.junctions,
-  };
-  const { blower } = shop.collector;
-  const { speed, wheelDiameter } = blower;
-  const isMadeHere = request.curve?.kind !== 'csv';
-  const here = { density: airAtSite(shop.shop.site).density, speed, wheelDiameter };
-  const changed = points && {
-    ...blower,
-    curve: points,
-    measured: isMadeHere ? here : blower.measured,
-  };
-  return {
-    ...shop,
-    shop: { ...shop.shop, rules },
-    collector: { ...shop.collector, blower: changed ?? blower },
-  };
+  return answerTree(shop, arranged.tree, request, curve);
 }
 
 function answerTree(
@@ -129,9 +77,7 @@ function answerTree(
   curve: readonly BlowerPoint[] | null,
 ): Answered {
   const { view, separatorPair: pair } = request;
-  const openGates = request.openGates ? new Set(request.openGates) : undefined;
-  const options = { view, openGates };
-  const solved = solveTree(shop, tree, options);
+  const solved = solveTree(shop, tree, { view });
   const wants = (what: AnswerRequest['include'][number]) => request.include.includes(what);
   const solution = solved.kind === 'solved' ? solved : null;
   const drop = tree.drops.find(({ id }) => id === pair?.drop);
@@ -145,33 +91,26 @@ function answerTree(
       ...describeSolution(solved),
       ...(curve && { curve }),
       ...(wants('load') && { load: solution && collectorLoad(shop, solution, view) }),
-      ...(wants('findings') && {
-        findings: solution ? allFindings(shop, solution, view, openGates) : [],
-      }),
+      ...(wants('findings') && { findings: solution ? allFindings(shop, solution, view) : [] }),
       ...(wants('methods') && {
         methods: tree.drops.map((each) => ({
           drop: each.id,
-          ...compareMethods(shop, tree, each, options),
+          ...compareMethods(shop, tree, each, { view }),
         })),
       }),
       ...(wants('gateSets') && { gateSets: everyGateSet(shop, tree, view) }),
       ...(wants('candidates') && { candidates: compareCandidates(shop, tree, view) }),
       ...(pair &&
         drop && {
-          separatorPair: fitSeparator(shop, tree, drop, options, pair.without, pair.with),
+          separatorPair: fitSeparator(shop, tree, drop, { view }, pair.without, pair.with),
         }),
     },
   };
 }
 
 /** What is said of every drop that draws, each thing once. */
-function allFindings(
-  shop: Shop,
-  solution: ShopSolution,
-  view: 'designed' | 'found',
-  openGates: ReadonlySet<string> | undefined,
-): Finding[] {
-  const open = openGates ?? gatesOpenNow(solution.tree);
+function allFindings(shop: Shop, solution: ShopSolution, view: AnswerRequest['view']): Finding[] {
+  const open = gatesOpenNow(solution.tree);
   const said = new Map<string, Finding>();
   for (const drop of solution.tree.drops) {
     const air = judgeDrop(drop, solution, isDrawing(drop, open));

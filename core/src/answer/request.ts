@@ -21,6 +21,26 @@ const curve = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('estimate'), freeFlow: z.number().positive().max(50) }),
 ]);
 
+const side = z.number().positive().max(100);
+
+/** A filter's media measured by its pleats or as a bag, m; takes the place of the shop's area. */
+const filterArea = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('pleats'),
+    depth: side,
+    height: side,
+    pleats: z.int().min(1).max(10_000),
+  }),
+  z.strictObject({ kind: z.literal('bag'), diameter: side, length: side }),
+]);
+
+/** A drop's way in as a tapered hood, by included angle in rad, instead of its own loss. */
+const hood = z.strictObject({
+  drop: z.string(),
+  shape: z.enum(['round', 'rectangular']),
+  angle: z.number().positive().max(Math.PI),
+});
+
 const reading = z.strictObject({ value: finite, doubt: z.number().min(0) });
 
 /**
@@ -36,6 +56,8 @@ export const requestSchema = z.strictObject({
   friction: z.enum(['darcy', 'powerFit', 'equivalentFeet']).optional(),
   junctions: z.enum(['momentum', 'handbook']).optional(),
   curve: curve.optional(),
+  filterArea: filterArea.optional(),
+  hoods: z.array(hood).max(500).default([]),
   include: z.array(z.enum(['load', 'findings', 'methods', 'gateSets', 'candidates'])).default([]),
   /** Fits the separator's coefficient to a drop read without it and with it. */
   separatorPair: z.strictObject({ drop: z.string(), without: reading, with: reading }).optional(),

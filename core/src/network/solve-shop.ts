@@ -58,8 +58,7 @@ export interface BlowerAir {
  */
 export interface AirByRun {
   readonly get: (run: string) => readonly SegmentAir[] | undefined;
-  /** Air into its upstream end, m³/s, and its speed where its pipe begins, m/s; 0 without air. */
-  readonly flowInto: (run: string) => number;
+  /** Speed where its pipe begins, m/s; 0 without air. */
   readonly velocityInto: (run: string) => number;
 }
 
@@ -147,7 +146,6 @@ function airByRun(network: Network, state: NetworkState): AirByRun {
       known.set(run, air);
       return air;
     },
-    flowInto: (run) => read(state.qUp, places.get(run)?.[0] ?? -1),
     velocityInto: (run) => {
       const last = places.get(run)?.at(-1) ?? -1;
       const diameter = network.segments[last]?.diameter;

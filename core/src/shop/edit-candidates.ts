@@ -41,7 +41,7 @@ export function swapIn(shop: Shop, id: string, presentName: string): void {
 }
 
 /** The parts a candidate changes. */
-export const partsOf = ({ separator, blower, exhaust }: Candidate) => ({
+const partsOf = ({ separator, blower, exhaust }: Candidate) => ({
   separator,
   blower,
   exhaust,

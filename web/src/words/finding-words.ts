@@ -81,7 +81,7 @@ function words(
       };
     case 'close elbows':
       return {
-        title: `Two elbows in ${where} stand close.`,
+        title: `${where}: two elbows stand close.`,
         text: `${write(finding.numbers.straight, 'length')} apart; from ${write(finding.numbers.wanted, 'length')} on they leave each other alone.`,
       };
     case 'against the flow':

@@ -8,7 +8,7 @@ import type { Setting } from './setting';
 
 const RIGHT_ANGLE = Math.PI / 2;
 /** Each elbow of a pair. */
-export const PAIR_ANGLE = RIGHT_ANGLE / 2;
+const PAIR_ANGLE = RIGHT_ANGLE / 2;
 
 /**
  * A run's elbows, pairs and other fittings, in the order the air meets them. An elbow close behind

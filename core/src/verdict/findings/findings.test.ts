@@ -107,6 +107,18 @@ describe('findings about a run', () => {
     expect(find(plain, 'against the flow')).toBeNull();
   });
 
+  it('elbows close across the end of a run that leads straight into the next', () => {
+    const shop = shopWith((saw, { ducts }) => {
+      ducts.nodes.push({ id: 'half', kind: { kind: 'joint' }, at: null, style: {} });
+      const fittings = [{ ...usualElbow, id: 'first' }];
+      ducts.runs.push({ ...saw, id: 'rest', from: 'half', hose: null, gate: null, fittings });
+      saw.to = 'half';
+      saw.joins = { kind: 'straight' };
+      saw.fittings = [{ ...usualElbow, after: 0.1 }];
+    });
+    expect(find(shop, 'close elbows')?.where).toEqual({ kind: 'run', run: 'saw' });
+  });
+
   it('values outside their tables: what was given, and what is reckoned with', () => {
     const shop = shopWith((saw) => {
       saw.fittings = [{ ...usualElbow, radiusRatio: 4 }];

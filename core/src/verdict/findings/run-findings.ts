@@ -44,14 +44,16 @@ export function runFindings(run: Run, solution: ShopSolution): Finding[] {
       remedy: { kind: 'turn with the flow' },
     });
   }
-  return [...found, ...closeElbows(run), ...heldIn(run, velocity, solution)];
+  return [...found, ...closeElbows(run, solution), ...heldIn(run, velocity, solution)];
 }
 
-/** Elbows of a run that stand nearer to the next than five diameters. */
-function closeElbows({ id, diameter, fittings }: Run): Finding[] {
+/** Elbows of a run nearer than five diameters to the next, in it or in the run it leads straight into. */
+function closeElbows({ id, to, diameter, fittings }: Run, { tree }: ShopSolution): Finding[] {
   const wanted = CLEAR_DIAMETERS * diameter;
+  const isAlone = tree.into.get(to)?.length === 1;
+  const beyond = isAlone ? tree.outOf.get(to)?.fittings[0] : undefined;
   return fittings.flatMap((fitting, i): Finding[] => {
-    const next = fittings[i + 1]?.kind ?? 'other';
+    const next = (fittings[i + 1] ?? beyond)?.kind ?? 'other';
     if (fitting.kind !== 'elbow' || fitting.after === null || next === 'other') return [];
     if (fitting.after >= wanted) return [];
     return [
