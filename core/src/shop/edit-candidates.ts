@@ -22,7 +22,8 @@ export function removeCandidate(shop: Shop, id: string): void {
 
 /**
  * Puts a candidate in the present collector's place, which becomes a candidate under `presentName`:
- * nothing is lost, and doing it again with that one brings everything back.
+ * done again with that one, both collectors stand where they were. The chosen one's name and cost go:
+ * they spoke of the change to it, which is made.
  */
 export function swapIn(shop: Shop, id: string, presentName: string): void {
   const index = shop.candidates.findIndex((candidate) => candidate.id === id);

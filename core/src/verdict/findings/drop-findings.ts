@@ -18,8 +18,11 @@ export function dropFindings(shop: Shop, air: DropAir, view: View, rule: GateRul
   const where = { kind: 'drop', drop: drop.id } as const;
   const [own] = drop.path;
   const found: Finding[] = [];
-  const cut = shorterHose(shop, air, view, rule);
-  if (air.standing !== 'enough') {
+  const isShort = air.standing !== 'enough';
+  const isLongHose = own?.hose != null && own.hose.length > LIMITS.longHose.value;
+  // The shop solved once more: only where it has something to say.
+  const cut = isShort || isLongHose ? shorterHose(shop, air, view, rule) : null;
+  if (isShort) {
     const largest = largestLoss(air);
     const share = largest && solution.blower.rise > 0 ? largest.loss / solution.blower.rise : 0;
     const numbers = { short: -air.margin, flow, need, share };
@@ -36,13 +39,13 @@ export function dropFindings(shop: Shop, air: DropAir, view: View, rule: GateRul
       remedy: isNarrower ? { kind: 'narrower', run: own.id, diameter } : null,
     });
   }
-  if (own?.hose && own.hose.length > LIMITS.longHose.value) {
+  if (own?.hose && isLongHose) {
     const { length } = own.hose;
     const parts = solution.airIn.get(own.id)?.flatMap((segment) => segment.parts) ?? [];
     const hoseLoss = parts.reduce((sum, { kind, loss }) => (kind === 'hose' ? sum + loss : sum), 0);
     const numbers = { length, limit: LIMITS.longHose.value, loss: hoseLoss };
     // What cutting it wins is said once.
-    const remedy = air.standing === 'enough' ? cut : null;
+    const remedy = isShort ? null : cut;
     found.push({ kind: 'long hose', severity: 'caution', where, numbers, remedy });
   }
   if (air.main && air.main.velocity < settlingVelocity) {
