@@ -61,6 +61,7 @@ const anyExhaust: fc.Arbitrary<Shop['collector']['exhaust']> = fc.oneof(
       velocity: measure(0.5, 2.5),
       pressure: measure(10, 200),
     }),
+    box: fc.constant(null),
   }),
 );
 

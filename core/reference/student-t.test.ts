@@ -20,7 +20,11 @@ describe('Student’s t for 95 %', () => {
     expect(within(studentT(count), count - 1)).toBeCloseTo(0.95, 4);
   });
 
-  it('of many is the normal distribution’s', () => {
-    expect(studentT(500)).toBe(1.96);
+  it.each([12, 20, 50, 300])('of %i repeats, beyond the table', (count) => {
+    expect(within(studentT(count), count - 1)).toBeCloseTo(0.95, 4);
+  });
+
+  it('of very many is the normal distribution’s', () => {
+    expect(studentT(1e6)).toBeCloseTo(1.96, 4);
   });
 });

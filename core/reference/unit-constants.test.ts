@@ -17,6 +17,9 @@ describe('unit sizes', () => {
     ['mph', '1 mile/hour', 'm/s'],
     ['kmh', '1 km/hour', 'm/s'],
     ['lbft3', '1 lbm/ft^3', 'kg/m^3'],
+    ['lb', '1 lbm', 'kg'],
+    ['lbft2', '1 lbm/ft^2', 'kg/m^2'],
+    ['gal', '1 gallon', 'm^3'],
     ['hp', '1 hp', 'W'],
   ])('%s', (id, theirs, si) => {
     expect(toSI(1, id) / unit(theirs).toNumber(si)).toBeCloseTo(1, 5);

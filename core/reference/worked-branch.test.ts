@@ -93,7 +93,15 @@ describe('a branch by the velocity-pressure method', () => {
         { flow: 0, pressure: 2 * total },
         { flow: 2 * flow, pressure: 0 },
       ],
-      exhaust: { kind: 'outdoors', linear: 0, quadratic: 0, duct: null, hole: 0 },
+      exhaust: {
+        kind: 'outdoors',
+        linear: 0,
+        quadratic: 0,
+        separator: 0,
+        isAhead: false,
+        duct: null,
+        hole: 0,
+      },
       seamExponent: 0.65,
     };
     const solved = solveNetwork(compileNetwork(network));

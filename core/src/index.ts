@@ -7,6 +7,20 @@ export {
   type SolutionDocument,
   solutionSchema,
 } from './answer/solution-document';
+export {
+  type Adapter,
+  type AdapterEnd,
+  adapterSection,
+  checkRing,
+  type SectionPoint,
+  USUAL_CLEARANCE,
+  USUAL_TAPER,
+} from './build/adapter';
+export { BAND_SPARE, type BandChain, bandChain } from './build/band-chain';
+export type { Closing, Fit } from './build/fit';
+export { type EndWhat, type JointEnd, type JointPlace, jointsOfShop } from './build/joints-of-shop';
+export { revolvedStl } from './build/stl';
+export { type Baffle, baffleFor } from './collector/baffle';
 export { type BlowerPoint, scaleBlower } from './collector/blower';
 export {
   BLOWER_CLASS_IDS,
@@ -16,10 +30,26 @@ export {
 } from './collector/blower-classes';
 export { readCurveFile } from './collector/curve-file';
 export { CYCLONE_FAMILIES, CYCLONE_FAMILY_IDS, cycloneOf } from './collector/cyclone';
+export {
+  bodyForSpeed,
+  type CycloneAtWork,
+  cycloneAtWork,
+  INLET_SPEEDS,
+} from './collector/cyclone-design';
+export {
+  BOX_LININGS,
+  BOX_WALLS,
+  type Box,
+  boxQuieting,
+  boxSurface,
+  boxWarmth,
+  WARM_RISE,
+} from './collector/enclosure';
 export { type CurveFromTests, curveFromTests, estimatedCurve } from './collector/estimated-curve';
 export { bagArea, filterResistance, MEDIA, pleatedArea } from './collector/filter';
 export { GRADE_BANDS, GRADE_IDS, type GradeId } from './collector/filter-grade';
 export { type CurveValue, curveInto, monotoneCurve } from './collector/monotone-curve';
+export { PLUG_IDS, PLUGS, type PlugId, TRIP_IDS, TRIPS, type TripId } from './collector/plug';
 export { SEPARATOR_KINDS, SEPARATORS } from './collector/separator';
 export { HOSE_IDS, HOSES } from './duct/hose';
 export { LEAKAGE_CLASSES } from './duct/leakage';
@@ -45,6 +75,13 @@ export {
   solveShop,
   solveTree,
 } from './network/solve-shop';
+export { levelMoved, NOISE_DISTANCE, NOISE_DOUBT } from './noise/blower-noise';
+export {
+  allowedHours,
+  averageLevel,
+  dailyDose,
+  RECOMMENDED_LEVEL,
+} from './noise/daily-dose';
 export {
   formatQuantity,
   formatShort,
@@ -57,11 +94,27 @@ export { examplesOf, type Parsed, parseQuantity } from './quantity/parse-quantit
 export { type QuantityKind, STYLES, type UnitSystem } from './quantity/unit-system';
 export { type Dimension, fromSI, toSI, UNITS, type UnitId } from './quantity/units';
 export { type Compared, type ComparedReading, compareReadings } from './reading/compare-reading';
+export {
+  type CurveTestFit,
+  curvePoints,
+  fanStatic,
+  fitCurveTest,
+  loadingOf,
+} from './reading/curve-test';
+export { type FittedCurve, LEAST_STEPS } from './reading/fit-curve';
 export { type FittedSeparator, fitSeparator } from './reading/fit-separator';
 export { type MeasuredFlow, measuredFlow, USUAL_ACCURACY } from './reading/measured-flow';
 export { meanOfRepeats } from './reading/repeats';
 export {
+  type ChainOrder,
+  type ChainPart,
+  chainOf,
+  chainOrder,
+  reorderChain,
+} from './shop/chain-order';
+export {
   addCandidate,
+  type CollectorParts,
   MOST_COLLECTORS,
   removeCandidate,
   swapIn,
@@ -83,11 +136,13 @@ export { newShop } from './shop/new-shop';
 export {
   type Candidate,
   type Collector,
+  type CurveTest,
   type Fitting,
   type Gate,
   type Hose,
   type Instrument,
   type Machine,
+  type MeasuredEnd,
   type Media,
   type Port,
   type Reading,
@@ -95,14 +150,24 @@ export {
   type Run,
   type Separator,
   type Shop,
+  type SoundReading,
+  type Stack,
   shopSchema,
   type Taken,
 } from './shop/schema';
 export { type Fault, LARGEST_FILE, readShop, readShopFile, writeShopFile } from './shop/shop-file';
 export { arrangeDucts, type Drop, type DuctTree } from './shop/topology';
+export { usualStack } from './shop/usual-stack';
 export type { Coefficient, CoefficientGroup } from './source/coefficient';
 export { coefficientGroups } from './source/coefficients';
+export { bracketLoad, GRAVITY } from './stack/bracket';
+export type { Elevation, Joint, Placed, Point, StackPart } from './stack/elevation';
+export { type Conflict, type ConflictKind, stackConflicts } from './stack/stack-conflicts';
+export { binVolume, LIFT_BY_ONE, stackMasses } from './stack/stack-masses';
+export { standStack } from './stack/stand-stack';
+export { type StackSizes, sizesOf } from './stack/usual-sizes';
 export { type CollectorLoad, collectorLoad, filterOf } from './verdict/collector-load';
+export { estimatedLevel, latestAtDistance, quieting } from './verdict/collector-noise';
 export { type Contender, compareCandidates, type DropWith } from './verdict/compare-candidates';
 export { type ByMethod, compareMethods, METHODS, type Method } from './verdict/compare-methods';
 export {

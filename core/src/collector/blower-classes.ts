@@ -71,8 +71,10 @@ export function blowerOfClass(id: BlowerClassId, system: 'us' | 'metric') {
     speed,
     wheelDiameter,
     efficiency: USUAL_EFFICIENCY,
-    motor: { power, voltage, plateCurrent: null },
+    motor: { power, voltage, plateCurrent: null, startRatio: null },
     breaker,
+    trip: 'unknown' as const,
+    plug: null,
     inletElbow: null,
   };
 }

@@ -6,6 +6,8 @@ export interface Size {
   readonly nominal: string;
   /** True inside diameter, m. */
   readonly inside: number;
+  /** True outside diameter, m. */
+  readonly outside: number;
 }
 
 export interface Pipe {
@@ -27,14 +29,26 @@ const INCH = 0.0254;
 const plastic = (nominal: string, outside: number, wall: number): Size => ({
   nominal,
   inside: (outside - 2 * wall) * INCH,
+  outside: outside * INCH,
 });
 
-/** Metal duct and hose are named by their inside, in inches. */
+/** Sheet of round metal duct, m: 24 to 26 gauge, an estimate, to be measured. */
+const SHEET = 0.6e-3;
+
+/** Metal duct is named by its inside, in inches. */
 const byInside = (...inches: number[]): Size[] =>
-  inches.map((inch) => ({ nominal: `${inch} in.`, inside: inch * INCH }));
+  inches.map((inch) => ({
+    nominal: `${inch} in.`,
+    inside: inch * INCH,
+    outside: inch * INCH + 2 * SHEET,
+  }));
 
 const byMillimetres = (...sizes: number[]): Size[] =>
-  sizes.map((size) => ({ nominal: `${size} mm`, inside: size / 1000 }));
+  sizes.map((size) => ({
+    nominal: `${size} mm`,
+    inside: size / 1000,
+    outside: size / 1000 + 2 * SHEET,
+  }));
 
 /** Wall of ventilation plastic, mm: an estimate, to be measured. */
 const VENTILATION_WALL = 1.5;
@@ -110,6 +124,7 @@ export const PIPES = {
     sizes: [100, 125, 150].map((outside) => ({
       nominal: `${outside} mm`,
       inside: (outside - 2 * VENTILATION_WALL) / 1000,
+      outside: outside / 1000,
     })),
   },
   aluminium: {
@@ -134,3 +149,26 @@ export const PIPES = {
 
 export type PipeId = keyof typeof PIPES;
 export const PIPE_IDS = Object.keys(PIPES) as [PipeId, ...PipeId[]];
+
+/** Two true diameters nearer than this are one size, m. */
+const SAME_SIZE = 0.5e-3;
+
+/** The catalogue's size of this true inside diameter (m); null: it is sold in no such size. */
+export const sizeOf = (pipe: PipeId, inside: number): Size | null =>
+  PIPES[pipe].sizes.find((size) => Math.abs(size.inside - inside) <= SAME_SIZE) ?? null;
+
+/**
+ * True outside diameter of a pipe of `inside` m: its size's, or with the wall of the nearest size.
+ * @example pipeOutside('drain', 0.10325) // 0.10706: 4.215 in.
+ */
+export function pipeOutside(pipe: PipeId, inside: number): number {
+  const known = sizeOf(pipe, inside);
+  if (known) return known.outside;
+  const sizes: readonly Size[] = PIPES[pipe].sizes;
+  const nearest = sizes.reduce<Size | null>(
+    (best, size) =>
+      best && Math.abs(best.inside - inside) <= Math.abs(size.inside - inside) ? best : size,
+    null,
+  );
+  return inside + (nearest ? nearest.outside - nearest.inside : 2 * SHEET);
+}

@@ -11,6 +11,8 @@ const anyExhaust: fc.Arbitrary<Exhaust> = fc.record({
   kind: fc.constant('filter' as const),
   linear: measure(0, 1e5),
   quadratic: measure(0, 1e4),
+  separator: fc.constant(0),
+  isAhead: fc.constant(false),
   duct: fc.constant(null),
   hole: measure(1e-6, 0.05),
 });
@@ -27,8 +29,9 @@ describe('what lies behind the blower, leaking', () => {
       fc.property(anyExhaust, measure(-0.2, 3), (exhaust, flow) => {
         const { pressure, leak } = at(exhaust, flow);
         const through = flow - leak;
+        // The solver stops within 1e-14 of the flow; a filter as good as blocked makes that 1e-9 Pa.
         const asked = (exhaust.linear + exhaust.quadratic * Math.abs(through)) * through;
-        expect(Math.abs(asked - pressure)).toBeLessThan(1e-9 * (1 + Math.abs(pressure)));
+        expect(Math.abs(asked - pressure)).toBeLessThan(1e-8 * (1 + Math.abs(pressure)));
       }),
       { numRuns: 2000 },
     );

@@ -26,6 +26,10 @@ export interface Exhaust {
   readonly kind: 'filter' | 'outdoors' | 'room' | 'enclosure';
   readonly linear: number;
   readonly quadratic: number;
+  /** What of `quadratic` a separator takes that the blower pushes through. */
+  readonly separator: number;
+  /** The filter stands ahead of the blower: what it takes, the blower's inlet feels. */
+  readonly isAhead: boolean;
   readonly duct: { readonly diameter: number; readonly friction: FrictionLaw } | null;
   /** Openings between blower and filter, which blow out: Q = hole·P^0.5. */
   readonly hole: number;

@@ -113,7 +113,10 @@ export function solveCompiled(
   const { network } = compiled;
   const { state, iterations, residual, crossings } = solved;
   const { flow, rise, inletPressure, outletLeak } = state;
-  const outletStatic = rise + inletPressure;
+  const behind = rise + inletPressure;
+  const ahead = network.exhaust.isAhead ? behind : 0;
+  const inletTotal = inletPressure - ahead;
+  const outletStatic = behind - ahead;
   return {
     kind: 'solved',
     tree,
@@ -121,7 +124,7 @@ export function solveCompiled(
     state,
     iterations,
     residual,
-    blower: { flow, rise, inletTotal: inletPressure, outletStatic, outletLeak, crossings },
+    blower: { flow, rise, inletTotal, outletStatic, outletLeak, crossings },
     airIn: airByRun(network, state),
   };
 }

@@ -82,7 +82,10 @@ const EXAMPLES: Readonly<Record<Dimension, string>> = {
   permeability: '20 CFM/ft2',
   ratio: '50 %',
   angle: '45°',
+  mass: '55 lb or 25 kg',
   'mass flow': '4 lb/h or 2 kg/h',
+  'surface mass': '2.3 lb/ft2 or 11 kg/m2',
+  'sound level': '82 dB(A)',
   duration: '20 h',
   number: '1.5',
 };

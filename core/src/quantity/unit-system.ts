@@ -30,7 +30,12 @@ export type QuantityKind =
   | 'fineRatio'
   | 'angle'
   | 'dustSize'
+  | 'mass'
   | 'massFlow'
+  | 'surfaceMass'
+  | 'volume'
+  | 'sound'
+  | 'thickness'
   | 'duration'
   | 'heat'
   | 'number';
@@ -59,7 +64,12 @@ export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, S
     fineRatio: { unit: 'percent', places: 1 },
     angle: { unit: 'degree', places: 0 },
     dustSize: { unit: 'um', places: 1 },
+    mass: { unit: 'lb', places: 0 },
     massFlow: { unit: 'lbh', places: 1 },
+    surfaceMass: { unit: 'lbft2', places: 1 },
+    volume: { unit: 'gal', places: 0 },
+    sound: { unit: 'dba', places: 0 },
+    thickness: { unit: 'mm', places: 2 },
     duration: { unit: 'h', places: 0 },
     heat: { unit: 'btuh', places: 0 },
     number: { unit: 'one', places: 2 },
@@ -87,7 +97,12 @@ export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, S
     fineRatio: { unit: 'percent', places: 1 },
     angle: { unit: 'degree', places: 0 },
     dustSize: { unit: 'um', places: 1 },
+    mass: { unit: 'kg', places: 0 },
     massFlow: { unit: 'kgh', places: 2 },
+    surfaceMass: { unit: 'kgm2', places: 1 },
+    volume: { unit: 'l', places: 0 },
+    sound: { unit: 'dba', places: 0 },
+    thickness: { unit: 'mm', places: 2 },
     duration: { unit: 'h', places: 0 },
     heat: { unit: 'kw', places: 2 },
     number: { unit: 'one', places: 2 },

@@ -25,7 +25,10 @@ export type Dimension =
   | 'permeability'
   | 'ratio'
   | 'angle'
+  | 'mass'
   | 'mass flow'
+  | 'surface mass'
+  | 'sound level'
   | 'duration'
   | 'number';
 
@@ -122,6 +125,14 @@ export const UNITS = {
   perm_fpm: unit('permeability', 'CFM/ft²', FOOT / MINUTE, ['cfm/ft2', 'fpm', 'ft/min']),
 
   degree: unit('angle', '°', Math.PI / 180, ['deg', 'degree', 'degrees']),
+
+  kg: unit('mass', 'kg', 1, ['kgs', 'kilo', 'kilos']),
+  lb: unit('mass', 'lb', 0.45359237, ['lbs', 'pound', 'pounds']),
+  kgm2: unit('surface mass', 'kg/m²', 1, ['kg/m2', 'kg/m^2']),
+  lbft2: unit('surface mass', 'lb/ft²', 0.45359237 / FOOT ** 2, ['lb/ft2', 'lb/ft^2', 'psf']),
+
+  /** A-weighted; a logarithm already, so never scaled. */
+  dba: unit('sound level', 'dB(A)', 1, ['dba', 'db']),
 
   kgh: unit('mass flow', 'kg/h', 1 / 3600, ['kg/hr']),
   lbh: unit('mass flow', 'lb/h', 0.45359237 / 3600, ['lb/hr', 'lbs/h']),

@@ -5,7 +5,7 @@ import type { Taken } from '../shop/schema';
  * checked against mathjs's gamma in `core/reference`).
  */
 const T_95 = [12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228] as const;
-const T_MANY = 1.96;
+const NORMAL = 1.959964;
 
 /** Spread of a hand-held reading that nobody repeated, as a share: an estimate. */
 const UNREPEATED = 0.05;
@@ -21,8 +21,22 @@ export type Mean =
   /** At least one repeat went over the meter's range: the mean of all is a lower bound. */
   | { readonly kind: 'at least'; readonly mean: number; readonly count: number };
 
-/** Student's t for a 95 % interval of `count` repeats; at least two. */
-export const studentT = (count: number): number => T_95[count - 2] ?? T_MANY;
+/**
+ * Student's t for a 95 % interval of `count` repeats; at least two. Beyond the table by its expansion
+ * in one over the degrees of freedom (Abramowitz and Stegun 26.7.5, from memory).
+ */
+export function studentT(count: number): number {
+  const known = T_95[count - 2];
+  if (known !== undefined) return known;
+  const z = NORMAL;
+  const freedom = count - 1;
+  return (
+    z +
+    (z ** 3 + z) / (4 * freedom) +
+    (5 * z ** 5 + 16 * z ** 3 + 3 * z) / (96 * freedom ** 2) +
+    (3 * z ** 7 + 19 * z ** 5 + 17 * z ** 3 - 15 * z) / (384 * freedom ** 3)
+  );
+}
 
 /**
  * The mean of a reading's repeats with the interval their scatter gives: t·s/√n. A single value

@@ -10,9 +10,8 @@ const copyOf = <T>(part: T): T => JSON.parse(JSON.stringify(part));
 /** Adds a copy of the present collector under `name`, to be changed. Returns its id, or null when full. */
 export function addCandidate(shop: Shop, name: string, newId: NewId): string | null {
   if (shop.candidates.length >= MOST_COLLECTORS - 1) return null;
-  const { separator, blower, exhaust } = shop.collector;
   const id = newId();
-  shop.candidates.push({ id, name, ...copyOf({ separator, blower, exhaust }), cost: null });
+  shop.candidates.push({ id, name, ...copyOf(partsOf(shop.collector)), cost: null });
   return id;
 }
 
@@ -29,23 +28,19 @@ export function swapIn(shop: Shop, id: string, presentName: string): void {
   const index = shop.candidates.findIndex((candidate) => candidate.id === id);
   const chosen = shop.candidates[index];
   if (!chosen) return;
-  const { separator, blower, exhaust } = shop.collector;
-  shop.candidates[index] = copyOf({
-    ...chosen,
-    name: presentName,
-    separator,
-    blower,
-    exhaust,
-    cost: null,
-  });
+  const present = partsOf(shop.collector);
+  shop.candidates[index] = copyOf({ ...chosen, name: presentName, ...present, cost: null });
   Object.assign(shop.collector, copyOf(partsOf(chosen)));
 }
 
-/** The parts a candidate changes. */
-const partsOf = ({ separator, blower, exhaust }: Candidate) => ({
+/** What makes a collector: the one that stands in the shop, or a candidate for its place. */
+export type CollectorParts = Pick<Candidate, 'separator' | 'blower' | 'exhaust' | 'stack'>;
+
+const partsOf = ({ separator, blower, exhaust, stack }: CollectorParts): CollectorParts => ({
   separator,
   blower,
   exhaust,
+  stack,
 });
 
 /** The shop with a candidate standing where its collector does. */

@@ -1,21 +1,5 @@
+import { eachOf, type Json, within } from './json-walk';
 import type { Migration } from './migration';
-
-type Json = Record<string, unknown>;
-
-const isObject = (value: unknown): value is Json =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
-/** A member changed where it is an object, else left for the schema to name. */
-const within = (document: Json, key: string, change: (member: Json) => Json): Json => {
-  const member = document[key];
-  return isObject(member) ? { ...document, [key]: change(member) } : document;
-};
-
-const eachOf = (document: Json, key: string, change: (member: Json) => Json): Json => {
-  const list = document[key];
-  if (!Array.isArray(list)) return document;
-  return { ...document, [key]: list.map((entry) => (isObject(entry) ? change(entry) : entry)) };
-};
 
 /** Shares a bin gets by kind of separator, as they were believed when version 2 began. */
 const CAUGHT: Readonly<Record<string, number>> = {

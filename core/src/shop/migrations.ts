@@ -1,9 +1,10 @@
 import { fromVersion1 } from './from-version-1';
+import { fromVersion2 } from './from-version-2';
 import type { Migration } from './migration';
 import { VERSION } from './schema';
 
 /** In order, one for each version before the present. Version 1 is the first. */
-export const MIGRATIONS: readonly Migration[] = [fromVersion1];
+export const MIGRATIONS: readonly Migration[] = [fromVersion1, fromVersion2];
 
 export type Migrated =
   | { readonly ok: true; readonly document: Record<string, unknown> }

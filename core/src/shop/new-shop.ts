@@ -1,5 +1,9 @@
 import { toSI } from '../quantity/units';
 import { FORMAT, type Shop, VERSION } from './schema';
+import { usualStack } from './usual-stack';
+
+/** Vinyl tape, m: common practice, no source. */
+const USUAL_TAPE = 0.18e-3;
 
 /** What a new shop's collector starts from; the caller knows how to estimate its curve. */
 export type StartingCurve = Shop['collector']['blower']['curve'];
@@ -52,8 +56,10 @@ export function newShop(
         speed,
         wheelDiameter,
         efficiency: 0.5,
-        motor: { power: toSI(2, 'hp'), voltage: 230, plateCurrent: null },
+        motor: { power: toSI(2, 'hp'), voltage: 230, plateCurrent: null, startRatio: null },
         breaker: 20,
+        trip: 'unknown',
+        plug: null,
         inletElbow: null,
       },
       exhaust: {
@@ -66,10 +72,16 @@ export function newShop(
         },
       },
       dust: { rate: toSI(4, 'lbh'), median: 150e-6, spread: 3 },
+      stack: usualStack(true),
       place: null,
     },
     candidates: [],
-    ducts: { nodes: [{ id: 'inlet', kind: { kind: 'inlet' }, at: null, style: {} }], runs: [] },
+    ducts: {
+      nodes: [{ id: 'inlet', kind: { kind: 'inlet' }, at: null, style: {} }],
+      runs: [],
+      measuredEnds: [],
+      stock: { tape: USUAL_TAPE, bands: [] },
+    },
     condition: {
       filterLoading: { value: 1, origin: { kind: 'assumed' } },
       sealing: { exponent: 0.65, usual: 9, runs: [] },
@@ -77,6 +89,6 @@ export function newShop(
       pressureSide: { area: 0, origin: { kind: 'assumed' } },
       holes: [],
     },
-    log: { instruments: [], readings: [], events: [] },
+    log: { instruments: [], readings: [], events: [], sounds: [], curveTests: [] },
   };
 }

@@ -1,7 +1,18 @@
 import { z } from 'zod';
+import { diameter, id, name, note, origin, pipe, point2, point3, positive, share } from './atoms';
+import { blower, dust, exhaust, type media, separator } from './collector-schema';
+import {
+  type curveTest,
+  type instrument,
+  log,
+  type reading,
+  type soundReading,
+  type taken,
+} from './log-schema';
+import { stack } from './stack-schema';
 
 /**
- * The shop document, version 2: the program's open format. Everything in SI. Identifiers are
+ * The shop document, version 3: the program's open format. Everything in SI. Identifiers are
  * stable; places are metres from the room's corner, z up from the floor.
  *
  * Three words are kept apart: what is *designed* (ducts, collector), what condition it is *found* in
@@ -12,24 +23,7 @@ import { z } from 'zod';
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 2;
-
-const id = z.string().min(1).max(64);
-const name = z.string().max(200);
-const note = z.string().max(10_000);
-const positive = (most: number) => z.number().positive().max(most);
-const share = z.number().min(0).max(1);
-const diameter = z.number().min(0.01).max(2);
-const when = z.iso.datetime({ offset: true });
-
-const point2 = z.strictObject({ x: z.number(), y: z.number() });
-const point3 = z.strictObject({ x: z.number(), y: z.number(), z: z.number() });
-
-/** Where a believed value comes from. */
-const origin = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('assumed') }),
-  z.strictObject({ kind: z.literal('fitted'), on: when }),
-]);
+export const VERSION = 3;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),
@@ -103,139 +97,12 @@ const machine = z.strictObject({
   ports: z.array(port).min(1).max(8),
 });
 
-const curve = z
-  .array(
-    z.strictObject({ flow: z.number().min(0).max(50), pressure: z.number().min(0).max(50_000) }),
-  )
-  .min(2, 'a blower curve needs at least two points')
-  .max(200)
-  .superRefine((points, context) => {
-    points.forEach((point, i) => {
-      const before = points[i - 1];
-      if (before && point.flow <= before.flow) {
-        context.addIssue({
-          code: 'custom',
-          path: [i, 'flow'],
-          message: `the curve's flow goes backward: point ${i + 1} has to lie beyond point ${i}`,
-        });
-      }
-    });
-  });
-
-const blower = z.strictObject({
-  name,
-  curve,
-  /** What the curve was measured at. */
-  measured: z.strictObject({
-    density: positive(2),
-    speed: positive(500),
-    wheelDiameter: positive(3),
-  }),
-  /** What runs here. */
-  speed: positive(500),
-  wheelDiameter: positive(3),
-  efficiency: z.number().min(0.05).max(0.95),
-  motor: z.strictObject({
-    power: positive(100_000),
-    voltage: z.number().min(50).max(1000),
-    plateCurrent: positive(1000).nullable(),
-  }),
-  /** Rating of its breaker, A. */
-  breaker: positive(1000),
-  /** An elbow ahead of its inlet, with the straight duct between, m; null: none that is near. */
-  inletElbow: z
-    .strictObject({ radiusRatio: z.number().min(0.5).max(10), straight: z.number().min(0).max(50) })
-    .nullable(),
-});
-
-const separator = z.strictObject({
-  kind: z.enum(['none', 'cyclone', 'baffle', 'lid']),
-  inletDiameter: diameter,
-  /** Loss as velocity heads of its inlet, believed while no proportions are given. */
-  heads: z.number().min(0).max(100),
-  origin,
-  /** A cyclone's own lengths, m, from which its loss and cut size follow. */
-  proportions: z
-    .strictObject({
-      bodyDiameter: positive(5),
-      inletHeight: positive(3),
-      inletWidth: positive(3),
-      outletDiameter: positive(3),
-      bodyLength: positive(10),
-      coneLength: positive(10),
-    })
-    .nullable(),
-  /** Share of the dust by mass its bin gets. */
-  caught: share,
-});
-
-/** What the machines make while they run: mass by time, kg/s, and its sizes by mass, m. */
-const dust = z.strictObject({
-  rate: z.number().min(0).max(1),
-  median: z.number().min(1e-7).max(0.05),
-  /** Geometric standard deviation. */
-  spread: z.number().min(1).max(20),
-});
-
-const media = z.strictObject({
-  name,
-  area: positive(1000),
-  permeability: positive(10),
-  /** Minimum efficiency reporting value; null: not known. */
-  grade: z.literal([8, 11, 13, 14, 15, 16]).nullable(),
-});
-
-/** What heating the air that leaves costs by: outdoors in K, and hours it runs in a season. */
-const heating = z.strictObject({
-  outdoors: z.number().min(200).max(320),
-  hours: z.number().min(0).max(8784),
-});
-
-const pipe = z.enum([
-  'galvanised',
-  'snapLock',
-  'spiralMetric',
-  'drain',
-  'sewer',
-  'schedule40',
-  'ventilation',
-  'aluminium',
-  'average',
-]);
-
-/** Where the air goes behind the blower. */
-const exhaust = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('filter'), filter: media }),
-  z.strictObject({
-    kind: z.literal('outdoors'),
-    diameter,
-    length: z.number().min(0).max(200),
-    pipe,
-    /** Its elbows and other fittings together, on its velocity pressure. */
-    lossCoefficient: z.number().min(0).max(100),
-    end: z.enum(['open', 'cap', 'lowCap', 'flap', 'louvre']),
-    heating: heating.nullable(),
-  }),
-  /** Into another room, through a filter or none there, and back through an opening, m². */
-  z.strictObject({ kind: z.literal('room'), filter: media.nullable(), opening: positive(100) }),
-  /** Blower and filter in a box that the air leaves through a return filter. */
-  z.strictObject({
-    kind: z.literal('enclosure'),
-    filter: media.nullable(),
-    /** Face area, m², and the pressure in Pa it takes at a face velocity in m/s, clean. */
-    returnFilter: z.strictObject({
-      area: positive(100),
-      velocity: positive(10),
-      pressure: positive(2000),
-    }),
-  }),
-]);
-
 const collector = z.strictObject({
   separator,
   blower,
   exhaust,
   dust,
+  stack,
   place: point3.nullable(),
 });
 
@@ -246,6 +113,7 @@ const candidate = z.strictObject({
   separator,
   blower,
   exhaust,
+  stack,
   /** What changing to it costs, in the shop's money; null: not known. */
   cost: z.number().min(0).max(1e9).nullable(),
 });
@@ -336,9 +204,27 @@ const run = z.strictObject({
   gate: gate.nullable(),
 });
 
+/** True diameters of one end of a joint as a calliper showed them; joints are named by `jointsOf`. */
+const measuredEnd = z.strictObject({
+  joint: z.string().min(1).max(200),
+  side: z.enum(['upstream', 'downstream']),
+  inside: diameter,
+  outside: diameter,
+});
+
+/** What lies in the drawer to make joints with. */
+const stock = z.strictObject({
+  /** Thickness of the tape, m. */
+  tape: positive(0.01),
+  /** Lengths of the band clamps, m. */
+  bands: z.array(positive(10)).max(50),
+});
+
 const ducts = z.strictObject({
   nodes: z.array(node).max(2000),
   runs: z.array(run).max(2000),
+  measuredEnds: z.array(measuredEnd).max(5000),
+  stock,
 });
 
 /** What wear and leaks are believed, apart from the design. */
@@ -361,55 +247,6 @@ const condition = z.strictObject({
   pressureSide: z.strictObject({ area: z.number().min(0).max(1), origin }),
   /** Openings believed to stand in runs, m². */
   holes: z.array(z.strictObject({ run: id, area: z.number().min(0).max(1), origin })),
-});
-
-const instrument = z.strictObject({
-  id,
-  name: name.min(1),
-  kind: z.enum(['vane', 'pitot', 'manometer', 'other']),
-  /** Share of the reading it may be off by, 95 % of the time. */
-  accuracy: z.number().min(0).max(1),
-});
-
-/** One value as it was read: a number, or that the meter stopped at its range's end. */
-const taken = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('value'), value: z.number().min(0).max(1000) }),
-  z.strictObject({ kind: z.literal('over'), limit: positive(1000) }),
-]);
-
-const reading = z.strictObject({
-  id,
-  at: when,
-  /** Node of the port it was taken at, and its name then: the drop may be gone since. */
-  node: id,
-  place: name,
-  instrument: id,
-  quantity: z.enum(['velocity', 'flow']),
-  /** Where in the pipe: at the centre, or an average across it. */
-  spot: z.enum(['centre', 'average']),
-  /** True inside diameter at the meter, m. */
-  diameter,
-  /** Repeats, m/s or m³/s. */
-  taken: z.array(taken).min(1).max(100),
-  /** The unit it was read in, to show it as it was. */
-  unit: z.string().max(16),
-  /** Runs whose gates stood open. */
-  openGates: z.array(id),
-  note,
-});
-
-const event = z.strictObject({
-  id,
-  at: when,
-  kind: z.enum(['cleaned', 'emptied', 'sealed', 'changed']),
-  note,
-  cost: z.number().min(0).nullable(),
-});
-
-const log = z.strictObject({
-  instruments: z.array(instrument),
-  readings: z.array(reading).max(200_000),
-  events: z.array(event),
 });
 
 export const shopSchema = z.strictObject({
@@ -435,6 +272,7 @@ export type Run = z.infer<typeof run>;
 export type Fitting = z.infer<typeof fitting>;
 export type Hose = z.infer<typeof hose>;
 export type Gate = z.infer<typeof gate>;
+export type Blower = z.infer<typeof blower>;
 export type Collector = z.infer<typeof collector>;
 export type Candidate = z.infer<typeof candidate>;
 export type Separator = Collector['separator'];
@@ -443,4 +281,8 @@ export type Media = z.infer<typeof media>;
 export type Rules = z.infer<typeof rules>;
 export type Reading = z.infer<typeof reading>;
 export type Taken = z.infer<typeof taken>;
+export type SoundReading = z.infer<typeof soundReading>;
+export type CurveTest = z.infer<typeof curveTest>;
+export type Stack = z.infer<typeof stack>;
+export type MeasuredEnd = z.infer<typeof measuredEnd>;
 export type Instrument = z.infer<typeof instrument>;

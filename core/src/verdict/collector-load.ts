@@ -9,6 +9,7 @@ import {
 } from '../collector/filter';
 import { finesLetBy } from '../collector/filter-grade';
 import { CONDUCTOR_MARGIN, fullLoadCurrent, motorCurrent } from '../collector/motor';
+import { plugCarries, plugSuits, startCurrent, TRIPS } from '../collector/plug';
 import { greatestAirPower, shaftPower, staticEfficiency } from '../collector/shaft-power';
 import type { View } from '../network/assemble/setting';
 import type { ShopSolution } from '../network/solve-shop';
@@ -27,6 +28,12 @@ export interface CollectorLoad {
   readonly breaker: number;
   /** The breaker is smaller than the code's 125 % of full-load current. */
   readonly isCircuitSmall: boolean;
+  /** While it starts, A, an estimate; and what its breaker lets pass for that moment, at the least. */
+  readonly startCurrent: number;
+  readonly startLimit: number;
+  /** What its plug carries for hours, A; null where it is not known, or wired in. */
+  readonly plugCarries: number | null;
+  readonly isPlugWrong: boolean;
   /** The shaft is asked for more than the motor's rated power. */
   readonly isOverloaded: boolean;
   /** m/s through the filter's media; null without a filter. */
@@ -96,6 +103,10 @@ export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): C
     fullLoadCurrent: full,
     breaker: blower.breaker,
     isCircuitSmall: full * CONDUCTOR_MARGIN > blower.breaker * 1.001,
+    startCurrent: startCurrent(blower.motor),
+    startLimit: TRIPS[blower.trip].least * blower.breaker,
+    plugCarries: blower.plug && plugCarries(blower.plug),
+    isPlugWrong: blower.plug !== null && !plugSuits(blower.plug, blower.motor),
     isOverloaded: power > blower.motor.power * 1.001,
     faceVelocity: filter?.faceVelocity ?? null,
     filter,

@@ -132,3 +132,40 @@ describe('the library of blowers', () => {
     });
   });
 });
+
+describe('how contenders stand and sound', () => {
+  it('each has its own height, floor and conflicts under this ceiling', () => {
+    const shop = withTwo();
+    shop.room.ceilingHeight = 2.2;
+    const [present, oneStage, bigger] = compared(shop).contenders;
+    expect(oneStage?.elevation.height).toBeLessThan(present?.elevation.height ?? 0);
+    expect(bigger?.elevation.height).toBeGreaterThan(present?.elevation.height ?? 0);
+    expect(bigger?.conflicts.map(({ kind }) => kind)).toContain('over the ceiling');
+  });
+
+  it('a bigger blower is louder; a box or another room quiets it', () => {
+    const shop = withTwo();
+    const [present, , bigger] = compared(shop).contenders;
+    expect(bigger?.noise).toBeGreaterThan(present?.noise ?? 0);
+    const moved = copyOf(shop);
+    moved.collector.stack.mount = { kind: 'nextRoom', height: 1.5 };
+    expect(compared(moved).contenders[0]?.noise).toBeCloseTo((present?.noise ?? 0) - 20, 9);
+  });
+
+  it('a meter’s reading at a known distance moves every estimate by as much', () => {
+    const shop = withTwo();
+    const before = compared(shop).contenders.map(({ noise }) => noise ?? 0);
+    const sound = { at: '2026-10-01T10:00:00Z', place: 'bench', hours: null, note: '' };
+    shop.log.sounds = [
+      { ...sound, id: 'a', level: 90, distance: 3 },
+      { ...sound, id: 'b', at: '2026-10-02T10:00:00Z', level: 92, distance: 1.5 },
+      { ...sound, id: 'c', at: '2026-10-03T10:00:00Z', level: 70, distance: null },
+    ];
+    const after = compared(shop).contenders.map(({ noise }) => noise ?? 0);
+    // 92 at half the distance is 85.98 at 3 m.
+    expect(after[0]).toBeCloseTo(92 - 20 * Math.log10(2), 9);
+    after.forEach((level, i) => {
+      expect(level - (before[i] ?? 0)).toBeCloseTo((after[0] ?? 0) - (before[0] ?? 0), 9);
+    });
+  });
+});

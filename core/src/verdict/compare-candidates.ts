@@ -2,7 +2,11 @@ import type { View } from '../network/assemble/setting';
 import { withCandidate } from '../shop/edit-candidates';
 import type { Shop } from '../shop/schema';
 import type { DuctTree } from '../shop/topology';
+import type { Elevation } from '../stack/elevation';
+import { type Conflict, stackConflicts } from '../stack/stack-conflicts';
+import { standStack } from '../stack/stand-stack';
 import { type CollectorLoad, collectorLoad } from './collector-load';
+import { estimatedLevel, foundLouder } from './collector-noise';
 import { type DropAir, judgeDrops, neededFlow } from './judge-drops';
 
 /** What one drop gets with a collector, its own gate alone open. SI. */
@@ -26,6 +30,11 @@ export interface Contender {
   readonly atWorst: { readonly flow: number; readonly pressure: number } | null;
   /** At the drop that asks most of its shaft; null without an answer. */
   readonly load: CollectorLoad | null;
+  /** How it stands, and what about that does not fit. */
+  readonly elevation: Elevation;
+  readonly conflicts: readonly Conflict[];
+  /** dB(A) at 3 m while the worst drop draws; null without an answer. */
+  readonly noise: number | null;
   /** What the worst drop gains over the present collector, m³/s. */
   readonly gain: number | null;
   readonly cost: number | null;
@@ -36,16 +45,21 @@ export interface Contender {
 /**
  * The present collector and every candidate on the same ducts, each drop with its own gate open.
  * Filters are as loaded as the shop's is in this view, whichever filter it is: what a filter costs
- * when new says little.
+ * when new says little. Noise is the estimate, moved by as much as a meter found the present one off it.
  */
 export function compareCandidates(shop: Shop, tree: DuctTree, view: View): Contender[] {
   const present = contender(shop, tree, view, null, null, null);
-  return [
+  const louder = present.noise === null ? 0 : foundLouder(shop.log.sounds, present.noise);
+  const contenders = [
     present,
     ...shop.candidates.map((candidate) =>
       contender(withCandidate(shop, candidate), tree, view, candidate.id, candidate.cost, present),
     ),
   ];
+  return contenders.map((each) => ({
+    ...each,
+    noise: each.noise === null ? null : each.noise + louder,
+  }));
 }
 
 function contender(
@@ -71,14 +85,19 @@ function contender(
   const worst = first ? dropWith(first) : null;
   const before = present?.drops.find(({ drop }) => drop === worst?.drop)?.flow;
   const gain = worst?.flow != null && before != null ? worst.flow - before : null;
+  const atWorst = first
+    ? { flow: first.solution.blower.flow, pressure: first.solution.blower.rise }
+    : null;
+  const elevation = standStack(shop.collector, shop.room.ceilingHeight);
   return {
     id,
     drops,
     worst,
     best: last ? dropWith(last) : null,
-    atWorst: first
-      ? { flow: first.solution.blower.flow, pressure: first.solution.blower.rise }
-      : null,
+    atWorst,
+    elevation,
+    conflicts: stackConflicts(shop.collector, elevation),
+    noise: atWorst && estimatedLevel(shop.collector, atWorst.flow, atWorst.pressure),
     load: loads.reduce<CollectorLoad | null>(
       (most, next) => (most && most.shaftPower >= next.shaftPower ? most : next),
       null,

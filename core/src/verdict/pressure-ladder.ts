@@ -20,7 +20,7 @@ export interface Rung {
 
 /**
  * The way of a drop's air from the room through every part to the blower, out, and back to the
- * room. Losses of all rungs but the blower's add up to its rise. Behind the blower static pressure
+ * room, in the order the collector's parts stand. Losses of all rungs but the blower's add up to its rise. Behind the blower static pressure
  * is taken for total: what velocity is left there is lost in the filter's plenum, as the blower's
  * curve (fan static pressure, AMCA) assumes.
  */
@@ -53,27 +53,33 @@ export function pressureLadder(solution: ShopSolution, drop: Drop): Rung[] {
       });
     }
   }
-  const { rise, outletStatic } = solution.blower;
-  const after = outletStatic;
-  rungs.push({
-    kind: 'blower',
-    run: '',
-    name: '',
-    loss: -rise,
-    staticBefore: still,
-    staticAfter: after,
-    totalBefore: total,
-    totalAfter: after,
-  });
-  rungs.push({
-    kind: 'exhaust',
-    run: '',
-    name: solution.network.exhaust.kind,
-    loss: after,
-    staticBefore: after,
-    staticAfter: 0,
-    totalBefore: after,
-    totalAfter: 0,
-  });
+  return [...rungs, ...behindDucts(solution, total, still)];
+}
+
+/** Blower, filter or way out, and a separator the blower pushes through, from the pressures there. */
+function behindDucts(
+  { blower, network: { exhaust } }: ShopSolution,
+  total: number,
+  still: number,
+): Rung[] {
+  const rungs: Rung[] = [];
+  const add = (kind: Rung['kind'], name: string, loss: number, from: number): void => {
+    const last = rungs.at(-1);
+    const totalBefore = last?.totalAfter ?? total;
+    const staticBefore = last?.staticAfter ?? still;
+    const after = from - loss;
+    const pressures = { staticBefore, staticAfter: after, totalBefore, totalAfter: after };
+    rungs.push({ kind, run: '', name, loss, ...pressures });
+  };
+  const { rise, outletStatic } = blower;
+  if (exhaust.isAhead) {
+    add('exhaust', exhaust.kind, total + rise, total);
+    add('blower', '', -rise, -rise);
+    return rungs;
+  }
+  const pushed = exhaust.separator * (blower.flow - blower.outletLeak) ** 2;
+  add('blower', '', -rise, outletStatic - rise);
+  if (pushed > 0) add('separator', 'pushed', pushed, outletStatic);
+  add('exhaust', exhaust.kind, outletStatic - pushed, outletStatic - pushed);
   return rungs;
 }

@@ -112,7 +112,12 @@ describe('findings', () => {
 
   it('a true 2 hp motor does not live on a 15 A, 120 V circuit', () => {
     const shop = threeBranchShop();
-    shop.collector.blower.motor = { power: toSI(2, 'hp'), voltage: 120, plateCurrent: null };
+    shop.collector.blower.motor = {
+      power: toSI(2, 'hp'),
+      voltage: 120,
+      plateCurrent: null,
+      startRatio: null,
+    };
     shop.collector.blower.breaker = 15;
     expect(kindsOf(shop).map(({ kind }) => kind)).toContain('small circuit');
     shop.collector.blower.motor.voltage = 230;

@@ -36,8 +36,8 @@ describe('shops stored by an older version', () => {
     await leftBehind('renewed');
     const database = new Database('renewed');
     const row = await database.shops.get('heron-slip');
-    expect(row?.document.version).toBe(2);
-    expect(row?.document.log).toEqual(version1.log);
+    expect(row?.document.version).toBe(3);
+    expect(row?.document.log).toEqual({ ...version1.log, sounds: [], curveTests: [] });
     expect(row?.document.collector.exhaust).toMatchObject({
       kind: 'filter',
       filter: { area: version1.collector.exhaust.area },

@@ -36,8 +36,9 @@ export class Database extends Dexie {
     super(name);
     const tables = { shops: 'id, changed', changes: '[shop+position], shop' };
     this.version(1).stores(tables);
-    // Document version 2. A further version of the document wants a further line like this one.
+    // Document versions 2 and 3. A further one wants a further line like these.
     this.version(2).stores(tables).upgrade(renewDocuments);
+    this.version(3).stores(tables).upgrade(renewDocuments);
   }
 }
 
@@ -50,7 +51,7 @@ async function renewDocuments(upgrade: Transaction): Promise<void> {
   const changes = upgrade.table<ChangeRow>('changes');
   for (const row of await shops.toArray()) {
     const read = readShop(row.document);
-    if (!read.ok) continue;
+    if (!read.ok || row.document.version === read.shop.version) continue;
     const revision = row.revision + 1;
     await shops.put({ ...row, document: read.shop, revision, cursor: 0, changes: 0 });
     await changes.where('shop').equals(row.id).delete();

@@ -111,6 +111,21 @@ function words(
         title: `The ${write(finding.numbers.breaker, 'current')} circuit is small for this motor.`,
         text: `It draws ${write(finding.numbers.fullLoad, 'current')} at full load, and conductors carry 125 % of that: ${write(finding.numbers.wanted, 'current')}.`,
       };
+    case 'small plug':
+      return {
+        title: 'The plug is small for this motor.',
+        text: `It carries ${write(finding.numbers.carries, 'current')} for hours; the motor draws ${write(finding.numbers.fullLoad, 'current')} at full load. A plug that runs hot is a fire: ask an electrician.`,
+      };
+    case 'plug of another voltage':
+      return {
+        title: 'The plug is for another voltage.',
+        text: `It is made for ${write(finding.numbers.plug, 'voltage')}, the motor for ${write(finding.numbers.motor, 'voltage')}.`,
+      };
+    case 'hard start':
+      return {
+        title: 'The breaker may trip when it starts.',
+        text: `A start takes about ${write(finding.numbers.start, 'current')}, an estimate; this breaker lets ${write(finding.numbers.least, 'current')} pass for a moment. A slower breaker for motors, or a soft start: an electrician decides.`,
+      };
     case 'overloaded motor':
       return {
         title: 'The motor is asked for more than it is rated for.',

@@ -31,9 +31,8 @@ export const exhaustWord = (kind: Collector['exhaust']['kind']): string => WAYS[
 export function partWord(kind: PartKind | 'blower' | 'exhaust', name: string): string {
   if (kind === 'separator') {
     const separator = Object.entries(SEPARATORS).find(([id]) => id === name)?.[1];
-    return separator && name !== 'none'
-      ? (separator.name.split(' in ')[0] ?? 'Separator')
-      : 'Inlet';
+    if (name === 'none') return 'Inlet';
+    return separator?.name.split(' in ')[0] ?? 'Separator';
   }
   if (kind === 'exhaust') {
     return Object.entries(WAYS).find(([way]) => way === name)?.[1] ?? WORDS.exhaust;

@@ -3,8 +3,10 @@ import { openingResistance } from '../../collector/air-outdoors';
 import { type Filter, filterResistance } from '../../collector/filter';
 import { holeLeakage } from '../../duct/leakage';
 import { DUCT_ENDS } from '../../fitting/weather-cap';
+import { chainOrder } from '../../shop/chain-order';
 import type { Exhaust } from '../network';
 import { pipeLaw } from './friction-by-school';
+import { separatorHeads } from './separator-segment';
 import type { Setting } from './setting';
 
 /**
@@ -14,15 +16,28 @@ import type { Setting } from './setting';
  */
 export function exhaustOfShop(setting: Setting, density: number): Exhaust {
   const { shop, view, factors } = setting;
-  const { exhaust } = shop.collector;
+  const { exhaust, separator } = shop.collector;
+  const order = chainOrder(shop.collector);
   const { filterLoading, pressureSide } = shop.condition;
   const isFound = view === 'found';
   const loading = isFound ? filterLoading.value : 1;
-  const hole = isFound ? holeLeakage(pressureSide.area, density) * factors.leaks : 0;
+  // Behind a filter ahead of the blower there is no dust to blow out, nor a filter to blow past.
+  const isAhead = order === 'cleanSide';
+  const hole = isFound && !isAhead ? holeLeakage(pressureSide.area, density) * factors.leaks : 0;
   const through = (filter: Filter | null) =>
     filter ? filterResistance(filter, loading) * factors.filter : 0;
   const { kind } = exhaust;
-  const plain = { kind, quadratic: 0, duct: null, hole };
+  const pushed = order === 'pushed' ? separatorHeads(separator) * factors.separator : 0;
+  const inSeparator = (pushed * density) / (2 * circleArea(separator.inletDiameter) ** 2);
+  const plain = {
+    kind,
+    linear: 0,
+    quadratic: inSeparator,
+    separator: inSeparator,
+    isAhead,
+    duct: null,
+    hole,
+  };
 
   switch (exhaust.kind) {
     case 'filter':
@@ -32,15 +47,13 @@ export function exhaustOfShop(setting: Setting, density: number): Exhaust {
       const heads = lossCoefficient * factors.fittings + DUCT_ENDS[end].loss;
       const friction = pipeLaw(pipe, length, shop.shop.rules.friction, factors.friction);
       return {
-        kind,
-        linear: 0,
-        quadratic: (heads * density) / (2 * circleArea(diameter) ** 2),
+        ...plain,
+        quadratic: inSeparator + (heads * density) / (2 * circleArea(diameter) ** 2),
         duct: length > 0 ? { diameter, friction } : null,
-        hole,
       };
     }
     case 'room': {
-      const quadratic = openingResistance(exhaust.opening, density);
+      const quadratic = inSeparator + openingResistance(exhaust.opening, density);
       return { ...plain, linear: through(exhaust.filter), quadratic };
     }
     case 'enclosure': {

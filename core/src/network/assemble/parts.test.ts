@@ -197,7 +197,7 @@ describe('ways out of the blower', () => {
 
   it('an enclosure adds its return filter, in proportion to its face velocity', () => {
     const returnFilter = { area: 0.3, velocity: 1.5, pressure: 60 };
-    const { flow, outletStatic } = outlet({ kind: 'enclosure', filter, returnFilter });
+    const { flow, outletStatic } = outlet({ kind: 'enclosure', filter, returnFilter, box: null });
     expect(outletStatic).toBeCloseTo((125 * flow) / 0.8 + (60 * flow) / 0.3 / 1.5, 6);
   });
 });

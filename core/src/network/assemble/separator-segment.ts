@@ -1,5 +1,6 @@
 import { roundInletHeads } from '../../collector/separator';
 import { inletSystemEffect } from '../../fitting/close-elbows';
+import { chainOrder } from '../../shop/chain-order';
 import type { Separator, Shop } from '../../shop/schema';
 import type { DuctTree } from '../../shop/topology';
 import type { Part, Segment } from '../network';
@@ -35,11 +36,15 @@ export function inletElbowOf(shop: Shop, tree: DuctTree): InletElbow | null {
   return { radiusRatio: last.radiusRatio, straight: last.after };
 }
 
-/** The last segment: what leads into the separator, the separator, and the blower's inlet. */
+/**
+ * The last segment: what leads into the separator, the separator, and the blower's inlet. A
+ * separator the blower pushes through is reckoned with the exhaust instead.
+ */
 export function separatorSegment(setting: Setting, isFed: boolean): Segment {
   const { shop, tree, factors } = setting;
   const { separator } = shop.collector;
-  const heads = separatorHeads(separator) * factors.separator;
+  const isPushed = chainOrder(shop.collector) === 'pushed';
+  const heads = isPushed ? 0 : separatorHeads(separator) * factors.separator;
   return {
     run: SEPARATOR_RUN,
     downstream: -1,
@@ -50,7 +55,7 @@ export function separatorSegment(setting: Setting, isFed: boolean): Segment {
     junction: null,
     parts: [
       ...leavingParts(tree.inlet.id, setting),
-      lossy('separator', 'up', heads, separator.kind),
+      lossy('separator', 'up', heads, isPushed ? 'none' : separator.kind),
       ...inletParts(setting),
     ],
   };

@@ -1,6 +1,7 @@
 import { SAFE_DEPRESSION } from '../../collector/air-outdoors';
 import { DUE_LOADING } from '../../collector/cake';
 import { CONDUCTOR_MARGIN } from '../../collector/motor';
+import { PLUGS } from '../../collector/plug';
 import { CLEAR_DIAMETERS } from '../../fitting/close-elbows';
 import { inletElbowOf, SEPARATOR_RUN } from '../../network/assemble/separator-segment';
 import type { View } from '../../network/assemble/setting';
@@ -54,6 +55,7 @@ function motorFindings(shop: Shop, load: CollectorLoad): Finding[] {
       remedy: { kind: 'larger circuit', rating: wanted },
     });
   }
+  found.push(...plugFindings(shop, load));
   if (load.isOverloaded) {
     found.push({
       kind: 'overloaded motor',
@@ -67,6 +69,28 @@ function motorFindings(shop: Shop, load: CollectorLoad): Finding[] {
       },
       remedy: { kind: 'shut a gate' },
     });
+  }
+  return found;
+}
+
+/** Between motor and circuit: the plug, and the moment of starting. */
+function plugFindings({ collector }: Shop, load: CollectorLoad): Finding[] {
+  const where = at('motor');
+  const found: Finding[] = [];
+  const { plug, motor } = collector.blower;
+  const { fullLoadCurrent: fullLoad, plugCarries: carries, startCurrent: start } = load;
+  const volts = plug && PLUGS[plug].volts;
+  if (load.isPlugWrong && volts) {
+    const numbers = { plug: volts, motor: motor.voltage };
+    const kind = 'plug of another voltage';
+    found.push({ kind, severity: 'serious', where, numbers, remedy: null });
+  } else if (carries !== null && fullLoad > carries * 1.001) {
+    const numbers = { carries, fullLoad };
+    found.push({ kind: 'small plug', severity: 'serious', where, numbers, remedy: null });
+  }
+  if (start > load.startLimit) {
+    const numbers = { start, least: load.startLimit };
+    found.push({ kind: 'hard start', severity: 'caution', where, numbers, remedy: null });
   }
   return found;
 }

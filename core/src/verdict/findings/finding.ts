@@ -63,6 +63,9 @@ export type Finding =
   | Says<'leak-prone', { leak: number; share: number }>
   | Says<'pressure-side leak', { leak: number }>
   | Says<'small circuit', { breaker: number; wanted: number; fullLoad: number }>
+  | Says<'small plug', { carries: number; fullLoad: number }>
+  | Says<'plug of another voltage', { plug: number; motor: number }>
+  | Says<'hard start', { start: number; least: number }>
   | Says<'overloaded motor', { power: number; rated: number; current: number; plate: number }>
   | Says<'small filter', { faceVelocity: number; comfortable: number }>
   | Says<'filter due', { loading: number; due: number; pressure: number }>

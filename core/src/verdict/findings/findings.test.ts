@@ -178,7 +178,7 @@ describe('findings about the collector', () => {
     const withArea = (area: number) =>
       shopWith((_, { collector }) => {
         const returnFilter = { area, velocity: 1.5, pressure: 60 };
-        collector.exhaust = { kind: 'enclosure', filter: null, returnFilter };
+        collector.exhaust = { kind: 'enclosure', filter: null, returnFilter, box: null };
       });
     expect(find(withArea(0.05), 'fast return')?.numbers.faceVelocity).toBeGreaterThan(1.5);
     expect(find(withArea(0.5), 'fast return')).toBeNull();
@@ -215,6 +215,34 @@ describe('findings about the collector', () => {
     expect(small?.numbers.depression).toBeGreaterThan(5);
     const area = small?.remedy?.kind === 'larger way back' ? small.remedy.area : 0;
     expect(find(withOpening(1.05 * area), 'small way back')).toBeNull();
+  });
+
+  it('a plug too small for hours of full load, or for another voltage', () => {
+    const plugged = (plug: Shop['collector']['blower']['plug'], voltage: number) =>
+      shopWith((_, { collector }) => {
+        Object.assign(collector.blower, { plug, breaker: 60 });
+        Object.assign(collector.blower.motor, { voltage, power: toSI(2, 'hp') });
+      });
+    // 2 hp draws 24 A at 115 V, 12 at 230 (NEC 430.248); a 15 A cord and plug carries 12.
+    expect(find(plugged('us15', 115), 'small plug')?.numbers).toMatchObject({ carries: 12 });
+    expect(find(plugged('us15at240', 230), 'small plug')).toBeNull();
+    expect(find(plugged('us15', 230), 'plug of another voltage')?.numbers.plug).toBe(120);
+    expect(find(plugged('us15', 230), 'small plug')).toBeNull();
+    expect(find(plugged('wired', 115), 'small plug')).toBeNull();
+    expect(find(plugged(null, 115), 'small plug')).toBeNull();
+  });
+
+  it('a start the breaker may not let pass', () => {
+    const with115 = (trip: 'unknown' | 'B' | 'D', breaker: number) =>
+      shopWith((_, { collector }) => {
+        Object.assign(collector.blower, { trip, breaker });
+        Object.assign(collector.blower.motor, { voltage: 115, power: toSI(2, 'hp') });
+      });
+    // Six times 24 A against five times the rating, or ten where it is made for motors.
+    expect(find(with115('unknown', 20), 'hard start')?.numbers).toEqual({ start: 144, least: 100 });
+    expect(find(with115('unknown', 30), 'hard start')).toBeNull();
+    expect(find(with115('D', 20), 'hard start')).toBeNull();
+    expect(find(with115('B', 30), 'hard start')).not.toBeNull();
   });
 
   it('an elbow at the blower’s inlet, until there are five diameters between', () => {

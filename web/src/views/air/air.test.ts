@@ -214,6 +214,27 @@ describe('sentences', () => {
       numbers: { breaker: 15, wanted: 30, fullLoad: 24 },
       remedy: { kind: 'larger circuit', rating: 30 },
     },
+    'small plug': {
+      kind: 'small plug',
+      severity: 'serious',
+      where: at('motor'),
+      numbers: { carries: 12, fullLoad: 24 },
+      remedy: null,
+    },
+    'plug of another voltage': {
+      kind: 'plug of another voltage',
+      severity: 'serious',
+      where: at('motor'),
+      numbers: { plug: 120, motor: 230 },
+      remedy: null,
+    },
+    'hard start': {
+      kind: 'hard start',
+      severity: 'caution',
+      where: at('motor'),
+      numbers: { start: 144, least: 75 },
+      remedy: null,
+    },
     'overloaded motor': {
       kind: 'overloaded motor',
       severity: 'serious',

@@ -44,6 +44,7 @@ function startOf(kind: Kind, filter: Media, system: UnitSystem): Exhaust {
         returnFilter: isUs
           ? { area: toSI(3, 'ft2'), velocity: toSI(300, 'fpm'), pressure: toSI(0.25, 'inwg') }
           : { area: 0.25, velocity: 1.5, pressure: 60 },
+        box: null,
       };
   }
 }

@@ -1,0 +1,32 @@
+import { z } from 'zod';
+
+/** Pieces that the document's schemas share. Lengths in m, times as ISO 8601 with their offset. */
+
+export const id = z.string().min(1).max(64);
+export const name = z.string().max(200);
+export const note = z.string().max(10_000);
+export const positive = (most: number) => z.number().positive().max(most);
+export const share = z.number().min(0).max(1);
+export const diameter = z.number().min(0.01).max(2);
+export const when = z.iso.datetime({ offset: true });
+
+export const point2 = z.strictObject({ x: z.number(), y: z.number() });
+export const point3 = z.strictObject({ x: z.number(), y: z.number(), z: z.number() });
+
+/** Where a believed value comes from. */
+export const origin = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('assumed') }),
+  z.strictObject({ kind: z.literal('fitted'), on: when }),
+]);
+
+export const pipe = z.enum([
+  'galvanised',
+  'snapLock',
+  'spiralMetric',
+  'drain',
+  'sewer',
+  'schedule40',
+  'ventilation',
+  'aluminium',
+  'average',
+]);

@@ -1,0 +1,146 @@
+import { z } from 'zod';
+import { diameter, name, origin, pipe, positive, share } from './atoms';
+
+const curve = z
+  .array(
+    z.strictObject({ flow: z.number().min(0).max(50), pressure: z.number().min(0).max(50_000) }),
+  )
+  .min(2, 'a blower curve needs at least two points')
+  .max(200)
+  .superRefine((points, context) => {
+    points.forEach((point, i) => {
+      const before = points[i - 1];
+      if (before && point.flow <= before.flow) {
+        context.addIssue({
+          code: 'custom',
+          path: [i, 'flow'],
+          message: `the curve's flow goes backward: point ${i + 1} has to lie beyond point ${i}`,
+        });
+      }
+    });
+  });
+
+export const blower = z.strictObject({
+  name,
+  curve,
+  /** What the curve was measured at. */
+  measured: z.strictObject({
+    density: positive(2),
+    speed: positive(500),
+    wheelDiameter: positive(3),
+  }),
+  /** What runs here. */
+  speed: positive(500),
+  wheelDiameter: positive(3),
+  efficiency: z.number().min(0.05).max(0.95),
+  motor: z.strictObject({
+    power: positive(100_000),
+    voltage: z.number().min(50).max(1000),
+    plateCurrent: positive(1000).nullable(),
+    /** Current while it starts, over full-load current; null: as usual. */
+    startRatio: z.number().min(1).max(20).nullable(),
+  }),
+  /** Rating of its breaker, A, and how soon a surge trips it. */
+  breaker: positive(1000),
+  trip: z.enum(['unknown', 'B', 'C', 'D']),
+  /** How it is connected; null: not known. */
+  plug: z
+    .enum([
+      'wired',
+      'us15',
+      'us20',
+      'us15at240',
+      'us20at240',
+      'usLock30',
+      'uk13',
+      'eu16',
+      'blue16',
+      'blue32',
+    ])
+    .nullable(),
+  /** An elbow ahead of its inlet, with the straight duct between, m; null: none that is near. */
+  inletElbow: z
+    .strictObject({ radiusRatio: z.number().min(0.5).max(10), straight: z.number().min(0).max(50) })
+    .nullable(),
+});
+
+export const separator = z.strictObject({
+  kind: z.enum(['none', 'cyclone', 'baffle', 'lid']),
+  inletDiameter: diameter,
+  /** Loss as velocity heads of its inlet, believed while no proportions are given. */
+  heads: z.number().min(0).max(100),
+  origin,
+  /** A cyclone's own lengths, m, from which its loss and cut size follow. */
+  proportions: z
+    .strictObject({
+      bodyDiameter: positive(5),
+      inletHeight: positive(3),
+      inletWidth: positive(3),
+      outletDiameter: positive(3),
+      bodyLength: positive(10),
+      coneLength: positive(10),
+    })
+    .nullable(),
+  /** Share of the dust by mass its bin gets. */
+  caught: share,
+});
+
+/** What the machines make while they run: mass by time, kg/s, and its sizes by mass, m. */
+export const dust = z.strictObject({
+  rate: z.number().min(0).max(1),
+  median: z.number().min(1e-7).max(0.05),
+  /** Geometric standard deviation. */
+  spread: z.number().min(1).max(20),
+});
+
+export const media = z.strictObject({
+  name,
+  area: positive(1000),
+  permeability: positive(10),
+  /** Minimum efficiency reporting value; null: not known. */
+  grade: z.literal([8, 11, 13, 14, 15, 16]).nullable(),
+});
+
+/** What heating the air that leaves costs by: outdoors in K, and hours it runs in a season. */
+const heating = z.strictObject({
+  outdoors: z.number().min(200).max(320),
+  hours: z.number().min(0).max(8784),
+});
+
+/** Where the air goes behind the blower. */
+export const exhaust = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('filter'), filter: media }),
+  z.strictObject({
+    kind: z.literal('outdoors'),
+    diameter,
+    length: z.number().min(0).max(200),
+    pipe,
+    /** Its elbows and other fittings together, on its velocity pressure. */
+    lossCoefficient: z.number().min(0).max(100),
+    end: z.enum(['open', 'cap', 'lowCap', 'flap', 'louvre']),
+    heating: heating.nullable(),
+  }),
+  /** Into another room, through a filter or none there, and back through an opening, m². */
+  z.strictObject({ kind: z.literal('room'), filter: media.nullable(), opening: positive(100) }),
+  /** Blower and filter in a box that the air leaves through a return filter. */
+  z.strictObject({
+    kind: z.literal('enclosure'),
+    filter: media.nullable(),
+    /** Face area, m², and the pressure in Pa it takes at a face velocity in m/s, clean. */
+    returnFilter: z.strictObject({
+      area: positive(100),
+      velocity: positive(10),
+      pressure: positive(2000),
+    }),
+    /** Its inside, m, what its walls weigh, kg/m², and the share of sound its lining takes; null: not built. */
+    box: z
+      .strictObject({
+        length: positive(20),
+        width: positive(20),
+        height: positive(20),
+        surfaceMass: positive(200),
+        absorption: z.number().min(0.01).max(1),
+      })
+      .nullable(),
+  }),
+]);

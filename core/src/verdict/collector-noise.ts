@@ -1,0 +1,44 @@
+import { boxQuieting } from '../collector/enclosure';
+import {
+  blowerSoundPower,
+  levelAt,
+  levelMoved,
+  NOISE_DISTANCE,
+  THROUGH_PARTITION,
+} from '../noise/blower-noise';
+import type { CollectorParts } from '../shop/edit-candidates';
+import type { SoundReading } from '../shop/schema';
+
+/** What stands between a blower and the ears, dB: a partition, or a box. */
+export function quieting({ stack, exhaust }: Pick<CollectorParts, 'stack' | 'exhaust'>): number {
+  const { kind } = stack.mount;
+  const byPlace = kind === 'attic' || kind === 'nextRoom' ? THROUGH_PARTITION : 0;
+  const box = exhaust.kind === 'enclosure' ? exhaust.box : null;
+  const opening = exhaust.kind === 'enclosure' ? exhaust.returnFilter.area : 0;
+  return byPlace + (box ? boxQuieting(box, opening) : 0);
+}
+
+/** A collector's level at `NOISE_DISTANCE`, dB(A), by its work and what stands around it. */
+export const estimatedLevel = (
+  parts: Pick<CollectorParts, 'stack' | 'exhaust'>,
+  flow: number,
+  pressure: number,
+): number => levelAt(blowerSoundPower(flow, pressure), NOISE_DISTANCE) - quieting(parts);
+
+/** The latest reading that says how far from the collector it was taken; null: none does. */
+export const latestAtDistance = (sounds: readonly SoundReading[]): SoundReading | null =>
+  sounds.reduce<SoundReading | null>(
+    (latest, sound) =>
+      sound.distance !== null && (!latest || sound.at > latest.at) ? sound : latest,
+    null,
+  );
+
+/**
+ * How much louder the collector was found than estimated, dB; what a meter read is carried over to
+ * the others so. 0 where nothing was read at a known distance.
+ */
+export function foundLouder(sounds: readonly SoundReading[], estimate: number): number {
+  const sound = latestAtDistance(sounds);
+  if (!sound || sound.distance === null) return 0;
+  return levelMoved(sound.level, sound.distance, NOISE_DISTANCE) - estimate;
+}
