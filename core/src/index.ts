@@ -10,13 +10,14 @@ export {
 export {
   type Adapter,
   type AdapterEnd,
+  type AdapterSection,
   adapterSection,
   checkRing,
   type SectionPoint,
   USUAL_CLEARANCE,
   USUAL_TAPER,
 } from './build/adapter';
-export { BAND_SPARE, type BandChain, bandChain } from './build/band-chain';
+export { type BandChain, bandChain } from './build/band-chain';
 export type { Closing, Fit } from './build/fit';
 export { type EndWhat, type JointEnd, type JointPlace, jointsOfShop } from './build/joints-of-shop';
 export { revolvedStl } from './build/stl';
@@ -29,7 +30,12 @@ export {
   blowerOfClass,
 } from './collector/blower-classes';
 export { readCurveFile } from './collector/curve-file';
-export { CYCLONE_FAMILIES, CYCLONE_FAMILY_IDS, cycloneOf } from './collector/cyclone';
+export {
+  CYCLONE_FAMILIES,
+  CYCLONE_FAMILY_IDS,
+  type CycloneFamilyId,
+  cycloneOf,
+} from './collector/cyclone';
 export {
   bodyForSpeed,
   type CycloneAtWork,
@@ -49,6 +55,7 @@ export { type CurveFromTests, curveFromTests, estimatedCurve } from './collector
 export { bagArea, filterResistance, MEDIA, pleatedArea } from './collector/filter';
 export { GRADE_BANDS, GRADE_IDS, type GradeId } from './collector/filter-grade';
 export { type CurveValue, curveInto, monotoneCurve } from './collector/monotone-curve';
+export { CONDUCTOR_MARGIN } from './collector/motor';
 export { PLUG_IDS, PLUGS, type PlugId, TRIP_IDS, TRIPS, type TripId } from './collector/plug';
 export { SEPARATOR_KINDS, SEPARATORS } from './collector/separator';
 export { HOSE_IDS, HOSES } from './duct/hose';

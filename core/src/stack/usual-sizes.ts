@@ -19,7 +19,13 @@ export interface StackSizes {
     readonly motorLength: number;
     readonly weight: number;
   };
-  readonly filter: { readonly diameter: number; readonly height: number; readonly weight: number };
+  readonly filter: {
+    readonly diameter: number;
+    readonly height: number;
+    readonly weight: number;
+    /** Cloth, or felt, instead of pleats. */
+    readonly isBag: boolean;
+  };
   readonly filterBin: { readonly height: number };
 }
 
@@ -70,8 +76,9 @@ export function sizesOf(parts: CollectorParts): StackSizes {
     },
     filter: {
       diameter: stack.filter.diameter ?? filter.diameter,
-      height: stack.filter.height ?? filter.height,
+      height: filter.height === 0 ? 0 : (stack.filter.height ?? filter.height),
       weight: stack.filter.weight ?? filter.weight,
+      isBag: filter.isBag,
     },
     filterBin: {
       height:
@@ -112,14 +119,15 @@ const mediaOf = ({ exhaust }: CollectorParts): Media | null =>
 
 function usualFilterSize(parts: CollectorParts) {
   const media = mediaOf(parts);
-  if (!media) return { diameter: 0, height: 0, weight: 0 };
-  const isCloth = media.permeability >= MEDIA.felt.permeability;
-  if (isCloth) {
+  if (!media) return { diameter: 0, height: 0, weight: 0, isBag: false };
+  const isBag = media.permeability >= MEDIA.felt.permeability;
+  if (isBag) {
     const height = media.area / (Math.PI * BAG.diameter);
     return {
       diameter: BAG.diameter,
       height: Math.min(Math.max(height, BAG.least), BAG.most),
       weight: BAG.weight,
+      isBag,
     };
   }
   const height = media.area / CARTRIDGE.areaByHeight;
@@ -127,5 +135,6 @@ function usualFilterSize(parts: CollectorParts) {
     diameter: CARTRIDGE.diameter,
     height: Math.min(Math.max(height, CARTRIDGE.least), CARTRIDGE.most),
     weight: CARTRIDGE.weight,
+    isBag,
   };
 }

@@ -14,6 +14,8 @@ interface Props extends FieldLimits {
   readonly placeholder?: string;
   /** Writes the unit behind the value; lists say it once in their heading instead. */
   readonly hasUnit?: boolean;
+  /** Id of a note elsewhere that speaks of this field. */
+  readonly describedBy?: string;
   /** False where the value is not part of the document: the browser's own undo stays. */
   readonly saves?: boolean;
 }
@@ -36,6 +38,7 @@ export function QuantityField(props: Props) {
     placeholder,
     hasUnit = true,
     saves = true,
+    describedBy,
   } = props;
   /** What is being typed, and the value it belongs to: an undo elsewhere lets go of it. */
   const [draft, setDraft] = useState<{ text: string; base: number | null } | null>(null);
@@ -70,7 +73,7 @@ export function QuantityField(props: Props) {
         data-saves={saves ? '' : undefined}
         aria-label={label}
         aria-invalid={refusal !== null}
-        aria-describedby={refusal || echo ? noteId : undefined}
+        aria-describedby={refusal || echo ? noteId : describedBy}
         inputMode="text"
         autoComplete="off"
         spellCheck={false}

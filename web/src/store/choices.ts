@@ -11,13 +11,22 @@ export interface Choices {
   readonly pressure: 'static' | 'total';
   /** By shop: the node of the drop that is explained. */
   readonly drops: Readonly<Record<string, string>>;
+  /** By shop: the candidate whose stack is looked at; absent: the collector in the shop. */
+  readonly collectors: Readonly<Record<string, string>>;
   /** By shop: the part whose details are open. */
   readonly parts: Readonly<Record<string, string>>;
 }
 
 export const useChoices = create<Choices>()(
   persist(
-    (): Choices => ({ view: 'found', rule: 'one', pressure: 'static', drops: {}, parts: {} }),
+    (): Choices => ({
+      view: 'found',
+      rule: 'one',
+      pressure: 'static',
+      drops: {},
+      collectors: {},
+      parts: {},
+    }),
     { name: 'frank-gauge-choices' },
   ),
 );
@@ -32,4 +41,8 @@ export function chooseDrop(shop: string, drop: string): void {
 
 export function choosePart(shop: string, part: string): void {
   useChoices.setState(({ parts }) => ({ parts: { ...parts, [shop]: part } }));
+}
+
+export function chooseCollector(shop: string, collector: string): void {
+  useChoices.setState(({ collectors }) => ({ collectors: { ...collectors, [shop]: collector } }));
 }

@@ -5,6 +5,7 @@ import { produceWithPatches } from 'immer';
 import { nanoid } from 'nanoid';
 import { forgetChanges, storeChange } from './change-log';
 import { database, type ShopRow } from './database';
+import { saveFile } from './save-file';
 
 const DAY = 24 * 60 * 60 * 1000;
 /** Shops thrown away are kept this long. */
@@ -102,16 +103,6 @@ const fileName = (shop: Shop) =>
       .replace(/[^\p{L}\p{N}]+/gu, '-')
       .replace(/^-|-$/g, '') || 'shop'
   }.frank-gauge.json`;
-
-/** Hands the browser a file to save. */
-export function saveFile(name: string, text: string, type: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(address), 10_000);
-}
 
 export const exportShop = (shop: Shop): void =>
   saveFile(fileName(shop), writeShopFile(shop), 'application/json');

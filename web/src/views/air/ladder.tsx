@@ -9,9 +9,9 @@ import {
   writeNumber,
 } from '@frank-gauge/core';
 import { scaleLinear } from 'd3-scale';
-import { useLayoutEffect, useRef, useState } from 'react';
 import { choose, useChoices } from '@/store/choices';
 import { Segmented } from '@/ui/segmented';
+import { useSize } from '@/ui/use-size';
 import { failureSentence } from '@/words/failure-words';
 import { useSolvedShop } from '../frame/solved-shop';
 import { gather } from './gather-rungs';
@@ -31,7 +31,7 @@ export function Ladder() {
   const { selected, system, shop } = useSolvedShop();
   const pressure = useChoices((choices) => choices.pressure);
   const rule = useChoices((choices) => choices.rule);
-  const [box, width] = useWidth();
+  const [box, { width }] = useSize<HTMLDivElement>();
   if (!selected) return null;
   const title = `${selected.drop.name}, from hood to room`;
   return (
@@ -71,21 +71,6 @@ export function Ladder() {
       <p className="sr-only">Pressures in {unitSymbol('pressure', system)}, below the room’s.</p>
     </section>
   );
-}
-
-/** The width there is to draw in. */
-function useWidth() {
-  const ref = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(0);
-  useLayoutEffect(() => {
-    const element = ref.current;
-    if (!element) return;
-    setWidth(element.clientWidth);
-    const observer = new ResizeObserver(() => setWidth(element.clientWidth));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
-  return [ref, width] as const;
 }
 
 interface PictureProps {

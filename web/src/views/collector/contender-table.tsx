@@ -1,22 +1,21 @@
 'use client';
 
 import {
-  type Contender,
   compareCandidates,
   type DropWith,
-  formatShort,
   fromSI,
-  type QuantityKind,
   STYLES,
   unitSymbol,
   writeNumber,
 } from '@frank-gauge/core';
-import { type ReactNode, useMemo } from 'react';
+import { useMemo } from 'react';
 import { useChoices } from '@/store/choices';
-import { dueIn } from '@/words/due-words';
 import { useSolvedShop } from '../frame/solved-shop';
 import { ShopQuantity } from '../parts/line';
 import { editCandidate } from './edit-candidates';
+import { LoadRows } from './table/load-rows';
+import { StandRows } from './table/stand-rows';
+import { type Contenders, Part, Row } from './table/table-parts';
 
 /** Every collector in a column of its own, what it does in the rows: the worst drop first. */
 export function ContenderTable() {
@@ -37,16 +36,13 @@ export function ContenderTable() {
       <WorstRows contenders={contenders} />
       <DropRows contenders={contenders} />
       <LoadRows contenders={contenders} />
+      <StandRows contenders={contenders} />
       <CostRows contenders={contenders} />
     </table>
   );
 }
 
-interface Props {
-  readonly contenders: readonly Contender[];
-}
-
-function Names({ contenders }: Props) {
+function Names({ contenders }: Contenders) {
   const { shop } = useSolvedShop();
   const view = useChoices((choices) => choices.view);
   const loading = shop.condition.filterLoading.value.toFixed(1);
@@ -67,49 +63,6 @@ function Names({ contenders }: Props) {
   );
 }
 
-interface RowProps extends Props {
-  readonly label: string;
-  readonly cell: (contender: Contender, present: Contender) => ReactNode;
-  readonly isBig?: boolean;
-}
-
-function Row({ label, cell, contenders, isBig = false }: RowProps) {
-  const [present] = contenders;
-  if (!present) return null;
-  return (
-    <tr className="border-rule border-b align-baseline [&>*]:px-1.5 [&>*]:py-1 lg:[&>*]:px-2">
-      <th scope="row" className="sticky left-0 bg-paper bg-clip-padding text-left font-normal">
-        {label}
-      </th>
-      {contenders.map((contender) => (
-        <td
-          key={contender.id ?? ''}
-          className={isBig ? 'font-semibold text-[21px]' : 'whitespace-nowrap'}
-        >
-          {cell(contender, present) ?? '–'}
-        </td>
-      ))}
-    </tr>
-  );
-}
-
-function Part({ name, children }: { readonly name: string; readonly children: ReactNode }) {
-  return (
-    <tbody>
-      <tr>
-        <th
-          scope="rowgroup"
-          colSpan={5}
-          className="px-2 pt-4 pb-1 text-left font-medium font-name text-[16px]"
-        >
-          <span className="sticky left-2">{name}</span>
-        </th>
-      </tr>
-      {children}
-    </tbody>
-  );
-}
-
 /** Flow with its sign against the need: enough, or short by how much. */
 function Held({ drop }: { readonly drop: DropWith }) {
   const { system } = useSolvedShop();
@@ -124,7 +77,7 @@ function Held({ drop }: { readonly drop: DropWith }) {
   );
 }
 
-function WorstRows({ contenders }: Props) {
+function WorstRows({ contenders }: Contenders) {
   const { system } = useSolvedShop();
   const flow = unitSymbol('flow', system);
   const named = (drop: DropWith | null) =>
@@ -147,7 +100,7 @@ function WorstRows({ contenders }: Props) {
   );
 }
 
-function DropRows({ contenders }: Props) {
+function DropRows({ contenders }: Contenders) {
   const { tree, system } = useSolvedShop();
   const style = STYLES[system].flow;
   return (
@@ -180,89 +133,7 @@ function DropRows({ contenders }: Props) {
   );
 }
 
-function LoadRows({ contenders }: Props) {
-  const { system } = useSolvedShop();
-  const write = (value: number, kind: QuantityKind) => formatShort(value, kind, system);
-  return (
-    <Part name="What it asks">
-      <Row
-        contenders={contenders}
-        label="at the blower, worst drop open"
-        cell={({ atWorst }) =>
-          atWorst && (
-            <>
-              {write(atWorst.flow, 'flow')}
-              <span className="block">{write(atWorst.pressure, 'pressure')}</span>
-            </>
-          )
-        }
-      />
-      <Row
-        contenders={contenders}
-        label="shaft, at most"
-        cell={({ load }) =>
-          load && (
-            <span className={load.isOverloaded ? 'text-starved-text' : ''}>
-              {load.isOverloaded && '▼ '}
-              {write(load.shaftPower, 'power')}
-            </span>
-          )
-        }
-      />
-      <Row
-        contenders={contenders}
-        label="current, of its breaker"
-        cell={({ load }) =>
-          load && (
-            <span className={load.isCircuitSmall ? 'text-starved-text' : ''}>
-              {load.isCircuitSmall && <span className="block">▼ small circuit</span>}
-              {write(load.current, 'current')} of {write(load.breaker, 'current')}
-            </span>
-          )
-        }
-      />
-      <Row
-        contenders={contenders}
-        label="through the filter"
-        cell={({ load }) =>
-          load?.filter && (
-            <span
-              className={load.filter.faceVelocity > load.filter.comfortable ? 'font-semibold' : ''}
-            >
-              {load.filter.faceVelocity > load.filter.comfortable && '◆ small, '}
-              {write(load.filter.faceVelocity, 'faceVelocity')}
-            </span>
-          )
-        }
-      />
-      <Row
-        contenders={contenders}
-        label="filter due in"
-        cell={({ load }) => {
-          if (!load?.filter) return null;
-          const { timeToDue } = load.filter;
-          return timeToDue === 0 ? 'due now' : dueIn(timeToDue, system);
-        }}
-      />
-      <Row
-        contenders={contenders}
-        label="lets by of 0.3–1 µm, at most"
-        cell={({ load }) =>
-          load?.outdoors
-            ? 'all, outdoors'
-            : load?.filter?.letBy && `${Math.round(100 * load.filter.letBy[0])} %`
-        }
-      />
-      <Row
-        contenders={contenders}
-        label="bin gets of the dust"
-        cell={({ load }) => load && `${Math.round(100 * load.separator.caught)} %`}
-      />
-    </Part>
-  );
-}
-
-function CostRows({ contenders }: Props) {
+function CostRows({ contenders }: Contenders) {
   const { shop, system } = useSolvedShop();
   const { currency } = shop.shop.money;
   const unit = STYLES[system].flow.unit;

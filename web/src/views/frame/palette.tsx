@@ -10,7 +10,7 @@ import { edit } from '@/store/shop-session';
 import { setTheme } from '@/ui/theme';
 import { openPalette, setPalette, usePalette } from './palette-state';
 import { useSolvedShop } from './solved-shop';
-import { STEPS } from './steps';
+import { COLLECTOR_BENCHES, STEPS } from './steps';
 import { redoAloud, undoAloud } from './undo-aloud';
 
 /**
@@ -37,6 +37,10 @@ function useActions(): Action[] {
     ...STEPS.map(({ path, name }) => ({
       name: `Go to ${name}`,
       run: goTo(`/shop/${shop.id}/${path}`),
+    })),
+    ...COLLECTOR_BENCHES.filter(({ path }) => path !== '').map(({ path, name }) => ({
+      name: `Go to Collector: ${name.toLowerCase()}`,
+      run: goTo(`/shop/${shop.id}/collector/${path}`),
     })),
     { name: 'Go to all shops', run: goTo('/') },
     { name: 'Go to sources: where the numbers come from', run: goTo('/sources') },

@@ -10,6 +10,15 @@ export const STEPS = [
   { path: 'log', name: 'Log' },
 ] as const;
 
+/** What there is to do at the Collector. */
+export const COLLECTOR_BENCHES = [
+  { path: '', name: 'Side by side' },
+  { path: 'stack', name: 'How it stands' },
+  { path: 'fits', name: 'What fits' },
+  { path: 'noise', name: 'Noise' },
+  { path: 'test', name: 'Field test' },
+] as const;
+
 /** The order of work, with a mark where a step has something to say. */
 export function Steps({ id }: { readonly id: string }) {
   const pathname = usePathname();
@@ -36,7 +45,7 @@ export function Steps({ id }: { readonly id: string }) {
     >
       {STEPS.map(({ path, name }, index) => {
         const address = `/shop/${id}/${path}`;
-        const isHere = pathname === address;
+        const isHere = pathname === address || pathname.startsWith(`${address}/`);
         const mark = marks[path];
         return (
           <Link

@@ -1,7 +1,9 @@
 'use client';
 
+import type { CollectorParts } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
+import { CircuitFields } from './circuit-fields';
 import { CurveField } from './curve-field';
 import { useCollector } from './edited-collector';
 import { FieldLine, Line, ShopQuantity } from './line';
@@ -100,19 +102,7 @@ export function BlowerFields() {
           })
         }
       />
-      <FieldLine
-        line="breaker"
-        label="Rating of the breaker"
-        value={blower.breaker}
-        kind="current"
-        min={1}
-        max={1000}
-        onChange={(breaker) =>
-          editBlower('breaker', (own) => {
-            own.breaker = breaker;
-          })
-        }
-      />
+      <CircuitFields />
     </>
   );
 }
@@ -130,6 +120,7 @@ function WheelFields() {
         kind="diameter"
         min={0.02}
         max={3}
+        warning={isWheelTooLarge(parts) ? 'The wheel is larger than its housing.' : null}
         onChange={(diameter) =>
           editBlower('wheel', (own) => {
             own.wheelDiameter = diameter;
@@ -195,6 +186,9 @@ function WheelFields() {
     </>
   );
 }
+
+const isWheelTooLarge = ({ blower, stack }: CollectorParts) =>
+  stack.blower.housing !== null && blower.wheelDiameter > stack.blower.housing;
 
 const INLET_ELBOWS = [
   { value: 'none', label: 'none near' },

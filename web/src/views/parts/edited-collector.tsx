@@ -3,26 +3,33 @@
 import {
   type Collector,
   type CollectorLoad,
+  type CollectorParts,
   collectorLoad,
   type Separator,
+  type ShopSolution,
+  type Stack,
+  solveTree,
+  withCandidate,
 } from '@frank-gauge/core';
-import { createContext, type ReactNode, useContext } from 'react';
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { useSolvedShop } from '../frame/solved-shop';
 
-type Parts = Pick<Collector, 'separator' | 'blower' | 'exhaust'>;
+type Parts = CollectorParts;
 
 /** The collector that fields edit: the one that stands in the shop, or a candidate for its place. */
 interface EditedCollector {
   readonly parts: Parts;
   /** What stands in the shop also has a condition, and dust to catch. */
   readonly isPresent: boolean;
-  /** With the gates open now; null without an answer, and for a candidate. */
+  /** With the gates open now; null without an answer. */
   readonly load: CollectorLoad | null;
+  readonly solution: ShopSolution | null;
   readonly editParts: (field: string, change: (parts: Parts) => void) => void;
   readonly editBlower: (field: string, change: (own: Collector['blower']) => void) => void;
   readonly editSeparator: (field: string, change: (own: Separator) => void) => void;
+  readonly editStack: (field: string, change: (own: Stack) => void) => void;
 }
 
 const Context = createContext<EditedCollector | null>(null);
@@ -37,7 +44,7 @@ export function useCollector(): EditedCollector {
 const editing = (
   merge: string,
   find: (shop: Parameters<Parameters<typeof edit>[1]>[0]) => Parts | undefined,
-): Pick<EditedCollector, 'editParts' | 'editBlower' | 'editSeparator'> => {
+): Pick<EditedCollector, 'editParts' | 'editBlower' | 'editSeparator' | 'editStack'> => {
   const editParts: EditedCollector['editParts'] = (field, change) =>
     edit(
       field,
@@ -51,6 +58,7 @@ const editing = (
     editParts,
     editBlower: (field, change) => editParts(field, ({ blower }) => change(blower)),
     editSeparator: (field, change) => editParts(field, ({ separator }) => change(separator)),
+    editStack: (field, change) => editParts(field, ({ stack }) => change(stack)),
   };
 };
 
@@ -61,6 +69,7 @@ export function PresentCollector({ children }: { readonly children: ReactNode })
     parts: shop.collector,
     isPresent: true,
     load: now.kind === 'solved' ? collectorLoad(shop, now, view) : null,
+    solution: now.kind === 'solved' ? now : null,
     ...editing('', ({ collector }) => collector),
   };
   return <Context value={value}>{children}</Context>;
@@ -72,13 +81,22 @@ interface CandidateProps {
 }
 
 export function CandidateCollector({ id, children }: CandidateProps) {
-  const { shop } = useSolvedShop();
+  const { shop, tree } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
   const parts = shop.candidates.find((candidate) => candidate.id === id);
+  const tried = useMemo(() => {
+    if (!parts) return null;
+    const changed = withCandidate(shop, parts);
+    const solved = solveTree(changed, tree, { view });
+    if (solved.kind !== 'solved') return null;
+    return { solution: solved, load: collectorLoad(changed, solved, view) };
+  }, [parts, shop, tree, view]);
   if (!parts) return null;
   const value: EditedCollector = {
     parts,
     isPresent: false,
-    load: null,
+    load: tried?.load ?? null,
+    solution: tried?.solution ?? null,
     ...editing(`${id} `, ({ candidates }) => candidates.find((each) => each.id === id)),
   };
   return <Context value={value}>{children}</Context>;

@@ -3,6 +3,7 @@
 import { type Collector, filterOf, type Media, toSI, type UnitSystem } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../frame/solved-shop';
+import { BoxFields } from './box-fields';
 import { useCollector } from './edited-collector';
 import { FilterFields, LoadingField, usualFilter } from './filter-fields';
 import { FieldLine, Line, ShopQuantity } from './line';
@@ -210,6 +211,7 @@ function EnclosureFields({ enclosure }: { readonly enclosure: Of<'enclosure'> })
           />
         </span>
       </Line>
+      <BoxFields enclosure={enclosure} change={changeOwn} />
     </>
   );
 }

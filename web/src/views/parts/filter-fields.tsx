@@ -13,6 +13,7 @@ import { dueIn } from '@/words/due-words';
 import { useSolvedShop } from '../frame/solved-shop';
 import { editCollector } from './edit-collector';
 import { useCollector } from './edited-collector';
+import { FilterArea } from './filter-area';
 import { FieldLine, Line, ShopQuantity } from './line';
 
 const OWN = 'own';
@@ -72,6 +73,13 @@ export function FilterFields({ filter, change }: Props) {
           })
         }
       />
+      <FilterArea
+        onArea={(area) =>
+          change('filter area', (own) => {
+            own.area = area;
+          })
+        }
+      />
       <FieldLine
         line="permeability"
         label="Permeability at half an inch of water"
@@ -105,9 +113,9 @@ export function FilterFields({ filter, change }: Props) {
         <>
           <LoadingField />
           <DustField />
-          <FilterLife />
         </>
       )}
+      <FilterLife />
     </>
   );
 }

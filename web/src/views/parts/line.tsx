@@ -1,6 +1,7 @@
 'use client';
 
-import type { ComponentProps, ReactNode } from 'react';
+import { formatShort } from '@frank-gauge/core';
+import { type ComponentProps, type ReactNode, useId } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
 import { useSolvedShop } from '../frame/solved-shop';
 
@@ -28,12 +29,51 @@ export function ShopQuantity(props: QuantityProps) {
   return <QuantityField {...props} system={system} />;
 }
 
+interface FieldLineProps extends Omit<QuantityProps, 'describedBy'> {
+  readonly line: string;
+  /** What is wrong with the value as it stands with the others, in a sentence. */
+  readonly warning?: string | null | undefined;
+}
+
 /** A quantity in the shop's units behind its label. */
-export function FieldLine({ line, ...field }: QuantityProps & { readonly line: string }) {
+export function FieldLine({ line, warning, ...field }: FieldLineProps) {
+  const id = useId();
   return (
     <Line label={line}>
-      <ShopQuantity {...field} />
+      <span className="block min-w-0">
+        <ShopQuantity {...field} {...(warning && { describedBy: id })} />
+        {warning && (
+          <span id={id} className="block text-[14px] text-starved-text">
+            ▼ {warning}
+          </span>
+        )}
+      </span>
     </Line>
+  );
+}
+
+interface SizeLineProps extends Omit<FieldLineProps, 'value' | 'kind' | 'onChange' | 'onClear'> {
+  readonly kind?: 'diameter' | 'mass';
+  /** Null: taken as such a part usually is. */
+  readonly value: number | null;
+  readonly usual: number;
+  readonly onChange: (value: number | null) => void;
+}
+
+/** A size or mass that need not be known: empty, it says what such a part usually has. */
+export function SizeLine({ kind = 'diameter', usual, onChange, ...field }: SizeLineProps) {
+  const { system } = useSolvedShop();
+  return (
+    <FieldLine
+      min={0}
+      isMinExcluded
+      max={kind === 'mass' ? 2000 : 20}
+      {...field}
+      kind={kind}
+      placeholder={`about ${formatShort(Number(usual.toPrecision(3)), kind, system)}`}
+      onChange={onChange}
+      onClear={() => onChange(null)}
+    />
   );
 }
 
@@ -41,6 +81,6 @@ export function FieldLine({ line, ...field }: QuantityProps & { readonly line: s
 const DIAMETER = { min: 0.01, max: 2 } as const;
 
 /** A true inside diameter behind its label. */
-export function DiameterLine(props: Omit<QuantityProps, 'kind'> & { readonly line: string }) {
+export function DiameterLine(props: Omit<FieldLineProps, 'kind'>) {
   return <FieldLine {...props} kind="diameter" {...DIAMETER} />;
 }

@@ -1,0 +1,11 @@
+import type { ReactNode } from 'react';
+import { BenchLinks } from '@/views/collector/bench-links';
+
+export default function CollectorLayout({ children }: { readonly children: ReactNode }) {
+  return (
+    <div className="flex flex-col md:h-full">
+      <BenchLinks />
+      <div className="min-h-0 flex-1">{children}</div>
+    </div>
+  );
+}

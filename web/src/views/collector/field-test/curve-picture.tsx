@@ -1,0 +1,182 @@
+'use client';
+
+import {
+  airAtSite,
+  type CurveTest,
+  type CurveTestFit,
+  curveInto,
+  fromSI,
+  monotoneCurve,
+  STYLES,
+  scaleBlower,
+  unitSymbol,
+} from '@frank-gauge/core';
+import { scaleLinear } from 'd3-scale';
+import { useSize } from '@/ui/use-size';
+import { useSolvedShop } from '../../frame/solved-shop';
+
+const HEIGHT = 260;
+const MARGIN = { left: 44, right: 12, top: 22, bottom: 34 } as const;
+const STEPS = 60;
+
+interface Props {
+  readonly test: CurveTest;
+  readonly fit: CurveTestFit;
+}
+
+/** The points, the curve through them with its interval, and the curve the shop has now. */
+export function CurvePicture({ test, fit }: Props) {
+  const [box, { width }] = useSize<HTMLDivElement>();
+  return (
+    <div ref={box} style={{ minHeight: HEIGHT }}>
+      {width > 0 && <Picture test={test} fit={fit} width={width} />}
+    </div>
+  );
+}
+
+function Picture({ test, fit, width }: Props & { readonly width: number }) {
+  const { shop, system } = useSolvedShop();
+  const { blower } = shop.collector;
+  const { curve, points } = fit;
+  const present = scaleBlower(blower.curve, blower.measured, {
+    density: test.density || airAtSite(shop.shop.site).density,
+    speed: test.speed,
+    wheelDiameter: test.wheelDiameter,
+  });
+  const flowUnit = STYLES[system].flow.unit;
+  const pressureUnit = STYLES[system].pressure.unit;
+  const end = Math.max(
+    present.at(-1)?.flow ?? 0,
+    curve.ok ? curve.freeFlow : 0,
+    ...points.map(({ flow }) => flow),
+    0.01,
+  );
+  const most = Math.max(
+    present[0]?.pressure ?? 0,
+    ...points.map(({ pressure }) => pressure),
+    curve.ok ? curve.at(0).pressure + curve.at(0).doubt : 0,
+    10,
+  );
+  const x = scaleLinear()
+    .domain([0, fromSI(end, flowUnit)])
+    .nice()
+    .range([MARGIN.left, width - MARGIN.right]);
+  const y = scaleLinear()
+    .domain([0, fromSI(most, pressureUnit)])
+    .nice()
+    .range([HEIGHT - MARGIN.bottom, MARGIN.top]);
+  const at = (flow: number, pressure: number) =>
+    `${x(fromSI(flow, flowUnit)).toFixed(1)} ${y(fromSI(Math.max(0, pressure), pressureUnit)).toFixed(1)}`;
+  const flows = Array.from(
+    { length: STEPS + 1 },
+    (_, i) => (i * (curve.ok ? curve.freeFlow : 0)) / STEPS,
+  );
+  const band = curve.ok
+    ? `M${[
+        ...flows.map((flow) => at(flow, curve.at(flow).pressure + curve.at(flow).doubt)),
+        ...[...flows]
+          .reverse()
+          .map((flow) => at(flow, curve.at(flow).pressure - curve.at(flow).doubt)),
+      ].join(' L')} Z`
+    : '';
+  return (
+    <svg width={width} height={HEIGHT} role="img" aria-label={`Curve of ${points.length} openings`}>
+      <text x={MARGIN.left - 30} y={12} fontSize="12" fill="var(--quiet)">
+        {unitSymbol('pressure', system)}, across the blower
+      </text>
+      {y.ticks(5).map((tick) => (
+        <g key={tick}>
+          <line
+            x1={MARGIN.left}
+            x2={width - MARGIN.right}
+            y1={y(tick)}
+            y2={y(tick)}
+            stroke="var(--rule)"
+          />
+          <text
+            x={MARGIN.left - 6}
+            y={y(tick) + 4}
+            textAnchor="end"
+            fontSize="12"
+            fill="var(--quiet)"
+          >
+            {tick}
+          </text>
+        </g>
+      ))}
+      {x.ticks(6).map((tick) => (
+        <text
+          key={tick}
+          x={x(tick)}
+          y={HEIGHT - MARGIN.bottom + 16}
+          textAnchor="middle"
+          fontSize="12"
+          fill="var(--quiet)"
+        >
+          {tick}
+        </text>
+      ))}
+      <text
+        x={width - MARGIN.right}
+        y={HEIGHT - 4}
+        textAnchor="end"
+        fontSize="12"
+        fill="var(--quiet)"
+      >
+        {unitSymbol('flow', system)}
+      </text>
+      {curve.ok && (
+        <>
+          <path d={band} fill="var(--enough)" opacity={0.22} />
+          <path
+            d={`M${flows
+              .filter((flow) => flow <= curve.tested)
+              .map((flow) => at(flow, curve.at(flow).pressure))
+              .join(' L')}`}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth={2}
+          />
+          <path
+            d={`M${flows
+              .filter((flow) => flow >= curve.tested * 0.98)
+              .map((flow) => at(flow, curve.at(flow).pressure))
+              .join(' L')}`}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth={2}
+            strokeDasharray="2 4"
+          />
+        </>
+      )}
+      <path d={presentLine(present, at)} fill="none" stroke="var(--quiet)" strokeDasharray="7 4" />
+      {points.map(({ flow, pressure }, i) => (
+        <circle
+          key={`${test.steps[i]?.id ?? i}`}
+          cx={x(fromSI(flow, flowUnit))}
+          cy={y(fromSI(pressure, pressureUnit))}
+          r={4}
+          fill="var(--paper)"
+          stroke="var(--ink)"
+          strokeWidth={2}
+        />
+      ))}
+    </svg>
+  );
+}
+
+/** The shop's own curve, smooth as it is reckoned with. */
+function presentLine(
+  points: readonly { flow: number; pressure: number }[],
+  at: (flow: number, pressure: number) => string,
+): string {
+  const curve = monotoneCurve(points.map(({ flow, pressure }) => [flow, pressure] as const));
+  const last = points.at(-1)?.flow ?? 0;
+  const out = { value: 0, slope: 0 };
+  const line = Array.from({ length: STEPS + 1 }, (_, i) => {
+    const flow = (i * last) / STEPS;
+    curveInto(out, curve, flow);
+    return at(flow, out.value);
+  });
+  return `M${line.join(' L')}`;
+}

@@ -1,0 +1,106 @@
+import {
+  airAtSite,
+  type CurveTest,
+  type CurveTestFit,
+  curvePoints,
+  filterOf,
+  loadingOf,
+  type Shop,
+} from '@frank-gauge/core';
+import { nanoid } from 'nanoid';
+import { toast } from 'sonner';
+import { edit } from '@/store/shop-session';
+import { undoAloud } from '../../frame/undo-aloud';
+
+type Step = CurveTest['steps'][number];
+
+/** What hand-held meters usually may be off by. */
+const USUAL_DOUBTS = { flow: 0.04, pressure: 0.02 } as const;
+
+const newStep = (): Step => ({ id: nanoid(10), flow: 0, inlet: 0, outlet: null, ahead: null });
+
+/** A new test with one step, the blocked inlet, in the shop's own air and at the wheel's speed. */
+export function startTest({ shop: { site }, collector }: Shop): void {
+  const { density } = airAtSite(site);
+  const { speed, wheelDiameter } = collector.blower;
+  edit('start a field test', ({ log }) => {
+    log.curveTests.push({
+      id: nanoid(10),
+      at: new Date().toISOString(),
+      density,
+      speed,
+      wheelDiameter,
+      tapDiameter: collector.separator.inletDiameter,
+      flowDoubt: USUAL_DOUBTS.flow,
+      pressureDoubt: USUAL_DOUBTS.pressure,
+      steps: [newStep()],
+    });
+  });
+}
+
+/** Edits one field of a test; quick edits of it are one step to undo. */
+export const editTest = (
+  { id }: CurveTest,
+  field: string,
+  change: (own: CurveTest) => void,
+): void =>
+  edit(
+    field,
+    ({ log }) => {
+      const own = log.curveTests.find((test) => test.id === id);
+      if (own) change(own);
+    },
+    { merge: `test ${id} ${field}` },
+  );
+
+export const addStep = (test: CurveTest): void =>
+  edit('another opening', ({ log }) => {
+    log.curveTests.find(({ id }) => id === test.id)?.steps.push(newStep());
+  });
+
+export const removeStep = (test: CurveTest, step: string): void =>
+  edit('leave an opening out', ({ log }) => {
+    const own = log.curveTests.find(({ id }) => id === test.id);
+    if (own) own.steps = own.steps.filter(({ id }) => id !== step);
+  });
+
+export function dropTest(test: CurveTest): void {
+  edit('let go of a field test', ({ log }) => {
+    log.curveTests = log.curveTests.filter(({ id }) => id !== test.id);
+  });
+  toast('Let go of the test', { action: { label: 'Undo', onClick: () => void undoAloud() } });
+}
+
+/** Puts the fitted curve in the blower, as it was tested. */
+export function takeCurve(test: CurveTest, { curve }: CurveTestFit): void {
+  if (!curve.ok) return;
+  const points = curvePoints(curve);
+  edit('blower curve', ({ collector: { blower } }) => {
+    const { density, speed, wheelDiameter } = test;
+    blower.curve = points;
+    blower.measured = { density, speed, wheelDiameter };
+  });
+}
+
+/** Believes the filter as loaded as the test found it. */
+export function takeLoading(test: CurveTest, { exhaust }: CurveTestFit): void {
+  if (!exhaust) return;
+  edit('filter loading', ({ collector, condition }) => {
+    const filter = filterOf(collector);
+    if (!filter) return;
+    const value = Math.min(100, loadingOf(filter, exhaust.value));
+    condition.filterLoading = { value, origin: { kind: 'fitted', on: test.at } };
+  });
+}
+
+/** Believes the separator to take what the test found. */
+export function takeHeads(test: CurveTest, { separator }: CurveTestFit): void {
+  if (!separator) return;
+  edit('velocity heads', ({ collector }) => {
+    Object.assign(collector.separator, {
+      heads: Math.min(100, Math.max(0, separator.value)),
+      proportions: null,
+      origin: { kind: 'fitted', on: test.at },
+    });
+  });
+}

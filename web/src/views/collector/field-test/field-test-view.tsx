@@ -1,0 +1,86 @@
+'use client';
+
+import { type CurveTest, fitCurveTest } from '@frank-gauge/core';
+import { format } from 'date-fns';
+import { useMemo, useState } from 'react';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { CurvePicture } from './curve-picture';
+import { startTest } from './edit-tests';
+import { StepTable } from './step-table';
+import { TestFields } from './test-fields';
+import { TestLedger } from './test-ledger';
+
+/** The blower's own curve, from one gate drawn step by step. */
+export function FieldTestView() {
+  const { shop } = useSolvedShop();
+  const { curveTests } = shop.log;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const test = curveTests.find(({ id }) => id === chosen) ?? curveTests.at(-1) ?? null;
+  if (!test) return <NoTest />;
+  return (
+    <div className="grid grid-cols-1 md:h-full md:grid-cols-[260px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[260px_minmax(0,1fr)_272px] xl:overflow-hidden">
+      <section
+        aria-label="The test"
+        className="order-2 border-rule p-3 md:order-1 md:border-r xl:overflow-y-auto"
+      >
+        {curveTests.length > 1 && (
+          <Choice
+            label="Which test"
+            value={test.id}
+            options={curveTests.map(({ id, at }) => ({
+              value: id,
+              label: format(new Date(at), 'd MMM yyyy, HH:mm'),
+            }))}
+            onChange={setChosen}
+          />
+        )}
+        <TestFields key={test.id} test={test} />
+      </section>
+      <Tested key={`${test.id} tested`} test={test} />
+    </div>
+  );
+}
+
+function Tested({ test }: { readonly test: CurveTest }) {
+  const fit = useMemo(() => fitCurveTest(test), [test]);
+  return (
+    <>
+      <section
+        aria-label="Openings"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
+        tabIndex={0}
+        className="order-1 min-w-0 overflow-x-auto p-3 md:order-2 xl:overflow-y-auto"
+      >
+        <CurvePicture test={test} fit={fit} />
+        <StepTable test={test} />
+      </section>
+      <section
+        aria-label="What the test says"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
+        tabIndex={0}
+        className="order-3 border-rule p-3 max-xl:border-t md:max-xl:col-span-2 xl:overflow-y-auto xl:border-l"
+      >
+        <TestLedger test={test} fit={fit} />
+      </section>
+    </>
+  );
+}
+
+/** How the test goes, and the button that starts one. */
+function NoTest() {
+  const { shop } = useSolvedShop();
+  return (
+    <div className="max-w-prose p-4 pt-12 text-[17px]">
+      <h1 className="pb-2 text-xl">The blower’s own curve</h1>
+      <p className="pb-4">
+        A published curve is another blower’s on another day. One gate, a manometer and a meter give
+        you your own: draw the gate in steps from shut to open, and read flow and suction at each.
+      </p>
+      <Button look="solid" onClick={() => startTest(shop)}>
+        Start a field test
+      </Button>
+    </div>
+  );
+}

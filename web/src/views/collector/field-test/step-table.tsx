@@ -1,0 +1,107 @@
+'use client';
+
+import { type CurveTest, fanStatic, formatShort } from '@frank-gauge/core';
+import { Trash2 } from 'lucide-react';
+import { Button } from '@/ui/button';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { ShopQuantity } from '../../parts/line';
+import { addStep, editTest, removeStep } from './edit-tests';
+
+type Step = CurveTest['steps'][number];
+
+/** Each opening of the gate with what the meters showed. */
+export function StepTable({ test }: { readonly test: CurveTest }) {
+  const { system } = useSolvedShop();
+  const optional = (step: Step, index: number, key: 'outlet' | 'ahead', what: string) => (
+    <td>
+      <ShopQuantity
+        label={`${what}, opening ${index + 1}`}
+        value={step[key]}
+        kind="pressure"
+        min={0}
+        max={50_000}
+        hasUnit={false}
+        placeholder="–"
+        onChange={(value) =>
+          editTest(test, `${what} ${step.id}`, (own) => {
+            const same = own.steps.find(({ id }) => id === step.id);
+            if (same) same[key] = value;
+          })
+        }
+        onClear={() =>
+          editTest(test, `${what} ${step.id}`, (own) => {
+            const same = own.steps.find(({ id }) => id === step.id);
+            if (same) same[key] = null;
+          })
+        }
+      />
+    </td>
+  );
+  const needed = (step: Step, index: number, key: 'flow' | 'inlet', what: string) => (
+    <td>
+      <ShopQuantity
+        label={`${what}, opening ${index + 1}`}
+        value={step[key]}
+        kind={key === 'flow' ? 'flow' : 'pressure'}
+        min={0}
+        max={key === 'flow' ? 50 : 50_000}
+        hasUnit={false}
+        onChange={(value) =>
+          editTest(test, `${what} ${step.id}`, (own) => {
+            const same = own.steps.find(({ id }) => id === step.id);
+            if (same) same[key] = value;
+          })
+        }
+      />
+    </td>
+  );
+  const flow = system === 'us' ? 'CFM' : 'm³/h';
+  const pressure = system === 'us' ? 'in. w.g.' : 'Pa';
+  return (
+    <>
+      <table className="w-full border-collapse">
+        <thead className="text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
+          <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
+            <th className="w-8">no.</th>
+            <th>flow, {flow}</th>
+            <th>suction at the blower, {pressure}</th>
+            <th>pressure behind it, {pressure}</th>
+            <th>suction ahead of the separator, {pressure}</th>
+            <th className="text-right">across the blower</th>
+            <th className="w-9" />
+          </tr>
+        </thead>
+        <tbody>
+          {test.steps.map((step, index) => (
+            <tr
+              key={step.id}
+              className="border-rule border-b align-baseline [&>td]:px-1.5 [&>td]:py-0.5"
+            >
+              <td className="text-quiet">{index + 1}</td>
+              {needed(step, index, 'flow', 'Flow')}
+              {needed(step, index, 'inlet', 'Suction at the blower')}
+              {optional(step, index, 'outlet', 'Pressure behind the blower')}
+              {optional(step, index, 'ahead', 'Suction ahead of the separator')}
+              <td className="whitespace-nowrap text-right">
+                {formatShort(fanStatic(step, test), 'pressure', system)}
+              </td>
+              <td>
+                <Button
+                  look="quiet"
+                  className="px-1"
+                  aria-label={`Leave opening ${index + 1} out`}
+                  onClick={() => removeStep(test, step.id)}
+                >
+                  <Trash2 size={15} aria-hidden />
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Button className="mt-2" disabled={test.steps.length >= 100} onClick={() => addStep(test)}>
+        Another opening
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,135 @@
+'use client';
+
+import {
+  type CurveTest,
+  type CurveTestFit,
+  filterOf,
+  formatShort,
+  loadingOf,
+  STYLES,
+  toSI,
+  writeNumber,
+} from '@frank-gauge/core';
+import { toast } from 'sonner';
+import { Button } from '@/ui/button';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { undoAloud } from '../../frame/undo-aloud';
+import { takeCurve, takeHeads, takeLoading } from './edit-tests';
+
+interface Props {
+  readonly test: CurveTest;
+  readonly fit: CurveTestFit;
+}
+
+const told = (what: string) =>
+  toast(what, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+
+/** What the test says of the blower, the filter and the separator, each to be believed or not. */
+export function TestLedger({ test, fit }: Props) {
+  const { shop, system } = useSolvedShop();
+  const { curve, exhaust, separator } = fit;
+  const flow = (value: number) => formatShort(value, 'flow', system);
+  const pressure = (value: number) => formatShort(value, 'pressure', system);
+  const filter = filterOf(shop.collector);
+  const reference = REFERENCE[system];
+  const middle = curve.ok ? curve.at(curve.tested / 2) : null;
+  return (
+    <>
+      <h2 className="text-[18px]">The blower</h2>
+      {curve.ok && middle ? (
+        <>
+          <p className="pt-1">
+            {pressure(curve.shutOff)} with its inlet shut; at {flow(curve.tested / 2)}{' '}
+            <strong className="font-semibold">
+              {writeNumber(middle.pressure, STYLES[system].pressure)} ± {pressure(middle.doubt)}
+            </strong>
+            ; free, it would move about {flow(curve.freeFlow)}, though beyond {flow(curve.tested)}{' '}
+            nothing was read.
+          </p>
+          <p className="pt-1 text-[14px] text-quiet">
+            It falls by the flow to the power {curve.exponent.toFixed(2)}
+            {curve.isExponentAssumed && ', an estimate: six openings would tell it'}. The shade
+            holds the true curve 95 times in 100, if the meters are as good as said.
+          </p>
+          <Button
+            className="mt-2"
+            onClick={() => {
+              takeCurve(test, fit);
+              told('The blower goes by its own curve now');
+            }}
+          >
+            Use this curve
+          </Button>
+        </>
+      ) : (
+        <p role="status" className="pt-1">
+          {curve.ok ? '' : curve.reason}
+        </p>
+      )}
+      <h2 className="pt-4 text-[18px]">Behind it</h2>
+      {exhaust ? (
+        <>
+          <p className="pt-1">
+            Takes {writeNumber(exhaust.value * reference, STYLES[system].pressure)} ±{' '}
+            {pressure(exhaust.doubt * reference)} at {flow(reference)}
+            {filter && (
+              <>
+                : this filter, loaded{' '}
+                <strong className="font-semibold">
+                  ×{loadingOf(filter, exhaust.value).toFixed(1)}
+                </strong>
+              </>
+            )}
+            .
+          </p>
+          {filter && (
+            <Button
+              className="mt-2"
+              onClick={() => {
+                takeLoading(test, fit);
+                told('The filter is believed as loaded as it was found');
+              }}
+            >
+              Believe this loading
+            </Button>
+          )}
+        </>
+      ) : (
+        <p className="pt-1 text-quiet">
+          Read the pressure behind the blower at two openings or more, and what the filter takes
+          shows here.
+        </p>
+      )}
+      <h2 className="pt-4 text-[18px]">The separator</h2>
+      {separator ? (
+        <>
+          <p className="pt-1">
+            Takes{' '}
+            <strong className="font-semibold">
+              {separator.value.toFixed(1)} ± {separator.doubt.toFixed(1)}
+            </strong>{' '}
+            velocity heads between the two tubes.
+          </p>
+          {shop.collector.separator.kind !== 'none' && (
+            <Button
+              className="mt-2"
+              onClick={() => {
+                takeHeads(test, fit);
+                told('The separator goes by what it was found to take');
+              }}
+            >
+              Believe these heads
+            </Button>
+          )}
+        </>
+      ) : (
+        <p className="pt-1 text-quiet">
+          Read the suction ahead of the separator too, and what it takes shows here.
+        </p>
+      )}
+    </>
+  );
+}
+
+/** A flow to state resistances at, m³/s. */
+const REFERENCE = { us: toSI(400, 'cfm'), metric: toSI(700, 'm3h') } as const;

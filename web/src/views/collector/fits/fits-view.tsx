@@ -1,0 +1,79 @@
+'use client';
+
+import { type JointPlace, jointsOfShop } from '@frank-gauge/core';
+import { useMemo, useState } from 'react';
+import { edit } from '@/store/shop-session';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { PresentCollector } from '../../parts/edited-collector';
+import { FieldLine } from '../../parts/line';
+import { AdapterMaker } from './adapter-maker';
+import { BandFields } from './band-fields';
+import { JointTable } from './joint-table';
+
+/** What fits into what by true diameters, and what closes each joint. */
+export function FitsView() {
+  const { shop, tree } = useSolvedShop();
+  const { ducts, collector, machines } = shop;
+  const joints = useMemo(
+    () => jointsOfShop({ ...shop, ducts, collector, machines }, tree),
+    [ducts, collector, machines, tree],
+  );
+  const [chosen, setChosen] = useState<string | null>(null);
+  const joint = joints.find(({ id }) => id === chosen) ?? null;
+  return (
+    <PresentCollector>
+      <div className="grid grid-cols-1 md:h-full md:grid-cols-[minmax(0,1fr)_300px] md:overflow-y-auto xl:overflow-hidden">
+        <section
+          aria-label="Joints"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
+          tabIndex={0}
+          className="min-w-0 overflow-x-auto px-3 pb-6 xl:overflow-y-auto"
+        >
+          <p className="max-w-prose py-2 text-[14px] text-quiet">
+            Nominal sizes lie. Ends stand with the diameters of their standard, or with a wall as
+            such parts usually have; put a calliper to them and write over what is wrong.
+          </p>
+          <JointTable
+            joints={joints}
+            chosen={chosen}
+            onAdapter={(next: JointPlace) => setChosen(next.id)}
+          />
+        </section>
+        <section
+          aria-label="To close them"
+          className="border-rule p-3 max-md:border-t md:border-l xl:overflow-y-auto"
+        >
+          <Tape />
+          <h2 className="pt-4 text-[17px]">{joint ? 'An adapter for this joint' : 'An adapter'}</h2>
+          <AdapterMaker key={joint?.id ?? 'free'} joint={joint} />
+          <h2 className="pt-4 text-[17px]">Band clamps</h2>
+          <BandFields />
+        </section>
+      </div>
+    </PresentCollector>
+  );
+}
+
+function Tape() {
+  const { shop } = useSolvedShop();
+  return (
+    <FieldLine
+      line="tape, thick"
+      label="Thickness of the tape"
+      value={shop.ducts.stock.tape}
+      kind="thickness"
+      min={0}
+      isMinExcluded
+      max={0.01}
+      onChange={(tape) =>
+        edit(
+          'tape',
+          ({ ducts }) => {
+            ducts.stock.tape = tape;
+          },
+          { merge: 'tape' },
+        )
+      }
+    />
+  );
+}

@@ -1,0 +1,122 @@
+'use client';
+
+import { type JointEnd, type JointPlace, unitSymbol } from '@frank-gauge/core';
+import { Button } from '@/ui/button';
+import { closingWords, endWord, gapWords, INSIDE } from '@/words/fit-words';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { ShopQuantity } from '../../parts/line';
+import { forgetEnd, measureEnd } from './edit-ends';
+
+interface Props {
+  readonly joints: readonly JointPlace[];
+  readonly chosen: string | null;
+  readonly onAdapter: (joint: JointPlace) => void;
+}
+
+/** Every joint with its two ends' true diameters, how they go, and what closes it. */
+export function JointTable({ joints, chosen, onAdapter }: Props) {
+  const { system } = useSolvedShop();
+  const unit = unitSymbol('diameter', system);
+  return (
+    <table className="w-full border-collapse">
+      <thead className="sticky top-0 z-20 bg-paper text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
+        <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
+          <th>the air comes from, and goes on to</th>
+          <th className="w-20">inside, {unit}</th>
+          <th className="w-20">outside, {unit}</th>
+          <th>goes</th>
+          <th className="text-right">gap</th>
+          <th>closed by</th>
+        </tr>
+      </thead>
+      {joints.map((joint) => (
+        <tbody
+          key={joint.id}
+          className={`border-rule border-b ${joint.id === chosen ? 'bg-selection' : ''}`}
+        >
+          <tr className="align-baseline [&>td]:px-1.5 [&>td]:pt-1">
+            <EndCells joint={joint} side="upstream" />
+            <td rowSpan={2} className="align-middle">
+              {INSIDE[joint.fit.inside]}
+            </td>
+            <td rowSpan={2} className="whitespace-nowrap text-right align-middle">
+              {joint.fit.gap === null ? '–' : gapWords(joint.fit.gap, system)}
+            </td>
+            <td rowSpan={2} className="align-middle">
+              <span className={joint.fit.inside === 'neither' ? 'font-semibold' : ''}>
+                {joint.fit.inside === 'neither' && joint.fit.closing.kind !== 'coupler' && '◆ '}
+                {closingWords(joint.fit.closing, system)}
+              </span>
+              {joint.fit.closing.kind !== 'clamp' && joint.fit.closing.kind !== 'nothing' && (
+                <div>
+                  <Button
+                    look="quiet"
+                    className="-ml-3 text-[14px]"
+                    aria-label={`Make an adapter: ${endWord(joint.upstream)}`}
+                    onClick={() => onAdapter(joint)}
+                  >
+                    Make an adapter
+                  </Button>
+                </div>
+              )}
+            </td>
+          </tr>
+          <tr className="align-baseline [&>td]:px-1.5 [&>td]:pb-1">
+            <EndCells joint={joint} side="downstream" />
+          </tr>
+        </tbody>
+      ))}
+    </table>
+  );
+}
+
+const ORIGINS: Record<JointEnd['origin'], string> = {
+  measured: 'measured',
+  catalogue: 'by its standard',
+  estimate: 'wall estimated',
+};
+
+interface EndProps {
+  readonly joint: JointPlace;
+  readonly side: 'upstream' | 'downstream';
+}
+
+function EndCells({ joint, side }: EndProps) {
+  const end = joint[side];
+  const word = endWord(end);
+  const field = (key: 'inside' | 'outside') => (
+    <td>
+      <ShopQuantity
+        label={`${key === 'inside' ? 'Inside' : 'Outside'} diameter of ${word} (${joint.id})`}
+        value={end[key]}
+        kind="diameter"
+        min={0.01}
+        max={2}
+        hasUnit={false}
+        onChange={(value) => measureEnd(joint, side, { [key]: value })}
+      />
+    </td>
+  );
+  return (
+    <>
+      <td>
+        {word}
+        <span className="pl-2 text-[13px] text-quiet">
+          {ORIGINS[end.origin]}
+          {end.origin === 'measured' && (
+            <button
+              type="button"
+              className="min-h-11 px-1.5 underline md:min-h-0"
+              aria-label={`Forget what was measured of ${word}`}
+              onClick={() => forgetEnd(joint, side)}
+            >
+              forget
+            </button>
+          )}
+        </span>
+      </td>
+      {field('inside')}
+      {field('outside')}
+    </>
+  );
+}

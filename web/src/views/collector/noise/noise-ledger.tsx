@@ -1,0 +1,125 @@
+'use client';
+
+import {
+  averageLevel,
+  compareCandidates,
+  dailyDose,
+  formatShort,
+  latestAtDistance,
+  levelMoved,
+  NOISE_DOUBT,
+  RECOMMENDED_LEVEL,
+  type SoundReading,
+  toSI,
+} from '@frank-gauge/core';
+import { useMemo } from 'react';
+import { useChoices } from '@/store/choices';
+import { noiseDistance } from '@/words/noise-distance';
+import { useSolvedShop } from '../../frame/solved-shop';
+
+/** The latest reading of each place where somebody stays. */
+function staysOf(sounds: readonly SoundReading[]): SoundReading[] {
+  const latest = new Map<string, SoundReading>();
+  for (const sound of sounds) {
+    if (sound.hours === null) continue;
+    const before = latest.get(sound.place);
+    if (!before || sound.at > before.at) latest.set(sound.place, sound);
+  }
+  return [...latest.values()];
+}
+
+/** The day's dose, what each collector would sound like, and the distance rule. */
+export function NoiseLedger() {
+  const { shop } = useSolvedShop();
+  const stays = staysOf(shop.log.sounds).flatMap(({ level, hours }) =>
+    hours === null ? [] : [{ level, hours }],
+  );
+  const dose = dailyDose(stays);
+  const average = averageLevel(dose);
+  return (
+    <>
+      <h2 className="text-[18px]">The day</h2>
+      {average === null ? (
+        <p className="text-quiet">
+          Say at each place how many hours a day somebody is there; what it adds up to shows here.
+        </p>
+      ) : (
+        <>
+          <p className="pt-1">
+            <span
+              className={`font-semibold text-[27px] ${dose > 1 ? 'text-starved-text' : 'text-enough-text'}`}
+            >
+              <span aria-hidden>{dose > 1 ? '▼' : '●'}</span> {Math.round(100 * dose)} %
+            </span>{' '}
+            of what a day allows
+          </p>
+          <p>
+            As if it were {Math.round(average)} dB(A) for eight hours. NIOSH recommends no more than{' '}
+            {RECOMMENDED_LEVEL}, half the time for each 3 dB more.{' '}
+            {dose > 1 &&
+              'Muffs or plugs at the loudest places, or less time there; a box around the blower helps where it is what is heard.'}
+          </p>
+        </>
+      )}
+      <Estimates />
+      <Distances />
+      <p className="pt-4 text-[14px] text-quiet">
+        Hearing does not come back. A dose is reckoned from single readings: a dosimeter and your
+        local rules decide.
+      </p>
+    </>
+  );
+}
+
+/** What the collectors are reckoned to sound like. */
+function Estimates() {
+  const { shop, tree, system } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  const contenders = useMemo(() => compareCandidates(shop, tree, view), [shop, tree, view]);
+  const heard = latestAtDistance(shop.log.sounds);
+  return (
+    <>
+      <h2 className="pt-4 text-[18px]">Collectors, at {noiseDistance(system)}</h2>
+      <dl>
+        {contenders.map(({ id, noise }) => (
+          <div key={id ?? ''} className="flex border-rule border-b py-0.5">
+            <dt>{shop.candidates.find((each) => each.id === id)?.name ?? 'In the shop'}</dt>
+            <dd className="ml-auto">{noise === null ? '–' : `about ${Math.round(noise)} dB(A)`}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="pt-1 text-[14px] text-quiet">
+        {heard
+          ? `Estimates by flow and pressure, moved by what was read: ${heard.place}.`
+          : `Estimates by flow and pressure, ± ${NOISE_DOUBT} dB: a reading at a known distance betters them.`}
+      </p>
+    </>
+  );
+}
+
+/** The distance rule, from the latest reading at a known distance. */
+function Distances() {
+  const { shop, system } = useSolvedShop();
+  const heard = latestAtDistance(shop.log.sounds);
+  if (!heard || heard.distance === null) return null;
+  const { distance } = heard;
+  const distances = system === 'us' ? [3, 6, 12, 24].map((feet) => toSI(feet, 'ft')) : [1, 2, 4, 8];
+  return (
+    <>
+      <h2 className="pt-4 text-[18px]">By distance, an estimate</h2>
+      <dl>
+        {distances.map((to) => (
+          <div key={to} className="flex border-rule border-b py-0.5">
+            <dt>{formatShort(to, 'length', system)}</dt>
+            <dd className="ml-auto">
+              about {Math.round(levelMoved(heard.level, distance, to))} dB(A)
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="pt-1 text-[14px] text-quiet">
+        6 dB less for each doubling, as in the open. Indoors it falls less.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,108 @@
+'use client';
+
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { edit } from '@/store/shop-session';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/text-field';
+import { FieldLine, Line } from '../../parts/line';
+
+interface Typed {
+  readonly place: string;
+  readonly level: number | null;
+  readonly distance: number | null;
+  readonly hours: number | null;
+}
+
+const NOTHING: Typed = { place: '', level: null, distance: null, hours: null };
+
+/** A meter's reading at a place, as it is taken. */
+export function SoundForm() {
+  const [typed, setTyped] = useState(NOTHING);
+  const [round, setRound] = useState(0);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const take = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
+  const log = () => {
+    const { place, level, distance, hours } = typed;
+    if (place.trim() === '') return setRefusal('Say where it was read.');
+    if (level === null) return setRefusal('Write what the meter shows, in dB(A), slow.');
+    setRefusal(null);
+    edit('log a sound reading', (shop) => {
+      shop.log.sounds.push({
+        id: nanoid(10),
+        at: new Date().toISOString(),
+        place: place.trim(),
+        level,
+        distance,
+        hours,
+        note: '',
+      });
+    });
+    setTyped(NOTHING);
+    setRound((before) => before + 1);
+  };
+  return (
+    <form
+      key={round}
+      className="space-y-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        log();
+      }}
+    >
+      <Line label="place">
+        <TextField
+          label="Place of the reading"
+          value={typed.place}
+          saves={false}
+          onChange={(place) => take({ place })}
+        />
+      </Line>
+      <FieldLine
+        line="meter shows"
+        label="Level the meter shows"
+        value={typed.level}
+        kind="sound"
+        min={20}
+        max={150}
+        placeholder="A, slow"
+        saves={false}
+        onChange={(level) => take({ level })}
+        onClear={() => take({ level: null })}
+      />
+      <FieldLine
+        line="from the collector"
+        label="Distance from the collector"
+        value={typed.distance}
+        kind="length"
+        min={0}
+        isMinExcluded
+        max={100}
+        placeholder="not measured"
+        saves={false}
+        onChange={(distance) => take({ distance })}
+        onClear={() => take({ distance: null })}
+      />
+      <FieldLine
+        line="hours a day there"
+        label="Hours a day at this place"
+        value={typed.hours}
+        kind="number"
+        min={0}
+        max={24}
+        placeholder="nobody stays"
+        saves={false}
+        onChange={(hours) => take({ hours })}
+        onClear={() => take({ hours: null })}
+      />
+      {refusal && (
+        <p role="alert" className="text-[14px] text-starved-text">
+          {refusal}
+        </p>
+      )}
+      <Button type="submit" className="mt-1">
+        Log it
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,169 @@
+'use client';
+
+import { allowedHours, formatShort, RECOMMENDED_LEVEL, type SoundReading } from '@frank-gauge/core';
+import { format } from 'date-fns';
+import { Trash2 } from 'lucide-react';
+import { edit } from '@/store/shop-session';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/text-field';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { ShopQuantity } from '../../parts/line';
+
+/** Edits one field of a reading; quick edits of it are one step to undo. */
+const editSound = ({ id }: SoundReading, field: string, change: (own: SoundReading) => void) =>
+  edit(
+    field,
+    ({ log }) => {
+      const own = log.sounds.find((sound) => sound.id === id);
+      if (own) change(own);
+    },
+    { merge: `sound ${id} ${field}` },
+  );
+
+/** Every reading of a sound meter: where, how loud, how long a day, and what NIOSH allows there. */
+export function SoundTable() {
+  const { shop } = useSolvedShop();
+  const { sounds } = shop.log;
+  const latestFirst = [...sounds].sort((a, b) => b.at.localeCompare(a.at));
+  return (
+    <table className="w-full border-collapse">
+      <thead className="sticky top-0 bg-paper text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
+        <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
+          <th>place</th>
+          <th className="w-24 text-right">level</th>
+          <th className="w-24 text-right">from the collector</th>
+          <th className="w-20 text-right">hours a day</th>
+          <th className="text-right">allowed</th>
+          <th>note</th>
+          <th>read</th>
+          <th className="w-9" />
+        </tr>
+      </thead>
+      <tbody>
+        {latestFirst.map((sound) => (
+          <tr
+            key={sound.id}
+            className="border-rule border-b align-baseline [&>td]:px-1.5 [&>td]:py-0.5"
+          >
+            <td>
+              <TextField
+                label={`Place of the reading of ${sound.level} dB(A)`}
+                value={sound.place}
+                whenEmpty="Say where it was read."
+                onChange={(place) =>
+                  editSound(sound, 'place', (own) => {
+                    own.place = place;
+                  })
+                }
+              />
+            </td>
+            <td>
+              <ShopQuantity
+                label={`Level at ${sound.place}`}
+                value={sound.level}
+                kind="sound"
+                min={20}
+                max={150}
+                onChange={(level) =>
+                  editSound(sound, 'level', (own) => {
+                    own.level = level;
+                  })
+                }
+              />
+            </td>
+            <td>
+              <ShopQuantity
+                label={`Distance of ${sound.place} from the collector`}
+                value={sound.distance}
+                kind="length"
+                min={0}
+                isMinExcluded
+                max={100}
+                placeholder="–"
+                onChange={(distance) =>
+                  editSound(sound, 'distance', (own) => {
+                    own.distance = distance;
+                  })
+                }
+                onClear={() =>
+                  editSound(sound, 'distance', (own) => {
+                    own.distance = null;
+                  })
+                }
+              />
+            </td>
+            <td>
+              <ShopQuantity
+                label={`Hours a day at ${sound.place}`}
+                value={sound.hours}
+                kind="number"
+                min={0}
+                max={24}
+                placeholder="–"
+                onChange={(hours) =>
+                  editSound(sound, 'hours', (own) => {
+                    own.hours = hours;
+                  })
+                }
+                onClear={() =>
+                  editSound(sound, 'hours', (own) => {
+                    own.hours = null;
+                  })
+                }
+              />
+            </td>
+            <td className="whitespace-nowrap text-right">
+              <Allowed sound={sound} />
+            </td>
+            <td>
+              <TextField
+                label={`Note on ${sound.place}`}
+                value={sound.note}
+                onChange={(note) =>
+                  editSound(sound, 'note', (own) => {
+                    own.note = note;
+                  })
+                }
+              />
+            </td>
+            <td className="whitespace-nowrap text-[14px] text-quiet">
+              {format(new Date(sound.at), 'd MMM yyyy')}
+            </td>
+            <td>
+              <Button
+                look="quiet"
+                className="px-1"
+                aria-label={`Take out the reading at ${sound.place}`}
+                onClick={() =>
+                  edit(`take out the reading at ${sound.place}`, ({ log }) => {
+                    log.sounds = log.sounds.filter(({ id }) => id !== sound.id);
+                  })
+                }
+              >
+                <Trash2 size={15} aria-hidden />
+              </Button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** How long NIOSH allows there, unprotected. */
+function Allowed({ sound }: { readonly sound: SoundReading }) {
+  const { system } = useSolvedShop();
+  const hours = allowedHours(sound.level);
+  if (hours >= 24) return 'all day';
+  const time =
+    hours >= 1
+      ? formatShort(Math.round(hours * 3600 * 10) / 10, 'duration', system)
+      : `${Math.max(1, Math.round(hours * 60))} min`;
+  const isOver = sound.hours !== null && sound.hours > hours;
+  return (
+    <span className={isOver ? 'font-semibold text-starved-text' : ''}>
+      {isOver ? '▼ ' : sound.level >= RECOMMENDED_LEVEL ? '◆ ' : ''}
+      {time}
+    </span>
+  );
+}

@@ -1,0 +1,99 @@
+'use client';
+
+import {
+  bodyForSpeed,
+  CYCLONE_FAMILIES,
+  CYCLONE_FAMILY_IDS,
+  type CycloneAtWork,
+  type CycloneFamilyId,
+  cycloneAtWork,
+  cycloneOf,
+  formatShort,
+  INLET_SPEEDS,
+} from '@frank-gauge/core';
+import { Button } from '@/ui/button';
+import { tapeLength } from '@/words/tape-length';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { useCollector } from '../../parts/edited-collector';
+
+/** A cyclone from its proportions at this shop's flow: lengths to build from, loss, cut size. */
+export function CycloneDesign() {
+  const { shop, system } = useSolvedShop();
+  const { parts, solution, editSeparator } = useCollector();
+  const { proportions, inletDiameter } = parts.separator;
+  const flow = solution?.blower.flow ?? 0;
+  if (!solution || !(flow > 0)) return null;
+  const design = (family: CycloneFamilyId) => (
+    <Button
+      key={family}
+      look="quiet"
+      className="-ml-3"
+      onClick={() =>
+        editSeparator('cyclone by its inlet’s speed', (own) => {
+          own.proportions = cycloneOf(family, bodyForSpeed(family, flow, INLET_SPEEDS.best));
+        })
+      }
+    >
+      {CYCLONE_FAMILIES[family].name}:{' '}
+      {tapeLength(bodyForSpeed(family, flow, INLET_SPEEDS.best), system)} body
+    </Button>
+  );
+  return (
+    <div className="pt-2">
+      <p className="font-semibold">A cyclone for {formatShort(flow, 'flow', system)}</p>
+      <p className="text-[14px] text-quiet">
+        With {formatShort(INLET_SPEEDS.best, 'velocity', system)} in its inlet:
+      </p>
+      <div className="flex flex-col items-start">{CYCLONE_FAMILY_IDS.map(design)}</div>
+      {proportions && (
+        <AtWork
+          work={cycloneAtWork(
+            proportions,
+            flow,
+            solution.network.air,
+            shop.collector.dust,
+            inletDiameter,
+          )}
+        />
+      )}
+    </div>
+  );
+}
+
+function AtWork({ work }: { readonly work: CycloneAtWork }) {
+  const { system } = useSolvedShop();
+  const length = (value: number) => tapeLength(value, system);
+  const { proportions: own, inletSpeed } = work;
+  const speed = formatShort(inletSpeed, 'velocity', system);
+  const isSlow = inletSpeed < INLET_SPEEDS.least;
+  const isFast = inletSpeed > INLET_SPEEDS.most;
+  const rows: [string, string][] = [
+    ['body, inside', length(own.bodyDiameter)],
+    ['barrel, high', length(own.bodyLength)],
+    ['cone, high', length(own.coneLength)],
+    ['inlet', `${length(own.inletHeight)} × ${length(own.inletWidth)}`],
+    ['outlet pipe', length(own.outletDiameter)],
+    ['takes', formatShort(work.pressure, 'pressure', system)],
+    ['catches half of', formatShort(work.cutSize, 'dustSize', system)],
+    ['of this dust', `${(100 * work.caught).toFixed(1)} % by mass`],
+  ];
+  return (
+    <>
+      <dl className="pt-1">
+        {rows.map(([name, value]) => (
+          <div key={name} className="flex border-rule border-b py-0.5">
+            <dt className="text-quiet">{name}</dt>
+            <dd className="ml-auto">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className={`pt-1 text-[14px] ${isSlow || isFast ? 'text-starved-text' : 'text-quiet'}`}>
+        {isSlow && `▼ ${speed} in its inlet is slow: dust lies down there, and fines slip by.`}
+        {isFast &&
+          `▼ ${speed} in its inlet is fast: it stirs up what it caught, and costs pressure.`}
+        {!isSlow && !isFast && `${speed} in its inlet: as it should be.`} Loss by Shepherd and
+        Lapple, cut by Lapple; a leak at its dust outlet ruins both.
+      </p>
+    </>
+  );
+}

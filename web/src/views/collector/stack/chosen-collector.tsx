@@ -1,0 +1,41 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { chooseCollector, useChoices } from '@/store/choices';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { CandidateCollector, PresentCollector } from '../../parts/edited-collector';
+
+const PRESENT = 'present';
+
+/** Whichever collector is looked at: the one in the shop, or a candidate. */
+export function ChosenCollector({ children }: { readonly children: ReactNode }) {
+  const { shop } = useSolvedShop();
+  const chosen = useChoices((choices) => choices.collectors[shop.id]);
+  const candidate = shop.candidates.find(({ id }) => id === chosen);
+  if (!candidate) return <PresentCollector>{children}</PresentCollector>;
+  return (
+    <CandidateCollector key={candidate.id} id={candidate.id}>
+      {children}
+    </CandidateCollector>
+  );
+}
+
+/** Chooses it, where there are candidates to choose from. */
+export function CollectorChoice() {
+  const { shop } = useSolvedShop();
+  const chosen = useChoices((choices) => choices.collectors[shop.id]);
+  const known = shop.candidates.some(({ id }) => id === chosen);
+  return (
+    <Choice
+      label="Which collector"
+      value={known && chosen ? chosen : PRESENT}
+      options={[
+        { value: PRESENT, label: 'In the shop' },
+        ...shop.candidates.map(({ id, name }) => ({ value: id, label: name })),
+      ]}
+      onChange={(id) => chooseCollector(shop.id, id)}
+      className="font-medium font-name text-[17px]"
+    />
+  );
+}

@@ -1,0 +1,124 @@
+'use client';
+
+import { type Stack, sizesOf } from '@frank-gauge/core';
+import { Choice } from '@/ui/choice';
+import { MOUNTS } from '@/words/mount-words';
+import { useCollector } from '../../parts/edited-collector';
+import { FieldLine, Line } from '../../parts/line';
+import { useElevation } from './use-elevation';
+
+type Mount = Stack['mount'];
+
+/** A mount of another kind as it starts: at the height the blower has now. */
+function startOf(kind: Mount['kind'], height: number): Mount {
+  switch (kind) {
+    case 'wall':
+    case 'nextRoom':
+      return { kind, height };
+    case 'cart':
+      return { kind, height: 0.15 };
+    case 'onSeparator':
+    case 'attic':
+      return { kind };
+  }
+}
+
+const KINDS = Object.keys(MOUNTS) as Mount['kind'][];
+
+/** What carries the blower, and how high. */
+export function MountFields() {
+  const { parts, editStack } = useCollector();
+  const { elevation, warn } = useElevation();
+  const { mount } = parts.stack;
+  const isHigh = mount.kind === 'wall' || mount.kind === 'nextRoom';
+  return (
+    <>
+      <Line label="the blower">
+        <Choice
+          label="What carries the blower"
+          value={mount.kind}
+          options={KINDS.map((value) => ({ value, label: MOUNTS[value] }))}
+          onChange={(kind) =>
+            editStack('what carries the blower', (own) => {
+              const middle = elevation.blowerZ + sizesOf({ ...parts, stack: own }).blower.width / 2;
+              own.mount = startOf(kind, Math.round(middle * 100) / 100);
+            })
+          }
+        />
+      </Line>
+      {warn('nothing to stand on') && (
+        <p className="text-[14px] text-starved-text">▼ {warn('nothing to stand on')}</p>
+      )}
+      {'height' in mount && (
+        <FieldLine
+          line={isHigh ? 'shaft at' : 'deck at'}
+          label={isHigh ? 'Height of the shaft' : 'Height of the deck'}
+          value={mount.height}
+          kind="diameter"
+          min={0}
+          max={20}
+          warning={isHigh ? warn('over the ceiling') : null}
+          onChange={(height) =>
+            editStack('height of the blower', (own) => {
+              if ('height' in own.mount) own.mount.height = height;
+            })
+          }
+        />
+      )}
+    </>
+  );
+}
+
+/** The bracket a blower hangs on the wall by. */
+export function BracketFields() {
+  const { parts, editStack } = useCollector();
+  const { warn } = useElevation();
+  const { cleat } = parts.stack;
+  const measure = (
+    key: Exclude<keyof Stack['cleat'], 'screws'>,
+    line: string,
+    label: string,
+    max: number,
+    warning: string | null = null,
+  ) => (
+    <FieldLine
+      line={line}
+      label={label}
+      value={cleat[key]}
+      kind="diameter"
+      min={0}
+      isMinExcluded
+      max={max}
+      warning={warning}
+      onChange={(value) =>
+        editStack(label, (own) => {
+          own.cleat[key] = value;
+        })
+      }
+    />
+  );
+  return (
+    <>
+      {measure('studSpacing', 'studs apart', 'Spacing of the studs', 3)}
+      {measure('length', 'cleat, long', 'Length of the cleat', 10, warn('cleat too short'))}
+      {measure('rise', 'rows apart', 'Distance of the two rows of screws', 3)}
+      <FieldLine
+        line="screws"
+        label="Number of screws"
+        value={cleat.screws}
+        kind="number"
+        isWhole
+        min={1}
+        max={40}
+        warning={warn('screws draw out', 'screws shear')}
+        onChange={(screws) =>
+          editStack('screws', (own) => {
+            own.cleat.screws = screws;
+          })
+        }
+      />
+      {measure('screwDiameter', 'each, thick', 'Diameter of the screws', 0.05)}
+      {measure('screwDepth', 'thread in the stud', 'Thread in the stud', 0.3)}
+    </>
+  );
+}

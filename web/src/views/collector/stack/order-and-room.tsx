@@ -1,0 +1,85 @@
+'use client';
+
+import { type ChainOrder, chainOf, chainOrder } from '@frank-gauge/core';
+import { edit } from '@/store/shop-session';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { useCollector } from '../../parts/edited-collector';
+import { FieldLine, Line } from '../../parts/line';
+import { useElevation } from './use-elevation';
+
+const ORDERS: readonly ChainOrder[] = ['pulled', 'pushed', 'cleanSide'];
+
+/** In what order the chain goes, under which ceiling, and who is there to lift. */
+export function OrderAndRoom() {
+  const { shop } = useSolvedShop();
+  const { parts, editStack } = useCollector();
+  const { warn } = useElevation();
+  const possible = ORDERS.filter(
+    (order) => chainOrder({ ...parts, stack: { ...parts.stack, order } }) === order,
+  ).map((value) => ({
+    value,
+    label: chainOf({ ...parts, stack: { ...parts.stack, order: value } }).join(', '),
+  }));
+  return (
+    <div className="space-y-1 px-3 pt-1 pb-2">
+      {possible.length > 1 && (
+        <Line label="order">
+          <Choice
+            label="Order of the chain"
+            value={chainOrder(parts)}
+            options={possible}
+            onChange={(order) =>
+              editStack('order of the chain', (own) => {
+                own.order = order;
+              })
+            }
+          />
+        </Line>
+      )}
+      <FieldLine
+        line="ceiling"
+        label="Height of the ceiling"
+        value={shop.room.ceilingHeight}
+        kind="diameter"
+        min={0}
+        isMinExcluded
+        max={30}
+        placeholder="not known"
+        warning={warn('larger than the room')}
+        onChange={(height) =>
+          edit(
+            'ceiling',
+            ({ room }) => {
+              room.ceilingHeight = height;
+            },
+            { merge: 'ceiling' },
+          )
+        }
+        onClear={() =>
+          edit(
+            'ceiling',
+            ({ room }) => {
+              room.ceilingHeight = null;
+            },
+            { merge: 'ceiling' },
+          )
+        }
+      />
+      <FieldLine
+        line="people to lift"
+        label="People at hand to lift"
+        value={parts.stack.people}
+        kind="number"
+        isWhole
+        min={1}
+        max={6}
+        onChange={(people) =>
+          editStack('people to lift', (own) => {
+            own.people = people;
+          })
+        }
+      />
+    </div>
+  );
+}

@@ -1,0 +1,200 @@
+'use client';
+
+import type { Stack } from '@frank-gauge/core';
+import { Choice } from '@/ui/choice';
+import { useCollector } from '../../parts/edited-collector';
+import { FieldLine, Line, SizeLine } from '../../parts/line';
+import { useElevation } from './use-elevation';
+
+/** A separator's outer sizes, and where it hangs. */
+export function SeparatorSizeFields() {
+  const { parts, editStack } = useCollector();
+  const { elevation, warn } = useElevation();
+  const { separator } = parts.stack;
+  const usual = elevation.sizes.separator;
+  const size = (
+    key: 'diameter' | 'height' | 'weight',
+    line: string,
+    label: string,
+    kind: 'diameter' | 'mass' = 'diameter',
+  ) => (
+    <SizeLine
+      kind={kind}
+      line={line}
+      label={label}
+      value={separator[key]}
+      usual={usual[key]}
+      onChange={(value) =>
+        editStack(label, (own) => {
+          own.separator[key] = value;
+        })
+      }
+    />
+  );
+  return (
+    <>
+      {size('diameter', 'across', 'Width of the separator')}
+      {size('height', 'height over the lid', 'Height of the separator')}
+      {size('weight', 'weighs', 'Weight of the separator', 'mass')}
+      <FieldLine
+        line="hung, lid at"
+        label="Height the lid hangs at"
+        value={separator.hungAt}
+        kind="diameter"
+        min={0}
+        max={20}
+        placeholder="stands on the bin"
+        warning={warn('bin too tall', 'bin short of the lid', 'nothing holds the separator')}
+        onChange={(height) =>
+          editStack('height of the separator', (own) => {
+            own.separator.hungAt = height;
+          })
+        }
+        onClear={() =>
+          editStack('height of the separator', (own) => {
+            own.separator.hungAt = null;
+          })
+        }
+      />
+    </>
+  );
+}
+
+/** A blower's outer sizes, and the wheel that has to fit in. */
+export function BlowerSizeFields() {
+  const { parts, editStack, editBlower } = useCollector();
+  const { elevation, warn } = useElevation();
+  const { blower } = parts.stack;
+  const usual = elevation.sizes.blower;
+  const size = (
+    key: keyof Stack['blower'],
+    line: string,
+    label: string,
+    warning: string | null = null,
+  ) => (
+    <SizeLine
+      kind={key === 'weight' ? 'mass' : 'diameter'}
+      line={line}
+      label={label}
+      value={blower[key]}
+      usual={usual[key]}
+      warning={warning}
+      onChange={(value) =>
+        editStack(label, (own) => {
+          own.blower[key] = value;
+        })
+      }
+    />
+  );
+  return (
+    <>
+      {size(
+        'housing',
+        'housing, across',
+        'Width of the blower’s housing',
+        warn('larger than the room', 'wheel in its housing'),
+      )}
+      {size('width', 'housing, deep', 'Depth of the blower’s housing')}
+      {size('motorLength', 'motor, long', 'Length of the motor')}
+      {size('weight', 'weighs, with motor', 'Weight of the blower', warn('heavy blower'))}
+      <FieldLine
+        line="wheel, across"
+        label="Diameter of the wheel"
+        value={parts.blower.wheelDiameter}
+        kind="diameter"
+        min={0.02}
+        max={3}
+        warning={warn('wheel in its housing')}
+        onChange={(diameter) =>
+          editBlower('wheel', (own) => {
+            own.wheelDiameter = diameter;
+          })
+        }
+      />
+    </>
+  );
+}
+
+/** A filter's outer sizes, where it hangs, and what is under it. */
+export function FilterSizeFields() {
+  const { parts, editStack } = useCollector();
+  const { elevation, warn } = useElevation();
+  const { filter, filterBin } = parts.stack;
+  const { sizes } = elevation;
+  return (
+    <>
+      <SizeLine
+        line="across"
+        label="Width of the filter"
+        value={filter.diameter}
+        usual={sizes.filter.diameter}
+        onChange={(value) =>
+          editStack('width of the filter', (own) => {
+            own.filter.diameter = value;
+          })
+        }
+      />
+      <SizeLine
+        line="height"
+        label="Height of the filter"
+        value={filter.height}
+        usual={sizes.filter.height}
+        warning={warn('filter over the ceiling')}
+        onChange={(value) =>
+          editStack('height of the filter', (own) => {
+            own.filter.height = value;
+          })
+        }
+      />
+      <FieldLine
+        line="hung at"
+        label="Height the filter hangs at"
+        value={filter.hungAt}
+        kind="diameter"
+        min={0}
+        max={20}
+        placeholder="stands on its bin"
+        onChange={(height) =>
+          editStack('height of the filter', (own) => {
+            own.filter.hungAt = height;
+          })
+        }
+        onClear={() =>
+          editStack('height of the filter', (own) => {
+            own.filter.hungAt = null;
+          })
+        }
+      />
+      <Line label="under it">
+        <Choice
+          label="What is under the filter"
+          value={filterBin.kind}
+          options={[
+            { value: 'bin', label: 'a bin' },
+            { value: 'bag', label: 'a bag' },
+            { value: 'none', label: 'nothing' },
+          ]}
+          onChange={(kind) =>
+            editStack('filter’s bin', (own) => {
+              own.filterBin.kind = kind;
+            })
+          }
+        />
+      </Line>
+      {filterBin.kind !== 'none' && (
+        <SizeLine
+          line="its height"
+          label="Height of the filter’s bin"
+          value={filterBin.height}
+          usual={sizes.filterBin.height}
+          warning={warn('filter bin too tall')}
+          onChange={(value) =>
+            editStack('height of the filter’s bin', (own) => {
+              own.filterBin.height = value;
+            })
+          }
+        />
+      )}
+    </>
+  );
+}

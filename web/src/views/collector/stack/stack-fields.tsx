@@ -1,0 +1,84 @@
+'use client';
+
+import { MOUNTS } from '@/words/mount-words';
+import { tapeLength } from '@/words/tape-length';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { useCollector } from '../../parts/edited-collector';
+import { OpeningLine } from '../../parts/opening-line';
+import { SeparatorFields } from '../../parts/separator-fields';
+import { BaffleDesign } from '../separator/baffle-design';
+import { CycloneDesign } from '../separator/cyclone-design';
+import { BinFields } from './bin-fields';
+import { JointFields } from './coupling-fields';
+import { BracketFields, MountFields } from './mount-fields';
+import { OrderAndRoom } from './order-and-room';
+import { BlowerSizeFields, FilterSizeFields, SeparatorSizeFields } from './size-fields';
+import { useElevation } from './use-elevation';
+
+/** Everything about how the collector stands, a line each, opening to its fields. */
+export function StackFields() {
+  const { system } = useSolvedShop();
+  const { parts } = useCollector();
+  const { elevation } = useElevation();
+  const { sizes } = elevation;
+  const { stack } = parts;
+  const length = (value: number) => tapeLength(value, system);
+  const across = (diameter: number, height: number) => `${length(diameter)} × ${length(height)}`;
+  const hasSeparator = parts.separator.kind !== 'none';
+  return (
+    <>
+      <OrderAndRoom />
+      {hasSeparator && (
+        <OpeningLine
+          id="bin"
+          name="Bin and lid"
+          about={`${across(sizes.bin.diameter, sizes.bin.height)}, ${stack.emptying.kind === 'lower' ? 'lowered' : 'lifted off'}`}
+        >
+          <BinFields />
+        </OpeningLine>
+      )}
+      <OpeningLine
+        id="separator"
+        name="Separator"
+        about={
+          hasSeparator
+            ? `${across(sizes.separator.diameter, sizes.separator.height)}${stack.separator.hungAt === null ? '' : ', hung'}`
+            : 'none, one stage'
+        }
+      >
+        <SeparatorFields />
+        {hasSeparator && <SeparatorSizeFields />}
+        {parts.separator.kind === 'baffle' && <BaffleDesign />}
+        {parts.separator.kind === 'cyclone' && <CycloneDesign />}
+      </OpeningLine>
+      <OpeningLine
+        id="coupling"
+        name="Couplings"
+        about={`${stack.coupling.kind}, ${stack.transition.kind}`}
+      >
+        <JointFields which="coupling" line="first" />
+        <JointFields which="transition" line="second" />
+      </OpeningLine>
+      <OpeningLine
+        id="blower"
+        name="Blower"
+        about={`${length(sizes.blower.housing)} across, ${parts.blower.name}`}
+      >
+        <BlowerSizeFields />
+      </OpeningLine>
+      <OpeningLine id="mount" name="Carried by" about={MOUNTS[stack.mount.kind]}>
+        <MountFields />
+        {stack.mount.kind === 'wall' && <BracketFields />}
+      </OpeningLine>
+      {sizes.filter.height > 0 && (
+        <OpeningLine
+          id="filter"
+          name="Filter"
+          about={across(sizes.filter.diameter, sizes.filter.height)}
+        >
+          <FilterSizeFields />
+        </OpeningLine>
+      )}
+    </>
+  );
+}

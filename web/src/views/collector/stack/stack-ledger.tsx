@@ -1,0 +1,127 @@
+'use client';
+
+import {
+  binVolume,
+  bracketLoad,
+  type Conflict,
+  formatShort,
+  GRAVITY,
+  LIFT_BY_ONE,
+  stackMasses,
+} from '@frank-gauge/core';
+import type { ReactNode } from 'react';
+import { tellConflict } from '@/words/conflict-words';
+import { tapeLength } from '@/words/tape-length';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { useCollector } from '../../parts/edited-collector';
+import { useElevation } from './use-elevation';
+
+const MARKS: Record<Conflict['severity'], { sign: string; says: string }> = {
+  serious: { sign: '▼', says: 'does not fit' },
+  caution: { sign: '◆', says: 'take care' },
+  note: { sign: '·', says: 'worth knowing' },
+};
+
+/** What the elevation says in sentences and numbers: what does not fit first. */
+export function StackLedger() {
+  const { system } = useSolvedShop();
+  const { conflicts } = useElevation();
+  return (
+    <>
+      <h2 className="text-[18px]">What it takes</h2>
+      <Figures />
+      <h2 className="pt-4 text-[18px]">What to look at</h2>
+      {conflicts.length === 0 ? (
+        <p className="pt-1">
+          <span className="text-enough-text">●</span> Everything fits, as far as it is described.
+        </p>
+      ) : (
+        <ul className="space-y-2 pt-1">
+          {conflicts.map((conflict) => {
+            const { title, text } = tellConflict(conflict, system);
+            const { sign, says } = MARKS[conflict.severity];
+            const isSerious = conflict.severity === 'serious';
+            return (
+              <li key={`${conflict.kind} ${conflict.part} ${conflict.wanted}`}>
+                <p className={`font-semibold ${isSerious ? 'text-starved-text' : ''}`}>
+                  <span aria-hidden>{sign}</span> <span className="sr-only">{says}: </span>
+                  {title}
+                </p>
+                <p>{text}</p>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      <p className="pt-4 text-[14px] text-quiet">
+        Unplug before anything is lifted or opened. Wear a respirator when emptying. What screws
+        bear is by softwood studs, shaking counted twice; a builder and your local code decide.
+      </p>
+    </>
+  );
+}
+
+/** Heights, floor, masses and the bracket's load, a line each. */
+function Figures() {
+  const { system } = useSolvedShop();
+  const { parts } = useCollector();
+  const { elevation } = useElevation();
+  const length = (value: number) => tapeLength(value, system);
+  const mass = (value: number) => formatShort(value, 'mass', system);
+  const masses = stackMasses(parts);
+  const { ceiling, height, floor, sizes } = elevation;
+  const coupling = elevation.joints.find(({ part }) => part === 'coupling');
+  const bracket = bracketLoad(parts.stack.cleat, sizes.blower.weight, sizes.blower.housing / 2);
+  const hasBin = parts.separator.kind !== 'none';
+  return (
+    <dl className="pt-1">
+      <Figure name="height">
+        {length(height)}
+        {ceiling !== null &&
+          (ceiling >= height
+            ? `, ${length(ceiling - height)} free`
+            : `, ${length(height - ceiling)} too high`)}
+      </Figure>
+      <Figure name="floor">
+        {length(floor.width)} × {length(floor.depth)}
+      </Figure>
+      {hasBin && (
+        <>
+          <Figure name="to free the bin">
+            {parts.stack.emptying.kind === 'lower'
+              ? `lower it ${length(parts.stack.emptying.travel)}; its rim wants ${length(parts.stack.lid.lip)}`
+              : `lift ${mass(masses.offBin)} by ${length(parts.stack.lid.lip)}`}
+          </Figure>
+          <Figure name="bin, full">
+            {formatShort(binVolume(parts), 'volume', system)}, about {mass(masses.fullBin)}
+          </Figure>
+        </>
+      )}
+      {coupling && (
+        <Figure name="first coupling">
+          {coupling.kind}, wants {length(coupling.needed)}
+          {elevation.shaft === 'lying' && ` of ${length(coupling.length)}`}
+        </Figure>
+      )}
+      <Figure name="blower to lift">
+        {mass(masses.blower)};{' '}
+        {parts.stack.people === 1 ? 'one lifts' : `${parts.stack.people} lift`}{' '}
+        {mass(LIFT_BY_ONE * parts.stack.people)}
+      </Figure>
+      {parts.stack.mount.kind === 'wall' && (
+        <Figure name="upper screws">
+          {mass(bracket.pull / GRAVITY)} pull, bear {mass(bracket.pullBorne / GRAVITY)}
+        </Figure>
+      )}
+    </dl>
+  );
+}
+
+function Figure({ name, children }: { readonly name: string; readonly children: ReactNode }) {
+  return (
+    <div className="flex gap-3 border-rule border-b py-0.5">
+      <dt className="shrink-0 text-quiet">{name}</dt>
+      <dd className="ml-auto text-right">{children}</dd>
+    </div>
+  );
+}

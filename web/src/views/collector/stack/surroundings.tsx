@@ -1,0 +1,118 @@
+'use client';
+
+import { tapeLength } from '@/words/tape-length';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { useCollector } from '../../parts/edited-collector';
+import type { Drawing } from './drawing';
+import { useElevation } from './use-elevation';
+
+const HATCH = 9;
+
+/** Floor and ceiling with what is solid hatched; studs where something hangs on them. */
+export function Room({ drawing, width }: { readonly drawing: Drawing; readonly width: number }) {
+  const { shop, system } = useSolvedShop();
+  const ceiling = shop.room.ceilingHeight;
+  const solid = (y: number, away: 1 | -1) => (
+    <g stroke="var(--quiet)">
+      <line x1={0} x2={width} y1={y} y2={y} stroke="var(--ink)" strokeWidth={2} />
+      {Array.from({ length: Math.ceil(width / HATCH) }, (_, i) => (
+        <line
+          key={`${away} ${i * HATCH}`}
+          x1={i * HATCH}
+          x2={i * HATCH + 6}
+          y1={y + away * 7}
+          y2={y + away}
+          opacity={0.6}
+        />
+      ))}
+    </g>
+  );
+  return (
+    <>
+      {solid(drawing.z(0), 1)}
+      {ceiling !== null && solid(drawing.z(ceiling), -1)}
+      {ceiling !== null && (
+        <text x={8} y={drawing.z(ceiling) + 15} fontSize="12.5" fill="var(--quiet)">
+          ceiling {tapeLength(ceiling, system)}
+        </text>
+      )}
+    </>
+  );
+}
+
+export function Partition({ x, drawing }: { readonly x: number; readonly drawing: Drawing }) {
+  return (
+    <g>
+      <rect
+        x={x - 4}
+        width={8}
+        y={drawing.z(drawing.top)}
+        height={drawing.z(0) - drawing.z(drawing.top)}
+        fill="var(--rule)"
+      />
+      <text x={x + 8} y={drawing.z(0) - 6} fontSize="12.5" fill="var(--quiet)">
+        next room
+      </text>
+    </g>
+  );
+}
+
+/** Studs, the cleat across them, and its screws, behind the blower. */
+export function Bracket({ drawing }: { readonly drawing: Drawing }) {
+  const { parts } = useCollector();
+  const { elevation } = useElevation();
+  const { cleat } = parts.stack;
+  const blower = elevation.placed.find(({ part }) => part === 'blower');
+  if (!blower) return null;
+  const middle = (blower.x0 + blower.x1) / 2;
+  const rows = [elevation.blowerZ + cleat.rise / 2, elevation.blowerZ - cleat.rise / 2];
+  const half = cleat.length / 2;
+  const first = middle - cleat.studSpacing / 2;
+  const studs: number[] = [];
+  for (let x = first; x > drawing.left; x -= cleat.studSpacing) studs.push(x);
+  for (let x = first + cleat.studSpacing; x < drawing.right; x += cleat.studSpacing) studs.push(x);
+  const inRow = Math.max(1, Math.ceil(cleat.screws / 2));
+  const top = drawing.z(elevation.ceiling ?? drawing.top);
+  return (
+    <g stroke="var(--quiet)" fill="none">
+      {studs.map((x) => (
+        <line
+          key={x}
+          x1={drawing.x(x)}
+          x2={drawing.x(x)}
+          y1={top}
+          y2={drawing.z(0)}
+          strokeDasharray="2 6"
+          opacity={0.7}
+        />
+      ))}
+      {rows.map((z) => (
+        <g key={z}>
+          <rect
+            x={drawing.x(middle - half)}
+            width={drawing.length(cleat.length)}
+            y={drawing.z(z) - 4}
+            height={8}
+            fill="var(--strip)"
+          />
+          {Array.from({ length: inRow }, (_, i) => {
+            // Screws go into the studs: shared between the two behind the bracket.
+            const stud = i % 2 === 0 ? -1 : 1;
+            const aside = Math.floor(i / 2) * 5;
+            const x = drawing.x(middle + (stud * cleat.studSpacing) / 2) + aside;
+            return (
+              <circle
+                key={`${z} ${stud} ${aside}`}
+                cx={x}
+                cy={drawing.z(z)}
+                r={1.8}
+                fill="var(--ink)"
+                stroke="none"
+              />
+            );
+          })}
+        </g>
+      ))}
+    </g>
+  );
+}

@@ -1,0 +1,36 @@
+'use client';
+
+import {
+  type Conflict,
+  type ConflictKind,
+  type Elevation,
+  stackConflicts,
+  standStack,
+} from '@frank-gauge/core';
+import { useMemo } from 'react';
+import { tellConflict } from '@/words/conflict-words';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { useCollector } from '../../parts/edited-collector';
+
+interface Standing {
+  readonly elevation: Elevation;
+  readonly conflicts: readonly Conflict[];
+  /** The first of these conflicts that there is, in a sentence. */
+  readonly warn: (...kinds: ConflictKind[]) => string | null;
+}
+
+/** How the collector that is looked at stands, and what does not fit. */
+export function useElevation(): Standing {
+  const { shop, system } = useSolvedShop();
+  const { parts } = useCollector();
+  const { ceilingHeight } = shop.room;
+  return useMemo(() => {
+    const elevation = standStack(parts, ceilingHeight);
+    const conflicts = stackConflicts(parts, elevation);
+    const warn = (...kinds: ConflictKind[]) => {
+      const found = conflicts.find(({ kind }) => kinds.includes(kind));
+      return found ? tellConflict(found, system).title : null;
+    };
+    return { elevation, conflicts, warn };
+  }, [parts, ceilingHeight, system]);
+}

@@ -1,0 +1,89 @@
+'use client';
+
+import { formatShort, type QuantityKind } from '@frank-gauge/core';
+import { dueIn } from '@/words/due-words';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { type Contenders, Part, Row } from './table-parts';
+
+/** What each asks of blower, motor, circuit and filter. */
+export function LoadRows({ contenders }: Contenders) {
+  const { system } = useSolvedShop();
+  const write = (value: number, kind: QuantityKind) => formatShort(value, kind, system);
+  return (
+    <Part name="What it asks">
+      <Row
+        contenders={contenders}
+        label="at the blower, worst drop open"
+        cell={({ atWorst }) =>
+          atWorst && (
+            <>
+              {write(atWorst.flow, 'flow')}
+              <span className="block">{write(atWorst.pressure, 'pressure')}</span>
+            </>
+          )
+        }
+      />
+      <Row
+        contenders={contenders}
+        label="shaft, at most"
+        cell={({ load }) =>
+          load && (
+            <span className={load.isOverloaded ? 'text-starved-text' : ''}>
+              {load.isOverloaded && '▼ '}
+              {write(load.shaftPower, 'power')}
+            </span>
+          )
+        }
+      />
+      <Row
+        contenders={contenders}
+        label="current, of its breaker"
+        cell={({ load }) =>
+          load && (
+            <span className={load.isCircuitSmall ? 'text-starved-text' : ''}>
+              {load.isCircuitSmall && <span className="block">▼ small circuit</span>}
+              {write(load.current, 'current')} of {write(load.breaker, 'current')}
+            </span>
+          )
+        }
+      />
+      <Row
+        contenders={contenders}
+        label="through the filter"
+        cell={({ load }) =>
+          load?.filter && (
+            <span
+              className={load.filter.faceVelocity > load.filter.comfortable ? 'font-semibold' : ''}
+            >
+              {load.filter.faceVelocity > load.filter.comfortable && '◆ small, '}
+              {write(load.filter.faceVelocity, 'faceVelocity')}
+            </span>
+          )
+        }
+      />
+      <Row
+        contenders={contenders}
+        label="filter due in"
+        cell={({ load }) => {
+          if (!load?.filter) return null;
+          const { timeToDue } = load.filter;
+          return timeToDue === 0 ? 'due now' : dueIn(timeToDue, system);
+        }}
+      />
+      <Row
+        contenders={contenders}
+        label="lets by of 0.3–1 µm, at most"
+        cell={({ load }) =>
+          load?.outdoors
+            ? 'all, outdoors'
+            : load?.filter?.letBy && `${Math.round(100 * load.filter.letBy[0])} %`
+        }
+      />
+      <Row
+        contenders={contenders}
+        label="bin gets of the dust"
+        cell={({ load }) => load && `${Math.round(100 * load.separator.caught)} %`}
+      />
+    </Part>
+  );
+}

@@ -1,0 +1,53 @@
+'use client';
+
+import type { Contender } from '@frank-gauge/core';
+import type { ReactNode } from 'react';
+
+export interface Contenders {
+  readonly contenders: readonly Contender[];
+}
+
+interface RowProps extends Contenders {
+  readonly label: string;
+  readonly cell: (contender: Contender, present: Contender) => ReactNode;
+  readonly isBig?: boolean;
+}
+
+/** What every collector has of one thing, the present one first. */
+export function Row({ label, cell, contenders, isBig = false }: RowProps) {
+  const [present] = contenders;
+  if (!present) return null;
+  return (
+    <tr className="border-rule border-b align-baseline [&>*]:px-1.5 [&>*]:py-1 lg:[&>*]:px-2">
+      <th scope="row" className="sticky left-0 bg-paper bg-clip-padding text-left font-normal">
+        {label}
+      </th>
+      {contenders.map((contender) => (
+        <td
+          key={contender.id ?? ''}
+          className={isBig ? 'font-semibold text-[21px]' : 'whitespace-nowrap'}
+        >
+          {cell(contender, present) ?? '–'}
+        </td>
+      ))}
+    </tr>
+  );
+}
+
+/** Rows that belong together under their name. */
+export function Part({ name, children }: { readonly name: string; readonly children: ReactNode }) {
+  return (
+    <tbody>
+      <tr>
+        <th
+          scope="rowgroup"
+          colSpan={5}
+          className="px-2 pt-4 pb-1 text-left font-medium font-name text-[16px]"
+        >
+          <span className="sticky left-2">{name}</span>
+        </th>
+      </tr>
+      {children}
+    </tbody>
+  );
+}

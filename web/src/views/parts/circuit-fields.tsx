@@ -1,0 +1,113 @@
+'use client';
+
+import { CONDUCTOR_MARGIN, formatShort, PLUG_IDS, PLUGS, TRIP_IDS, TRIPS } from '@frank-gauge/core';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { useCollector } from './edited-collector';
+import { FieldLine, Line } from './line';
+
+const UNKNOWN = 'unknown';
+
+/** What feeds the motor: breaker and plug, and how it stands with them. */
+export function CircuitFields() {
+  const { parts, editBlower } = useCollector();
+  const { blower } = parts;
+  return (
+    <>
+      <FieldLine
+        line="breaker"
+        label="Rating of the breaker"
+        value={blower.breaker}
+        kind="current"
+        min={1}
+        max={1000}
+        onChange={(breaker) =>
+          editBlower('breaker', (own) => {
+            own.breaker = breaker;
+          })
+        }
+      />
+      <Line label="it trips as a">
+        <Choice
+          label="How soon a surge trips the breaker"
+          value={blower.trip}
+          options={TRIP_IDS.map((value) => ({ value, label: TRIPS[value].name }))}
+          onChange={(trip) =>
+            editBlower('breaker’s trip', (own) => {
+              own.trip = trip;
+            })
+          }
+        />
+      </Line>
+      <Line label="plug">
+        <Choice
+          label="How the motor is connected"
+          value={blower.plug ?? UNKNOWN}
+          options={[
+            { value: UNKNOWN, label: 'not known' },
+            ...PLUG_IDS.map((value) => ({ value, label: PLUGS[value].name })),
+          ]}
+          onChange={(value) =>
+            editBlower('plug', (own) => {
+              own.plug = PLUG_IDS.find((id) => id === value) ?? null;
+            })
+          }
+        />
+      </Line>
+      <FieldLine
+        line="start, × full load"
+        label="Starting current over full-load current"
+        value={blower.motor.startRatio}
+        kind="number"
+        min={1}
+        max={20}
+        placeholder="about 6, an estimate"
+        onChange={(ratio) =>
+          editBlower('starting current', (own) => {
+            own.motor.startRatio = ratio;
+          })
+        }
+        onClear={() =>
+          editBlower('starting current', (own) => {
+            own.motor.startRatio = null;
+          })
+        }
+      />
+      <CircuitLine />
+    </>
+  );
+}
+
+/** Full-load, present and starting current against the circuit, in a sentence or two. */
+function CircuitLine() {
+  const { system } = useSolvedShop();
+  const { load } = useCollector();
+  if (!load) return null;
+  const amps = (value: number) =>
+    formatShort(value < 20 ? Number(value.toPrecision(2)) : Math.round(value), 'current', system);
+  const wanted = load.fullLoadCurrent * CONDUCTOR_MARGIN;
+  const wrong = [
+    load.isCircuitSmall &&
+      `its circuit should carry ${amps(wanted)} (125 %), and carries ${amps(load.breaker)}`,
+    load.isPlugWrong && 'the plug is for another voltage',
+    !load.isPlugWrong &&
+      load.plugCarries !== null &&
+      load.fullLoadCurrent > load.plugCarries * 1.001 &&
+      `the plug carries ${amps(load.plugCarries)} for hours`,
+    load.startCurrent > load.startLimit && 'the breaker may trip at the start',
+  ].filter(Boolean);
+  return (
+    <p className="pt-1 text-[14px] text-quiet">
+      {amps(load.fullLoadCurrent)} at full load, about {amps(load.current)} with the gates open now,
+      about {amps(load.startCurrent)} for a moment at the start.{' '}
+      {wrong.length > 0 ? (
+        <strong className="font-semibold text-starved-text">▼ {capital(wrong.join('; '))}.</strong>
+      ) : (
+        'The circuit does.'
+      )}{' '}
+      Wiring is an electrician’s, by your local code.
+    </p>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

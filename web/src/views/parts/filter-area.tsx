@@ -1,0 +1,106 @@
+'use client';
+
+import { bagArea, formatShort, pleatedArea } from '@frank-gauge/core';
+import { useState } from 'react';
+import { Button } from '@/ui/button';
+import { Segmented } from '@/ui/segmented';
+import { useSolvedShop } from '../frame/solved-shop';
+import { FieldLine } from './line';
+
+interface Measured {
+  readonly depth: number | null;
+  readonly height: number | null;
+  readonly pleats: number | null;
+  readonly across: number | null;
+  readonly length: number | null;
+}
+
+const NOTHING: Measured = { depth: null, height: null, pleats: null, across: null, length: null };
+
+/** A filter's area from what a tape measure and a count of pleats say. */
+export function FilterArea({ onArea }: { readonly onArea: (area: number) => void }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <Button
+        look="quiet"
+        aria-expanded={isOpen}
+        className="-ml-3"
+        onClick={() => setOpen(!isOpen)}
+      >
+        Area from pleats or bag
+      </Button>
+      {isOpen && (
+        <Form
+          onDone={(area) => {
+            onArea(area);
+            setOpen(false);
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+function Form({ onDone }: { readonly onDone: (area: number) => void }) {
+  const { system } = useSolvedShop();
+  const [kind, setKind] = useState<'pleats' | 'bag'>('pleats');
+  const [measured, setMeasured] = useState(NOTHING);
+  const field = (key: keyof Measured, line: string, label: string) => (
+    <FieldLine
+      line={line}
+      label={label}
+      value={measured[key]}
+      kind={key === 'pleats' ? 'number' : 'diameter'}
+      isWhole={key === 'pleats'}
+      min={0}
+      isMinExcluded
+      max={key === 'pleats' ? 5000 : 20}
+      saves={false}
+      onChange={(value) => setMeasured((before) => ({ ...before, [key]: value }))}
+      onClear={() => setMeasured((before) => ({ ...before, [key]: null }))}
+    />
+  );
+  const area = areaOf(kind, measured);
+  return (
+    <div className="space-y-1 border-rule border-l pb-1 pl-2">
+      <Segmented
+        label="Kind of filter measured"
+        value={kind}
+        options={[
+          { value: 'pleats', label: 'Pleats' },
+          { value: 'bag', label: 'Bag' },
+        ]}
+        onChange={setKind}
+      />
+      {kind === 'pleats' ? (
+        <>
+          {field('pleats', 'pleats, counted', 'Number of pleats')}
+          {field('depth', 'each, deep', 'Depth of a pleat')}
+          {field('height', 'media, high', 'Height of the media')}
+        </>
+      ) : (
+        <>
+          {field('across', 'bag, across', 'Diameter of the bag')}
+          {field('length', 'bag, long', 'Length of the bag')}
+        </>
+      )}
+      <Button disabled={area === null} onClick={() => area !== null && onDone(area)}>
+        {area === null ? 'Area' : `Take ${formatShort(area, 'area', system)}`}
+      </Button>
+    </div>
+  );
+}
+
+/** Null until all that it needs is measured. */
+function areaOf(
+  kind: 'pleats' | 'bag',
+  { depth, height, pleats, across, length }: Measured,
+): number | null {
+  if (kind === 'bag') {
+    return across === null || length === null ? null : bagArea(across, length);
+  }
+  return depth === null || height === null || pleats === null
+    ? null
+    : pleatedArea(depth, height, pleats);
+}

@@ -1,0 +1,59 @@
+import {
+  type Closing,
+  type EndWhat,
+  type Fit,
+  formatShort,
+  type JointEnd,
+  type UnitSystem,
+} from '@frank-gauge/core';
+
+const WHATS: Record<EndWhat, string> = {
+  port: 'port',
+  hose: 'hose',
+  pipe: 'pipe',
+  branch: 'branch',
+  separatorInlet: 'separator, inlet',
+  separatorOutlet: 'separator, outlet',
+  coupling: 'first coupling',
+  blowerInlet: 'blower, inlet',
+  blowerOutlet: 'blower, outlet',
+  transition: 'second coupling',
+  filter: 'filter',
+};
+
+/** What an end is, and of what. */
+export const endWord = ({ what, of }: JointEnd): string =>
+  of === '' ? WHATS[what] : `${of}, ${WHATS[what]}`;
+
+/** What closes a joint. */
+export function closingWords(closing: Closing, system: UnitSystem): string {
+  switch (closing.kind) {
+    case 'nothing':
+      return 'nothing: it holds as it is; tape over the seam';
+    case 'clamp':
+      return 'a hose clamp';
+    case 'tape':
+      return closing.turns === 1 ? 'one turn of tape' : `${closing.turns} turns of tape`;
+    case 'gasket':
+      return `a soft strip of ${formatShort(closing.thickness, 'thickness', system)}`;
+    case 'coupler':
+      return 'a sleeve of their size';
+    case 'reducer':
+      return 'a reducer, or an adapter';
+    case 'adapter':
+      return 'an adapter';
+  }
+}
+
+/** Which goes inside which. */
+export const INSIDE: Record<Fit['inside'], string> = {
+  upstream: 'the first into the second',
+  downstream: 'the second into the first',
+  neither: 'neither goes in',
+};
+
+/** A gap across, small: thousandths of an inch or tenths of a millimetre; tight where it stretches. */
+export function gapWords(gap: number, system: UnitSystem): string {
+  if (gap < 0) return 'tight';
+  return formatShort(Math.round(gap * 1e5) / 1e5, 'thickness', system);
+}

@@ -1,0 +1,10 @@
+import type { Stack } from '@frank-gauge/core';
+
+/** What carries a blower. */
+export const MOUNTS: Record<Stack['mount']['kind'], string> = {
+  onSeparator: 'stands on the separator',
+  wall: 'hangs on the wall',
+  cart: 'on the floor or a cart',
+  attic: 'in the attic, over the ceiling',
+  nextRoom: 'in the next room',
+};

@@ -1,0 +1,5 @@
+import { formatShort, NOISE_DISTANCE, toSI, type UnitSystem } from '@frank-gauge/core';
+
+/** Where a collector's noise is stated, in a round figure: 3 m and 10 ft are 0.1 dB apart. */
+export const noiseDistance = (system: UnitSystem): string =>
+  formatShort(system === 'us' ? toSI(10, 'ft') : NOISE_DISTANCE, 'length', system);
