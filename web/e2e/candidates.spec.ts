@@ -95,3 +95,65 @@ test('four at once and no more; one let go can be brought back', async ({ page }
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.getByRole('columnheader')).toHaveCount(5);
 });
+
+test('a cyclone put into a one-stage shop: what it costs in air is read before it is bought', async ({
+  page,
+}) => {
+  await openAlone(page);
+  await page.getByRole('button', { name: /^In the shop/ }).click();
+  await page.getByLabel('Kind of separator').selectOption({ label: 'None, one stage' });
+  await page.getByRole('button', { name: 'Try another collector' }).click();
+  await page.getByLabel('Kind of separator').selectOption({ label: 'Cyclone' });
+  const without = await gets(page, 'Planer', 0);
+  const cost = without - (await gets(page, 'Planer', 1));
+  expect(cost).toBeGreaterThan(0.1 * without);
+  await expect(page.getByRole('row', { name: /^Planer/ })).toContainText(`−${cost}`);
+  await expect(page.getByRole('row', { name: /bin gets of the dust/ })).toContainText('97 %');
+});
+
+test('a true 2 hp motor on a 15 A circuit is flagged, at its fields and in the table', async ({
+  page,
+}) => {
+  await openAlone(page);
+  await page.getByRole('button', { name: /^In the shop/ }).click();
+  await page.getByLabel('Voltage of the motor').fill('120');
+  await page.getByLabel('Rating of the breaker').fill('15');
+  await expect(page.getByText('▼ small circuit')).toBeVisible();
+  // 24 A at 115 V, 23 at 120; the circuit carries 125 % of it.
+  await expect(
+    page.getByText(/Its circuit should carry 29 A \(125 %\), and carries 15 A/),
+  ).toBeVisible();
+  await expect(page.getByText(/the plug is for another voltage/)).toBeVisible();
+  await page.getByLabel('How the motor is connected').selectOption({ label: '15 A, 120 V' });
+  await expect(page.getByText(/the plug carries 12 A for hours/)).toBeVisible();
+  await page.getByLabel('Voltage of the motor').fill('230');
+  await page.getByLabel('Rating of the breaker').fill('20');
+  await page.getByLabel('How the motor is connected').selectOption({ label: '20 A, 240 V' });
+  await expect(page.getByText('The circuit does.')).toBeVisible();
+});
+
+test('how each stands: height, floor, noise, and what is short', async ({ page }) => {
+  await openCollector(page);
+  await expect(page.getByRole('row', { name: /^fits/ })).toContainText('1⅜ in. short');
+  await expect(page.getByRole('row', { name: /^height/ })).toContainText('115½ in.');
+  await expect(page.getByRole('row', { name: /^noise/ })).toContainText(/about 8\d dB\(A\)/);
+});
+
+test('a filter’s area from its pleats, and an enclosure with what it costs', async ({ page }) => {
+  await openAlone(page);
+  await page.getByRole('button', { name: /^In the shop/ }).click();
+  await page.getByRole('button', { name: 'Area from pleats or bag' }).click();
+  await page.getByLabel('Number of pleats').fill('180');
+  await page.getByLabel('Depth of a pleat').fill('2 in');
+  await page.getByLabel('Height of the media').fill('36 in');
+  // 2 × 2 in. × 36 in. × 180 = 180 ft².
+  await page.getByRole('button', { name: 'Take 180 ft²' }).click();
+  await expect(page.getByLabel('Area of the filter media')).toHaveValue('180');
+  await page
+    .getByLabel('Where the air goes')
+    .selectOption({ label: 'into an enclosure, out by a return filter' });
+  await page.getByRole('button', { name: 'Build a box for it' }).click();
+  await expect(page.getByText(/About \d+ dB quieter, rough/)).toBeVisible();
+  await page.getByLabel('Face area of the return filter').fill('1');
+  await expect(page.getByText(/it wants \d/)).toBeVisible();
+});

@@ -1,8 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, openDemo, test } from './bench';
 
+const BENCHES = ['collector/stack', 'collector/fits', 'collector/noise', 'collector/test'] as const;
+
 for (const theme of ['light', 'dark'] as const) {
-  for (const view of ['collector', 'air', 'log', 'shops', 'sources'] as const) {
+  for (const view of ['collector', ...BENCHES, 'air', 'log', 'shops', 'sources'] as const) {
     test(`${view} has no fault a checker can find, ${theme}`, async ({
       page,
       context,
@@ -26,9 +28,9 @@ for (const theme of ['light', 'dark'] as const) {
 test('a phone shows everything in one column, nothing wider than the screen', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openDemo(page);
-  for (const view of ['collector', 'air', 'log']) {
+  for (const view of ['collector', ...BENCHES, 'air', 'log']) {
     await page.goto(`/shop/heron-slip/${view}`);
-    await expect(page.getByRole('navigation')).toBeVisible();
+    await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
     const excess = await page.evaluate(
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
     );

@@ -68,7 +68,9 @@ export function StepTable({ test }: { readonly test: CurveTest }) {
             <th>pressure behind it, {pressure}</th>
             <th>suction ahead of the separator, {pressure}</th>
             <th className="text-right">across the blower</th>
-            <th className="w-9" />
+            <th className="w-9">
+              <span className="sr-only">take out</span>
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -29,7 +29,8 @@ export function FitsView() {
           tabIndex={0}
           className="min-w-0 overflow-x-auto px-3 pb-6 xl:overflow-y-auto"
         >
-          <p className="max-w-prose py-2 text-[14px] text-quiet">
+          <h1 className="pt-2 text-[17px]">What goes into what</h1>
+          <p className="max-w-prose pb-2 text-[14px] text-quiet">
             Nominal sizes lie. Ends stand with the diameters of their standard, or with a wall as
             such parts usually have; put a calliper to them and write over what is wrong.
           </p>

@@ -36,7 +36,9 @@ export function SoundTable() {
           <th className="text-right">allowed</th>
           <th>note</th>
           <th>read</th>
-          <th className="w-9" />
+          <th className="w-9">
+            <span className="sr-only">take out</span>
+          </th>
         </tr>
       </thead>
       <tbody>

@@ -15,6 +15,7 @@ export function StackView() {
           aria-label="Parts"
           className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"
         >
+          <h1 className="sr-only">How the collector stands</h1>
           <div className="px-2 pt-2">
             <CollectorChoice />
           </div>
