@@ -6,6 +6,12 @@ import { build, CHROMIUM, freePort, isBuilt, ROOT, startApp } from './machine.mj
 
 const PICTURES = [
   { name: 'collector', path: 'collector' },
+  { name: 'stack', path: 'collector/stack' },
+  { name: 'stack-dark', path: 'collector/stack', theme: 'dark' },
+  { name: 'stack-phone', path: 'collector/stack', width: 390, height: 844 },
+  { name: 'fits', path: 'collector/fits' },
+  { name: 'noise', path: 'collector/noise' },
+  { name: 'field-test', path: 'collector/test' },
   { name: 'air', path: 'air' },
   { name: 'air-dark', path: 'air', theme: 'dark' },
   { name: 'log', path: 'log' },

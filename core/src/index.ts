@@ -204,3 +204,4 @@ export {
   type Standing,
 } from './verdict/judge-drops';
 export { pressureLadder, type Rung } from './verdict/pressure-ladder';
+export { type SeparatorSchool, separatorSchools } from './verdict/separator-schools';

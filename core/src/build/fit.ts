@@ -28,17 +28,17 @@ export interface Fit {
 }
 
 /** A rigid end goes into one this much narrower with a push, m: common practice, no source. */
-const PUSH = 0.3e-3;
+export const PUSH = 0.3e-3;
 /** A hose stretches by this share of its inside: common practice, no source. */
-const STRETCH = 0.02;
+export const STRETCH = 0.02;
 /** Up to this gap across, two rigid ends hold as they are, m. */
-const SNUG = 0.4e-3;
+export const SNUG = 0.4e-3;
 /** A clamp draws a hose in by this share. */
 const DRAWN = 0.02;
 /** Nobody winds more. */
 export const MOST_TURNS = 12;
 /** A strip thicker than this leaves the joint loose, m. */
-const THICKEST_GASKET = 8e-3;
+export const THICKEST_GASKET = 8e-3;
 /** Squeezed to two thirds it seals. */
 const SQUEEZED = 2 / 3;
 /** A change of size a shop buys a reducer for, of the larger diameter. */

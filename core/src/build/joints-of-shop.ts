@@ -35,7 +35,7 @@ export interface JointPlace {
 }
 
 /** Wall of a port, spigot or cuff whose outside nobody measured, m: an estimate. */
-const USUAL_WALL = 1e-3;
+export const USUAL_WALL = 1e-3;
 
 /**
  * Every joint of ducts and collector where unlike parts meet, the machines' first: port to hose, hose

@@ -5,6 +5,7 @@ import { airAndDuct } from './air-and-duct';
 import type { CoefficientGroup } from './coefficient';
 import { collector } from './collector';
 import { fittings } from './fittings';
+import { stackAndNoise } from './stack-and-noise';
 
 /**
  * The coefficients the program reckons with, gathered from the very tables it reckons by: what is
@@ -14,6 +15,7 @@ export const coefficientGroups = (): CoefficientGroup[] => [
   ...airAndDuct(),
   ...fittings(),
   ...collector(),
+  ...stackAndNoise(),
   {
     title: 'Machines, to start from',
     about: 'flow each usually needs, and its port; edit both to what stands in your shop',

@@ -5,11 +5,11 @@ import type { Stack } from '../shop/schema';
 export const GRAVITY = 9.80665;
 
 /** Specific gravity of a softwood stud, spruce-pine-fir (NDS, from memory). */
-const STUD_GRAVITY = 0.42;
+export const STUD_GRAVITY = 0.42;
 /** A running blower shakes, and people lean on it: its weight counts twice. Common practice, no source. */
 export const SHAKE = 2;
 /** What one ¼-in. lag screw bears across its thread in a stud, N: an estimate, by its diameter squared. */
-const SHEAR_OF_QUARTER_INCH = 500;
+export const SHEAR_OF_QUARTER_INCH = 500;
 const QUARTER_INCH = toSI(0.25, 'in');
 /** A stud gives a cleat this much on either side of its centre to end on. */
 const STUD_EDGE = toSI(1.5, 'in');

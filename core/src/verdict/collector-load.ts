@@ -48,8 +48,9 @@ export interface FilterLoad {
   readonly faceVelocity: number;
   /** Above which this media is called small for its flow. */
   readonly comfortable: number;
-  /** Pa, at its present loading. */
+  /** Pa, at its present loading, and with the same flow when clean. */
   readonly pressure: number;
+  readonly cleanPressure: number;
   readonly loading: number;
   /** Running time until it is due for cleaning, s; null where no dust reaches it. */
   readonly timeToDue: number | null;
@@ -129,6 +130,7 @@ function filterLoad(
     faceVelocity: faceVelocity(flow, filter),
     comfortable: comfortableFaceVelocity(media.permeability),
     pressure: filterResistance(filter, loading) * flow,
+    cleanPressure: filterResistance(filter, 1) * flow,
     loading,
     timeToDue: Number.isFinite(due) ? due : null,
     letBy: media.grade === null ? null : finesLetBy(media.grade),

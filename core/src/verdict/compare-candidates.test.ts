@@ -6,6 +6,7 @@ import { type Shop, shopSchema } from '../shop/schema';
 import { arrangeDucts } from '../shop/topology';
 import { compareCandidates } from './compare-candidates';
 import { judgeDrops } from './judge-drops';
+import { separatorSchools } from './separator-schools';
 
 function compared(shop: Shop) {
   const arranged = arrangeDucts(shop);
@@ -167,5 +168,32 @@ describe('how contenders stand and sound', () => {
     after.forEach((level, i) => {
       expect(level - (before[i] ?? 0)).toBeCloseTo((after[0] ?? 0) - (before[0] ?? 0), 9);
     });
+  });
+});
+
+describe('kinds of separator', () => {
+  const shop = threeBranchShop();
+  Object.assign(shop.collector.separator, { kind: 'cyclone', heads: 4 });
+  const filter = { name: '', area: 10, permeability: 0.1, grade: null };
+  shop.collector.exhaust = { kind: 'filter', filter };
+  const { tree } = compared(shop);
+  const schools = separatorSchools(shop, tree, 'found');
+  const of = (kind: string) => schools.find((school) => school.kind === kind);
+
+  it('cost air in the order of their heads, and save the filter as they catch', () => {
+    expect(of('none')?.share).toBe(1);
+    const shares = ['none', 'cyclone', 'lid', 'baffle'].map((kind) => of(kind)?.share ?? 0);
+    expect(shares).toEqual([...shares].sort((a, b) => b - a));
+    expect(of('cyclone')?.timeToDue).toBeGreaterThan(10 * (of('none')?.timeToDue ?? 0));
+    expect(of('baffle')?.timeToDue).toBeLessThan(of('cyclone')?.timeToDue ?? 0);
+  });
+
+  it('the collector’s own counts by its own figures', () => {
+    const own = judgeDrops(shop, tree, 'found', 'one').map((verdict) =>
+      verdict.kind === 'judged' ? verdict.flow : null,
+    );
+    expect(of('cyclone')).toMatchObject({ isOwn: true });
+    expect(own).toContain(of('cyclone')?.flow);
+    expect(of('none')?.height).toBeLessThan(of('cyclone')?.height ?? 0);
   });
 });

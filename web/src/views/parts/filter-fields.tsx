@@ -153,7 +153,9 @@ function FilterLife() {
   return (
     <p className="pt-1 text-[14px] text-quiet">
       It takes {formatShort(filter.pressure, 'pressure', system)} at{' '}
-      {formatShort(filter.faceVelocity, 'faceVelocity', system)}. {due}, with{' '}
+      {formatShort(filter.faceVelocity, 'faceVelocity', system)}
+      {filter.loading > 1 && `, clean ${formatShort(filter.cleanPressure, 'pressure', system)}`}; up
+      to {formatShort(filter.comfortable, 'faceVelocity', system)} are usual. {due}, with{' '}
       {`${Math.round(100 * separator.caught)}\u00a0% of the dust caught before it: an estimate.`}
       {filter.letBy && ` It may let ${Math.round(100 * filter.letBy[0])} % of 0.3–1 µm by.`}
     </p>

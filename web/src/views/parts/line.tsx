@@ -3,6 +3,7 @@
 import { formatShort } from '@frank-gauge/core';
 import { type ComponentProps, type ReactNode, useId } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
+import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../frame/solved-shop';
 
 /** A label with its field, side by side. */
@@ -70,7 +71,7 @@ export function SizeLine({ kind = 'diameter', usual, onChange, ...field }: SizeL
       max={kind === 'mass' ? 2000 : 20}
       {...field}
       kind={kind}
-      placeholder={`about ${formatShort(Number(usual.toPrecision(3)), kind, system)}`}
+      placeholder={`about ${kind === 'mass' ? formatShort(usual, kind, system) : tapeLength(usual, system)}`}
       onChange={onChange}
       onClear={() => onChange(null)}
     />

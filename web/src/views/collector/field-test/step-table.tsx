@@ -59,7 +59,7 @@ export function StepTable({ test }: { readonly test: CurveTest }) {
   const pressure = system === 'us' ? 'in. w.g.' : 'Pa';
   return (
     <>
-      <table className="w-full border-collapse">
+      <table className="w-full min-w-[560px] border-collapse">
         <thead className="text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
           <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
             <th className="w-8">no.</th>

@@ -1,6 +1,14 @@
 'use client';
 
-import { type JointEnd, type JointPlace, unitSymbol } from '@frank-gauge/core';
+import {
+  fromSI,
+  type JointEnd,
+  type JointPlace,
+  STYLES,
+  toSI,
+  type UnitSystem,
+  unitSymbol,
+} from '@frank-gauge/core';
 import { Button } from '@/ui/button';
 import { closingWords, endWord, gapWords, INSIDE } from '@/words/fit-words';
 import { useSolvedShop } from '../../frame/solved-shop';
@@ -18,7 +26,7 @@ export function JointTable({ joints, chosen, onAdapter }: Props) {
   const { system } = useSolvedShop();
   const unit = unitSymbol('diameter', system);
   return (
-    <table className="w-full border-collapse">
+    <table className="w-full min-w-[620px] border-collapse">
       <thead className="sticky top-0 z-20 bg-paper text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
         <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
           <th>the air comes from, and goes on to</th>
@@ -81,14 +89,22 @@ interface EndProps {
   readonly side: 'upstream' | 'downstream';
 }
 
+/** As finely as a calliper shows it: what nobody measured has no more figures. */
+function roundly(value: number, system: UnitSystem): number {
+  const { unit } = STYLES[system].diameter;
+  const places = system === 'us' ? 1000 : 10;
+  return toSI(Math.round(fromSI(value, unit) * places) / places, unit);
+}
+
 function EndCells({ joint, side }: EndProps) {
+  const { system } = useSolvedShop();
   const end = joint[side];
   const word = endWord(end);
   const field = (key: 'inside' | 'outside') => (
     <td>
       <ShopQuantity
         label={`${key === 'inside' ? 'Inside' : 'Outside'} diameter of ${word} (${joint.id})`}
-        value={end[key]}
+        value={end.origin === 'measured' ? end[key] : roundly(end[key], system)}
         kind="diameter"
         min={0.01}
         max={2}

@@ -26,7 +26,7 @@ export function SoundTable() {
   const { sounds } = shop.log;
   const latestFirst = [...sounds].sort((a, b) => b.at.localeCompare(a.at));
   return (
-    <table className="w-full border-collapse">
+    <table className="w-full min-w-[560px] border-collapse">
       <thead className="sticky top-0 bg-paper text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
         <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
           <th>place</th>

@@ -8,6 +8,7 @@ import { OpeningLine } from '../../parts/opening-line';
 import { SeparatorFields } from '../../parts/separator-fields';
 import { BaffleDesign } from '../separator/baffle-design';
 import { CycloneDesign } from '../separator/cyclone-design';
+import { SeparatorSchools } from '../separator/separator-schools';
 import { BinFields } from './bin-fields';
 import { JointFields } from './coupling-fields';
 import { BracketFields, MountFields } from './mount-fields';
@@ -48,6 +49,7 @@ export function StackFields() {
       >
         <SeparatorFields />
         {hasSeparator && <SeparatorSizeFields />}
+        <SeparatorSchools />
         {parts.separator.kind === 'baffle' && <BaffleDesign />}
         {parts.separator.kind === 'cyclone' && <CycloneDesign />}
       </OpeningLine>

@@ -10,7 +10,7 @@ import { StackLedger } from './stack-ledger';
 export function StackView() {
   return (
     <ChosenCollector>
-      <div className="grid grid-cols-1 md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[300px_minmax(0,1fr)_272px] xl:overflow-hidden">
+      <div className="grid grid-cols-1 md:h-full md:grid-cols-[320px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[320px_minmax(0,1fr)_268px] xl:overflow-hidden">
         <section
           aria-label="Parts"
           className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"

@@ -1,7 +1,6 @@
 'use client';
 
 import { formatShort, type QuantityKind } from '@frank-gauge/core';
-import { dueIn } from '@/words/due-words';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { type Contenders, Part, Row } from './table-parts';
 
@@ -37,18 +36,6 @@ export function LoadRows({ contenders }: Contenders) {
       />
       <Row
         contenders={contenders}
-        label="current, of its breaker"
-        cell={({ load }) =>
-          load && (
-            <span className={load.isCircuitSmall ? 'text-starved-text' : ''}>
-              {load.isCircuitSmall && <span className="block">▼ small circuit</span>}
-              {write(load.current, 'current')} of {write(load.breaker, 'current')}
-            </span>
-          )
-        }
-      />
-      <Row
-        contenders={contenders}
         label="through the filter"
         cell={({ load }) =>
           load?.filter && (
@@ -63,20 +50,18 @@ export function LoadRows({ contenders }: Contenders) {
       />
       <Row
         contenders={contenders}
-        label="filter due in"
-        cell={({ load }) => {
-          if (!load?.filter) return null;
-          const { timeToDue } = load.filter;
-          return timeToDue === 0 ? 'due now' : dueIn(timeToDue, system);
-        }}
-      />
-      <Row
-        contenders={contenders}
-        label="lets by of 0.3–1 µm, at most"
+        label="filter takes, clean"
         cell={({ load }) =>
-          load?.outdoors
-            ? 'all, outdoors'
-            : load?.filter?.letBy && `${Math.round(100 * load.filter.letBy[0])} %`
+          load?.filter && (
+            <>
+              {write(load.filter.pressure, 'pressure')}
+              {load.filter.loading > 1 && (
+                <span className="block text-[14px] text-quiet">
+                  {write(load.filter.cleanPressure, 'pressure')}
+                </span>
+              )}
+            </>
+          )
         }
       />
       <Row

@@ -1,0 +1,72 @@
+import { SEPARATOR_KINDS, SEPARATORS, type SeparatorKind } from '../collector/separator';
+import type { View } from '../network/assemble/setting';
+import { withCandidate } from '../shop/edit-candidates';
+import type { Separator, Shop } from '../shop/schema';
+import type { DuctTree } from '../shop/topology';
+import { standStack } from '../stack/stand-stack';
+import { collectorLoad } from './collector-load';
+import { judgeDrops } from './judge-drops';
+
+/** What a kind of separator costs this shop in air, and saves in filter. SI. */
+export interface SeparatorSchool {
+  readonly kind: SeparatorKind;
+  /** It is the one the collector has, by its own figures; the others by usual ones, estimates. */
+  readonly isOwn: boolean;
+  /** At the drop that does worst with none; null without an answer. */
+  readonly flow: number | null;
+  /** Share of the air without any separator that it leaves. */
+  readonly share: number | null;
+  readonly caught: number;
+  /** Running time until the filter is due, s; null: no filter, or no dust reaches it. */
+  readonly timeToDue: number | null;
+  readonly height: number;
+}
+
+const usual = (own: Separator, kind: SeparatorKind): Separator =>
+  kind === own.kind
+    ? own
+    : {
+        ...own,
+        kind,
+        heads: SEPARATORS[kind].heads,
+        caught: SEPARATORS[kind].caught,
+        proportions: null,
+        origin: { kind: 'assumed' },
+      };
+
+/**
+ * Each kind of separator in the collector's place, everything else as it is: none, cyclone, slotted
+ * baffle, lid. The same drop is read in all, the worst one of the shop without a separator.
+ *
+ * @param shop with the collector that is asked about standing in it
+ */
+export function separatorSchools(shop: Shop, tree: DuctTree, view: View): SeparatorSchool[] {
+  const { collector } = shop;
+  const tried = SEPARATOR_KINDS.map((kind) => {
+    const separator = usual(collector.separator, kind);
+    const parts = { ...collector, separator };
+    const changed = withCandidate(shop, { id: '', name: '', cost: null, ...parts });
+    const drops = judgeDrops(changed, tree, view, 'one').flatMap((verdict) =>
+      verdict.kind === 'judged' ? [verdict] : [],
+    );
+    return { kind, separator, changed, drops };
+  });
+  const bare = tried.find(({ kind }) => kind === 'none')?.drops ?? [];
+  const worst = bare.reduce<(typeof bare)[number] | null>(
+    (least, next) => (least && least.margin / least.need <= next.margin / next.need ? least : next),
+    null,
+  );
+  return tried.map(({ kind, separator, changed, drops }) => {
+    const at = drops.find(({ drop }) => drop.id === worst?.drop.id) ?? null;
+    const load = at && collectorLoad(changed, at.solution, view);
+    return {
+      kind,
+      isOwn: kind === collector.separator.kind,
+      flow: at?.flow ?? null,
+      share: at && worst && worst.flow > 0 ? at.flow / worst.flow : null,
+      caught: load?.separator.caught ?? separator.caught,
+      timeToDue: load?.filter?.timeToDue ?? null,
+      height: standStack(changed.collector, shop.room.ceilingHeight).height,
+    };
+  });
+}

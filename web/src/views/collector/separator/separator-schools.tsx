@@ -1,0 +1,62 @@
+'use client';
+
+import { formatShort, SEPARATORS, separatorSchools, withCandidate } from '@frank-gauge/core';
+import { useMemo } from 'react';
+import { useChoices } from '@/store/choices';
+import { dueIn } from '@/words/due-words';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { useCollector } from '../../parts/edited-collector';
+
+/** What each kind of separator costs this shop in air, and saves in filter. */
+export function SeparatorSchools() {
+  const { shop, tree, system } = useSolvedShop();
+  const { parts } = useCollector();
+  const view = useChoices((choices) => choices.view);
+  const schools = useMemo(() => {
+    const own = withCandidate(shop, { id: '', name: '', cost: null, ...parts });
+    return separatorSchools(own, tree, view);
+  }, [shop, tree, view, parts]);
+  if (tree.drops.length === 0) return null;
+  return (
+    <div className="pt-2">
+      <p className="font-semibold">What each kind costs here</p>
+      <table className="w-full border-collapse">
+        <thead className="text-[13px] text-quiet">
+          <tr className="[&>th]:pr-1 [&>th]:text-left [&>th]:font-normal">
+            <th>kind</th>
+            <th className="!text-right">air</th>
+            <th className="!text-right">bin gets</th>
+            <th className="!text-right">filter due</th>
+          </tr>
+        </thead>
+        <tbody>
+          {schools.map(({ kind, isOwn, flow, share, caught, timeToDue }) => (
+            <tr
+              key={kind}
+              className={`border-rule border-b align-baseline ${isOwn ? 'font-semibold' : 'font-normal'}`}
+            >
+              <th scope="row" className={`text-left ${isOwn ? 'font-semibold' : 'font-normal'}`}>
+                {(SEPARATORS[kind].name.split(/ in | with |,/)[0] ?? '').toLowerCase()}
+              </th>
+              <td className="text-right">
+                {flow === null ? '–' : formatShort(flow, 'flow', system)}
+                {share !== null && share < 1 && (
+                  <span className="block text-[13px] text-quiet">
+                    −{Math.round(100 * (1 - share))} %
+                  </span>
+                )}
+              </td>
+              <td className="text-right">{Math.round(100 * caught)} %</td>
+              <td className="text-right">
+                {timeToDue === null ? '–' : timeToDue === 0 ? 'now' : dueIn(timeToDue, system)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-[13px] text-quiet">
+        At the drop that has least; the others by usual figures, estimates.
+      </p>
+    </div>
+  );
+}

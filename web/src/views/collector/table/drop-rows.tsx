@@ -1,0 +1,39 @@
+'use client';
+
+import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { type Contenders, Part, Row } from './table-parts';
+
+/** What every machine gets with each, and what it gains or loses. */
+export function DropRows({ contenders }: Contenders) {
+  const { tree, system } = useSolvedShop();
+  const style = STYLES[system].flow;
+  return (
+    <Part name={`What each machine gets, ${unitSymbol('flow', system)}`}>
+      {tree.drops.map(({ id, name }) => (
+        <Row
+          key={id}
+          contenders={contenders}
+          label={name}
+          cell={(contender, present) => {
+            const own = contender.drops.find(({ drop }) => drop === id)?.flow ?? null;
+            const now = present.drops.find(({ drop }) => drop === id)?.flow ?? null;
+            if (own === null) return 'no answer';
+            const change = contender.id !== null && now !== null ? own - now : null;
+            return (
+              <>
+                <strong className="font-semibold">{writeNumber(own, style)}</strong>
+                {change !== null && (
+                  <span className="inline-block w-11 text-[14px] text-quiet">
+                    {change >= 0 ? '+' : ''}
+                    {writeNumber(change, style)}
+                  </span>
+                )}
+              </>
+            );
+          }}
+        />
+      ))}
+    </Part>
+  );
+}

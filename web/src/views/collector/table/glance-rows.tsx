@@ -1,0 +1,121 @@
+'use client';
+
+import {
+  type Contender,
+  type DropWith,
+  formatShort,
+  fromSI,
+  type QuantityKind,
+  STYLES,
+  unitSymbol,
+  writeNumber,
+} from '@frank-gauge/core';
+import { shortBy, tellConflict } from '@/words/conflict-words';
+import { dueIn } from '@/words/due-words';
+import { noiseDistance } from '@/words/noise-distance';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { type Contenders, Part, Row } from './table-parts';
+
+/** What decides between them: air, whether it fits, circuit, filter, noise, and what the gain costs. */
+export function GlanceRows({ contenders }: Contenders) {
+  const { shop, system } = useSolvedShop();
+  const { currency } = shop.shop.money;
+  const { unit } = STYLES[system].flow;
+  const write = (value: number, kind: QuantityKind) => formatShort(value, kind, system);
+  const named = (drop: DropWith | null) =>
+    drop && (
+      <>
+        <Held drop={drop} />
+        <span className="block font-normal text-[14px] text-quiet">{drop.name}</span>
+      </>
+    );
+  return (
+    <Part name={`At a glance; air against its need, ${unitSymbol('flow', system)}`}>
+      <Row
+        contenders={contenders}
+        label="worst drop"
+        isBig
+        cell={({ worst }) => named(worst) ?? 'no answer'}
+      />
+      <Row contenders={contenders} label="best drop" cell={({ best }) => named(best)} />
+      <Row contenders={contenders} label="fits" cell={(contender) => <Fits of={contender} />} />
+      <Row
+        contenders={contenders}
+        label="current, of its breaker"
+        cell={({ load }) =>
+          load && (
+            <span className={load.isCircuitSmall ? 'text-starved-text' : ''}>
+              {load.isCircuitSmall && <span className="block">▼ small circuit</span>}
+              {write(load.current, 'current')} of {write(load.breaker, 'current')}
+            </span>
+          )
+        }
+      />
+      <Row
+        contenders={contenders}
+        label="filter due in"
+        cell={({ load }) => {
+          if (!load?.filter) return null;
+          const { timeToDue } = load.filter;
+          return timeToDue === 0 ? 'due now' : dueIn(timeToDue, system);
+        }}
+      />
+      <Row
+        contenders={contenders}
+        label="lets by of 0.3–1 µm, at most"
+        cell={({ load }) =>
+          load?.outdoors
+            ? 'all, outdoors'
+            : load?.filter?.letBy && `${Math.round(100 * load.filter.letBy[0])} %`
+        }
+      />
+      <Row
+        contenders={contenders}
+        label={`noise at ${noiseDistance(system)}, estimate`}
+        cell={({ noise }) => noise !== null && `about ${Math.round(noise)} dB(A)`}
+      />
+      <Row
+        contenders={contenders}
+        label={`for each ${unitSymbol('flow', system)} its worst drop gains`}
+        cell={({ id, gain, costOfGain }) => {
+          if (id === null) return null;
+          if (gain !== null && gain <= 0) return 'nothing gained';
+          if (costOfGain === null) return null;
+          return `${currency} ${(costOfGain / fromSI(1, unit)).toFixed(2)}`;
+        }}
+      />
+    </Part>
+  );
+}
+
+/** Flow with its sign against the need: enough, or short by how much. */
+function Held({ drop }: { readonly drop: DropWith }) {
+  const { system } = useSolvedShop();
+  if (drop.flow === null) return 'no answer';
+  const over = drop.flow - drop.need;
+  const isShort = over < 0;
+  return (
+    <span className={isShort ? 'text-starved-text' : 'text-enough-text'}>
+      <span aria-hidden>{isShort ? '▼' : '●'}</span> {isShort ? '' : '+'}
+      {writeNumber(over, STYLES[system].flow)}
+    </span>
+  );
+}
+
+/** The first thing that keeps it from standing, with what is short. */
+function Fits({ of: { conflicts } }: { readonly of: Contender }) {
+  const { system } = useSolvedShop();
+  const serious = conflicts.filter(({ severity }) => severity === 'serious');
+  const [first] = serious;
+  if (!first) {
+    const careful = conflicts.filter(({ severity }) => severity === 'caution').length;
+    return careful > 0 ? `yes, ${careful} to heed` : 'yes';
+  }
+  const by = shortBy(first, system);
+  return (
+    <span className="text-starved-text" title={tellConflict(first, system).title}>
+      ▼ {by === '' ? 'no' : `${by} short`}
+      {serious.length > 1 && ` +${serious.length - 1}`}
+    </span>
+  );
+}
