@@ -84,6 +84,7 @@ export const anyShop = ({ junctions, friction = 'darcy' }: Schools): fc.Arbitrar
       pressureSide: fc.constantFrom(0, 0, 1e-3, 0.05),
       exponent: fc.constantFrom(0.5, 0.65, 1),
       gap: fc.constantFrom(0, 0, 5e-4, 2e-3),
+      order: fc.constantFrom('pulled' as const, 'pushed' as const, 'cleanSide' as const),
     })
     .map(({ pieces, loading, heads, elevation, shutOff, ...rest }) => {
       let next = 0;
@@ -92,6 +93,7 @@ export const anyShop = ({ junctions, friction = 'darcy' }: Schools): fc.Arbitrar
       const shop = newShop('any', 'Any', 'us', curve);
       Object.assign(shop.shop.rules, { junctions, friction });
       shop.collector.exhaust = rest.exhaust;
+      shop.collector.stack.order = rest.order;
       shop.collector.blower.inletElbow = rest.inletElbow;
       shop.condition.pressureSide.area = rest.pressureSide;
       shop.condition.sealing.exponent = rest.exponent;

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { circleArea } from '../air/velocity-pressure';
 import { toSI } from '../quantity/units';
@@ -96,6 +97,75 @@ describe('an enclosure', () => {
     expect(open).toBeLessThan(shut);
     expect(open).toBeCloseTo(-10 * Math.log10((7.92 * 10 ** -2.959 + 0.3) / 8.22) - 1.55, 1);
     expect(boxQuieting({ ...box, absorption: 0.02 }, 3)).toBe(0);
+  });
+});
+
+describe('any enclosure', () => {
+  const anyBox: fc.Arbitrary<Box> = fc.record({
+    length: fc.double({ min: 0.5, max: 4, noNaN: true }),
+    width: fc.double({ min: 0.5, max: 3, noNaN: true }),
+    height: fc.double({ min: 0.5, max: 3, noNaN: true }),
+    surfaceMass: fc.double({ min: 3, max: 80, noNaN: true }),
+    absorption: fc.double({ min: 0.02, max: 1, noNaN: true }),
+  });
+  const measure = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+  it('a larger opening never makes it quieter, a heavier wall or more lining never louder', () => {
+    fc.assert(
+      fc.property(anyBox, measure(0, 2), measure(1, 3), (box, opening, more) => {
+        const quieting = boxQuieting(box, opening);
+        expect(quieting).toBeGreaterThanOrEqual(0);
+        expect(boxQuieting(box, opening * more + 0.01)).toBeLessThanOrEqual(quieting + 1e-9);
+        const heavier = { ...box, surfaceMass: box.surfaceMass * more };
+        expect(boxQuieting(heavier, opening)).toBeGreaterThanOrEqual(quieting - 1e-9);
+        const lined = { ...box, absorption: Math.min(1, box.absorption * more) };
+        expect(boxQuieting(lined, opening)).toBeGreaterThanOrEqual(quieting - 1e-9);
+        expect(quieting).toBeLessThanOrEqual(wallLoss(box.surfaceMass) + 1e-9);
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('more air or a larger box is cooler, and twice the power twice as warm', () => {
+    fc.assert(
+      fc.property(anyBox, measure(50, 4000), measure(0, 0.6), (box, shaft, flow) => {
+        const warmth = boxWarmth(box, shaft, flow, 1.2);
+        expect(boxWarmth(box, shaft, flow + 0.05, 1.2)).toBeLessThan(warmth);
+        expect(boxWarmth({ ...box, length: box.length + 1 }, shaft, flow, 1.2)).toBeLessThan(
+          warmth,
+        );
+        expect(boxWarmth(box, 2 * shaft, flow, 1.2)).toBeCloseTo(2 * warmth, 9);
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
+
+describe('any drum and inlet', () => {
+  it('has a slot within the plate, over no more than the drum, or a reason why not', () => {
+    const measure = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(
+        measure(0.25, 0.8),
+        measure(0.3, 1.2),
+        measure(0.08, 0.25),
+        (across, high, inlet) => {
+          const designed = baffleFor(across, high, inlet);
+          if (!designed.ok) {
+            expect(inlet > 0.45 * across || high < 3 * inlet).toBe(true);
+            return;
+          }
+          const { baffle } = designed;
+          expect(baffle.slotRadius).toBeGreaterThan(0);
+          expect(baffle.slotRadius).toBeLessThan(across / 2);
+          // The entry's edge touches the wall: it comes in along it.
+          expect(baffle.inletOffset + inlet / 2).toBeCloseTo(across / 2, 12);
+          expect(baffle.slotArea).toBeLessThan(circleArea(across));
+          expect(baffle.room).toBeLessThan(circleArea(across) * high);
+        },
+      ),
+      { numRuns: 300 },
+    );
   });
 });
 

@@ -4,6 +4,7 @@ import { anyShop } from '../../reference/any-shop';
 import { copyOf, threeBranchShop } from '../../reference/sample-shops';
 import { solveShop } from '../network/solve-shop';
 import { fromSI } from '../quantity/units';
+import { addCandidate } from './edit-candidates';
 import version1 from './kept/version-1.json';
 import version2 from './kept/version-2.json';
 import version3 from './kept/version-3.json';
@@ -106,6 +107,76 @@ describe('a shop file', () => {
     });
     expect(faults).toHaveLength(1);
     expect(faults[0]).toMatch(/^ducts\.runs\.1\.length: too small/);
+  });
+
+  it.each([
+    [
+      'a bin without height',
+      (shop) => {
+        shop.collector.stack.bin.height = 0;
+      },
+      /^collector\.stack\.bin\.height: /,
+    ],
+    [
+      'a lid hung below the floor',
+      (shop) => {
+        shop.collector.stack.separator.hungAt = -1;
+      },
+      /^collector\.stack\.separator\.hungAt: /,
+    ],
+    [
+      'half a person to lift',
+      (shop) => {
+        shop.collector.stack.people = 0.5;
+      },
+      /^collector\.stack\.people: /,
+    ],
+    [
+      'a sound louder than any',
+      (shop) => {
+        const sound = { at: '2026-10-01T10:00:00Z', place: 'x', distance: null, hours: null };
+        shop.log.sounds.push({ ...sound, id: 's', level: 400, note: '' });
+      },
+      /^log\.sounds\.0\.level: /,
+    ],
+    [
+      'a day of thirty hours',
+      (shop) => {
+        const sound = { at: '2026-10-01T10:00:00Z', place: 'x', distance: null, level: 80 };
+        shop.log.sounds.push({ ...sound, id: 's', hours: 30, note: '' });
+      },
+      /^log\.sounds\.0\.hours: /,
+    ],
+    [
+      'a band of no length',
+      (shop) => {
+        shop.ducts.stock.bands = [0.6, 0];
+      },
+      /^ducts\.stock\.bands\.1: /,
+    ],
+    [
+      'an enclosure whose lining takes more sound than there is',
+      (shop) => {
+        shop.collector.exhaust = {
+          kind: 'enclosure',
+          filter: null,
+          returnFilter: { area: 0.3, velocity: 1.5, pressure: 60 },
+          box: { length: 1, width: 1, height: 1, surfaceMass: 11, absorption: 1.4 },
+        };
+      },
+      /^collector\.exhaust\.box\.absorption: /,
+    ],
+    [
+      'a candidate that stands on nothing known',
+      (shop) => {
+        addCandidate(shop, 'Other', () => 'other');
+        const [own] = shop.candidates;
+        if (own) own.stack.mount = { kind: 'wall', height: Number.NaN };
+      },
+      /^candidates\.0\.stack\.mount\.height: /,
+    ],
+  ] as [string, (shop: Shop) => void, RegExp][])('refuses %s, at its place', (_, change, place) => {
+    expect(faultsOf(change)[0]).toMatch(place);
   });
 
   it('refuses a curve whose flow goes backward, at its point', () => {

@@ -94,6 +94,8 @@ function CircuitLine() {
       load.plugCarries !== null &&
       load.fullLoadCurrent > load.plugCarries * 1.001 &&
       `the plug carries ${amps(load.plugCarries)} for hours`,
+    load.isOverloaded &&
+      `the shaft is asked for ${formatShort(load.shaftPower, 'power', system)} with these gates open`,
     load.startCurrent > load.startLimit && 'the breaker may trip at the start',
   ].filter(Boolean);
   return (

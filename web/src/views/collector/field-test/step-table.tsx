@@ -1,8 +1,8 @@
 'use client';
 
 import { type CurveTest, fanStatic, formatShort } from '@frank-gauge/core';
-import { Trash2 } from 'lucide-react';
 import { Button } from '@/ui/button';
+import { TakeOut } from '@/ui/take-out';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { ShopQuantity } from '../../parts/line';
 import { addStep, editTest, removeStep } from './edit-tests';
@@ -88,14 +88,10 @@ export function StepTable({ test }: { readonly test: CurveTest }) {
                 {formatShort(fanStatic(step, test), 'pressure', system)}
               </td>
               <td>
-                <Button
-                  look="quiet"
-                  className="px-1"
-                  aria-label={`Leave opening ${index + 1} out`}
+                <TakeOut
+                  label={`Leave opening ${index + 1} out`}
                   onClick={() => removeStep(test, step.id)}
-                >
-                  <Trash2 size={15} aria-hidden />
-                </Button>
+                />
               </td>
             </tr>
           ))}

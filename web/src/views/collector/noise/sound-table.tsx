@@ -2,9 +2,8 @@
 
 import { allowedHours, formatShort, RECOMMENDED_LEVEL, type SoundReading } from '@frank-gauge/core';
 import { format } from 'date-fns';
-import { Trash2 } from 'lucide-react';
 import { edit } from '@/store/shop-session';
-import { Button } from '@/ui/button';
+import { TakeOut } from '@/ui/take-out';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { ShopQuantity } from '../../parts/line';
@@ -132,18 +131,14 @@ export function SoundTable() {
               {format(new Date(sound.at), 'd MMM yyyy')}
             </td>
             <td>
-              <Button
-                look="quiet"
-                className="px-1"
-                aria-label={`Take out the reading at ${sound.place}`}
+              <TakeOut
+                label={`Take out the reading at ${sound.place}`}
                 onClick={() =>
                   edit(`take out the reading at ${sound.place}`, ({ log }) => {
                     log.sounds = log.sounds.filter(({ id }) => id !== sound.id);
                   })
                 }
-              >
-                <Trash2 size={15} aria-hidden />
-              </Button>
+              />
             </td>
           </tr>
         ))}

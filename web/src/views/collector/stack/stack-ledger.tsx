@@ -99,8 +99,9 @@ function Figures() {
       )}
       {coupling && (
         <Figure name="first coupling">
-          {coupling.kind}, wants {length(coupling.needed)}
-          {elevation.shaft === 'lying' && ` of ${length(coupling.length)}`}
+          {parts.stack.mount.kind === 'onSeparator' && elevation.shaft === 'upright'
+            ? `${coupling.kind}, ${length(coupling.length)}`
+            : `${coupling.kind}, wants ${length(coupling.needed)} of ${length(coupling.length)}`}
         </Figure>
       )}
       <Figure name="blower to lift">
