@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, openDemo, saved, test } from './bench';
 
@@ -171,4 +172,20 @@ test('a slotted baffle is designed for its drum, a cyclone by the speed in its i
   await expect(page.getByText(/slot 240° of arc, 1⅛ in\. wide/)).toBeVisible();
   await page.getByLabel('Inlet diameter of the separator').fill('10');
   await expect(page.getByText(/do not both fit on its lid/)).toBeVisible();
+});
+
+test('the drawing is saved to scale, in colours of its own', async ({ page }) => {
+  await openStack(page);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the drawing' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('elevation 1 to 20.svg');
+  const text = readFileSync(await file.path(), 'utf8');
+  expect(text).not.toContain('var(--');
+  expect(text).toContain('16¾ in. free');
+  // The bin's 29 in. are 36.8 mm on paper, by the file's own scale.
+  const width = Number(/width="([\d.]+)mm"/.exec(text)?.[1]);
+  const pixels = Number(/viewBox="0 0 (\d+)/.exec(text)?.[1]);
+  const bin = /<rect [^>]*height="([\d.]+)"[^>]*rx="3"/.exec(text)?.[1];
+  expect((Number(bin) * width) / pixels).toBeCloseTo((29 * 25.4) / 20, 0);
 });

@@ -24,10 +24,10 @@ export function columnsOf(
   sizes: StackSizes,
   order: ChainOrder,
 ): Columns {
-  const isOnTop = stack.mount.kind === 'onSeparator' && order === 'pulled';
   const isInNextRoom = stack.mount.kind === 'nextRoom';
   const separatorWidth =
     separator.kind === 'none' ? 0 : Math.max(sizes.bin.diameter, sizes.separator.diameter);
+  const isOnTop = stack.mount.kind === 'onSeparator' && order === 'pulled' && separatorWidth > 0;
   const beside = sizes.blower.width + sizes.blower.motorLength;
   const blowerWidth = isOnTop || stack.mount.kind === 'attic' ? 0 : beside;
   const filterWidth = sizes.filter.diameter;

@@ -68,7 +68,7 @@ export function StepTable({ test }: { readonly test: CurveTest }) {
             <th>pressure behind it, {pressure}</th>
             <th>suction ahead of the separator, {pressure}</th>
             <th className="text-right">across the blower</th>
-            <th className="w-9">
+            <th className="relative w-9">
               <span className="sr-only">take out</span>
             </th>
           </tr>

@@ -35,7 +35,7 @@ export function SoundTable() {
           <th className="text-right">allowed</th>
           <th>note</th>
           <th>read</th>
-          <th className="w-9">
+          <th className="relative w-9">
             <span className="sr-only">take out</span>
           </th>
         </tr>

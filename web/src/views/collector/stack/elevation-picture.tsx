@@ -2,6 +2,7 @@
 
 import type { Conflict, Elevation, StackPart } from '@frank-gauge/core';
 import { choosePart, useChoices } from '@/store/choices';
+import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { STACK_PARTS } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
@@ -9,6 +10,7 @@ import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 import { type Drawing, drawingOf } from './drawing';
 import { JointShape, PartShape } from './part-shapes';
+import { saveDrawing } from './save-drawing';
 import { Bracket, Partition, Room } from './surroundings';
 import { type Hanging, heightOf, useDragHeight } from './use-drag-height';
 import { useElevation } from './use-elevation';
@@ -42,9 +44,22 @@ export function ElevationPicture() {
   const [box, { width, height }] = useSize<HTMLDivElement>();
   const { elevation } = useElevation();
   return (
-    <div ref={box} className="h-[440px] min-h-0 md:h-auto md:flex-1">
+    <div ref={box} className="relative h-[440px] min-h-0 md:h-auto md:flex-1">
       {width > 0 && height > 0 && (
-        <Picture drawing={drawingOf(elevation, width, height)} width={width} height={height} />
+        <>
+          <Picture drawing={drawingOf(elevation, width, height)} width={width} height={height} />
+          <Button
+            look="quiet"
+            className="absolute right-0 bottom-0 text-[14px]"
+            onClick={() => {
+              const drawing = box.current?.querySelector('svg');
+              const { scale } = drawingOf(elevation, width, height);
+              if (drawing) saveDrawing(drawing, 1 / scale, 'elevation 1 to 20');
+            }}
+          >
+            Save the drawing
+          </Button>
+        </>
       )}
     </div>
   );

@@ -1,0 +1,41 @@
+import { saveFile } from '@/store/save-file';
+
+/** Colours of the drawing on paper, whatever the theme on screen is. */
+const PAPER: Readonly<Record<string, string>> = {
+  '--ink': '#22201c',
+  '--paper': '#ffffff',
+  '--strip': '#f1ede4',
+  '--selection': '#ffffff',
+  '--quiet': '#625c52',
+  '--rule': '#cfc7b6',
+  '--enough': '#2f6f73',
+  '--starved': '#c8452d',
+  '--starved-text': '#a83520',
+};
+
+/**
+ * A drawing on the screen as an SVG file of its own: colours written out, at its true size on paper
+ * where `metres` says how long a pixel is; scaled 1:20, which puts most stacks on one sheet.
+ */
+export function drawingAsSvg(drawing: SVGSVGElement, metresPerPixel: number): string {
+  const copy = drawing.cloneNode(true) as SVGSVGElement;
+  const [width, height] = [drawing.clientWidth, drawing.clientHeight];
+  const millimetres = (pixels: number) => ((pixels * metresPerPixel * 1000) / SCALE).toFixed(1);
+  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
+  copy.setAttribute('viewBox', `0 0 ${width} ${height}`);
+  copy.setAttribute('width', `${millimetres(width)}mm`);
+  copy.setAttribute('height', `${millimetres(height)}mm`);
+  copy.setAttribute('font-family', 'Barlow Semi Condensed, Arial Narrow, sans-serif');
+  for (const element of copy.querySelectorAll('[class], [role], [tabindex]')) {
+    for (const name of ['class', 'tabindex', 'aria-pressed']) element.removeAttribute(name);
+  }
+  copy.removeAttribute('class');
+  const text = new XMLSerializer().serializeToString(copy);
+  return text.replace(/var\((--[a-z-]+)\)/g, (_, name: string) => PAPER[name] ?? '#000000');
+}
+
+/** One on paper for so many in the shop. */
+const SCALE = 20;
+
+export const saveDrawing = (drawing: SVGSVGElement, metresPerPixel: number, name: string): void =>
+  saveFile(`${name}.svg`, drawingAsSvg(drawing, metresPerPixel), 'image/svg+xml');
