@@ -11,6 +11,8 @@ export interface Columns {
   /** A wall to the next room, and whether the filter is behind it. */
   readonly partitionX: number | null;
   readonly isFilterElsewhere: boolean;
+  /** A wall to the outdoors, where the air goes there. */
+  readonly outsideX: number | null;
 }
 
 /** Air between what stands side by side, m. */
@@ -61,5 +63,7 @@ export function columnsOf(
   for (const part of CHAINS[order]) place[part]();
   const isFilterElsewhere =
     columns.partitionX !== null && order !== 'pushed' && columns.filterX > columns.partitionX;
-  return { ...columns, isFilterElsewhere };
+  const reach = Math.max(stack.transition.length, BETWEEN) + BETWEEN;
+  const outsideX = exhaust.kind === 'outdoors' ? x + reach : null;
+  return { ...columns, isFilterElsewhere, outsideX };
 }

@@ -62,4 +62,6 @@ export interface Elevation {
   readonly ceiling: number | null;
   /** Where a wall stands between this room and the next, m; null: none does. */
   readonly partitionX: number | null;
+  /** Where the air leaves the building, m; null: it stays in it. */
+  readonly outsideX: number | null;
 }

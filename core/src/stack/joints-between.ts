@@ -12,6 +12,10 @@ export interface Ends {
   readonly separator: Point;
   readonly side: Point;
   readonly filter: Point;
+  /** A wall to the outdoors; null: there is none on the way. */
+  readonly outsideX: number | null;
+  /** Of the duct that leads there. */
+  readonly outDiameter: number;
   readonly inlet: Point;
   readonly outlets: Outlets;
   readonly diameter: number;
@@ -44,12 +48,23 @@ export function jointsBetween({ stack }: CollectorParts, ends: Ends): Joint[] {
     return [from, { x: from.x, z }, { x: to.x, z }, to];
   };
 
+  /** Up to clear what stands there, and level out through the wall. */
+  const outdoors = (from: Point): Joint[] => {
+    const { outsideX, outDiameter } = ends;
+    if (outsideX === null) return [];
+    const z = up === down ? from.z : from.z + outDiameter;
+    const end = { x: outsideX + outDiameter, z };
+    const leading = joint('transition', from, { x: from.x, z }, end);
+    return [{ ...leading, diameter: outDiameter }];
+  };
+
   switch (order) {
     case 'pulled':
       return [
         ...(hasSeparator
           ? [joint('coupling', separator, { x: separator.x, z: inlet.z }, inlet)]
           : []),
+        ...outdoors(up),
         ...(hasFilter
           ? [joint('transition', ...outwards(outletTo(filter), filter, diameter, up === down))]
           : []),
@@ -57,6 +72,7 @@ export function jointsBetween({ stack }: CollectorParts, ends: Ends): Joint[] {
     case 'pushed':
       return [
         joint('coupling', outletTo(side), { x: up.x, z: side.z }, side),
+        ...outdoors(separator),
         ...(hasFilter ? [joint('transition', ...over(separator, filter))] : []),
       ];
     case 'cleanSide':

@@ -8,6 +8,7 @@ export type ConflictKind =
   | 'over the ceiling'
   | 'larger than the room'
   | 'filter over the ceiling'
+  | 'pipe over the ceiling'
   | 'bin too tall'
   | 'bin short of the lid'
   | 'bin stays caught'
@@ -109,6 +110,11 @@ function heights(parts: CollectorParts, elevation: Elevation): Conflict[] {
     null,
   );
   if (top) found.push(...short('over the ceiling', 'serious', top.part, top.z1, ceiling));
+  const isIn = parts.stack.mount.kind !== 'attic';
+  for (const { part, points, diameter } of isIn ? elevation.joints : []) {
+    const over = Math.max(...points.map(({ z }) => z)) + diameter / 2;
+    found.push(...short('pipe over the ceiling', 'caution', part, over, ceiling));
+  }
   return found;
 }
 

@@ -185,6 +185,33 @@ describe('a stack', () => {
     expect(beyond.floor.width).toBeCloseTo(inch(20) + 0.04, 9);
   });
 
+  it('out of the wall it has a duct through it, and no filter to place', () => {
+    const out = typed((parts) => {
+      parts.exhaust = {
+        kind: 'outdoors',
+        diameter: inch(8),
+        length: 2,
+        pipe: 'galvanised',
+        lossCoefficient: 0.3,
+        end: 'flap',
+        heating: null,
+      };
+    });
+    const elevation = standStack(out, CEILING);
+    expect(elevation.filterX).toBeNull();
+    const way = elevation.joints.find(({ part }) => part === 'transition');
+    expect(way?.diameter).toBeCloseTo(inch(8), 9);
+    expect(way?.points.at(-1)?.x).toBeGreaterThan(elevation.outsideX ?? Infinity);
+    for (const { x1 } of elevation.placed) expect(x1).toBeLessThan(elevation.outsideX ?? 0);
+    expect(standStack(typed(), CEILING).outsideX).toBeNull();
+    // On the wall its outlet goes up an 8-in. duct's width, and half the duct stands over that.
+    out.stack.mount = { kind: 'wall', height: inch(80) };
+    out.stack.coupling.length = 3;
+    expect(conflict(out, 'pipe over the ceiling')?.short).toBeCloseTo(inch(80 + 9 + 8 + 4 - 96), 9);
+    out.stack.mount.height = inch(70);
+    expect(kinds(out)).toEqual([]);
+  });
+
   it('one stage stands on its cart', () => {
     const one = typed(({ separator, stack }) => {
       separator.kind = 'none';

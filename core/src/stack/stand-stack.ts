@@ -44,6 +44,8 @@ export function standStack(parts: CollectorParts, ceiling: number | null): Eleva
       z: separator.top - 0.6 * inletDiameter,
     },
     filter: { x: filterX, z: filter.top },
+    outsideX: columns.outsideX,
+    outDiameter: parts.exhaust.kind === 'outdoors' ? parts.exhaust.diameter : inletDiameter,
     inlet: blower.inlet,
     outlets: blower.outlets,
     diameter: inletDiameter,
@@ -64,6 +66,7 @@ export function standStack(parts: CollectorParts, ceiling: number | null): Eleva
     lidZ: separator.lidZ,
     ceiling,
     partitionX,
+    outsideX: columns.outsideX,
   };
 }
 

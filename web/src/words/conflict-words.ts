@@ -64,6 +64,11 @@ function words(conflict: Conflict, system: UnitSystem): ToldConflict {
         title: `The filter goes ${by} through the ceiling.`,
         text: `It reaches ${length(wanted)}. Hang it lower, over a lower bin.`,
       };
+    case 'pipe over the ceiling':
+      return {
+        title: `The ${part}, as it is drawn, goes ${by} through the ceiling.`,
+        text: `It reaches ${length(wanted)}. Lead it lower, or turn the outlet.`,
+      };
     case 'bin too tall':
       return {
         title: `The bin is ${by} too tall for its place.`,

@@ -48,6 +48,7 @@ describe('what does not fit, in sentences', () => {
     'over the ceiling': 'length',
     'larger than the room': 'length',
     'filter over the ceiling': 'length',
+    'pipe over the ceiling': 'length',
     'bin too tall': 'length',
     'bin short of the lid': 'length',
     'bin stays caught': 'length',

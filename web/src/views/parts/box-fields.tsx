@@ -18,6 +18,7 @@ import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../frame/solved-shop';
 import { useCollector } from './edited-collector';
 import { FieldLine, Line } from './line';
+import { useElevation } from './use-elevation';
 
 type Enclosure = Extract<Collector['exhaust'], { kind: 'enclosure' }>;
 
@@ -43,6 +44,7 @@ const known = <T extends string>(
 /** The enclosure itself: how large, of what, and what that does. */
 export function BoxFields({ enclosure, change }: Props) {
   const { parts } = useCollector();
+  const { warn } = useElevation();
   const { box } = enclosure;
   if (!box) {
     return (
@@ -81,6 +83,9 @@ export function BoxFields({ enclosure, change }: Props) {
       {size('length', 'box, long', 'Inside length of the enclosure')}
       {size('width', 'box, deep', 'Inside depth of the enclosure')}
       {size('height', 'box, high', 'Inside height of the enclosure')}
+      {warn('box too small') && (
+        <p className="text-[14px] text-starved-text">▼ {warn('box too small')}</p>
+      )}
       <Line label="walls">
         <Choice
           label="Walls of the enclosure"

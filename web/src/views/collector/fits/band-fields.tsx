@@ -13,7 +13,7 @@ import { edit } from '@/store/shop-session';
 import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { FieldLine, Line } from '../../parts/line';
-import { useElevation } from '../stack/use-elevation';
+import { useElevation } from '../../parts/use-elevation';
 
 /** Band clamps chained around what is wider than any of them. */
 export function BandFields() {

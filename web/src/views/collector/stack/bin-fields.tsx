@@ -3,7 +3,7 @@
 import { Choice } from '@/ui/choice';
 import { useCollector } from '../../parts/edited-collector';
 import { FieldLine, Line, SizeLine } from '../../parts/line';
-import { useElevation } from './use-elevation';
+import { useElevation } from '../../parts/use-elevation';
 
 /** Bin and lid, and how the one comes free of the other. */
 export function BinFields() {

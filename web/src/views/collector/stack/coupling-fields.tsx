@@ -3,7 +3,7 @@
 import { Choice } from '@/ui/choice';
 import { useCollector } from '../../parts/edited-collector';
 import { FieldLine, Line } from '../../parts/line';
-import { useElevation } from './use-elevation';
+import { useElevation } from '../../parts/use-elevation';
 
 interface JointProps {
   readonly which: 'coupling' | 'transition';

@@ -14,26 +14,29 @@ export interface Drawing {
 
 /** Pixels kept for dimensions and what is written around. */
 const MARGIN = { left: 74, right: 78, top: 26, bottom: 30 } as const;
+/** Of the outdoors as much is in sight, m. */
+const OUTSIDE = 0.35;
 /** Air beside and above what is drawn, m. */
-const AIR = { side: 0.12, top: 0.12 } as const;
+const AIR = { left: 0.34, right: 0.12, top: 0.12 } as const;
 
 /** Fits an elevation into a drawing of so many pixels, floor at the bottom, the ceiling in sight. */
 export function drawingOf(
-  { placed, joints, ceiling }: Elevation,
+  { placed, joints, ceiling, outsideX }: Elevation,
   width: number,
   height: number,
 ): Drawing {
   const xs = [
     ...placed.flatMap(({ x0, x1 }) => [x0, x1]),
     ...joints.flatMap(({ points }) => points.map(({ x }) => x)),
+    ...(outsideX === null ? [] : [outsideX + OUTSIDE]),
   ];
   const zs = [
     ...placed.map(({ z1 }) => z1),
     ...joints.flatMap(({ points, diameter }) => points.map(({ z }) => z + diameter / 2)),
     ceiling ?? 0,
   ];
-  const left = Math.min(...xs) - AIR.side;
-  const right = Math.max(...xs) + AIR.side;
+  const left = Math.min(...xs) - AIR.left;
+  const right = Math.max(...xs) + AIR.right;
   const top = Math.max(...zs) + AIR.top;
   const scale = Math.max(
     1,

@@ -8,12 +8,12 @@ import { STACK_PARTS } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
+import { useElevation } from '../../parts/use-elevation';
 import { type Drawing, drawingOf } from './drawing';
 import { JointShape, PartShape } from './part-shapes';
 import { saveDrawing } from './save-drawing';
-import { Bracket, Partition, Room } from './surroundings';
+import { Bracket, ComingIn, Partition, Room } from './surroundings';
 import { type Hanging, heightOf, useDragHeight } from './use-drag-height';
-import { useElevation } from './use-elevation';
 import { Headroom, Heights, Marks } from './written-heights';
 
 /** Which fields a part opens. */
@@ -77,7 +77,7 @@ function Picture({ drawing, width, height }: PictureProps) {
   const { elevation, conflicts } = useElevation();
   const open = useChoices((choices) => choices.parts[shop.id]);
   const dragging = useDragHeight(drawing);
-  const { placed, joints, ceiling, partitionX } = elevation;
+  const { placed, joints, ceiling, partitionX, outsideX } = elevation;
   const wrong = new Set(
     conflicts.filter(({ severity }) => severity === 'serious').map(({ part }) => part),
   );
@@ -86,7 +86,11 @@ function Picture({ drawing, width, height }: PictureProps) {
     <svg width={width} height={height} role="group" aria-label="The collector from the front">
       <title>{describe(elevation, conflicts)}</title>
       <Room drawing={drawing} width={width} />
-      {partitionX !== null && <Partition x={drawing.x(partitionX)} drawing={drawing} />}
+      {partitionX !== null && (
+        <Partition x={drawing.x(partitionX)} drawing={drawing} name="next room" />
+      )}
+      {outsideX !== null && <Partition x={drawing.x(outsideX)} drawing={drawing} name="outdoors" />}
+      <ComingIn drawing={drawing} />
       {parts.stack.mount.kind === 'wall' && <Bracket drawing={drawing} />}
       {joints.map((joint) => (
         <JointShape key={joint.part} joint={joint} drawing={drawing} />

@@ -5,7 +5,7 @@ import { Choice } from '@/ui/choice';
 import { MOUNTS } from '@/words/mount-words';
 import { useCollector } from '../../parts/edited-collector';
 import { FieldLine, Line } from '../../parts/line';
-import { useElevation } from './use-elevation';
+import { useElevation } from '../../parts/use-elevation';
 
 type Mount = Stack['mount'];
 

@@ -6,7 +6,7 @@ import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 import { FieldLine, Line } from '../../parts/line';
-import { useElevation } from './use-elevation';
+import { useElevation } from '../../parts/use-elevation';
 
 const ORDERS: readonly ChainOrder[] = ['pulled', 'pushed', 'cleanSide'];
 

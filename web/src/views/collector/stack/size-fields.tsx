@@ -4,7 +4,7 @@ import type { Stack } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useCollector } from '../../parts/edited-collector';
 import { FieldLine, Line, SizeLine } from '../../parts/line';
-import { useElevation } from './use-elevation';
+import { useElevation } from '../../parts/use-elevation';
 
 /** A separator's outer sizes, and where it hangs. */
 export function SeparatorSizeFields() {

@@ -6,6 +6,7 @@ import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 import { OpeningLine } from '../../parts/opening-line';
 import { SeparatorFields } from '../../parts/separator-fields';
+import { useElevation } from '../../parts/use-elevation';
 import { BaffleDesign } from '../separator/baffle-design';
 import { CycloneDesign } from '../separator/cyclone-design';
 import { SeparatorSchools } from '../separator/separator-schools';
@@ -14,7 +15,6 @@ import { JointFields } from './coupling-fields';
 import { BracketFields, MountFields } from './mount-fields';
 import { OrderAndRoom } from './order-and-room';
 import { BlowerSizeFields, FilterSizeFields, SeparatorSizeFields } from './size-fields';
-import { useElevation } from './use-elevation';
 
 /** Everything about how the collector stands, a line each, opening to its fields. */
 export function StackFields() {

@@ -14,7 +14,7 @@ import { tellConflict } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
-import { useElevation } from './use-elevation';
+import { useElevation } from '../../parts/use-elevation';
 
 const MARKS: Record<Conflict['severity'], { sign: string; says: string }> = {
   serious: { sign: '▼', says: 'does not fit' },

@@ -1,10 +1,11 @@
 'use client';
 
+import { chainOf } from '@frank-gauge/core';
 import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
+import { useElevation } from '../../parts/use-elevation';
 import type { Drawing } from './drawing';
-import { useElevation } from './use-elevation';
 
 const HATCH = 9;
 
@@ -40,7 +41,14 @@ export function Room({ drawing, width }: { readonly drawing: Drawing; readonly w
   );
 }
 
-export function Partition({ x, drawing }: { readonly x: number; readonly drawing: Drawing }) {
+interface PartitionProps {
+  readonly x: number;
+  readonly drawing: Drawing;
+  readonly name: string;
+}
+
+/** A wall with what is behind it. */
+export function Partition({ x, drawing, name }: PartitionProps) {
   return (
     <g>
       <rect
@@ -51,7 +59,7 @@ export function Partition({ x, drawing }: { readonly x: number; readonly drawing
         fill="var(--rule)"
       />
       <text x={x + 8} y={drawing.z(0) - 6} fontSize="12.5" fill="var(--quiet)">
-        next room
+        {name}
       </text>
     </g>
   );
@@ -113,6 +121,40 @@ export function Bracket({ drawing }: { readonly drawing: Drawing }) {
           })}
         </g>
       ))}
+    </g>
+  );
+}
+
+/** Where the ducts come in: an arrow to the first part's inlet. */
+export function ComingIn({ drawing }: { readonly drawing: Drawing }) {
+  const { parts } = useCollector();
+  const { elevation } = useElevation();
+  const [first] = chainOf(parts);
+  const part = elevation.placed.find((each) => each.part === first);
+  if (!part) return null;
+  const isSeparator = first === 'separator';
+  const z = isSeparator
+    ? part.z1 - 0.8 * parts.separator.inletDiameter
+    : elevation.shaft === 'lying'
+      ? elevation.blowerZ
+      : part.z0;
+  const x =
+    drawing.x(part.x0) - (isSeparator ? 0.4 * drawing.length(parts.separator.inletDiameter) : 4);
+  const y = drawing.z(z);
+  return (
+    <g stroke="var(--enough)" fill="var(--enough)">
+      <line x1={x - 30} x2={x - 8} y1={y} y2={y} strokeWidth={2} />
+      <path d={`M${x - 2} ${y} l-8 -4 l0 8 Z`} stroke="none" />
+      <text
+        x={x - 34}
+        y={y - 7}
+        fontSize="12"
+        stroke="none"
+        fill="var(--enough-text)"
+        textAnchor="start"
+      >
+        ducts
+      </text>
     </g>
   );
 }

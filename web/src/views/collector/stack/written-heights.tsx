@@ -4,9 +4,9 @@ import type { Conflict, StackPart } from '@frank-gauge/core';
 import { shortBy, tellConflict } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { useElevation } from '../../parts/use-elevation';
 import { Dimensions } from './dimensions';
 import type { Drawing } from './drawing';
-import { useElevation } from './use-elevation';
 
 /** Dimensions of the separator's column at the left and of the filter's at the right. */
 export function Heights({ drawing, width }: { readonly drawing: Drawing; readonly width: number }) {

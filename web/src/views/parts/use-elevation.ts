@@ -9,8 +9,8 @@ import {
 } from '@frank-gauge/core';
 import { useMemo } from 'react';
 import { tellConflict } from '@/words/conflict-words';
-import { useSolvedShop } from '../../frame/solved-shop';
-import { useCollector } from '../../parts/edited-collector';
+import { useSolvedShop } from '../frame/solved-shop';
+import { useCollector } from './edited-collector';
 
 interface Standing {
   readonly elevation: Elevation;
