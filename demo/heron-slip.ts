@@ -98,7 +98,9 @@ export function heronSlipFile(): string {
       { studSpacing: null },
     ],
     doors: [{ id: newId(), wall: 0, along: 3.4, width: 2.4 }],
-    posts: [],
+    windows: [{ id: newId(), wall: 2, along: 1.2, width: 1.5 }],
+    posts: [{ id: newId(), at: { x: 4.8, y: 3.05 }, width: 0.15 }],
+    boardLength: toSI(8, 'ft'),
   };
   const { collector, condition, log } = shop;
   Object.assign(collector.blower, {
@@ -187,6 +189,22 @@ export function heronSlipFile(): string {
   drop(far.from, 'drumSander', 'Drum sander', 9, 4, 5);
   const sweep = drop(main.from, 'floorSweep', 'Floor sweep', 6, 1, 4);
   sweep.hose = null;
+
+  /** Where everything stands: metres from the front left corner, quarter turns. */
+  const stands: Readonly<Record<string, readonly [x: number, y: number, quarters: number]>> = {
+    'Table saw': [3.5, 3.25, 0],
+    'Band saw': [1.4, 3.2, 0],
+    Planer: [6.3, 3.1, 0],
+    'Drum sander': [8.2, 2.75, 0],
+    'Floor sweep': [2.2, 0.15, 0],
+  };
+  for (const machine of shop.machines) {
+    const place = stands[machine.name];
+    if (!place) continue;
+    machine.place = { x: place[0], y: place[1] };
+    machine.turn = (place[2] * Math.PI) / 2;
+  }
+  collector.place = { x: 8.6, y: 5.75, z: 0 };
 
   /** What the two of them think of buying or building instead. */
   function candidate(name: string, cost: number, change: (own: Candidate) => void): void {

@@ -5,6 +5,7 @@ import { CHROMIUM_FLAGS } from './chromium.mjs';
 import { build, CHROMIUM, freePort, isBuilt, ROOT, startApp } from './machine.mjs';
 
 const PICTURES = [
+  { name: 'floor', path: 'floor' },
   { name: 'collector', path: 'collector' },
   { name: 'stack', path: 'collector/stack' },
   { name: 'stack-dark', path: 'collector/stack', theme: 'dark' },

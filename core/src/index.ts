@@ -64,6 +64,33 @@ export { PIPE_IDS, PIPES } from './duct/pipes';
 export { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
 export { ENTRIES } from './fitting/hood';
 export { DUCT_END_IDS, DUCT_ENDS } from './fitting/weather-cap';
+export {
+  freePlace,
+  placeCollector,
+  placeMachine,
+  setRoomSize,
+  turnedBy,
+} from './floor/edit-floor';
+export { type FloorConflict, floorConflicts, type Occupant } from './floor/floor-conflicts';
+export { type Block, cornersOf, onFloor, type Polygon, type Spot } from './floor/plane';
+export {
+  doorClearance,
+  extentOf,
+  floorArea,
+  onWall,
+  ROOM_SIZES,
+  type Wall,
+  wallsOf,
+} from './floor/room-outline';
+export {
+  collectorBlock,
+  edgeOn,
+  machineBlock,
+  machineSize,
+  roomFrame,
+  type WorkingRoom,
+  workingRoom,
+} from './floor/standing';
 export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';
 export { SEPARATOR_RUN, separatorHeads } from './network/assemble/separator-segment';
 export { NO_CHANGE, type View } from './network/assemble/setting';
@@ -153,6 +180,7 @@ export {
   type Media,
   type Port,
   type Reading,
+  type Room,
   type Rules,
   type Run,
   type Separator,

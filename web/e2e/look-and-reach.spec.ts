@@ -4,7 +4,15 @@ import { expect, openDemo, test } from './bench';
 const BENCHES = ['collector/stack', 'collector/fits', 'collector/noise', 'collector/test'] as const;
 
 for (const theme of ['light', 'dark'] as const) {
-  for (const view of ['collector', ...BENCHES, 'air', 'log', 'shops', 'sources'] as const) {
+  for (const view of [
+    'floor',
+    'collector',
+    ...BENCHES,
+    'air',
+    'log',
+    'shops',
+    'sources',
+  ] as const) {
     test(`${view} has no fault a checker can find, ${theme}`, async ({
       page,
       context,
@@ -28,7 +36,7 @@ for (const theme of ['light', 'dark'] as const) {
 test('a phone shows everything in one column, nothing wider than the screen', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await openDemo(page);
-  for (const view of ['collector', ...BENCHES, 'air', 'log']) {
+  for (const view of ['floor', 'collector', ...BENCHES, 'air', 'log']) {
     await page.goto(`/shop/heron-slip/${view}`);
     await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
     const excess = await page.evaluate(

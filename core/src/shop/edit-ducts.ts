@@ -90,6 +90,8 @@ export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: 
     kind: kindId,
     place: null,
     turn: 0,
+    size: null,
+    feed: null,
     chips: kind.chips,
     ports: [
       {

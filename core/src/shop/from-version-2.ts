@@ -47,13 +47,16 @@ function parts(before: Json): Json {
   return { ...own, stack: stackOf(kind) };
 }
 
-/** How collectors stand, plugs and starts, boxes, callipered joints, sound and curve tests. */
+/** How collectors and machines stand, windows, plugs and starts, boxes, callipered joints, sound and curve tests. */
 export const fromVersion2: Migration = {
   from: 2,
-  what: 'how a collector stands, its plug and start, what an enclosure is built of, true diameters of joints, tape and bands, sound readings and field tests of the blower',
+  what: 'how a collector stands, its plug and start, what an enclosure is built of, true diameters of joints, tape and bands, sound readings and field tests of the blower, windows, boards, machines’ sizes',
   migrate: (document) => {
     const stood = eachOf(within(document, 'collector', parts), 'candidates', parts);
-    const jointed = within(stood, 'ducts', (ducts) => ({
+    const roomed = within(stood, 'room', (room) => ({ ...room, windows: [], boardLength: 2.4 }));
+    const turned = within(roomed, 'collector', (collector) => ({ ...collector, turn: 0 }));
+    const fed = eachOf(turned, 'machines', (machine) => ({ ...machine, size: null, feed: null }));
+    const jointed = within(fed, 'ducts', (ducts) => ({
       ...ducts,
       measuredEnds: [],
       stock: { tape: 0.00018, bands: [] },

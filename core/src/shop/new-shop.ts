@@ -38,7 +38,15 @@ export function newShop(
       },
       money: { currency: units === 'us' ? '$' : '€' },
     },
-    room: { outline: [], ceilingHeight: null, walls: [], doors: [], posts: [] },
+    room: {
+      outline: [],
+      ceilingHeight: null,
+      walls: [],
+      doors: [],
+      windows: [],
+      posts: [],
+      boardLength: units === 'us' ? toSI(8, 'ft') : 2.4,
+    },
     machines: [],
     collector: {
       separator: {
@@ -74,6 +82,7 @@ export function newShop(
       dust: { rate: toSI(4, 'lbh'), median: 150e-6, spread: 3 },
       stack: usualStack(true),
       place: null,
+      turn: 0,
     },
     candidates: [],
     ducts: {

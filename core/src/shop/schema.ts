@@ -60,14 +60,23 @@ const head = z.strictObject({
   money: z.strictObject({ currency: z.string().max(8) }),
 });
 
+/** A door or a window: which wall, from its start on, and how wide, m. */
+const opening = z.strictObject({
+  id,
+  wall: z.int().min(0),
+  along: z.number(),
+  width: positive(20),
+});
+
 const room = z.strictObject({
   outline: z.array(point2).max(200),
   ceilingHeight: positive(30).nullable(),
   walls: z.array(z.strictObject({ studSpacing: positive(3).nullable() })).max(200),
-  doors: z.array(
-    z.strictObject({ id, wall: z.int().min(0), along: z.number(), width: positive(20) }),
-  ),
-  posts: z.array(z.strictObject({ id, at: point2, width: positive(3) })),
+  doors: z.array(opening).max(100),
+  windows: z.array(opening).max(100),
+  posts: z.array(z.strictObject({ id, at: point2, width: positive(3) })).max(100),
+  /** Longest board that is worked here, m: what feeds have to clear. */
+  boardLength: positive(20),
 });
 
 const need = z.discriminatedUnion('kind', [
@@ -92,7 +101,14 @@ const machine = z.strictObject({
   name: name.min(1),
   kind: z.string().min(1).max(64),
   place: point2.nullable(),
+  /** Counter-clockwise, rad; 0: boards go along y. */
   turn: z.number(),
+  /** Across and along the way boards go, m; null: as such a machine usually is. */
+  size: z.strictObject({ width: positive(20), depth: positive(20) }).nullable(),
+  /** Room boards want ahead of it and behind, m; null: by its kind and the longest board. */
+  feed: z
+    .strictObject({ ahead: z.number().min(0).max(20), behind: z.number().min(0).max(20) })
+    .nullable(),
   chips: z.enum(['fine', 'chips', 'long']),
   ports: z.array(port).min(1).max(8),
 });
@@ -104,6 +120,8 @@ const collector = z.strictObject({
   dust,
   stack,
   place: point3.nullable(),
+  /** Of its footprint, counter-clockwise, rad. */
+  turn: z.number(),
 });
 
 /** Another collector for the same ducts, to be held against the one that stands there. */
@@ -264,6 +282,7 @@ export const shopSchema = z.strictObject({
 });
 
 export type Shop = z.infer<typeof shopSchema>;
+export type Room = z.infer<typeof room>;
 export type Machine = z.infer<typeof machine>;
 export type Port = z.infer<typeof port>;
 export type Need = z.infer<typeof need>;

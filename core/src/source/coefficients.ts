@@ -1,3 +1,5 @@
+import { DOOR_DEPTH } from '../floor/room-outline';
+import { STANDING_ROOM } from '../floor/standing';
 import { MACHINE_KINDS } from '../shop/machine-kinds';
 import { LIMITS } from '../verdict/findings/limits';
 import { DOUBT } from '../verdict/flow-uncertainty';
@@ -29,6 +31,29 @@ export const coefficientGroups = (): CoefficientGroup[] => [
         origin: 'practice' as const,
       },
     ]),
+  },
+  {
+    title: 'Machines on the floor',
+    about: 'across and along the way boards go; a person’s and a door’s clear floor',
+    source: 'common practice, no source',
+    coefficients: [
+      ...Object.values(MACHINE_KINDS).flatMap(({ name, width, depth }) => [
+        {
+          name: `${name}, across`,
+          value: width,
+          kind: 'diameter' as const,
+          origin: 'practice' as const,
+        },
+        {
+          name: `${name}, along`,
+          value: depth,
+          kind: 'diameter' as const,
+          origin: 'practice' as const,
+        },
+      ]),
+      { name: 'Room to stand', value: STANDING_ROOM, kind: 'length', origin: 'practice' },
+      { name: 'Clear before a door', value: DOOR_DEPTH, kind: 'length', origin: 'practice' },
+    ],
   },
   {
     title: 'Where findings begin',

@@ -1,10 +1,13 @@
 'use client';
 
+import { floorConflicts } from '@frank-gauge/core';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { useMemo } from 'react';
 import { useSolvedShop, worstOf } from './solved-shop';
 
 export const STEPS = [
+  { path: 'floor', name: 'Floor' },
   { path: 'collector', name: 'Collector' },
   { path: 'air', name: 'Air' },
   { path: 'log', name: 'Log' },
@@ -24,8 +27,18 @@ export function Steps({ id }: { readonly id: string }) {
   const pathname = usePathname();
   const { verdicts, shop } = useSolvedShop();
   const worst = worstOf(verdicts);
+  const isCrowded = useMemo(
+    () => floorConflicts(shop).some(({ kind }) => kind !== 'feed blocked'),
+    [shop.machines, shop.collector, shop.room],
+  );
   const isShort = worst !== null && worst.standing !== 'enough';
   const marks: Record<(typeof STEPS)[number]['path'], { sign: string; says: string } | null> = {
+    floor:
+      shop.room.outline.length < 3 || shop.machines.some(({ place }) => place === null)
+        ? { sign: '…', says: 'not drawn yet' }
+        : isCrowded
+          ? { sign: '▼', says: 'something stands in the way' }
+          : { sign: '✓', says: 'everything stands clear' },
     collector: null,
     air:
       verdicts.length === 0
@@ -52,16 +65,16 @@ export function Steps({ id }: { readonly id: string }) {
             key={path}
             href={address}
             aria-current={isHere ? 'page' : undefined}
-            className="flex min-h-11 flex-1 items-center justify-center gap-2 px-3 font-medium font-name text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2"
+            className="flex min-h-11 min-w-0 flex-1 items-center justify-center gap-1 px-1 font-medium font-name text-[15px] sm:gap-2 sm:px-3 sm:text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2"
           >
-            <span className="grid size-5 shrink-0 place-items-center rounded-full border border-current font-figure text-[12px]">
+            <span className="grid size-4.5 shrink-0 place-items-center rounded-full sm:size-5 border border-current font-figure text-[12px]">
               {index + 1}
             </span>
             <span className="md:col-span-2 md:row-start-2">{name}</span>
             {mark && (
               <span
                 title={mark.says}
-                className={`ml-auto font-figure text-[13px] ${mark.sign === '▼' && !isHere ? 'text-starved-text' : ''}`}
+                className={`font-figure text-[13px] sm:ml-auto ${mark.sign === '▼' && !isHere ? 'text-starved-text' : ''}`}
               >
                 <span aria-hidden>{mark.sign}</span>
                 <span className="sr-only">, {mark.says}</span>

@@ -127,7 +127,7 @@ function Picture({ test, fit, width }: Props & { readonly width: number }) {
       </text>
       {curve.ok && (
         <>
-          <path d={band} fill="var(--enough)" opacity={0.22} />
+          <path d={band} fill="var(--quiet)" opacity={0.22} />
           <path
             d={`M${flows
               .filter((flow) => flow <= curve.tested)

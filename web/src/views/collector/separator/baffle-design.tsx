@@ -86,17 +86,17 @@ function PlatePicture({ baffle, inletDiameter }: PictureProps) {
         cy={inlet.y}
         r={(inletDiameter / 2) * scale}
         fill="none"
-        stroke="var(--enough)"
+        stroke="var(--quiet)"
         strokeWidth={2}
         strokeDasharray="5 3"
       />
       <path
         d={`M${inlet.x} ${inlet.y} A${baffle.inletOffset * scale} ${baffle.inletOffset * scale} 0 0 1 ${arrow.x} ${arrow.y}`}
         fill="none"
-        stroke="var(--enough)"
+        stroke="var(--quiet)"
         strokeWidth={2}
       />
-      <circle cx={arrow.x} cy={arrow.y} r={3} fill="var(--enough)" />
+      <circle cx={arrow.x} cy={arrow.y} r={3} fill="var(--quiet)" />
       <circle
         cx={middle}
         cy={middle}

@@ -142,17 +142,10 @@ export function ComingIn({ drawing }: { readonly drawing: Drawing }) {
     drawing.x(part.x0) - (isSeparator ? 0.4 * drawing.length(parts.separator.inletDiameter) : 4);
   const y = drawing.z(z);
   return (
-    <g stroke="var(--enough)" fill="var(--enough)">
+    <g stroke="var(--ink)" fill="var(--ink)">
       <line x1={x - 30} x2={x - 8} y1={y} y2={y} strokeWidth={2} />
       <path d={`M${x - 2} ${y} l-8 -4 l0 8 Z`} stroke="none" />
-      <text
-        x={x - 34}
-        y={y - 7}
-        fontSize="12"
-        stroke="none"
-        fill="var(--enough-text)"
-        textAnchor="start"
-      >
+      <text x={x - 34} y={y - 7} fontSize="12" stroke="none" fill="var(--quiet)" textAnchor="start">
         ducts
       </text>
     </g>

@@ -1,0 +1,157 @@
+import type { Shop } from '../shop/schema';
+import {
+  type Block,
+  cornersOf,
+  distanceTo,
+  type Edge,
+  edgesOf,
+  freeUntil,
+  isInside,
+  overlapDepth,
+  type Polygon,
+} from './plane';
+import { doorClearance, solidOf, wallsOf } from './room-outline';
+import {
+  collectorBlock,
+  edgeOn,
+  machineBlock,
+  roomFrame,
+  type WorkingRoom,
+  workingRoom,
+} from './standing';
+
+/** Who stands there: a machine by its id, the collector, a post, or a wall of the room. */
+export type Occupant =
+  | { readonly kind: 'machine'; readonly id: string }
+  | { readonly kind: 'collector' | 'post' | 'wall' };
+
+/** What is wrong with where things stand. SI. */
+export type FloorConflict =
+  /** Two stand in each other, by so much. */
+  | {
+      readonly kind: 'overlap';
+      readonly who: Occupant;
+      readonly other: Occupant;
+      readonly short: number;
+    }
+  /** Outside the room, or through its wall, by so much. */
+  | { readonly kind: 'outside'; readonly who: Occupant; readonly short: number }
+  | {
+      readonly kind: 'door blocked';
+      readonly who: Occupant;
+      readonly door: string;
+      readonly short: number;
+    }
+  /** Boards, or a person, have less room than they want: by so much, of so much. */
+  | {
+      readonly kind: 'feed blocked';
+      readonly who: Occupant;
+      readonly room: WorkingRoom['kind'];
+      readonly by: Occupant;
+      readonly short: number;
+      readonly wanted: number;
+    };
+
+/** Things nearer than this touch, and do no more, m. */
+const TOUCH = 0.005;
+
+interface Standing {
+  readonly who: Occupant;
+  readonly block: Block;
+  readonly corners: Polygon;
+}
+
+/**
+ * Everything about the plan that cannot stand or be worked: machines in each other, in a post or
+ * through a wall, a blocked door, and feeds shorter than the longest board (or no place to stand).
+ * Boards may go out by a door. What is not placed yet has nothing wrong with it.
+ */
+export function floorConflicts(shop: Shop): FloorConflict[] {
+  const standing = everyoneOn(shop);
+  const { outline, posts } = shop.room;
+  const walls = wallsOf(shop.room);
+  const found: FloorConflict[] = [];
+
+  standing.forEach((one, i) => {
+    for (const other of standing.slice(i + 1)) {
+      const short = overlapDepth(one.corners, other.corners);
+      if (short > TOUCH) found.push({ kind: 'overlap', who: one.who, other: other.who, short });
+    }
+    for (const { at, width } of posts) {
+      const short = overlapDepth(one.corners, cornersOf({ at, turn: 0, width, depth: width }));
+      if (short > TOUCH) {
+        found.push({ kind: 'overlap', who: one.who, other: { kind: 'post' }, short });
+      }
+    }
+    if (outline.length >= 3) {
+      const short = outsideBy(one.corners, outline);
+      if (short > TOUCH) found.push({ kind: 'outside', who: one.who, short });
+    }
+    for (const wall of walls) {
+      for (const door of wall.doors) {
+        const short = overlapDepth(one.corners, doorClearance(wall, door, outline));
+        if (short > TOUCH) {
+          found.push({ kind: 'door blocked', who: one.who, door: door.id, short });
+        }
+      }
+    }
+  });
+  return [...found, ...blockedFeeds(shop, standing)];
+}
+
+function everyoneOn(shop: Shop): Standing[] {
+  const collector = collectorBlock(shop);
+  const blocks: { who: Occupant; block: Block }[] = shop.machines.flatMap((machine) => {
+    const block = machineBlock(machine);
+    return block ? [{ who: { kind: 'machine', id: machine.id } as const, block }] : [];
+  });
+  if (collector) blocks.push({ who: { kind: 'collector' }, block: collector });
+  return blocks.map((one) => ({ ...one, corners: cornersOf(one.block) }));
+}
+
+/** How far the farthest corner that lies outside is from the room, m; 0 where none does. */
+function outsideBy(corners: Polygon, outline: Polygon): number {
+  const walls = edgesOf(outline);
+  const outside = corners.filter((corner) => !isInside(outline, corner));
+  return Math.max(
+    0,
+    ...outside.map((corner) => Math.min(...walls.map((wall) => distanceTo(wall, corner)))),
+  );
+}
+
+function blockedFeeds(shop: Shop, standing: readonly Standing[]): FloorConflict[] {
+  const obstacles: { who: Occupant; edges: Edge[] }[] = [
+    ...standing.map(({ who, corners }) => ({ who, edges: edgesOf(corners) })),
+    ...shop.room.posts.map(({ at, width }) => ({
+      who: { kind: 'post' } as const,
+      edges: edgesOf(cornersOf({ at, turn: 0, width, depth: width })),
+    })),
+    ...wallsOf(shop.room).map((wall) => ({
+      who: { kind: 'wall' } as const,
+      edges: solidOf(wall),
+    })),
+  ];
+  return shop.machines.flatMap((machine) => {
+    const block = machineBlock(machine);
+    if (!block) return [];
+    return workingRoom(machine, shop.room.boardLength).flatMap((room): FloorConflict[] => {
+      const frame = roomFrame(block, room);
+      const start = edgeOn(block, room);
+      let free = room.length;
+      let by: Occupant | null = null;
+      for (const { who, edges } of obstacles) {
+        if (who.kind === 'machine' && who.id === machine.id) continue;
+        for (const edge of edges) {
+          const until = freeUntil(frame, room.width, start, edge);
+          if (until === null || until >= free) continue;
+          free = until;
+          by = who;
+        }
+      }
+      const short = room.length - free;
+      if (by === null || short <= TOUCH) return [];
+      const who = { kind: 'machine', id: machine.id } as const;
+      return [{ kind: 'feed blocked', who, room: room.kind, by, short, wanted: room.length }];
+    });
+  });
+}

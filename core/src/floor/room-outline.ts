@@ -1,0 +1,99 @@
+import type { Room } from '../shop/schema';
+import { type Edge, edgesOf, type Polygon, type Spot } from './plane';
+
+/** The least and the most a room may be across, m. */
+export const ROOM_SIZES = { least: 1, most: 60 } as const;
+
+/** Corners of a room of `width` (x) by `depth` (y) m, its first at the origin. */
+export const rectangularRoom = (width: number, depth: number): Polygon => [
+  { x: 0, y: 0 },
+  { x: width, y: 0 },
+  { x: width, y: depth },
+  { x: 0, y: depth },
+];
+
+/** A room's extent, m; null without an outline. */
+export function extentOf({ outline }: Pick<Room, 'outline'>) {
+  if (outline.length < 3) return null;
+  const xs = outline.map(({ x }) => x);
+  const ys = outline.map(({ y }) => y);
+  const [x0, y0] = [Math.min(...xs), Math.min(...ys)];
+  return { x0, y0, width: Math.max(...xs) - x0, depth: Math.max(...ys) - y0 };
+}
+
+/** Floor area, m², by the shoelace formula. */
+export const floorArea = (outline: Polygon): number =>
+  Math.abs(edgesOf(outline).reduce((sum, { from, to }) => sum + from.x * to.y - to.x * from.y, 0)) /
+  2;
+
+/** A wall with what of it is open, in m from its start. */
+export interface Wall extends Edge {
+  readonly length: number;
+  readonly doors: readonly Span[];
+  readonly windows: readonly Span[];
+}
+
+export interface Span {
+  readonly id: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A room's walls, as its outline goes; doors and windows held within them. */
+export function wallsOf(room: Room): Wall[] {
+  if (room.outline.length < 3) return [];
+  return edgesOf(room.outline).map((edge, i) => {
+    const length = Math.hypot(edge.to.x - edge.from.x, edge.to.y - edge.from.y);
+    const spans = (openings: Room['doors']): Span[] =>
+      openings
+        .filter(({ wall }) => wall === i)
+        .map(({ id, along, width }) => ({
+          id,
+          from: Math.min(Math.max(along, 0), length),
+          to: Math.min(Math.max(along + width, 0), length),
+        }))
+        .filter(({ from, to }) => to > from);
+    return { ...edge, length, doors: spans(room.doors), windows: spans(room.windows) };
+  });
+}
+
+/** A place on a wall, `along` m from its start. */
+export const onWall = ({ from, to, length }: Wall, along: number): Spot => ({
+  x: from.x + ((to.x - from.x) * along) / length,
+  y: from.y + ((to.y - from.y) * along) / length,
+});
+
+/** What of a wall stands between its doors: boards go out by a door that is open. */
+export function solidOf(wall: Wall): Edge[] {
+  const doors = [...wall.doors].sort((a, b) => a.from - b.from);
+  const solid: Edge[] = [];
+  let at = 0;
+  for (const { from, to } of doors) {
+    if (from > at) solid.push({ from: onWall(wall, at), to: onWall(wall, from) });
+    at = Math.max(at, to);
+  }
+  if (wall.length > at) solid.push({ from: onWall(wall, at), to: onWall(wall, wall.length) });
+  return solid;
+}
+
+/** What a door needs clear within the room, m: common practice, no source. */
+export const DOOR_DEPTH = 0.9;
+
+/** The floor a door needs clear, inside the room; the outline goes counter-clockwise around it. */
+export function doorClearance(wall: Wall, door: Span, outline: Polygon): Polygon {
+  const a = onWall(wall, door.from);
+  const b = onWall(wall, door.to);
+  const inward = {
+    x: -(wall.to.y - wall.from.y) / wall.length,
+    y: (wall.to.x - wall.from.x) / wall.length,
+  };
+  const sign = isCounterClockwise(outline) ? 1 : -1;
+  const off = ({ x, y }: Spot): Spot => ({
+    x: x + sign * inward.x * DOOR_DEPTH,
+    y: y + sign * inward.y * DOOR_DEPTH,
+  });
+  return [a, b, off(b), off(a)];
+}
+
+export const isCounterClockwise = (outline: Polygon): boolean =>
+  edgesOf(outline).reduce((sum, { from, to }) => sum + from.x * to.y - to.x * from.y, 0) > 0;

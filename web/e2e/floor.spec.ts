@@ -1,0 +1,107 @@
+import type { Page } from '@playwright/test';
+import { expect, openDemo, saved, test } from './bench';
+
+async function openFloor(page: Page): Promise<void> {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/floor');
+  await expect(page.getByRole('heading', { name: 'Room and machines' })).toBeVisible();
+}
+
+/** What stands, in the plan. */
+const thing = (page: Page, name: string) =>
+  page
+    .getByRole('group', { name: 'Plan of the shop' })
+    .getByRole('button', { name: new RegExp(`^${name};`) });
+
+const ledger = (page: Page) => page.getByRole('region', { name: 'What stands in the way' });
+
+/** Drags what stands by so many pixels. */
+async function dragBy(page: Page, name: string, dx: number, dy: number): Promise<void> {
+  const box = await thing(page, name).boundingBox();
+  if (!box) throw new Error(`no ${name}`);
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + dx, y + dy, { steps: 8 });
+  await page.mouse.up();
+}
+
+test('the demo stands clear; a machine dragged into another is named, and undone in one step', async ({
+  page,
+}) => {
+  await openFloor(page);
+  await expect(ledger(page)).toContainText('Everything stands clear');
+  const saw = await thing(page, 'Table saw').boundingBox();
+  const band = await thing(page, 'Band saw').boundingBox();
+  if (!saw || !band) throw new Error('nothing stands');
+  await dragBy(page, 'Band saw', saw.x - band.x, saw.y - band.y);
+  await expect(ledger(page)).toContainText('Table saw stands in Band saw.');
+  await page.locator('body').press('Control+z');
+  await expect(ledger(page)).toContainText('Everything stands clear');
+  await saved(page);
+});
+
+test('moved by mouse, by keys and by typed coordinates, a machine ends where it is put', async ({
+  page,
+}) => {
+  await openFloor(page);
+  await page.getByRole('button', { name: /^Planer/, expanded: false }).click();
+  const x = page.getByLabel('From the left, Planer');
+  await x.fill('20 ft');
+  await page.getByLabel('From the front, Planer').fill('10\' 6"');
+  await thing(page, 'Planer').focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(x).toHaveValue('20.5');
+  await page.keyboard.press('Shift+ArrowUp');
+  await expect(page.getByLabel('From the front, Planer')).toHaveValue('13');
+  await page.keyboard.press('r');
+  await expect(page.getByLabel('Turn of Planer')).toHaveValue('90');
+  await dragBy(page, 'Planer', -60, 0);
+  await expect.poll(async () => Number(await x.inputValue())).toBeLessThan(18.5);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Turn of Planer')).toHaveValue('90');
+});
+
+test('boards meet a wall, go out by a door, or are shorter', async ({ page }) => {
+  await openFloor(page);
+  await page.getByRole('button', { name: /^Planer/, expanded: false }).click();
+  await page.getByLabel('From the front, Planer').fill('5 ft');
+  await expect(ledger(page)).toContainText('Boards do not clear Planer.');
+  await expect(ledger(page)).toContainText(/infeed is .* short of 96 in\., by a wall/);
+  await page.getByRole('button', { name: /^Room/, expanded: false }).click();
+  await page.getByRole('button', { name: 'Add a door' }).click();
+  await page.getByLabel('Where door 2 begins on its wall').fill('18 ft');
+  await page.getByLabel('Width of door 2').fill('5 ft');
+  await expect(ledger(page)).toContainText('Everything stands clear');
+  await page.getByRole('button', { name: 'Take out door 2' }).click();
+  await expect(ledger(page)).toContainText('Boards do not clear Planer.');
+  await page.getByLabel('Longest board worked here').fill('3 ft');
+  await expect(ledger(page)).toContainText('Everything stands clear');
+});
+
+test('an empty room is drawn by its sizes; a wrong one is refused and the room stays', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New shop' }).click();
+  await page.getByRole('textbox').first().fill('Bare');
+  await page.getByRole('button', { name: /^(Start|Create|Make|Open)/ }).click();
+  await page.waitForURL(/\/shop\//);
+  await page.goto(page.url().replace(/\/[a-z]+$/, '/floor'));
+  await expect(ledger(page)).toContainText('Say how wide and deep the room is');
+  await page.getByRole('button', { name: /^Room/, expanded: false }).click();
+  await page.getByLabel('Width of the room').fill('24 ft');
+  await page.getByLabel('Depth of the room').fill('20 ft');
+  await expect(ledger(page)).toContainText('480 ft²');
+  await page.getByLabel('Width of the room').fill('2 ft');
+  await expect(page.getByRole('alert').filter({ hasText: /2 ft is too little/ })).toBeVisible();
+  await page.getByLabel('Depth of the room').fill('wide');
+  await expect(page.getByRole('alert').filter({ hasText: "'wide' is not a number" })).toBeVisible();
+  await expect(ledger(page)).toContainText('480 ft²');
+  await page.getByRole('button', { name: 'Place what is not placed' }).click();
+  await expect(thing(page, 'Collector')).toBeVisible();
+  await page.locator('body').press('Control+z');
+  await expect(thing(page, 'Collector')).toHaveCount(0);
+});

@@ -1,0 +1,81 @@
+import {
+  type Machine,
+  placeCollector,
+  placeMachine,
+  type Shop,
+  type Spot,
+  turnedBy,
+} from '@frank-gauge/core';
+import { edit } from '@/store/shop-session';
+
+/** What stands on the floor: a machine by its id, or the collector. */
+export const COLLECTOR = 'collector-place';
+
+/** Edits one field of a machine; quick edits of it are one step to undo. */
+export const editMachine = (id: string, field: string, change: (own: Machine) => void): void =>
+  edit(
+    field,
+    ({ machines }) => {
+      const own = machines.find((machine) => machine.id === id);
+      if (own) change(own);
+    },
+    { merge: `${id} ${field}` },
+  );
+
+const editCollectorPlace = (field: string, change: (own: Shop['collector']) => void): void =>
+  edit(field, ({ collector }) => change(collector), { merge: `collector ${field}` });
+
+/** Puts what stands somewhere else. */
+export function moveTo(id: string, at: Spot): void {
+  if (id === COLLECTOR) {
+    editCollectorPlace('place of the collector', (own) => {
+      own.place = { ...at, z: own.place?.z ?? 0 };
+    });
+  } else {
+    editMachine(id, 'place', (own) => {
+      own.place = { x: at.x, y: at.y };
+    });
+  }
+}
+
+/** Turns what stands by so much, counter-clockwise. */
+export function turnBy(id: string, by: number): void {
+  if (id === COLLECTOR) {
+    editCollectorPlace('turn of the collector', (own) => {
+      own.turn = turnedBy(own.turn, by);
+    });
+  } else {
+    editMachine(id, 'turn', (own) => {
+      own.turn = turnedBy(own.turn, by);
+    });
+  }
+}
+
+/** Sets which way what stands faces, rad. */
+export function turnTo(id: string, turn: number): void {
+  if (id === COLLECTOR) {
+    editCollectorPlace('turn of the collector', (own) => {
+      own.turn = turnedBy(turn, 0);
+    });
+  } else {
+    editMachine(id, 'turn', (own) => {
+      own.turn = turnedBy(turn, 0);
+    });
+  }
+}
+
+/** Puts what is not placed yet where there is room. */
+export function place(id: string, name: string): void {
+  edit(`place ${name}`, (shop) => {
+    if (id === COLLECTOR) placeCollector(shop);
+    else placeMachine(shop, id);
+  });
+}
+
+/** Places all that is not placed yet. */
+export function placeAll(): void {
+  edit('place everything', (shop) => {
+    placeCollector(shop);
+    for (const { id } of shop.machines) placeMachine(shop, id);
+  });
+}

@@ -1,0 +1,53 @@
+import { extentOf, type Room, type Spot } from '@frank-gauge/core';
+
+/** Metres on the floor to pixels of the plan; y goes up in the shop and down on the screen. */
+export interface PlanDrawing {
+  readonly spot: (at: Spot) => { readonly x: number; readonly y: number };
+  readonly scale: number;
+  /** What is in sight, m. */
+  readonly x0: number;
+  readonly y0: number;
+  readonly x1: number;
+  readonly y1: number;
+}
+
+const MARGIN = 44;
+/** What is in sight of a shop that has no room yet, m. */
+const BARE = { x0: 0, y0: 0, width: 6, depth: 5 } as const;
+
+/** Fits the room, and what stands outside it, into so many pixels. */
+export function planDrawing(
+  room: Room,
+  standing: readonly Spot[],
+  width: number,
+  height: number,
+): PlanDrawing {
+  const extent = extentOf(room) ?? BARE;
+  const x0 = Math.min(extent.x0, ...standing.map(({ x }) => x));
+  const y0 = Math.min(extent.y0, ...standing.map(({ y }) => y));
+  const x1 = Math.max(extent.x0 + extent.width, ...standing.map(({ x }) => x));
+  const y1 = Math.max(extent.y0 + extent.depth, ...standing.map(({ y }) => y));
+  const scale = Math.max(
+    1,
+    Math.min((width - 2 * MARGIN) / (x1 - x0), (height - 2 * MARGIN) / (y1 - y0)),
+  );
+  const left = (width - scale * (x1 - x0)) / 2;
+  const bottom = (height + scale * (y1 - y0)) / 2;
+  return {
+    spot: ({ x, y }) => ({ x: left + scale * (x - x0), y: bottom - scale * (y - y0) }),
+    scale,
+    x0,
+    y0,
+    x1,
+    y1,
+  };
+}
+
+/** A closed path around corners. */
+export const pathOf = (corners: readonly Spot[], { spot }: PlanDrawing): string =>
+  `${corners
+    .map((corner, i) => {
+      const { x, y } = spot(corner);
+      return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`;
+    })
+    .join(' ')} Z`;

@@ -1,0 +1,298 @@
+'use client';
+
+import {
+  edgeOn,
+  extentOf,
+  type FloorConflict,
+  formatShort,
+  type Machine,
+  onFloor,
+  onWall,
+  roomFrame,
+  toSI,
+  type Wall,
+  wallsOf,
+  workingRoom,
+} from '@frank-gauge/core';
+import { choosePart, useChoices } from '@/store/choices';
+import { useSize } from '@/ui/use-size';
+import { useSolvedShop } from '../frame/solved-shop';
+import { COLLECTOR } from './edit-things';
+import { type PlanDrawing, pathOf, planDrawing } from './plan-drawing';
+import { useDragPlace } from './use-drag-place';
+import { type Thing, useStanding } from './use-standing';
+
+/** The room from above, to scale: walls, doors, posts, machines with the room their work takes. */
+export function PlanPicture() {
+  const { shop } = useSolvedShop();
+  const { things } = useStanding();
+  const [box, { width, height }] = useSize<HTMLDivElement>();
+  const standing = things.flatMap(({ corners }) => corners);
+  return (
+    <div ref={box} className="h-[420px] min-h-0 md:h-auto md:flex-1">
+      {width > 0 && height > 0 && (
+        <Plan
+          drawing={planDrawing(shop.room, standing, width, height)}
+          width={width}
+          height={height}
+        />
+      )}
+    </div>
+  );
+}
+
+interface PlanProps {
+  readonly drawing: PlanDrawing;
+  readonly width: number;
+  readonly height: number;
+}
+
+function Plan({ drawing, width, height }: PlanProps) {
+  const { shop } = useSolvedShop();
+  const { things, conflicts } = useStanding();
+  const open = useChoices((choices) => choices.parts[shop.id]);
+  const dragging = useDragPlace(drawing);
+  const wrong = wrongOnes(conflicts);
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a drawing of things to be pressed is no fieldset
+    <svg width={width} height={height} role="group" aria-label="Plan of the shop">
+      <title>{`Plan with ${things.length} things in it`}</title>
+      <Grid drawing={drawing} />
+      {shop.machines.map((machine) => {
+        const thing = things.find(({ id }) => id === machine.id);
+        return thing ? (
+          <Rooms
+            key={machine.id}
+            machine={machine}
+            thing={thing}
+            drawing={drawing}
+            conflicts={conflicts}
+          />
+        ) : null;
+      })}
+      <Walls drawing={drawing} />
+      {things.map((thing) => {
+        const isOpen = open === thing.id;
+        const isWrong = wrong.has(thing.id);
+        return (
+          // biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be a button element
+          <g
+            key={thing.id}
+            role="button"
+            tabIndex={0}
+            aria-label={`${thing.name}; arrow keys move it, R turns it`}
+            aria-pressed={isOpen}
+            {...dragging(thing)}
+            onClick={() => choosePart(shop.id, thing.id)}
+            onKeyUp={(event) => {
+              if (event.key === 'Enter') choosePart(shop.id, thing.id);
+            }}
+            className="cursor-move touch-none"
+            stroke={isWrong ? 'var(--starved)' : 'var(--ink)'}
+            strokeWidth={isWrong ? 2.5 : isOpen ? 2 : 1.5}
+            fill={isOpen ? 'var(--selection)' : 'var(--paper)'}
+          >
+            <ThingShape thing={thing} drawing={drawing} isWrong={isWrong} />
+          </g>
+        );
+      })}
+      <RoomSizes drawing={drawing} />
+    </svg>
+  );
+}
+
+/** Ids of what something is wrong with. */
+function wrongOnes(conflicts: readonly FloorConflict[]): Set<string> {
+  const ids = new Set<string>();
+  for (const conflict of conflicts) {
+    const others = conflict.kind === 'overlap' ? [conflict.other] : [];
+    for (const who of [conflict.who, ...others]) {
+      if (who.kind === 'machine') ids.add(who.id);
+      if (who.kind === 'collector') ids.add(COLLECTOR);
+    }
+  }
+  return ids;
+}
+
+interface ThingProps {
+  readonly thing: Thing;
+  readonly drawing: PlanDrawing;
+  readonly isWrong: boolean;
+}
+
+/** A footprint with its front marked and its name within. */
+function ThingShape({ thing, drawing, isWrong }: ThingProps) {
+  const { block, corners, name, id } = thing;
+  const label = labelSpot(thing, drawing);
+  const front = [-0.12, 0, 0.12].map((share, i) => {
+    const depth = -block.depth / 2 + (i === 1 ? 0.02 : 0.1);
+    return drawing.spot(onFloor(block, { x: share, y: depth }));
+  });
+  return (
+    <>
+      <path d={pathOf(corners, drawing)} strokeDasharray={id === COLLECTOR ? '7 3' : undefined} />
+      {id !== COLLECTOR && (
+        <polyline points={front.map((at) => `${at.x},${at.y}`).join(' ')} fill="none" />
+      )}
+      <text
+        x={label.x}
+        y={label.y}
+        textAnchor="middle"
+        fontSize="13"
+        fill={isWrong ? 'var(--starved-text)' : 'var(--ink)'}
+        stroke="var(--paper)"
+        strokeWidth={3}
+        paintOrder="stroke"
+        className="pointer-events-none select-none"
+      >
+        {isWrong ? '▼ ' : ''}
+        {name}
+      </text>
+    </>
+  );
+}
+
+/** A letter is about so wide, px. */
+const LETTER = 6.6;
+
+/** A name stands within its footprint, or under it where it is too long. */
+function labelSpot({ block, corners, name }: Thing, drawing: PlanDrawing) {
+  const spots = corners.map(drawing.spot);
+  const across = Math.max(...spots.map(({ x }) => x)) - Math.min(...spots.map(({ x }) => x));
+  const { x, y } = drawing.spot(block.at);
+  if (name.length * LETTER < across) return { x, y: y + 4 };
+  return { x, y: Math.max(...spots.map((spot) => spot.y)) + 14 };
+}
+
+interface RoomsProps {
+  readonly machine: Machine;
+  readonly thing: Thing;
+  readonly drawing: PlanDrawing;
+  readonly conflicts: readonly FloorConflict[];
+}
+
+/** The room a machine's work takes, pale; hatched where something stands in it. */
+function Rooms({ machine, thing, drawing, conflicts }: RoomsProps) {
+  const { shop } = useSolvedShop();
+  return workingRoom(machine, shop.room.boardLength).map((room) => {
+    const frame = roomFrame(thing.block, room);
+    const start = edgeOn(thing.block, room);
+    const half = room.width / 2;
+    const corners = [
+      { x: -half, y: start },
+      { x: half, y: start },
+      { x: half, y: start + room.length },
+      { x: -half, y: start + room.length },
+    ].map((corner) => onFloor(frame, corner));
+    const isShort = conflicts.some(
+      (conflict) =>
+        conflict.kind === 'feed blocked' &&
+        conflict.who.kind === 'machine' &&
+        conflict.who.id === machine.id &&
+        conflict.room === room.kind,
+    );
+    return (
+      <path
+        key={room.kind}
+        d={pathOf(corners, drawing)}
+        fill={isShort ? 'var(--starved)' : 'var(--selection)'}
+        fillOpacity={isShort ? 0.13 : 0.7}
+        stroke={isShort ? 'var(--starved)' : 'var(--rule)'}
+        strokeDasharray="4 4"
+      />
+    );
+  });
+}
+
+/** A grid of feet, or of half metres. */
+function Grid({ drawing }: { readonly drawing: PlanDrawing }) {
+  const { shop, system } = useSolvedShop();
+  const extent = extentOf(shop.room);
+  if (!extent) return null;
+  const step = system === 'us' ? toSI(1, 'ft') : 0.5;
+  const lines = (from: number, length: number) =>
+    Array.from({ length: Math.floor(length / step + 1e-9) }, (_, i) => from + (i + 1) * step);
+  const { x0, y0, width, depth } = extent;
+  return (
+    <g stroke="var(--rule)" opacity={0.45}>
+      {lines(x0, width).map((x) => {
+        const [a, b] = [drawing.spot({ x, y: y0 }), drawing.spot({ x, y: y0 + depth })];
+        return <line key={x} x1={a.x} x2={b.x} y1={a.y} y2={b.y} strokeWidth={0.5} />;
+      })}
+      {lines(y0, depth).map((y) => {
+        const [a, b] = [drawing.spot({ x: x0, y }), drawing.spot({ x: x0 + width, y })];
+        return <line key={y} x1={a.x} x2={b.x} y1={a.y} y2={b.y} strokeWidth={0.5} />;
+      })}
+    </g>
+  );
+}
+
+function Walls({ drawing }: { readonly drawing: PlanDrawing }) {
+  const { shop } = useSolvedShop();
+  return (
+    <>
+      {wallsOf(shop.room).map((wall) => (
+        <WallShape key={`${wall.from.x} ${wall.from.y}`} wall={wall} drawing={drawing} />
+      ))}
+      {shop.room.posts.map(({ id, at, width }) => {
+        const { x, y } = drawing.spot(at);
+        const side = width * drawing.scale;
+        return (
+          <rect
+            key={id}
+            x={x - side / 2}
+            y={y - side / 2}
+            width={side}
+            height={side}
+            fill="var(--ink)"
+          />
+        );
+      })}
+    </>
+  );
+}
+
+/** A wall as a thick line, open at its doors, thin at its windows. */
+function WallShape({ wall, drawing }: { readonly wall: Wall; readonly drawing: PlanDrawing }) {
+  const line = (from: number, to: number) => {
+    const [a, b] = [drawing.spot(onWall(wall, from)), drawing.spot(onWall(wall, to))];
+    return { x1: a.x, y1: a.y, x2: b.x, y2: b.y };
+  };
+  return (
+    <g stroke="var(--ink)" strokeLinecap="square">
+      <line {...line(0, wall.length)} strokeWidth={6} />
+      {wall.windows.map(({ id, from, to }) => (
+        <g key={id}>
+          <line {...line(from, to)} strokeWidth={6} stroke="var(--paper)" strokeLinecap="butt" />
+          <line {...line(from, to)} strokeWidth={1.5} strokeLinecap="butt" />
+        </g>
+      ))}
+      {wall.doors.map(({ id, from, to }) => (
+        <g key={id}>
+          <line {...line(from, to)} strokeWidth={8} stroke="var(--paper)" strokeLinecap="butt" />
+          <line {...line(from, to)} strokeWidth={1.5} strokeDasharray="3 4" strokeLinecap="butt" />
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** How wide and deep the room is, written outside its walls. */
+function RoomSizes({ drawing }: { readonly drawing: PlanDrawing }) {
+  const { shop, system } = useSolvedShop();
+  const extent = extentOf(shop.room);
+  if (!extent) return null;
+  const { x0, y0, width, depth } = extent;
+  const below = drawing.spot({ x: x0 + width / 2, y: y0 });
+  const left = drawing.spot({ x: x0, y: y0 + depth / 2 });
+  return (
+    <g fontSize="13" fill="var(--quiet)" textAnchor="middle">
+      <text x={below.x} y={below.y + 24}>
+        {formatShort(width, 'length', system)}
+      </text>
+      <text x={left.x - 18} y={left.y} transform={`rotate(-90 ${left.x - 18} ${left.y})`}>
+        {formatShort(depth, 'length', system)}
+      </text>
+    </g>
+  );
+}

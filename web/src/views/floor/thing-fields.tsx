@@ -1,0 +1,162 @@
+'use client';
+
+import {
+  collectorBlock,
+  type Machine,
+  machineSize,
+  type Spot,
+  workingRoom,
+} from '@frank-gauge/core';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/text-field';
+import { tapeLength } from '@/words/tape-length';
+import { useSolvedShop } from '../frame/solved-shop';
+import { FieldLine, Line, ShopQuantity, SizeLine } from '../parts/line';
+import { OpeningLine } from '../parts/opening-line';
+import { COLLECTOR, editMachine, moveTo, place, turnBy, turnTo } from './edit-things';
+
+const FAR = 200;
+const QUARTER = Math.PI / 2;
+
+/** Where a machine stands, how it is turned, how large it is, and the room its work takes. */
+export function MachineLine({ machine }: { readonly machine: Machine }) {
+  const { shop, system } = useSolvedShop();
+  const size = machineSize(machine);
+  const rooms = workingRoom(machine, shop.room.boardLength);
+  const about = machine.place
+    ? `${tapeLength(size.width, system)} × ${tapeLength(size.depth, system)}`
+    : 'not placed';
+  const sized = (key: 'width' | 'depth', line: string, label: string) => (
+    <SizeLine
+      line={line}
+      label={`${label} of ${machine.name}`}
+      value={machine.size?.[key] ?? null}
+      usual={size[key]}
+      onChange={(value) =>
+        editMachine(machine.id, label, (own) => {
+          if (value === null) own.size = null;
+          else own.size = { ...machineSize(own), [key]: value };
+        })
+      }
+    />
+  );
+  const fed = (key: 'ahead' | 'behind', line: string, label: string, usual: number) => (
+    <SizeLine
+      key={key}
+      line={line}
+      label={`${label} ${machine.name}`}
+      value={machine.feed?.[key] ?? null}
+      usual={usual}
+      onChange={(value) =>
+        editMachine(machine.id, label, (own) => {
+          const { boardLength } = shop.room;
+          if (value === null) own.feed = null;
+          else own.feed = { ahead: boardLength, behind: boardLength, ...own.feed, [key]: value };
+        })
+      }
+    />
+  );
+  return (
+    <OpeningLine id={machine.id} name={machine.name} about={about}>
+      <Line label="name">
+        <TextField
+          label={`Name of ${machine.name}`}
+          value={machine.name}
+          whenEmpty="A machine needs a name."
+          onChange={(name) =>
+            editMachine(machine.id, 'name', (own) => {
+              own.name = name;
+            })
+          }
+        />
+      </Line>
+      <PlaceFields id={machine.id} name={machine.name} at={machine.place} turn={machine.turn} />
+      {sized('width', 'across', 'Width')}
+      {sized('depth', 'along the feed', 'Depth')}
+      {rooms.map(({ kind, length }) =>
+        kind === 'outfeed'
+          ? fed('behind', 'room behind', 'Room behind', length)
+          : fed(
+              'ahead',
+              kind === 'stand' ? 'room to stand' : 'room ahead',
+              'Room ahead of',
+              length,
+            ),
+      )}
+    </OpeningLine>
+  );
+}
+
+/** Where the collector stands; how large it is follows from how it stacks. */
+export function CollectorPlaceLine() {
+  const { shop, system } = useSolvedShop();
+  const { collector } = shop;
+  const block = collectorBlock(shop);
+  const about = block
+    ? `${tapeLength(block.width, system)} × ${tapeLength(block.depth, system)}`
+    : 'not placed';
+  return (
+    <OpeningLine id={COLLECTOR} name="Collector" about={about}>
+      <PlaceFields id={COLLECTOR} name="the collector" at={collector.place} turn={collector.turn} />
+      <p className="text-[14px] text-quiet">
+        Its size is that of the stack under Collector, How it stands.
+      </p>
+    </OpeningLine>
+  );
+}
+
+interface PlaceProps {
+  readonly id: string;
+  readonly name: string;
+  readonly at: Spot | null;
+  readonly turn: number;
+}
+
+/** Coordinates and turn, as an alternative to every drag. */
+function PlaceFields({ id, name, at, turn }: PlaceProps) {
+  if (!at) {
+    return (
+      <Button className="mt-1" onClick={() => place(id, name)}>
+        Place it
+      </Button>
+    );
+  }
+  return (
+    <>
+      <FieldLine
+        line="from the left"
+        label={`From the left, ${name}`}
+        value={at.x}
+        kind="length"
+        min={-FAR}
+        max={FAR}
+        onChange={(x) => moveTo(id, { x, y: at.y })}
+      />
+      <FieldLine
+        line="from the front"
+        label={`From the front, ${name}`}
+        value={at.y}
+        kind="length"
+        min={-FAR}
+        max={FAR}
+        onChange={(y) => moveTo(id, { x: at.x, y })}
+      />
+      <Line label="turned, °">
+        <span className="grid grid-cols-[1fr_auto] items-center gap-1">
+          <ShopQuantity
+            label={`Turn of ${name}`}
+            value={turn}
+            kind="angle"
+            hasUnit={false}
+            min={-2 * Math.PI}
+            max={2 * Math.PI}
+            onChange={(value) => turnTo(id, value)}
+          />
+          <Button look="quiet" onClick={() => turnBy(id, QUARTER)}>
+            Quarter turn
+          </Button>
+        </span>
+      </Line>
+    </>
+  );
+}

@@ -1,0 +1,57 @@
+import type { FloorConflict, Occupant, UnitSystem } from '@frank-gauge/core';
+import { tapeLength } from './tape-length';
+
+export interface ToldFloor {
+  readonly title: string;
+  readonly text: string;
+}
+
+const OTHERS: Record<Exclude<Occupant['kind'], 'machine'>, string> = {
+  collector: 'the collector',
+  post: 'a post',
+  wall: 'a wall',
+};
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What is wrong with the plan, in sentences. `nameOf` says what a machine is called. */
+export function tellFloor(
+  conflict: FloorConflict,
+  system: UnitSystem,
+  nameOf: (machine: string) => string,
+): ToldFloor {
+  const name = (who: Occupant) => (who.kind === 'machine' ? nameOf(who.id) : OTHERS[who.kind]);
+  const who = capital(name(conflict.who));
+  const by = tapeLength(conflict.short, system);
+  const tidy = ({ title, text }: ToldFloor): ToldFloor => ({
+    title: title.replace('..', '.'),
+    text: text.replaceAll('..', '.'),
+  });
+  switch (conflict.kind) {
+    case 'overlap':
+      return tidy({
+        title: `${who} stands in ${name(conflict.other)}.`,
+        text: `Move one of them by ${by}.`,
+      });
+    case 'outside':
+      return tidy({
+        title: `${who} stands through the wall.`,
+        text: `It reaches ${by} out of the room.`,
+      });
+    case 'door blocked':
+      return tidy({
+        title: `${who} blocks a door.`,
+        text: `It stands ${by} in what the door needs clear.`,
+      });
+    case 'feed blocked':
+      return conflict.room === 'stand'
+        ? tidy({
+            title: `No one can stand at ${name(conflict.who)}.`,
+            text: `${by} are missing of ${tapeLength(conflict.wanted, system)}, by ${name(conflict.by)}.`,
+          })
+        : tidy({
+            title: `Boards do not clear ${name(conflict.who)}.`,
+            text: `Its ${conflict.room} is ${by} short of ${tapeLength(conflict.wanted, system)}, by ${name(conflict.by)}. Turn it, face a door, or say how long your boards are.`,
+          });
+  }
+}
