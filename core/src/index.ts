@@ -65,13 +65,19 @@ export { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow
 export { ENTRIES } from './fitting/hood';
 export { DUCT_END_IDS, DUCT_ENDS } from './fitting/weather-cap';
 export {
+  addCorner,
   freePlace,
+  isRectangular,
   placeCollector,
   placeMachine,
+  removeCorner,
+  setOutline,
   setRoomSize,
   turnedBy,
 } from './floor/edit-floor';
 export { type FloorConflict, floorConflicts, type Occupant } from './floor/floor-conflicts';
+export { outlineFromDxf } from './floor/outline-from-dxf';
+export { planDxf } from './floor/plan-dxf';
 export { type Block, cornersOf, onFloor, type Polygon, type Spot } from './floor/plane';
 export {
   doorClearance,

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, openDemo, saved, test } from './bench';
 
@@ -104,4 +105,42 @@ test('an empty room is drawn by its sizes; a wrong one is refused and the room s
   await expect(thing(page, 'Collector')).toBeVisible();
   await page.locator('body').press('Control+z');
   await expect(thing(page, 'Collector')).toHaveCount(0);
+});
+
+test('the plan is saved to scale and as DXF, and its own DXF is read in again', async ({
+  page,
+}) => {
+  await openFloor(page);
+  const svg = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as SVG' }).click();
+  expect((await svg).suggestedFilename()).toBe('plan 1 to 50.svg');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as DXF' }).click();
+  const path = await (await download).path();
+  expect(readFileSync(path, 'utf8')).toContain('WORKING_ROOM');
+  await page.getByRole('button', { name: /^Room/, expanded: false }).click();
+  await page.getByLabel('Width of the room').fill('40 ft');
+  await expect(ledger(page)).not.toContainText('630.3 ft²');
+  const buffer = readFileSync(path);
+  const file = page.getByLabel('DXF file of the room');
+  await file.setInputFiles({
+    name: 'note.dxf',
+    mimeType: 'image/vnd.dxf',
+    buffer: Buffer.from('hello'),
+  });
+  await expect(page.getByText('note.dxf: This is not a DXF drawing.')).toBeVisible();
+  await file.setInputFiles({ name: 'plan.dxf', mimeType: 'image/vnd.dxf', buffer });
+  await expect(ledger(page)).toContainText('630.3 ft²');
+});
+
+test('a room that is no rectangle is drawn by its corners', async ({ page }) => {
+  await openFloor(page);
+  await page.getByRole('button', { name: /^Room/, expanded: false }).click();
+  await page.getByText('Corners, 4').click();
+  await page.getByRole('button', { name: 'Add a corner after corner 2' }).click();
+  await page.getByLabel('From the left, corner 3').fill('25 ft');
+  await expect(page.getByText(/^5 corners\./)).toBeVisible();
+  await expect(ledger(page)).not.toContainText('630.3 ft²');
+  await page.getByRole('button', { name: 'Take out corner 3' }).click();
+  await expect(ledger(page)).toContainText('630.3 ft²');
 });

@@ -3,7 +3,16 @@ import { describe, expect, it } from 'vitest';
 import { copyOf, threeBranchShop } from '../../reference/sample-shops';
 import { toSI } from '../quantity/units';
 import { type Shop, shopSchema } from '../shop/schema';
-import { freePlace, placeCollector, placeMachine, setRoomSize, turnedBy } from './edit-floor';
+import {
+  addCorner,
+  freePlace,
+  isRectangular,
+  placeCollector,
+  placeMachine,
+  removeCorner,
+  setRoomSize,
+  turnedBy,
+} from './edit-floor';
 import { type FloorConflict, floorConflicts } from './floor-conflicts';
 import {
   type Block,
@@ -181,6 +190,35 @@ describe('a room', () => {
         true,
       );
     }
+  });
+
+  it('gains a corner on a wall and loses it again, its openings staying with their walls', () => {
+    const shop = roomy((each) => {
+      each.room.doors = [{ id: 'd', wall: 1, along: 1, width: 1 }];
+      each.room.windows = [{ id: 'w', wall: 3, along: 1, width: 1 }];
+      each.room.walls[0] = { studSpacing: 0.4 };
+    });
+    expect(isRectangular(shop.room.outline)).toBe(true);
+    const before = copyOf(shop);
+    addCorner(shop, 0);
+    expect(shop.room.outline[1]).toEqual({ x: 4, y: 0 });
+    expect(shop.room.walls.map(({ studSpacing }) => studSpacing)).toEqual([
+      0.4,
+      0.4,
+      null,
+      null,
+      null,
+    ]);
+    expect(shop.room.doors[0]?.wall).toBe(2);
+    expect(shop.room.windows[0]?.wall).toBe(4);
+    expect(isRectangular(shop.room.outline)).toBe(false);
+    removeCorner(shop, 1);
+    expect(shop).toEqual(before);
+    removeCorner(shop, 1);
+    expect(shop.room.doors).toEqual([]);
+    removeCorner(shop, 0);
+    expect(shop.room.outline).toHaveLength(3);
+    expect(shopSchema.safeParse(shop).success).toBe(true);
   });
 
   it('a door that reaches beyond its wall is held within it', () => {

@@ -2,6 +2,7 @@ import {
   type Machine,
   placeCollector,
   placeMachine,
+  type Room,
   type Shop,
   type Spot,
   turnedBy,
@@ -10,6 +11,10 @@ import { edit } from '@/store/shop-session';
 
 /** What stands on the floor: a machine by its id, or the collector. */
 export const COLLECTOR = 'collector-place';
+
+/** Edits one field of the room; quick edits of it are one step to undo. */
+export const editRoom = (field: string, change: (room: Room) => void): void =>
+  edit(field, ({ room }) => change(room), { merge: `room ${field}` });
 
 /** Edits one field of a machine; quick edits of it are one step to undo. */
 export const editMachine = (id: string, field: string, change: (own: Machine) => void): void =>

@@ -8,6 +8,7 @@ import {
   type Machine,
   onFloor,
   onWall,
+  planDxf,
   roomFrame,
   toSI,
   type Wall,
@@ -15,8 +16,11 @@ import {
   workingRoom,
 } from '@frank-gauge/core';
 import { choosePart, useChoices } from '@/store/choices';
+import { saveFile } from '@/store/save-file';
+import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { useSolvedShop } from '../frame/solved-shop';
+import { saveDrawing } from '../parts/save-drawing';
 import { COLLECTOR } from './edit-things';
 import { type PlanDrawing, pathOf, planDrawing } from './plan-drawing';
 import { useDragPlace } from './use-drag-place';
@@ -29,13 +33,33 @@ export function PlanPicture() {
   const [box, { width, height }] = useSize<HTMLDivElement>();
   const standing = things.flatMap(({ corners }) => corners);
   return (
-    <div ref={box} className="h-[420px] min-h-0 md:h-auto md:flex-1">
+    <div ref={box} className="relative h-[420px] min-h-0 md:h-auto md:flex-1">
       {width > 0 && height > 0 && (
-        <Plan
-          drawing={planDrawing(shop.room, standing, width, height)}
-          width={width}
-          height={height}
-        />
+        <>
+          <Plan
+            drawing={planDrawing(shop.room, standing, width, height)}
+            width={width}
+            height={height}
+          />
+          <div className="absolute right-0 bottom-0 flex text-[14px]">
+            <Button
+              look="quiet"
+              onClick={() => {
+                const drawing = box.current?.querySelector('svg');
+                const { scale } = planDrawing(shop.room, standing, width, height);
+                if (drawing) saveDrawing(drawing, 1 / scale, 'plan', 50);
+              }}
+            >
+              Save as SVG
+            </Button>
+            <Button
+              look="quiet"
+              onClick={() => saveFile('plan.dxf', planDxf(shop), 'image/vnd.dxf')}
+            >
+              Save as DXF
+            </Button>
+          </div>
+        </>
       )}
     </div>
   );

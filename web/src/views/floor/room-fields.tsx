@@ -1,26 +1,14 @@
 'use client';
 
-import {
-  extentOf,
-  formatShort,
-  ROOM_SIZES,
-  type Room,
-  setRoomSize,
-  unitSymbol,
-  wallsOf,
-} from '@frank-gauge/core';
-import { nanoid } from 'nanoid';
+import { extentOf, formatShort, isRectangular, ROOM_SIZES, setRoomSize } from '@frank-gauge/core';
 import { edit } from '@/store/shop-session';
-import { Button } from '@/ui/button';
-import { Choice } from '@/ui/choice';
-import { TakeOut } from '@/ui/take-out';
 import { useSolvedShop } from '../frame/solved-shop';
-import { FieldLine, Line, ShopQuantity } from '../parts/line';
+import { FieldLine } from '../parts/line';
 import { OpeningLine } from '../parts/opening-line';
-
-/** Edits one field of the room; quick edits of it are one step to undo. */
-const editRoom = (field: string, change: (room: Room) => void): void =>
-  edit(field, ({ room }) => change(room), { merge: `room ${field}` });
+import { Corners } from './corner-fields';
+import { editRoom } from './edit-things';
+import { Openings, Posts, Studs } from './opening-fields';
+import { OutlineFile } from './outline-file';
 
 /** A room that nobody has measured yet, m. */
 const USUAL = { width: 6, depth: 6 } as const;
@@ -32,6 +20,7 @@ export function RoomFields() {
   const extent = extentOf(room);
   const size = (width: number, depth: number) =>
     edit('size of the room', (draft) => setRoomSize(draft, width, depth), { merge: 'room size' });
+  const isPlain = room.outline.length === 0 || isRectangular(room.outline);
   const about = extent
     ? `${formatShort(extent.width, 'length', system)} × ${formatShort(extent.depth, 'length', system)}`
     : 'not drawn yet';
@@ -57,6 +46,12 @@ export function RoomFields() {
         placeholder="front to back"
         onChange={(depth) => size(extent?.width ?? USUAL.width, depth)}
       />
+      {!isPlain && (
+        <p className="text-[14px] text-quiet">
+          {room.outline.length} corners. Another width or depth makes it a plain rectangle again.
+        </p>
+      )}
+      <OutlineFile />
       <FieldLine
         line="ceiling"
         label="Height of the ceiling"
@@ -92,6 +87,7 @@ export function RoomFields() {
       />
       {extent && (
         <>
+          <Corners />
           <Openings which="doors" one="door" />
           <Openings which="windows" one="window" />
           <Posts />
@@ -99,204 +95,5 @@ export function RoomFields() {
         </>
       )}
     </OpeningLine>
-  );
-}
-
-const wallName = (index: number) => ['front', 'right', 'back', 'left'][index] ?? `${index + 1}`;
-
-interface OpeningsProps {
-  readonly which: 'doors' | 'windows';
-  readonly one: string;
-}
-
-/** Doors, or windows: which wall, from its start on, and how wide. */
-function Openings({ which, one }: OpeningsProps) {
-  const { shop, system } = useSolvedShop();
-  const walls = wallsOf(shop.room);
-  const change = (id: string, field: string, apply: (own: Room['doors'][number]) => void) =>
-    editRoom(`${field} of the ${one} ${id}`, (own) => {
-      const opening = own[which].find((each) => each.id === id);
-      if (opening) apply(opening);
-    });
-  return (
-    <div className="pt-2">
-      <p className="font-semibold">{one === 'door' ? 'Doors' : 'Windows'}</p>
-      {shop.room[which].map(({ id, wall, along, width }, i) => (
-        <div key={id} className="grid grid-cols-[72px_1fr_1fr_32px] items-center gap-1">
-          <Choice
-            label={`Wall of ${one} ${i + 1}`}
-            value={String(wall)}
-            options={walls.map((_, index) => ({ value: String(index), label: wallName(index) }))}
-            onChange={(value) =>
-              change(id, 'wall', (own) => {
-                own.wall = Number(value);
-              })
-            }
-          />
-          <ShopQuantity
-            label={`Where ${one} ${i + 1} begins on its wall`}
-            hasUnit={false}
-            value={along}
-            kind="length"
-            min={0}
-            max={walls[wall]?.length ?? ROOM_SIZES.most}
-            onChange={(value) =>
-              change(id, 'place', (own) => {
-                own.along = value;
-              })
-            }
-          />
-          <ShopQuantity
-            label={`Width of ${one} ${i + 1}`}
-            hasUnit={false}
-            value={width}
-            kind="length"
-            min={0.1}
-            max={20}
-            onChange={(value) =>
-              change(id, 'width', (own) => {
-                own.width = value;
-              })
-            }
-          />
-          <TakeOut
-            label={`Take out ${one} ${i + 1}`}
-            onClick={() =>
-              editRoom(`take out a ${one}`, (own) => {
-                own[which] = own[which].filter((each) => each.id !== id);
-              })
-            }
-          />
-        </div>
-      ))}
-      {shop.room[which].length > 0 && (
-        <p className="text-[13px] text-quiet">
-          wall; from its left, seen from within; width; {unitSymbol('length', system)}
-        </p>
-      )}
-      <Button
-        look="quiet"
-        className="-ml-3"
-        onClick={() =>
-          editRoom(`add a ${one}`, (own) => {
-            const width = system === 'us' ? 0.9144 : 0.9;
-            own[which].push({ id: nanoid(10), wall: 0, along: 0.5, width });
-          })
-        }
-      >
-        Add a {one}
-      </Button>
-    </div>
-  );
-}
-
-function Posts() {
-  const { shop, system } = useSolvedShop();
-  const extent = extentOf(shop.room);
-  const change = (id: string, field: string, apply: (own: Room['posts'][number]) => void) =>
-    editRoom(`${field} of the post ${id}`, (own) => {
-      const post = own.posts.find((each) => each.id === id);
-      if (post) apply(post);
-    });
-  return (
-    <div className="pt-2">
-      <p className="font-semibold">Posts</p>
-      {shop.room.posts.length > 0 && (
-        <p className="text-[13px] text-quiet">
-          from the left, from the front, {unitSymbol('length', system)}; width,{' '}
-          {unitSymbol('diameter', system)}
-        </p>
-      )}
-      {shop.room.posts.map(({ id, at, width }, i) => (
-        <div key={id} className="grid grid-cols-[1fr_1fr_1fr_32px] items-center gap-1">
-          {(['x', 'y'] as const).map((axis) => (
-            <ShopQuantity
-              key={axis}
-              label={`${axis === 'x' ? 'From the left' : 'From the front'}, post ${i + 1}`}
-              hasUnit={false}
-              value={at[axis]}
-              kind="length"
-              min={-ROOM_SIZES.most}
-              max={ROOM_SIZES.most}
-              onChange={(value) =>
-                change(id, axis, (own) => {
-                  own.at[axis] = value;
-                })
-              }
-            />
-          ))}
-          <ShopQuantity
-            label={`Width of post ${i + 1}`}
-            hasUnit={false}
-            value={width}
-            kind="diameter"
-            min={0.01}
-            max={3}
-            onChange={(value) =>
-              change(id, 'width', (own) => {
-                own.width = value;
-              })
-            }
-          />
-          <TakeOut
-            label={`Take out post ${i + 1}`}
-            onClick={() =>
-              editRoom('take out a post', (own) => {
-                own.posts = own.posts.filter((each) => each.id !== id);
-              })
-            }
-          />
-        </div>
-      ))}
-      <Button
-        look="quiet"
-        className="-ml-3"
-        onClick={() =>
-          editRoom('add a post', (own) => {
-            const at = {
-              x: (extent?.x0 ?? 0) + (extent?.width ?? 4) / 2,
-              y: (extent?.y0 ?? 0) + (extent?.depth ?? 4) / 2,
-            };
-            own.posts.push({ id: nanoid(10), at, width: 0.1 });
-          })
-        }
-      >
-        Add a post
-      </Button>
-    </div>
-  );
-}
-
-/** How far apart the studs of each wall are. */
-function Studs() {
-  const { shop } = useSolvedShop();
-  return (
-    <div className="pt-2">
-      <p className="font-semibold">Studs, apart</p>
-      {shop.room.walls.slice(0, shop.room.outline.length).map(({ studSpacing }, i) => (
-        <Line key={wallName(i)} label={`${wallName(i)} wall`}>
-          <ShopQuantity
-            label={`Studs of the ${wallName(i)} wall`}
-            value={studSpacing}
-            kind="diameter"
-            min={0.1}
-            max={3}
-            placeholder="none, or not known"
-            onChange={(spacing) =>
-              editRoom(`studs of the ${wallName(i)} wall`, (own) => {
-                const wall = own.walls[i];
-                if (wall) wall.studSpacing = spacing;
-              })
-            }
-            onClear={() =>
-              editRoom(`studs of the ${wallName(i)} wall`, (own) => {
-                const wall = own.walls[i];
-                if (wall) wall.studSpacing = null;
-              })
-            }
-          />
-        </Line>
-      ))}
-    </div>
   );
 }

@@ -8,10 +8,10 @@ import { STACK_PARTS } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
+import { saveDrawing } from '../../parts/save-drawing';
 import { useElevation } from '../../parts/use-elevation';
 import { type Drawing, drawingOf } from './drawing';
 import { JointShape, PartShape } from './part-shapes';
-import { saveDrawing } from './save-drawing';
 import { Bracket, ComingIn, Partition, Room } from './surroundings';
 import { type Hanging, heightOf, useDragHeight } from './use-drag-height';
 import { Headroom, Heights, Marks } from './written-heights';
@@ -54,7 +54,7 @@ export function ElevationPicture() {
             onClick={() => {
               const drawing = box.current?.querySelector('svg');
               const { scale } = drawingOf(elevation, width, height);
-              if (drawing) saveDrawing(drawing, 1 / scale, 'elevation 1 to 20');
+              if (drawing) saveDrawing(drawing, 1 / scale, 'elevation', 20);
             }}
           >
             Save the drawing

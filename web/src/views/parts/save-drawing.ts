@@ -15,12 +15,16 @@ const PAPER: Readonly<Record<string, string>> = {
 
 /**
  * A drawing on the screen as an SVG file of its own: colours written out, at its true size on paper
- * where `metres` says how long a pixel is; scaled 1:20, which puts most stacks on one sheet.
+ * `scale` says for how many in the shop one on paper stands, `metresPerPixel` how long a pixel is.
  */
-export function drawingAsSvg(drawing: SVGSVGElement, metresPerPixel: number): string {
+export function drawingAsSvg(
+  drawing: SVGSVGElement,
+  metresPerPixel: number,
+  scale: number,
+): string {
   const copy = drawing.cloneNode(true) as SVGSVGElement;
   const [width, height] = [drawing.clientWidth, drawing.clientHeight];
-  const millimetres = (pixels: number) => ((pixels * metresPerPixel * 1000) / SCALE).toFixed(1);
+  const millimetres = (pixels: number) => ((pixels * metresPerPixel * 1000) / scale).toFixed(1);
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
   copy.setAttribute('viewBox', `0 0 ${width} ${height}`);
   copy.setAttribute('width', `${millimetres(width)}mm`);
@@ -34,8 +38,15 @@ export function drawingAsSvg(drawing: SVGSVGElement, metresPerPixel: number): st
   return text.replace(/var\((--[a-z-]+)\)/g, (_, name: string) => PAPER[name] ?? '#000000');
 }
 
-/** One on paper for so many in the shop. */
-const SCALE = 20;
-
-export const saveDrawing = (drawing: SVGSVGElement, metresPerPixel: number, name: string): void =>
-  saveFile(`${name}.svg`, drawingAsSvg(drawing, metresPerPixel), 'image/svg+xml');
+/** Saves a drawing under its name and scale: `plan 1 to 50.svg`. */
+export const saveDrawing = (
+  drawing: SVGSVGElement,
+  metresPerPixel: number,
+  name: string,
+  scale: number,
+): void =>
+  saveFile(
+    `${name} 1 to ${scale}.svg`,
+    drawingAsSvg(drawing, metresPerPixel, scale),
+    'image/svg+xml',
+  );

@@ -1,0 +1,6 @@
+declare module 'dxf' {
+  export class Helper {
+    constructor(text: string);
+    readonly parsed: unknown;
+  }
+}

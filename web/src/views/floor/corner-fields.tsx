@@ -1,0 +1,62 @@
+'use client';
+
+import { addCorner, ROOM_SIZES, removeCorner, unitSymbol } from '@frank-gauge/core';
+import { Plus } from 'lucide-react';
+import { edit } from '@/store/shop-session';
+import { Button } from '@/ui/button';
+import { TakeOut } from '@/ui/take-out';
+import { useSolvedShop } from '../frame/solved-shop';
+import { ShopQuantity } from '../parts/line';
+import { editRoom } from './edit-things';
+
+/** The room's corners, for one that is no rectangle. */
+export function Corners() {
+  const { shop, system } = useSolvedShop();
+  const { outline } = shop.room;
+  return (
+    <details className="pt-1">
+      <summary className="min-h-11 cursor-pointer py-1 font-semibold md:min-h-0">
+        Corners, {outline.length}
+      </summary>
+      <p className="text-[13px] text-quiet">
+        from the left, from the front, {unitSymbol('length', system)}
+      </p>
+      {outline.map((corner, i) => (
+        <div key={i} className="grid grid-cols-[20px_1fr_1fr_32px_32px] items-center gap-1">
+          <span className="text-[13px] text-quiet">{i + 1}</span>
+          {(['x', 'y'] as const).map((axis) => (
+            <ShopQuantity
+              key={axis}
+              label={`${axis === 'x' ? 'From the left' : 'From the front'}, corner ${i + 1}`}
+              value={corner[axis]}
+              kind="length"
+              hasUnit={false}
+              min={-ROOM_SIZES.most}
+              max={ROOM_SIZES.most}
+              onChange={(value) =>
+                editRoom(`corner ${i + 1} ${axis}`, (own) => {
+                  const same = own.outline[i];
+                  if (same) same[axis] = value;
+                })
+              }
+            />
+          ))}
+          <Button
+            look="quiet"
+            className="px-1"
+            aria-label={`Add a corner after corner ${i + 1}`}
+            onClick={() => edit('add a corner', (draft) => addCorner(draft, i))}
+          >
+            <Plus size={15} aria-hidden />
+          </Button>
+          {outline.length > 3 && (
+            <TakeOut
+              label={`Take out corner ${i + 1}`}
+              onClick={() => edit('take out a corner', (draft) => removeCorner(draft, i))}
+            />
+          )}
+        </div>
+      ))}
+    </details>
+  );
+}
