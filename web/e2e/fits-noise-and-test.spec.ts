@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, flowOf, openDemo, test } from './bench';
+import { expect, flowOf, openDemo, saved, test } from './bench';
 
 test('a calliper’s word changes what closes a joint, and an adapter is saved as STL', async ({
   page,
@@ -118,4 +118,63 @@ test('the demo’s test finds filter and cyclone, and believing them is undone l
   await page.getByRole('button', { name: 'Believe this loading' }).click();
   await page.getByRole('link', { name: /Air/ }).click();
   await expect(page.getByRole('button', { name: /^Filter.*×3\.[1-5] loaded/ })).toBeVisible();
+});
+
+test('what was said of stack, joints, noise and plan travels in the exported file', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/collector/stack');
+  await page.getByRole('button', { name: /^Bin and lid/ }).click();
+  await page.getByLabel('Height of the castors').fill('4 in');
+  await page.goto('/shop/heron-slip/collector/fits');
+  await page.getByLabel('Thickness of the tape').fill('0.25');
+  await page.goto('/shop/heron-slip/collector/noise');
+  await page.getByLabel('Level at At the bench').fill('79');
+  await page.goto('/shop/heron-slip/floor');
+  await page.getByRole('button', { name: /^Planer/, expanded: false }).click();
+  await page.getByLabel('From the left, Planer').fill('19 ft');
+  await saved(page);
+
+  await page.goto('/');
+  const menu = page.getByRole('button', { name: 'What to do with Heron Slip' });
+  await menu.click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Export as a file' }).click();
+  const path = await (await download).path();
+  await menu.click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: /Heron Slip/ })).toHaveCount(0);
+  await page.getByLabel('Shop file').setInputFiles({
+    name: 'heron.json',
+    mimeType: 'application/json',
+    buffer: readFileSync(path),
+  });
+  await page.getByRole('link', { name: /Heron Slip/ }).click();
+  await page.waitForURL(/\/shop\//);
+  const shop = page.url().replace(/\/[a-z]+$/, '');
+  await page.goto(`${shop}/collector/noise`);
+  await expect(page.getByLabel('Level at At the bench')).toHaveValue('79');
+  await page.goto(`${shop}/collector/fits`);
+  await expect(page.getByLabel('Thickness of the tape')).toHaveValue('0.25');
+  await page.goto(`${shop}/collector/stack`);
+  await page.getByRole('button', { name: /^Bin and lid/ }).click();
+  await expect(page.getByLabel('Height of the castors')).toHaveValue('4');
+  await page.goto(`${shop}/floor`);
+  await page.getByRole('button', { name: /^Planer/, expanded: false }).click();
+  await expect(page.getByLabel('From the left, Planer')).toHaveValue('19');
+});
+
+test('in SI the Collector speaks millimetres, kilograms and cubic metres', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/collector/stack');
+  await page.getByRole('radio', { name: 'SI', exact: true }).click();
+  const ledger = page.getByRole('region', { name: 'What fits' });
+  // 88 in. to the shaft and half of a housing of 18¾: 97⅜ in. of 2.9 m.
+  await expect(ledger).toContainText('2,473 mm, 427 mm free');
+  await expect(ledger).toContainText(/blower to lift26 kg; 2 lift 46 kg/);
+  await page.getByRole('link', { name: 'Field test' }).click();
+  await expect(page.getByRole('columnheader', { name: 'flow, m³/h' })).toBeVisible();
+  await page.getByRole('link', { name: 'Noise' }).click();
+  await expect(page.getByRole('heading', { name: 'Collectors, at 3 m' })).toBeVisible();
 });

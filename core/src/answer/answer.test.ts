@@ -53,6 +53,10 @@ describe('an answer', () => {
     expect(all.load?.outdoors?.opening).toBeGreaterThan(0);
     expect(all.findings?.map(({ kind }) => kind)).toContain('air leaves the building');
     expect(all.candidates).toHaveLength(1);
+    const [present] = all.candidates ?? [];
+    expect(present?.elevation.height).toBeGreaterThan(1);
+    expect(present?.conflicts.map(({ kind }) => kind)).toContain('heavy blower');
+    expect(present?.noise).toBeGreaterThan(60);
     expect(all.methods).toHaveLength(3);
     expect(all.methods?.[0]?.flows).toHaveLength(5);
     expect(overSetsSchema.parse(all.gateSets)).toEqual(all.gateSets);

@@ -3,12 +3,14 @@ import {
   type Conflict,
   type ConflictKind,
   type Fit,
+  type FloorConflict,
   type JointEnd,
   toSI,
 } from '@frank-gauge/core';
 import { describe, expect, it } from 'vitest';
 import { shortBy, tellConflict } from './conflict-words';
 import { closingWords, endWord, gapWords, INSIDE } from './fit-words';
+import { tellFloor } from './floor-words';
 import { noiseDistance } from './noise-distance';
 import { tapeLength } from './tape-length';
 
@@ -136,5 +138,47 @@ describe('joints in words', () => {
     };
     expect(endWord(end)).toBe('Planer, port');
     expect(endWord({ ...end, what: 'blowerInlet', of: '' })).toBe('blower, inlet');
+  });
+});
+
+describe('what stands in the way, in sentences', () => {
+  const saw = { kind: 'machine', id: 'saw' } as const;
+  const all: readonly FloorConflict[] = [
+    { kind: 'overlap', who: saw, other: { kind: 'collector' }, short: 0.12 },
+    { kind: 'overlap', who: { kind: 'collector' }, other: { kind: 'post' }, short: 0.12 },
+    { kind: 'outside', who: saw, short: 0.05 },
+    { kind: 'door blocked', who: saw, door: 'd', short: 0.3 },
+    { kind: 'feed blocked', who: saw, room: 'infeed', by: { kind: 'wall' }, short: 1, wanted: 2 },
+    { kind: 'feed blocked', who: saw, room: 'outfeed', by: saw, short: 1, wanted: 2 },
+    {
+      kind: 'feed blocked',
+      who: saw,
+      room: 'stand',
+      by: { kind: 'post' },
+      short: 0.4,
+      wanted: 0.75,
+    },
+  ];
+
+  for (const system of ['us', 'metric'] as const) {
+    it.each(all.map((conflict, i) => [i, conflict.kind, conflict] as const))(
+      `%i: %s, ${system}`,
+      (_, __, conflict) => {
+        const { title, text } = tellFloor(conflict, system, () => 'Table saw');
+        for (const sentence of [title, text]) {
+          expect(sentence).toMatch(/^[A-Z\d].*\.$/s);
+          expect(sentence).not.toMatch(/NaN|undefined|null|\.\.|!/);
+        }
+        const by = tapeLength(conflict.short, system).replace(/\.$/, '');
+        expect(title + text).toContain(by);
+      },
+    );
+  }
+
+  it('names who stands in whom', () => {
+    const said = all.map((conflict) => tellFloor(conflict, 'metric', () => 'Table saw').title);
+    expect(said[0]).toBe('Table saw stands in the collector.');
+    expect(said[1]).toBe('The collector stands in a post.');
+    expect(said[6]).toBe('No one can stand at Table saw.');
   });
 });
