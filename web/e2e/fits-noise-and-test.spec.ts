@@ -127,10 +127,13 @@ test('what was said of stack, joints, noise and plan travels in the exported fil
   await page.goto('/shop/heron-slip/collector/stack');
   await page.getByRole('button', { name: /^Bin and lid/ }).click();
   await page.getByLabel('Height of the castors').fill('4 in');
+  await saved(page);
   await page.goto('/shop/heron-slip/collector/fits');
   await page.getByLabel('Thickness of the tape').fill('0.25');
+  await saved(page);
   await page.goto('/shop/heron-slip/collector/noise');
   await page.getByLabel('Level at At the bench').fill('79');
+  await saved(page);
   await page.goto('/shop/heron-slip/floor');
   await page.getByRole('button', { name: /^Planer/, expanded: false }).click();
   await page.getByLabel('From the left, Planer').fill('19 ft');
