@@ -46,9 +46,6 @@ export {
   BOX_LININGS,
   BOX_WALLS,
   type Box,
-  boxQuieting,
-  boxSurface,
-  boxWarmth,
   WARM_RISE,
 } from './collector/enclosure';
 export { type CurveFromTests, curveFromTests, estimatedCurve } from './collector/estimated-curve';
@@ -66,7 +63,6 @@ export { ENTRIES } from './fitting/hood';
 export { DUCT_END_IDS, DUCT_ENDS } from './fitting/weather-cap';
 export {
   addCorner,
-  freePlace,
   isRectangular,
   placeCollector,
   placeMachine,
@@ -80,7 +76,6 @@ export { outlineFromDxf } from './floor/outline-from-dxf';
 export { planDxf } from './floor/plan-dxf';
 export { type Block, cornersOf, onFloor, type Polygon, type Spot } from './floor/plane';
 export {
-  doorClearance,
   extentOf,
   floorArea,
   onWall,
@@ -141,7 +136,7 @@ export {
   fitCurveTest,
   loadingOf,
 } from './reading/curve-test';
-export { type FittedCurve, LEAST_STEPS } from './reading/fit-curve';
+export type { FittedCurve } from './reading/fit-curve';
 export { type FittedSeparator, fitSeparator } from './reading/fit-separator';
 export { type MeasuredFlow, measuredFlow, USUAL_ACCURACY } from './reading/measured-flow';
 export { meanOfRepeats } from './reading/repeats';
@@ -198,9 +193,9 @@ export {
 } from './shop/schema';
 export { type Fault, LARGEST_FILE, readShop, readShopFile, writeShopFile } from './shop/shop-file';
 export { arrangeDucts, type Drop, type DuctTree } from './shop/topology';
-export { usualStack } from './shop/usual-stack';
 export type { Coefficient, CoefficientGroup } from './source/coefficient';
 export { coefficientGroups } from './source/coefficients';
+export { boxAround } from './stack/box-around';
 export { bracketLoad, GRAVITY } from './stack/bracket';
 export type { Elevation, Joint, Placed, Point, StackPart } from './stack/elevation';
 export { type Conflict, type ConflictKind, stackConflicts } from './stack/stack-conflicts';
@@ -208,9 +203,10 @@ export { binVolume, LIFT_BY_ONE, stackMasses } from './stack/stack-masses';
 export { standStack } from './stack/stand-stack';
 export { type StackSizes, sizesOf } from './stack/usual-sizes';
 export { type CollectorLoad, collectorLoad, filterOf } from './verdict/collector-load';
-export { estimatedLevel, latestAtDistance, quieting } from './verdict/collector-noise';
+export { latestAtDistance } from './verdict/collector-noise';
 export { type Contender, compareCandidates, type DropWith } from './verdict/compare-candidates';
 export { type ByMethod, compareMethods, METHODS, type Method } from './verdict/compare-methods';
+export { type EnclosureLoad, enclosureLoad } from './verdict/enclosure-load';
 export {
   type DropOverSets,
   everyGateSet,

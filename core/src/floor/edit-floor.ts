@@ -70,7 +70,7 @@ export function freePlace(shop: Shop, width: number, depth: number): Spot {
   if (!extent) return { x: width / 2, y: depth / 2 };
   const taken = [
     ...shop.machines.flatMap((machine) => machineBlock(machine) ?? []),
-    ...(collectorBlock(shop) ? [collectorBlock(shop)] : []),
+    collectorBlock(shop),
   ].flatMap((block) => (block ? [cornersOf(block)] : []));
   const { x0, y0 } = extent;
   for (let y = y0 + depth / 2; y <= y0 + extent.depth - depth / 2 + 1e-9; y += STEP) {

@@ -48,7 +48,7 @@ export interface Conflict {
 const TOLERANCE = 0.002;
 /** Air an enclosure keeps around what stands in it, m: common practice, no source. */
 export const BOX_CLEARANCE = 0.05;
-/** A bag or liner of a bin under suction. */
+/** Masses and forces nearer than this are one. */
 const LEAST = 1e-9;
 
 const short = (

@@ -5,6 +5,7 @@ import { toSI } from '../quantity/units';
 import type { CollectorParts } from '../shop/edit-candidates';
 import { shopSchema } from '../shop/schema';
 import { usualStack } from '../shop/usual-stack';
+import { boxAround } from './box-around';
 import { bracketLoad, GRAVITY, lateral, withdrawal } from './bracket';
 import type { Elevation, StackPart } from './elevation';
 import { type ConflictKind, stackConflicts } from './stack-conflicts';
@@ -259,6 +260,26 @@ describe('a stack', () => {
     const high = inch(12 + 24) + 0.06;
     expect(kinds(boxed(high + 0.11))).toEqual([]);
     expect(conflict(boxed(high), 'box too small')?.short).toBeCloseTo(0.1, 9);
+  });
+
+  it('a box built around what stands holds it, with air to spare', () => {
+    for (const mount of [
+      { kind: 'cart', height: 0.1 },
+      { kind: 'wall', height: 1.6 },
+    ] as const) {
+      const parts = typed(({ stack }) => {
+        stack.mount = mount;
+        stack.coupling.length = 3;
+      });
+      const box = boxAround(parts);
+      parts.exhaust = {
+        kind: 'enclosure',
+        filter: { name: '', area: 10, permeability: 0.1, grade: null },
+        returnFilter: { area: 0.3, velocity: 1.5, pressure: 60 },
+        box: { ...box },
+      };
+      expect(kinds(parts)).not.toContain('box too small');
+    }
   });
 
   it('cautions of drums under suction, and of chips through the wheel', () => {

@@ -4,7 +4,9 @@ import { circleArea } from '../../air/velocity-pressure';
 import { fromSI, toSI } from '../../quantity/units';
 import type { Run, Shop } from '../../shop/schema';
 import { arrangeDucts } from '../../shop/topology';
+import { boxAround } from '../../stack/box-around';
 import { collectorLoad } from '../collector-load';
+import { enclosureLoad } from '../enclosure-load';
 import { judgeDrops } from '../judge-drops';
 import { narrowestWithin, widestCarrying } from './carrying-size';
 import type { Finding, FindingKind } from './finding';
@@ -180,6 +182,18 @@ describe('findings about the collector', () => {
         const returnFilter = { area, velocity: 1.5, pressure: 60 };
         collector.exhaust = { kind: 'enclosure', filter: null, returnFilter, box: null };
       });
+    const { solution } = judged(withArea(0.05));
+    const load = enclosureLoad(withArea(0.05).collector, solution);
+    expect(load?.returnVelocity).toBeCloseTo(solution.blower.flow / 0.05, 9);
+    expect(load?.pressure).toBeCloseTo((60 * (load?.returnVelocity ?? 0)) / 1.5, 9);
+    expect(load).toMatchObject({ isReturnFast: true, box: null });
+    const boxed = withArea(0.5);
+    if (boxed.collector.exhaust.kind === 'enclosure') {
+      boxed.collector.exhaust.box = boxAround(boxed.collector);
+    }
+    const box = enclosureLoad(boxed.collector, judged(boxed).solution)?.box;
+    // With every gate shut no air carries the heat off.
+    expect(box?.warmthChoked).toBeGreaterThan(box?.warmth ?? Infinity);
     expect(find(withArea(0.05), 'fast return')?.numbers.faceVelocity).toBeGreaterThan(1.5);
     expect(find(withArea(0.5), 'fast return')).toBeNull();
   });

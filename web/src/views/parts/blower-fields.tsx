@@ -1,12 +1,12 @@
 'use client';
 
-import type { CollectorParts } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
 import { CircuitFields } from './circuit-fields';
 import { CurveField } from './curve-field';
 import { useCollector } from './edited-collector';
 import { FieldLine, Line, ShopQuantity } from './line';
+import { useElevation } from './use-elevation';
 
 /** The blower: its name, curve, speed, motor and circuit. */
 export function BlowerFields() {
@@ -110,6 +110,7 @@ export function BlowerFields() {
 /** Wheel, efficiency, and an elbow that feeds the wheel unevenly. */
 function WheelFields() {
   const { parts, editBlower } = useCollector();
+  const { warn } = useElevation();
   const { blower } = parts;
   return (
     <>
@@ -120,7 +121,7 @@ function WheelFields() {
         kind="diameter"
         min={0.02}
         max={3}
-        warning={isWheelTooLarge(parts) ? 'The wheel is larger than its housing.' : null}
+        warning={warn('wheel in its housing')}
         onChange={(diameter) =>
           editBlower('wheel', (own) => {
             own.wheelDiameter = diameter;
@@ -186,9 +187,6 @@ function WheelFields() {
     </>
   );
 }
-
-const isWheelTooLarge = ({ blower, stack }: CollectorParts) =>
-  stack.blower.housing !== null && blower.wheelDiameter > stack.blower.housing;
 
 const INLET_ELBOWS = [
   { value: 'none', label: 'none near' },

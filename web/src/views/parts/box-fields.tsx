@@ -1,16 +1,12 @@
 'use client';
 
 import {
-  airAtSite,
   BOX_LININGS,
   BOX_WALLS,
-  type Box,
-  boxQuieting,
-  boxWarmth,
+  boxAround,
   type Collector,
+  enclosureLoad,
   formatShort,
-  LIMITS,
-  sizesOf,
   WARM_RISE,
 } from '@frank-gauge/core';
 import { Button } from '@/ui/button';
@@ -108,7 +104,7 @@ export function BoxFields({ enclosure, change }: Props) {
           }
         />
       </Line>
-      <BoxSays enclosure={enclosure} box={box} />
+      <BoxSays />
     </>
   );
 }
@@ -123,51 +119,30 @@ const liningOf = (absorption: number) =>
     (id) => BOX_LININGS[id].absorption === absorption,
   );
 
-/** A box with a hand's breadth around blower and filter as they stand. */
-function boxAround(parts: Parameters<typeof sizesOf>[0]): NonNullable<Enclosure['box']> {
-  const { blower, filter, filterBin } = sizesOf(parts);
-  const around = 0.2;
-  const round = (value: number) => Math.ceil(value * 20) / 20;
-  return {
-    length: round(blower.width + blower.motorLength + filter.diameter + 0.3 + around),
-    width: round(Math.max(blower.housing, filter.diameter) + around),
-    height: round(Math.max(blower.housing, filter.height + filterBin.height + 0.06) + 0.3 + around),
-    surfaceMass: BOX_WALLS.mdf.surfaceMass,
-    absorption: BOX_LININGS.half.absorption,
-  };
-}
-
 /** What the box costs in air, and does to noise and warmth. */
-function BoxSays({ enclosure, box }: { readonly enclosure: Enclosure; readonly box: Box }) {
-  const { shop, system } = useSolvedShop();
-  const { load, solution } = useCollector();
-  if (!load || !solution) return null;
-  const { flow } = solution.blower;
-  const { density } = airAtSite(shop.shop.site);
-  const { area, pressure, velocity } = enclosure.returnFilter;
-  const through = flow / area;
-  const added = (pressure * through) / velocity;
-  const wanted = flow / LIMITS.fastReturn.value;
-  const warm = boxWarmth(box, load.shaftPower, flow, density);
-  const choked = boxWarmth(box, load.shaftPower * 0.5, 0, density);
+function BoxSays() {
+  const { system } = useSolvedShop();
+  const { parts, solution } = useCollector();
+  const load = solution && enclosureLoad(parts, solution);
+  if (!load?.box) return null;
+  const { quieting, warmth, warmthChoked } = load.box;
+  const wanted = formatShort(load.areaWanted, 'area', system);
   const rise = (kelvin: number) =>
     system === 'us' ? `${Math.round((kelvin * 9) / 5)} °F` : `${Math.round(kelvin)} °C`;
   return (
     <p className="pt-1 text-[14px] text-quiet">
-      The return moves {formatShort(through, 'velocity', system)} and takes{' '}
-      {formatShort(added, 'pressure', system)}
-      {through > LIMITS.fastReturn.value ? (
-        <strong className="font-semibold text-starved-text">
-          ; it wants {formatShort(wanted, 'area', system)}
-        </strong>
+      The return moves {formatShort(load.returnVelocity, 'velocity', system)} and takes{' '}
+      {formatShort(load.pressure, 'pressure', system)}
+      {load.isReturnFast ? (
+        <strong className="font-semibold text-starved-text">; it wants {wanted}</strong>
       ) : (
-        `; ${formatShort(wanted, 'area', system)} would do`
+        `; ${wanted} would do`
       )}
-      . About {Math.round(boxQuieting(box, area))} dB quieter, rough; a lined bend in the air’s way
-      adds some. About {rise(warm)} warmer inside while it runs
-      {choked > WARM_RISE && (
+      . About {Math.round(quieting)} dB quieter, rough; a lined bend in the air’s way adds some.
+      About {rise(warmth)} warmer inside while it runs
+      {warmthChoked > WARM_RISE && (
         <strong className="font-semibold text-starved-text">
-          , and {rise(choked)} with every gate shut: leave one open
+          , and {rise(warmthChoked)} with every gate shut: leave one open
         </strong>
       )}
       . Keep a hand’s breadth around the motor, and room to draw the filter out.

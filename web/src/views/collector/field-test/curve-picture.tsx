@@ -1,7 +1,6 @@
 'use client';
 
 import {
-  airAtSite,
   type CurveTest,
   type CurveTestFit,
   curveInto,
@@ -39,7 +38,7 @@ function Picture({ test, fit, width }: Props & { readonly width: number }) {
   const { blower } = shop.collector;
   const { curve, points } = fit;
   const present = scaleBlower(blower.curve, blower.measured, {
-    density: test.density || airAtSite(shop.shop.site).density,
+    density: test.density,
     speed: test.speed,
     wheelDiameter: test.wheelDiameter,
   });
