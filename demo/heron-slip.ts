@@ -14,6 +14,7 @@ import {
   type Candidate,
   type CurveTest,
   circleArea,
+  compareCandidates,
   curveInto,
   estimatedCurve,
   filterResistance,
@@ -241,26 +242,6 @@ export function heronSlipFile(): string {
     };
   });
 
-  log.sounds = [
-    {
-      id: newId(),
-      at: '2026-09-13T15:20:00Z',
-      place: 'At the bench',
-      level: 81,
-      distance: toSI(13, 'ft'),
-      hours: 3,
-      note: '',
-    },
-    {
-      id: newId(),
-      at: '2026-09-13T15:25:00Z',
-      place: 'At the planer, planing',
-      level: 94,
-      distance: null,
-      hours: 0.6,
-      note: 'Ear muffs on.',
-    },
-  ];
   log.instruments = [{ id: 'vane', name: 'Pocket vane meter', kind: 'vane', accuracy: 0.03 }];
   log.events = [
     {
@@ -275,6 +256,29 @@ export function heronSlipFile(): string {
 
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
+  const reckoned = compareCandidates(shop, arranged.tree, 'found')[0]?.noise ?? null;
+  log.sounds = [
+    {
+      id: newId(),
+      at: '2026-09-13T15:20:00Z',
+      place: 'At the bench',
+      level: 81,
+      distance: toSI(13, 'ft'),
+      reckoned,
+      hours: 3,
+      note: '',
+    },
+    {
+      id: newId(),
+      at: '2026-09-13T15:25:00Z',
+      place: 'At the planer, planing',
+      level: 94,
+      distance: null,
+      reckoned,
+      hours: 0.6,
+      note: 'Ear muffs on.',
+    },
+  ];
   const random = seeded(41);
   const scatter = () => 1 + 0.012 * (random() + random() - 1);
 

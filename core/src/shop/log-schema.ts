@@ -53,6 +53,8 @@ export const soundReading = z.strictObject({
   level: z.number().min(20).max(150),
   /** From the collector, m; null: not measured. */
   distance: positive(100).nullable(),
+  /** Level this program reckoned for the collector that stood there then; null: not known. */
+  reckoned: z.number().nullable(),
   /** Hours a day at this level; null: not a place where anyone stays. */
   hours: z.number().min(0).max(24).nullable(),
   note,

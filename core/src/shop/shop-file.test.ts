@@ -136,7 +136,13 @@ describe('a shop file', () => {
     [
       'a sound louder than any',
       (shop) => {
-        const sound = { at: '2026-10-01T10:00:00Z', place: 'x', distance: null, hours: null };
+        const sound = {
+          at: '2026-10-01T10:00:00Z',
+          place: 'x',
+          distance: null,
+          hours: null,
+          reckoned: null,
+        };
         shop.log.sounds.push({ ...sound, id: 's', level: 400, note: '' });
       },
       /^log\.sounds\.0\.level: /,
@@ -144,7 +150,13 @@ describe('a shop file', () => {
     [
       'a day of thirty hours',
       (shop) => {
-        const sound = { at: '2026-10-01T10:00:00Z', place: 'x', distance: null, level: 80 };
+        const sound = {
+          at: '2026-10-01T10:00:00Z',
+          place: 'x',
+          distance: null,
+          level: 80,
+          reckoned: null,
+        };
         shop.log.sounds.push({ ...sound, id: 's', hours: 30, note: '' });
       },
       /^log\.sounds\.0\.hours: /,

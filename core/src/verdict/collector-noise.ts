@@ -34,11 +34,12 @@ export const latestAtDistance = (sounds: readonly SoundReading[]): SoundReading 
   );
 
 /**
- * How much louder the collector was found than estimated, dB; what a meter read is carried over to
- * the others so. 0 where nothing was read at a known distance.
+ * How much louder the collector was found than reckoned, dB, by the latest reading at a known distance;
+ * carried over to whatever stands there since, and to the others. Each reading is held against what was
+ * reckoned when it was taken: a box built later is no error of the estimate. 0 where nothing was read.
  */
-export function foundLouder(sounds: readonly SoundReading[], estimate: number): number {
-  const sound = latestAtDistance(sounds);
-  if (!sound || sound.distance === null) return 0;
-  return levelMoved(sound.level, sound.distance, NOISE_DISTANCE) - estimate;
+export function foundLouder(sounds: readonly SoundReading[]): number {
+  const sound = latestAtDistance(sounds.filter(({ reckoned }) => reckoned !== null));
+  if (!sound || sound.distance === null || sound.reckoned === null) return 0;
+  return levelMoved(sound.level, sound.distance, NOISE_DISTANCE) - sound.reckoned;
 }

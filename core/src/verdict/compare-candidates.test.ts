@@ -157,10 +157,11 @@ describe('how contenders stand and sound', () => {
     const shop = withTwo();
     const before = compared(shop).contenders.map(({ noise }) => noise ?? 0);
     const sound = { at: '2026-10-01T10:00:00Z', place: 'bench', hours: null, note: '' };
+    const reckoned = before[0] ?? 0;
     shop.log.sounds = [
-      { ...sound, id: 'a', level: 90, distance: 3 },
-      { ...sound, id: 'b', at: '2026-10-02T10:00:00Z', level: 92, distance: 1.5 },
-      { ...sound, id: 'c', at: '2026-10-03T10:00:00Z', level: 70, distance: null },
+      { ...sound, id: 'a', level: 90, distance: 3, reckoned },
+      { ...sound, id: 'b', at: '2026-10-02T10:00:00Z', level: 92, distance: 1.5, reckoned },
+      { ...sound, id: 'c', at: '2026-10-03T10:00:00Z', level: 70, distance: null, reckoned },
     ];
     const after = compared(shop).contenders.map(({ noise }) => noise ?? 0);
     // 92 at half the distance is 85.98 at 3 m.
@@ -168,6 +169,11 @@ describe('how contenders stand and sound', () => {
     after.forEach((level, i) => {
       expect(level - (before[i] ?? 0)).toBeCloseTo((after[0] ?? 0) - (before[0] ?? 0), 9);
     });
+    // What stands in another room since quiets itself, and makes no other louder.
+    shop.collector.stack.mount = { kind: 'nextRoom', height: 1.5 };
+    const moved = compared(shop).contenders.map(({ noise }) => noise ?? 0);
+    expect(moved[0]).toBeCloseTo((after[0] ?? 0) - 20, 9);
+    expect(moved.slice(1)).toEqual(after.slice(1));
   });
 });
 

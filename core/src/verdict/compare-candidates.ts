@@ -45,11 +45,11 @@ export interface Contender {
 /**
  * The present collector and every candidate on the same ducts, each drop with its own gate open.
  * Filters are as loaded as the shop's is in this view, whichever filter it is: what a filter costs
- * when new says little. Noise is the estimate, moved by as much as a meter found the present one off it.
+ * when new says little. Noise is the estimate, moved by as much as a meter found it off.
  */
 export function compareCandidates(shop: Shop, tree: DuctTree, view: View): Contender[] {
   const present = contender(shop, tree, view, null, null, null);
-  const louder = present.noise === null ? 0 : foundLouder(shop.log.sounds, present.noise);
+  const louder = foundLouder(shop.log.sounds);
   const contenders = [
     present,
     ...shop.candidates.map((candidate) =>

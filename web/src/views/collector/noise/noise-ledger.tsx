@@ -76,7 +76,7 @@ function Estimates() {
   const { shop, tree, system } = useSolvedShop();
   const view = useChoices((choices) => choices.view);
   const contenders = useMemo(() => compareCandidates(shop, tree, view), [shop, tree, view]);
-  const heard = latestAtDistance(shop.log.sounds);
+  const heard = latestAtDistance(shop.log.sounds.filter(({ reckoned }) => reckoned !== null));
   return (
     <>
       <h2 className="pt-4 text-[18px]">Collectors, at {noiseDistance(system)}</h2>

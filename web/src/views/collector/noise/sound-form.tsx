@@ -1,10 +1,13 @@
 'use client';
 
+import { compareCandidates } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
+import { useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/text-field';
+import { useSolvedShop } from '../../frame/solved-shop';
 import { FieldLine, Line } from '../../parts/line';
 
 interface Typed {
@@ -21,20 +24,26 @@ export function SoundForm() {
   const [typed, setTyped] = useState(NOTHING);
   const [round, setRound] = useState(0);
   const [refusal, setRefusal] = useState<string | null>(null);
+  const { shop, tree } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
   const take = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
   const log = () => {
     const { place, level, distance, hours } = typed;
     if (place.trim() === '') return setRefusal('Say where it was read.');
     if (level === null) return setRefusal('Write what the meter shows, in dB(A), slow.');
     setRefusal(null);
-    edit('log a sound reading', (shop) => {
-      shop.log.sounds.push({
+    // Without what earlier readings moved it by.
+    const bare = { ...shop, candidates: [], log: { ...shop.log, sounds: [] } };
+    const reckoned = compareCandidates(bare, tree, view)[0]?.noise ?? null;
+    edit('log a sound reading', (draft) => {
+      draft.log.sounds.push({
         id: nanoid(10),
         at: new Date().toISOString(),
         place: place.trim(),
         level,
         distance,
         hours,
+        reckoned,
         note: '',
       });
     });
