@@ -6,6 +6,7 @@ export default defineConfig({
   test: {
     // Nothing is timed here: this only ends a test that would never end, on a slow machine too.
     testTimeout: 60_000,
+    setupFiles: ['scripts/same-draws.ts'],
     include: [
       'core/**/*.test.ts',
       'web/src/**/*.test.ts',

@@ -176,7 +176,10 @@ describe('any valid shop', () => {
 });
 
 describe('scaling laws, exact where every loss goes with flow squared', () => {
-  /** Any shop without friction, seams or filter: losses, openings and exhaust all quadratic. */
+  /**
+   * Any shop without friction, seams or filter: losses, openings and exhaust all quadratic, but for
+   * a leak under 0.05 Pa, which is led through zero. Hence no more than five digits.
+   */
   const quadratic = anyShop({ junctions: 'momentum' }).map((shop) => {
     for (const run of shop.ducts.runs) Object.assign(run, { length: 0, hose: null });
     shop.condition.sealing = { exponent: 0.5, usual: 0, runs: [] };
@@ -205,8 +208,8 @@ describe('scaling laws, exact where every loss goes with flow squared', () => {
         const faster = copyOf(shop);
         faster.collector.blower.speed *= 2;
         const twice = solved(faster);
-        expect(twice.blower.flow / once.blower.flow).toBeCloseTo(2, 6);
-        expect(twice.blower.rise / once.blower.rise).toBeCloseTo(4, 6);
+        expect(twice.blower.flow / once.blower.flow).toBeCloseTo(2, 5);
+        expect(twice.blower.rise / once.blower.rise).toBeCloseTo(4, 5);
       }),
       { numRuns: 100 },
     );
@@ -222,8 +225,8 @@ describe('scaling laws, exact where every loss goes with flow squared', () => {
         const high = solved(raised);
         const thinner = high.network.air.density / low.network.air.density;
         expect(thinner).toBeLessThan(0.8);
-        expect(high.blower.flow / low.blower.flow).toBeCloseTo(1, 6);
-        expect(high.blower.rise / low.blower.rise).toBeCloseTo(thinner, 6);
+        expect(high.blower.flow / low.blower.flow).toBeCloseTo(1, 5);
+        expect(high.blower.rise / low.blower.rise).toBeCloseTo(thinner, 5);
       }),
       { numRuns: 100 },
     );
