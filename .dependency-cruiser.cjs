@@ -13,6 +13,7 @@ const ROOMS = [
   'noise',
   'build',
   'floor',
+  'layout',
   'verdict',
   'reading',
   'leak',
@@ -32,8 +33,20 @@ const MAY_IMPORT = {
   noise: ['quantity'],
   build: ['quantity', 'duct', 'shop'],
   floor: ['quantity', 'shop', 'stack'],
-  network: ['quantity', 'air', 'duct', 'fitting', 'collector', 'shop'],
-  verdict: ['quantity', 'air', 'duct', 'fitting', 'collector', 'shop', 'stack', 'noise', 'network'],
+  layout: ['quantity', 'duct', 'shop', 'stack', 'floor'],
+  network: ['quantity', 'air', 'duct', 'fitting', 'collector', 'shop', 'layout'],
+  verdict: [
+    'quantity',
+    'air',
+    'duct',
+    'fitting',
+    'collector',
+    'shop',
+    'stack',
+    'noise',
+    'layout',
+    'network',
+  ],
   reading: ['quantity', 'air', 'duct', 'collector', 'shop', 'network', 'verdict'],
   leak: ['quantity', 'air', 'duct', 'shop', 'network', 'verdict', 'reading'],
   source: [
@@ -47,9 +60,10 @@ const MAY_IMPORT = {
     'noise',
     'build',
     'floor',
+    'layout',
     'verdict',
   ],
-  answer: ['air', 'fitting', 'collector', 'shop', 'network', 'reading', 'verdict'],
+  answer: ['air', 'fitting', 'collector', 'shop', 'layout', 'network', 'reading', 'verdict'],
 };
 
 const roomRules = ROOMS.map((room) => ({

@@ -6,8 +6,7 @@
  */
 import {
   addCandidate,
-  addDrop,
-  addRun,
+  addMachine,
   airAtSite,
   arrangeDucts,
   blowerOfClass,
@@ -16,12 +15,16 @@ import {
   circleArea,
   compareCandidates,
   curveInto,
+  type DuctEnd,
   estimatedCurve,
   filterResistance,
   fromSI,
   gatesOfDrop,
+  leadDuct,
   monotoneCurve,
   newShop,
+  type Point3,
+  portMouth,
   type Reading,
   type Shop,
   type Stack,
@@ -133,79 +136,70 @@ export function heronSlipFile(): string {
     if (!found) throw new Error(`no run ${id}`);
     return found;
   };
-  const elbow = (count: number, degrees = 90, radiusRatio = 1.5) => ({
-    kind: 'elbow' as const,
-    id: newId(),
-    style: 'fivePiece' as const,
-    angle: (degrees * Math.PI) / 180,
-    radiusRatio,
-    count,
-    after: null,
-  });
+  collector.place = { x: 8.6, y: 5.75, z: 0 };
+  /** Ducts hang so high along the back wall, m. */
+  const HANG = 2.5;
+  const at = (x: number, y: number, z = HANG) => ({ x, y, z });
+  const led = (to: DuctEnd, from: DuctEnd, between: readonly Point3[], hasHose = false) => {
+    const made = leadDuct(shop, from, to, { between, hasHose }, newId);
+    if (!made.ok) throw new Error(made.why);
+    return run(made.run);
+  };
+  const joint = (node: string): DuctEnd => ({ kind: 'node', node });
 
-  const main = run(addRun(shop, 'inlet', newId));
-  Object.assign(main, {
-    name: 'Main at the cyclone',
-    length: toSI(9, 'ft'),
-    diameter: toSI(6, 'in'),
-    fittings: [elbow(2, 45, 2)],
-  });
-  const back = run(addRun(shop, main.from, newId));
-  Object.assign(back, { name: 'Back main', length: toSI(13, 'ft'), diameter: toSI(6, 'in') });
-  const far = run(addRun(shop, back.from, newId));
+  // Three wyes: the saw and the sweep, the band saw, and the far end.
+  const wyes = [at(5.55, 5.75), at(3.75, 5.75), at(1.6, 4.2424)] as const;
+  const into = [at(6.186, 5.75), at(7.05, 5.75, 1.636)];
+  const main = led({ kind: 'inlet' }, { kind: 'free', at: wyes[0] }, into);
+  Object.assign(main, { name: 'Main at the cyclone', diameter: toSI(6, 'in') });
+  for (const { style } of main.route?.bends ?? []) style.radiusRatio = 2;
+  const back = led(joint(main.from), { kind: 'free', at: wyes[1] }, []);
+  Object.assign(back, { name: 'Back main', diameter: toSI(6, 'in') });
+  const far = led(joint(back.from), { kind: 'free', at: wyes[2] }, [at(1.6, 5.75)]);
   Object.assign(far, {
     name: 'Far end',
-    length: toSI(11, 'ft'),
     diameter: toSI(5, 'in'),
     // A branch gate at its wye: the far end is shut off whole when nobody works there.
     gate: { opening: 1, open: true, closedGap: 0.003, end: 'downstream' },
   });
 
+  /** A machine at its place, and its drop: by those points, with so long a hose. */
   function drop(
-    node: string,
-    kind: Parameters<typeof addDrop>[2],
+    to: string,
+    kind: Parameters<typeof addMachine>[1],
     name: string,
-    feet: number,
-    hoseFeet: number,
+    [x, y, quarters]: readonly [x: number, y: number, quarters: number],
+    between: readonly Point3[],
     inches: number,
+    hoseFeet: number | null,
   ) {
-    const made = run(addDrop(shop, node, kind, newId));
-    made.name = `${name} drop`;
-    made.length = toSI(feet, 'ft');
+    const id = addMachine(shop, kind, newId);
+    const machine = shop.machines.at(-1);
+    const port = machine?.ports[0];
+    if (!machine || !port) throw new Error('no machine');
+    Object.assign(machine, { name, place: { x, y }, turn: (quarters * Math.PI) / 2 });
+    const end: DuctEnd = { kind: 'port', machine: id, port: port.id };
+    const made = led(joint(to), end, between, hoseFeet !== null);
     made.diameter = toSI(inches, 'in');
-    made.fittings = [elbow(1)];
-    if (made.hose) {
-      made.hose.length = toSI(hoseFeet, 'ft');
-      made.hose.diameter = toSI(inches, 'in');
-      made.hose.compression = 0.05;
+    if (made.hose) made.hose.diameter = toSI(inches, 'in');
+    const mouth = portMouth(machine, port)?.at;
+    const [hung] = between;
+    if (made.route && mouth && hung && hoseFeet !== null) {
+      const straight = Math.hypot(hung.x - mouth.x, hung.y - mouth.y, hung.z - mouth.z);
+      made.route.slack = toSI(hoseFeet, 'ft') / straight - 1;
     }
     if (made.gate) made.gate.open = name === 'Planer';
-    const machine = shop.machines.at(-1);
-    if (machine) machine.name = name;
-    return made;
   }
-  drop(main.from, 'tableSaw', 'Table saw', 8, 4, 5);
-  drop(back.from, 'bandSaw', 'Band saw', 7, 3, 5);
-  drop(far.from, 'planer', 'Planer', 7, 7, 5);
-  drop(far.from, 'drumSander', 'Drum sander', 9, 4, 5);
-  const sweep = drop(main.from, 'floorSweep', 'Floor sweep', 6, 1, 4);
-  sweep.hose = null;
-
-  /** Where everything stands: metres from the front left corner, quarter turns. */
-  const stands: Readonly<Record<string, readonly [x: number, y: number, quarters: number]>> = {
-    'Table saw': [3.5, 3.25, 0],
-    'Band saw': [1.4, 3.2, 0],
-    Planer: [6.3, 3.1, 0],
-    'Drum sander': [8.2, 2.75, 0],
-    'Floor sweep': [2.2, 0.15, 0],
-  };
-  for (const machine of shop.machines) {
-    const place = stands[machine.name];
-    if (!place) continue;
-    machine.place = { x: place[0], y: place[1] };
-    machine.turn = (place[2] * Math.PI) / 2;
-  }
-  collector.place = { x: 8.6, y: 5.75, z: 0 };
+  const saw = [at(5.25, 3.05, 1.1), at(5.25, 3.05), at(5.25, 5.45)];
+  drop(main.from, 'tableSaw', 'Table saw', [6.4, 3.05, 0], saw, 5, 4);
+  const bandSaw = [at(3.5, 3.2, 1.1), at(3.5, 3.2), at(3.5, 5.5)];
+  drop(back.from, 'bandSaw', 'Band saw', [4.1, 3.2, 0], bandSaw, 5, 3);
+  const planer = [at(1.6, 3.5, 2.2), at(1.6, 3.5)];
+  drop(far.from, 'planer', 'Planer', [1.6, 2.9, 0], planer, 5, 7);
+  const sander = [at(2.7, 3.55, 1.5), at(2.7, 3.55), at(2.0, 3.8424)];
+  drop(far.from, 'drumSander', 'Drum sander', [2.7, 2.9, 0], sander, 5, 3);
+  const sweep = [at(5.38, 5.92, toSI(4, 'in')), at(5.38, 5.92)];
+  drop(main.from, 'floorSweep', 'Floor sweep', [4.95, 5.92, -1], sweep, 4, null);
 
   /** What the two of them think of buying or building instead. */
   function candidate(name: string, cost: number, change: (own: Candidate) => void): void {

@@ -5,10 +5,10 @@
 
 import { openInEpanet } from '../core/reference/epanet-engine';
 import { generatedShop } from '../core/reference/sample-shops';
+import { arrangeDucts } from '../core/src/layout/arrange-ducts';
 import { shopToNetwork } from '../core/src/network/assemble/shop-to-network';
 import { compileNetwork } from '../core/src/network/compiled-network';
 import { solveNetwork } from '../core/src/network/solve-network';
-import { arrangeDucts } from '../core/src/shop/topology';
 import { everyGateSet } from '../core/src/verdict/every-gate-set';
 import { judgeDrops } from '../core/src/verdict/judge-drops';
 

@@ -92,6 +92,36 @@ export {
   type WorkingRoom,
   workingRoom,
 } from './floor/standing';
+export { arrangeDucts } from './layout/arrange-ducts';
+export { USUAL_BEND } from './layout/bend-geometry';
+export { type DuctConflict, ductConflicts } from './layout/duct-conflicts';
+export { type DuctLine, type DuctLines, ductLines } from './layout/duct-lines';
+export { addMachine, copyMachine, leadUsual, removeMachine } from './layout/edit-machines';
+export {
+  addBend,
+  drawRun,
+  followDrawing,
+  holdTyped,
+  movePoint,
+  raiseDucts,
+  removeBend,
+  setBendStyle,
+  splitInHalf,
+  takeOutDucts,
+} from './layout/edit-route';
+export { laidAlong } from './layout/laid-runs';
+export {
+  type DuctEnd,
+  type Led,
+  leadDuct,
+  rejoin,
+  runFromPort,
+  USUAL_SLACK,
+  type WhyNotLed,
+} from './layout/lead-duct';
+export { inletMouth, inMachine, type Mouth, nodePlaces, portMouth } from './layout/places';
+export { nearestFromAbove, nearestOn, type Point3 } from './layout/space';
+export { ductHeight, riseFrom, turnedWithFlow, usualWay } from './layout/usual-way';
 export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';
 export { SEPARATOR_RUN, separatorHeads } from './network/assemble/separator-segment';
 export { NO_CHANGE, type View } from './network/assemble/setting';
@@ -169,6 +199,8 @@ export { jointCount, runLength } from './shop/length';
 export { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from './shop/machine-kinds';
 export { newShop } from './shop/new-shop';
 export {
+  type Bend,
+  type BendStyle,
   type Candidate,
   type Collector,
   type CurveTest,
@@ -192,7 +224,7 @@ export {
   type Taken,
 } from './shop/schema';
 export { type Fault, LARGEST_FILE, readShop, readShopFile, writeShopFile } from './shop/shop-file';
-export { arrangeDucts, type Drop, type DuctTree } from './shop/topology';
+export type { Drop, DuctTree } from './shop/topology';
 export type { Coefficient, CoefficientGroup } from './source/coefficient';
 export { coefficientGroups } from './source/coefficients';
 export { boxAround } from './stack/box-around';

@@ -1,9 +1,10 @@
 import type { BlowerPoint } from '../collector/blower';
+import { arrangeDucts } from '../layout/arrange-ducts';
 import { type ShopSolution, solveTree } from '../network/solve-shop';
 import { type FittedSeparator, fitSeparator } from '../reading/fit-separator';
 import type { Shop } from '../shop/schema';
 import { type Fault, readShop } from '../shop/shop-file';
-import { arrangeDucts, type DuctTree } from '../shop/topology';
+import type { DuctTree } from '../shop/topology';
 import { type CollectorLoad, collectorLoad } from '../verdict/collector-load';
 import { type Contender, compareCandidates } from '../verdict/compare-candidates';
 import { type ByMethod, compareMethods } from '../verdict/compare-methods';

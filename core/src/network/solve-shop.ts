@@ -1,8 +1,9 @@
 import { circleArea, velocityPressure } from '../air/velocity-pressure';
 import { frictionLoss } from '../duct/friction-law';
 import { type LegLoss, legLossInto, momentumOf } from '../fitting/converging-junction';
+import { arrangeDucts } from '../layout/arrange-ducts';
 import type { Shop } from '../shop/schema';
-import { arrangeDucts, type DuctTree, type Problem } from '../shop/topology';
+import type { DuctTree, Problem } from '../shop/topology';
 import { type NetworkOptions, shopToNetwork } from './assemble/shop-to-network';
 import { type CompiledNetwork, compileNetwork } from './compiled-network';
 import type { Network, Part, PartKind, Segment } from './network';

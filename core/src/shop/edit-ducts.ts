@@ -13,34 +13,37 @@ const RIGHT_ANGLE = Math.PI / 2;
 
 const runsInto = (shop: Shop, node: string) => shop.ducts.runs.filter((run) => run.to === node);
 
-/** Straight on where nothing does so yet, else a 45° branch. */
-function joinsAt(shop: Shop, node: string): Run['joins'] {
-  const isTaken = runsInto(shop, node).some((run) => run.joins.kind === 'straight');
+/** Straight on where nothing but `own` does so yet, else a 45° branch. */
+export function joinsAt(shop: Shop, node: string, own?: string): Run['joins'] {
+  const isTaken = runsInto(shop, node).some(
+    (run) => run.id !== own && run.joins.kind === 'straight',
+  );
   return isTaken ? { kind: 'branch', angle: DEFAULT_BRANCH_ANGLE } : { kind: 'straight' };
 }
 
 /** A name no other has: 'Main', 'Main 2', 'Main 3'. */
-function freeName(wanted: string, taken: readonly string[]): string {
+export function freeName(wanted: string, taken: readonly string[]): string {
   if (!taken.includes(wanted)) return wanted;
   let number = 2;
   while (taken.includes(`${wanted} ${number}`)) number++;
   return `${wanted} ${number}`;
 }
 
-const runNames = (shop: Shop) => shop.ducts.runs.map((run) => run.name);
+/** The names runs have. */
+export const runNames = (shop: Shop) => shop.ducts.runs.map((run) => run.name);
 
 /** Metric ports and ducts come in steps of 25 mm. */
 const METRIC_STEP = toSI(25, 'mm');
 const roundTo = (value: number, step: number) => Math.round(value / step) * step;
 
 /** Diameter of what leaves `node` towards the blower. */
-function diameterAt(shop: Shop, node: string): number {
+export function diameterAt(shop: Shop, node: string): number {
   const out = shop.ducts.runs.find((run) => run.from === node);
   return out?.diameter ?? shop.collector.separator.inletDiameter;
 }
 
 /** What a shop's first run is made of, to be changed. */
-const usualPipe = ({ shop }: Shop): Run['pipe'] =>
+export const usualPipe = ({ shop }: Shop): Run['pipe'] =>
   shop.units === 'us' ? 'galvanised' : 'spiralMetric';
 
 /** Adds a run that ends at `node`, with a free end to go on from. Returns its id. */
@@ -57,6 +60,7 @@ export function addRun(shop: Shop, node: string, newId: NewId): string {
     to: node,
     joins: joinsAt(shop, node),
     pipe: (sibling ?? outgoing)?.pipe ?? usualPipe(shop),
+    route: null,
     length: shop.shop.units === 'us' ? toSI(10, 'ft') : 3,
     diameter: diameterAt(shop, node),
     fittings: [],
@@ -113,6 +117,7 @@ export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: 
     to: node,
     joins: joinsAt(shop, node),
     pipe: shop.ducts.runs[0]?.pipe ?? usualPipe(shop),
+    route: null,
     length: isUs ? toSI(8, 'ft') : 2.5,
     diameter,
     fittings: [
@@ -135,11 +140,12 @@ export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: 
 
 /**
  * Cuts a run in half so that something can join in its middle; the upstream half keeps the run's
- * identity with its fittings, hose and gate. Returns the new node's id, or null for no such run.
+ * identity with its fittings, hose and gate. Returns the new node's id, or null for no such run or
+ * one that is drawn: that is cut where it lies.
  */
 export function splitRun(shop: Shop, runId: string, newId: NewId): string | null {
   const run = shop.ducts.runs.find((candidate) => candidate.id === runId);
-  if (!run) return null;
+  if (!run || run.route) return null;
   const node = newId();
   const ends = [run.from, run.to].map((end) => shop.ducts.nodes.find(({ id }) => id === end)?.at);
   const [a, b] = ends;
@@ -178,11 +184,22 @@ export function runsBehind(shop: Shop, runId: string): Run[] {
   return found;
 }
 
+const served = (shop: Shop) =>
+  new Set(shop.ducts.nodes.flatMap(({ kind }) => (kind.kind === 'port' ? [kind.machine] : [])));
+
 /**
- * Removes a run with everything upstream of it: nodes, machines left without a duct, and what is
- * believed of their condition. Readings stay in the log.
+ * Removes a run with everything upstream of it: nodes, machines that lose their last duct by it, and
+ * what is believed of their condition. Readings stay in the log.
  */
 export function removeRun(shop: Shop, runId: string): void {
+  const before = served(shop);
+  removeDucts(shop, runId);
+  const after = served(shop);
+  shop.machines = shop.machines.filter(({ id }) => after.has(id) || !before.has(id));
+}
+
+/** Removes a run with everything upstream of it, and leaves the machines standing. */
+export function removeDucts(shop: Shop, runId: string): void {
   const gone = runsBehind(shop, runId);
   const runIds = new Set(gone.map((run) => run.id));
   const nodeIds = new Set(gone.map((run) => run.from));
@@ -195,10 +212,6 @@ export function removeRun(shop: Shop, runId: string): void {
       .map((set) => set.filter((node) => !nodeIds.has(node)))
       .filter((set) => set.length > 0);
   }
-  const served = new Set(
-    ducts.nodes.flatMap(({ kind }) => (kind.kind === 'port' ? [kind.machine] : [])),
-  );
-  shop.machines = shop.machines.filter((machine) => served.has(machine.id));
   condition.sealing.runs = condition.sealing.runs.filter(({ run }) => !runIds.has(run));
   condition.joints.runs = condition.joints.runs.filter(({ run }) => !runIds.has(run));
   condition.holes = condition.holes.filter(({ run }) => !runIds.has(run));

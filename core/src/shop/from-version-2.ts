@@ -50,14 +50,18 @@ function parts(before: Json): Json {
 /** How collectors and machines stand, windows, plugs and starts, boxes, callipered joints, sound and curve tests. */
 export const fromVersion2: Migration = {
   from: 2,
-  what: 'how a collector stands, its plug and start, what an enclosure is built of, true diameters of joints, tape and bands, sound readings and field tests of the blower, windows, boards, machines’ sizes',
+  what: 'how a collector stands, its plug and start, what an enclosure is built of, true diameters of joints, tape and bands, sound readings and field tests of the blower, windows, boards, machines’ sizes, ways of ducts on the floor and where they arrive',
   migrate: (document) => {
     const stood = eachOf(within(document, 'collector', parts), 'candidates', parts);
     const roomed = within(stood, 'room', (room) => ({ ...room, windows: [], boardLength: 2.4 }));
-    const turned = within(roomed, 'collector', (collector) => ({ ...collector, turn: 0 }));
+    const turned = within(roomed, 'collector', (collector) => ({
+      ...collector,
+      turn: 0,
+      inlet: { side: 'left', height: null },
+    }));
     const fed = eachOf(turned, 'machines', (machine) => ({ ...machine, size: null, feed: null }));
     const jointed = within(fed, 'ducts', (ducts) => ({
-      ...ducts,
+      ...eachOf(ducts, 'runs', (run) => ({ ...run, route: null })),
       measuredEnds: [],
       stock: { tape: 0.00018, bands: [] },
     }));

@@ -83,6 +83,7 @@ export function newShop(
       stack: usualStack(true),
       place: null,
       turn: 0,
+      inlet: { side: 'left', height: null },
     },
     candidates: [],
     ducts: {

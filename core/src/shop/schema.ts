@@ -1,6 +1,17 @@
 import { z } from 'zod';
-import { diameter, id, name, note, origin, pipe, point2, point3, positive, share } from './atoms';
+import { diameter, id, name, note, origin, point2, point3, positive, share } from './atoms';
 import { blower, dust, exhaust, type media, separator } from './collector-schema';
+import {
+  type bend,
+  type bendStyle,
+  ducts,
+  type fitting,
+  type gate,
+  type hose,
+  type measuredEnd,
+  type node,
+  type run,
+} from './duct-schema';
 import {
   type curveTest,
   type instrument,
@@ -87,6 +98,7 @@ const need = z.discriminatedUnion('kind', [
 const port = z.strictObject({
   id,
   name,
+  /** In the machine's own axes, z over the floor, m; null: where such a machine usually has it. */
   at: point3.nullable(),
   diameter,
   need,
@@ -122,6 +134,11 @@ const collector = z.strictObject({
   place: point3.nullable(),
   /** Of its footprint, counter-clockwise, rad. */
   turn: z.number(),
+  /** Where the ducts arrive: from which side of it, and how high, m; null: where its parts have it. */
+  inlet: z.strictObject({
+    side: z.enum(['left', 'right', 'front', 'back']),
+    height: z.number().min(0).max(20).nullable(),
+  }),
 });
 
 /** Another collector for the same ducts, to be held against the one that stands there. */
@@ -134,115 +151,6 @@ const candidate = z.strictObject({
   stack,
   /** What changing to it costs, in the shop's money; null: not known. */
   cost: z.number().min(0).max(1e9).nullable(),
-});
-
-/**
- * A point of the duct system. What meets here (elbow, wye, reducer) is derived; `style` keeps the
- * choices a person made about it.
- */
-const node = z.strictObject({
-  id,
-  kind: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('inlet') }),
-    z.strictObject({ kind: z.literal('joint') }),
-    z.strictObject({ kind: z.literal('port'), machine: id, port: id }),
-  ]),
-  at: point3.nullable(),
-  style: z.strictObject({ reducerAngle: positive(Math.PI).optional() }),
-});
-
-const ELBOWS = ['smooth', 'fivePiece', 'fourPiece', 'threePiece', 'drain', 'mitred'] as const;
-
-const fitting = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('elbow'),
-    id,
-    style: z.enum(ELBOWS),
-    angle: positive(Math.PI),
-    radiusRatio: z.number().min(0.5).max(10),
-    count: z.int().min(1).max(50),
-    /** Straight duct to the next elbow or the inlet, m; null: enough. */
-    after: z.number().min(0).max(100).nullable(),
-  }),
-  /** Two elbows of half a right angle with a straight spacer between, m. */
-  z.strictObject({
-    kind: z.literal('pair'),
-    id,
-    style: z.enum(ELBOWS),
-    radiusRatio: z.number().min(0.5).max(10),
-    spacer: z.number().min(0).max(20),
-    count: z.int().min(1).max(50),
-  }),
-  z.strictObject({
-    kind: z.literal('other'),
-    id,
-    name: name.min(1),
-    lossCoefficient: z.number().min(0).max(100),
-    count: z.int().min(1).max(50),
-  }),
-]);
-
-const hose = z.strictObject({
-  kind: z.enum(['ribbed', 'smooth']),
-  length: positive(100),
-  diameter,
-  /** Share of its stretched length it is short by. */
-  compression: z.number().min(0).max(0.5),
-});
-
-const gate = z.strictObject({
-  /** How far it is drawn when open. */
-  opening: z.number().gt(0).max(1),
-  open: z.boolean(),
-  /** Share of its area that stays open when shut. */
-  closedGap: z.number().min(0).max(0.2),
-  /** Which end of its run it sits at; upstream is towards the machine. */
-  end: z.enum(['upstream', 'downstream']),
-});
-
-/** A duct from its upstream node (towards a machine) to its downstream node (towards the blower). */
-const run = z.strictObject({
-  id,
-  name: name.min(1),
-  from: id,
-  to: id,
-  /** How its downstream end meets what it runs into. */
-  joins: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('straight') }),
-    z.strictObject({ kind: z.literal('branch'), angle: positive(Math.PI) }),
-  ]),
-  pipe,
-  /** Centreline length of pipe, m; typed, or null to take it from the nodes' places. */
-  length: z.number().min(0).max(500).nullable(),
-  diameter,
-  fittings: z.array(fitting).max(50),
-  /** Joints of its pipe; null: as many as its length and fittings usually have. */
-  joints: z.int().min(0).max(1000).nullable(),
-  hose: hose.nullable(),
-  gate: gate.nullable(),
-});
-
-/** True diameters of one end of a joint as a calliper showed them; joints are named by `jointsOf`. */
-const measuredEnd = z.strictObject({
-  joint: z.string().min(1).max(200),
-  side: z.enum(['upstream', 'downstream']),
-  inside: diameter,
-  outside: diameter,
-});
-
-/** What lies in the drawer to make joints with. */
-const stock = z.strictObject({
-  /** Thickness of the tape, m. */
-  tape: positive(0.01),
-  /** Lengths of the band clamps, m. */
-  bands: z.array(positive(10)).max(50),
-});
-
-const ducts = z.strictObject({
-  nodes: z.array(node).max(2000),
-  runs: z.array(run).max(2000),
-  measuredEnds: z.array(measuredEnd).max(5000),
-  stock,
 });
 
 /** What wear and leaks are believed, apart from the design. */
@@ -288,6 +196,8 @@ export type Port = z.infer<typeof port>;
 export type Need = z.infer<typeof need>;
 export type DuctNode = z.infer<typeof node>;
 export type Run = z.infer<typeof run>;
+export type Bend = z.infer<typeof bend>;
+export type BendStyle = z.infer<typeof bendStyle>;
 export type Fitting = z.infer<typeof fitting>;
 export type Hose = z.infer<typeof hose>;
 export type Gate = z.infer<typeof gate>;

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { migrate } from './migrations';
 import { FORMAT, type Shop, shopSchema } from './schema';
-import { arrangeDucts } from './topology';
+import { arrangeRuns } from './topology';
 
 /** What is wrong with a document, and where: `path` in dots, '' for the whole. */
 export interface Fault {
@@ -52,7 +52,7 @@ export function readShop(document: unknown): ReadShop {
     const [first, ...rest] = checked.error.issues.map(describe);
     return { ok: false, faults: [first ?? { path: '', message: 'it is not a shop' }, ...rest] };
   }
-  const arranged = arrangeDucts(checked.data);
+  const arranged = arrangeRuns(checked.data);
   if (!arranged.ok) {
     const [first, ...rest] = arranged.problems.map(({ path, message }) => ({
       path: dotted(path),

@@ -51,12 +51,11 @@ export const dropName = (machine: Machine, port: Port): string =>
   machine.ports.length > 1 && port.name !== '' ? `${machine.name}, ${port.name}` : machine.name;
 
 /**
- * Arranges a shop's ducts as a converging tree that ends at the collector's inlet, or says with
+ * Arranges runs of a shop as a converging tree that ends at the collector's inlet, or says with
  * paths what keeps them from being one: a missing node, a run that leads nowhere, a loop, a node
- * that air leaves by two ways, an unknown port.
+ * that air leaves by two ways, an unknown port. The runs are the document's, or those as they lie.
  */
-export function arrangeDucts(shop: Shop): Arranged {
-  const { runs } = shop.ducts;
+export function arrangeRuns(shop: Shop, runs: readonly Run[] = shop.ducts.runs): Arranged {
   const problems: Problem[] = [];
   const nodes = new Map(shop.ducts.nodes.map((node) => [node.id, node]));
   const inlets = shop.ducts.nodes.filter((node) => node.kind.kind === 'inlet');

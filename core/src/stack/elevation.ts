@@ -49,8 +49,8 @@ export interface Elevation {
   readonly joints: readonly Joint[];
   /** Of everything in this room, m over the floor. */
   readonly height: number;
-  /** Room it takes on the floor, m. */
-  readonly floor: { readonly width: number; readonly depth: number };
+  /** Room it takes on the floor, m; `x0`: where that begins. */
+  readonly floor: { readonly x0: number; readonly width: number; readonly depth: number };
   /** Where the separator column and the filter column stand, m; null: there is none. */
   readonly separatorX: number | null;
   readonly filterX: number | null;

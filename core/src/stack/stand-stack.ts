@@ -139,16 +139,14 @@ function floorOf({ stack }: CollectorParts, sizes: StackSizes, inRoom: readonly 
   const isOnFloor = stack.mount.kind === 'cart' || stack.mount.kind === 'onSeparator';
   const taking = inRoom.filter(({ part }) => isOnFloor || (part !== 'blower' && part !== 'motor'));
   const has = (part: StackPart) => taking.some((placed) => placed.part === part);
-  const width =
-    taking.length === 0
-      ? 0
-      : Math.max(...taking.map(({ x1 }) => x1)) - Math.min(...taking.map(({ x0 }) => x0));
+  const x0 = taking.length === 0 ? 0 : Math.min(...taking.map((placed) => placed.x0));
+  const width = taking.length === 0 ? 0 : Math.max(...taking.map(({ x1 }) => x1)) - x0;
   const depth = Math.max(
     has('bin') ? Math.max(sizes.bin.diameter, sizes.separator.diameter) : 0,
     has('filter') ? sizes.filter.diameter : 0,
     has('blower') ? sizes.blower.housing : 0,
   );
-  return { width, depth };
+  return { x0, width, depth };
 }
 
 /** What stands under or around the others. */

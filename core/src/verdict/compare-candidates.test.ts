@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { copyOf, counter, threeBranchShop } from '../../reference/sample-shops';
 import { BLOWER_CLASS_IDS, blowerOfClass } from '../collector/blower-classes';
+import { arrangeDucts } from '../layout/arrange-ducts';
 import { addCandidate, MOST_COLLECTORS, removeCandidate, swapIn } from '../shop/edit-candidates';
 import { type Shop, shopSchema } from '../shop/schema';
-import { arrangeDucts } from '../shop/topology';
 import { compareCandidates } from './compare-candidates';
 import { judgeDrops } from './judge-drops';
 import { separatorSchools } from './separator-schools';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { threeBranchShop } from '../../reference/sample-shops';
+import { arrangeDucts } from '../layout/arrange-ducts';
 import { solveTree } from '../network/solve-shop';
-import { arrangeDucts } from '../shop/topology';
 import { compareMethods, METHODS } from './compare-methods';
 import { gatesOfDrop } from './gate-sets';
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { copyOf, generatedShop, threeBranchShop } from '../../reference/sample-shops';
+import { arrangeDucts } from '../layout/arrange-ducts';
 import { solveTree } from '../network/solve-shop';
 import type { Rules, Shop } from '../shop/schema';
-import { arrangeDucts } from '../shop/topology';
 import { everyGateSet, MOST_SETS } from './every-gate-set';
 import { countGateSets, gateSets } from './gate-sets';
 

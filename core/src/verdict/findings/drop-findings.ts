@@ -1,5 +1,6 @@
+import { withRun } from '../../layout/arrange-ducts';
 import type { View } from '../../network/assemble/setting';
-import { solveShop } from '../../network/solve-shop';
+import { solveTree } from '../../network/solve-shop';
 import type { Shop } from '../../shop/schema';
 import { gatesOfDrop } from '../gate-sets';
 import type { DropAir, GateRule } from '../judge-drops';
@@ -75,10 +76,9 @@ function shorterHose(shop: Shop, air: DropAir, view: View, rule: GateRule): Reme
   const [own] = air.drop.path;
   if (!own?.hose || own.hose.length <= length * WORTH_CUTTING) return null;
   const hose = { ...own.hose, length };
-  const runs = shop.ducts.runs.map((run) => (run.id === own.id ? { ...run, hose } : run));
-  const changed = { ...shop, ducts: { ...shop.ducts, runs } };
+  const changed = withRun(air.solution.tree, { ...own, hose });
   const openGates = rule === 'one' ? gatesOfDrop(air.drop) : undefined;
-  const solved = solveShop(changed, { view, openGates });
+  const solved = solveTree(shop, changed, { view, openGates });
   if (solved.kind !== 'solved') return null;
   const gain = (solved.airIn.get(own.id)?.[0]?.flowIn ?? 0) - air.flow;
   return { kind: 'shorter hose', run: own.id, length, gain };

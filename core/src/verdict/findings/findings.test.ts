@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { threeBranchShop } from '../../../reference/sample-shops';
 import { circleArea } from '../../air/velocity-pressure';
+import { arrangeDucts } from '../../layout/arrange-ducts';
 import { fromSI, toSI } from '../../quantity/units';
 import type { Run, Shop } from '../../shop/schema';
-import { arrangeDucts } from '../../shop/topology';
 import { boxAround } from '../../stack/box-around';
 import { collectorLoad } from '../collector-load';
 import { enclosureLoad } from '../enclosure-load';

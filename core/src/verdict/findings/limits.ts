@@ -1,3 +1,4 @@
+import { LONG_HOSE } from '../../layout/layout-limits';
 import type { Origin } from '../../quantity/origin';
 import type { QuantityKind } from '../../quantity/unit-system';
 import { toSI } from '../../quantity/units';
@@ -19,7 +20,7 @@ export const LIMITS = {
   },
   longHose: {
     name: 'Hose called long',
-    value: toSI(6, 'ft'),
+    value: LONG_HOSE,
     kind: 'length',
     origin: 'practice',
   },

@@ -70,10 +70,10 @@ describe('the ladder', () => {
     const { shop, tree } = demo();
     const air = planer({ shop, tree });
     const labels = gather(pressureLadder(air.solution, air.drop)).map((rung) =>
-      rungLabel(rung, shop, 'us').join(' '),
+      rungLabel(rung, tree, 'us').join(' '),
     );
     expect(labels).toContain('Hose 7 ft');
-    expect(labels).toContain('5 in. 11 ft');
+    expect(labels).toContain('5 in. 12 ft');
     expect(labels).toContain('Cyclone');
     expect(labels.slice(-2)).toEqual(['Blower', 'Filter']);
   });

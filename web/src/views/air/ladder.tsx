@@ -80,7 +80,7 @@ interface PictureProps {
 }
 
 function LadderPicture({ rungs, width, title }: PictureProps) {
-  const { system, shop } = useSolvedShop();
+  const { system, tree } = useSolvedShop();
   const pressure = useChoices((choices) => choices.pressure);
   const style = STYLES[system].pressure;
   const before = (rung: Rung) => (pressure === 'static' ? rung.staticBefore : rung.totalBefore);
@@ -160,7 +160,7 @@ function LadderPicture({ rungs, width, title }: PictureProps) {
             >
               {isBlower ? `+${writeNumber(-rung.loss, style)}` : writeNumber(rung.loss, style)}
             </text>
-            {rungLabel(rung, shop, system).map((line, row) => (
+            {rungLabel(rung, tree, system).map((line, row) => (
               <text
                 key={line}
                 x={x(i) + step / 2}

@@ -1,15 +1,15 @@
 import {
+  type DuctTree,
   formatShort,
   type Rung,
   SEPARATOR_RUN,
-  type Shop,
   type UnitSystem,
 } from '@frank-gauge/core';
 import { partWord } from '@/words/part-words';
 
 /** What stands under a step: the part, and the measure that matters about it. */
-export function rungLabel(rung: Rung, shop: Shop, system: UnitSystem): string[] {
-  const run = shop.ducts.runs.find(({ id }) => id === rung.run);
+export function rungLabel(rung: Rung, tree: DuctTree, system: UnitSystem): string[] {
+  const run = tree.upstreamFirst.find(({ id }) => id === rung.run);
   const length = (value: number) => formatShort(value, 'length', system);
   const diameter = (value: number) => formatShort(value, 'diameter', system);
   const word = partWord(rung.kind, rung.name);

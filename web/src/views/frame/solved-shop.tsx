@@ -56,15 +56,15 @@ export function SolvedShopProvider({ shop, children }: Props) {
   const rule = useChoices((choices) => choices.rule);
   const chosen = useChoices((choices) => choices.drops[shop.id]);
   // Only what the air depends on: a reading logged or a note written solves nothing anew.
-  const { machines, collector, ducts, condition } = shop;
+  const { room, machines, collector, ducts, condition } = shop;
   const { site, rules } = shop.shop;
   const air = useMemo(() => {
-    const arranged = arrangeDucts({ ...shop, machines, collector, ducts, condition });
+    const arranged = arrangeDucts({ ...shop, room, machines, collector, ducts, condition });
     if (!arranged.ok) return null;
     const { tree } = arranged;
     const now = solveTree(shop, tree, { view });
     return { tree, now, verdicts: judgeDrops(shop, tree, view, rule) };
-  }, [machines, collector, ducts, condition, site, rules, view, rule]);
+  }, [room, machines, collector, ducts, condition, site, rules, view, rule]);
 
   if (!air) return <BrokenDucts />;
   const selected =

@@ -11,7 +11,7 @@ import { X } from 'lucide-react';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { ShopQuantity } from '../../parts/line';
-import { editRun, usualElbow, usualPair } from './edit-runs';
+import { editMade, editTyped, type Made, usualElbow, usualPair } from './edit-runs';
 
 const STYLE_OPTIONS = ELBOW_STYLE_IDS.map((value) => ({ value, label: ELBOW_STYLES[value].name }));
 
@@ -25,7 +25,7 @@ const COLUMNS = 'grid-cols-[36px_44px_1fr_44px_60px_32px]';
 export function BendFields({ run }: { readonly run: Run }) {
   const bends = run.fittings.filter((fitting) => fitting.kind !== 'other');
   const add = (fitting: Fitting) =>
-    editRun(run, 'bends', (own) => {
+    editTyped(run, 'bends', (own) => {
       own.fittings.push(fitting);
     });
   return (
@@ -56,18 +56,13 @@ export function BendFields({ run }: { readonly run: Run }) {
   );
 }
 
-interface Made {
-  style: Pair['style'];
-  radiusRatio: number;
-}
-
 /** How a bend is made and how wide it swings. */
 function MadeFields({
   bend,
   change,
 }: {
   readonly bend: Made;
-  readonly change: (field: string, apply: (own: Made) => void) => void;
+  readonly change: (apply: (own: Made) => void) => void;
 }) {
   return (
     <>
@@ -76,7 +71,7 @@ function MadeFields({
         value={bend.style}
         options={STYLE_OPTIONS}
         onChange={(style) =>
-          change('style', (own) => {
+          change((own) => {
             own.style = style;
             own.radiusRatio = usualRadiusRatio(style);
           })
@@ -89,7 +84,7 @@ function MadeFields({
         min={0.5}
         max={10}
         onChange={(ratio) =>
-          change('radius', (own) => {
+          change((own) => {
             own.radiusRatio = ratio;
           })
         }
@@ -105,7 +100,7 @@ function RemoveBend({ run, id }: { readonly run: Run; readonly id: string }) {
       aria-label="Remove the elbow"
       className="grid size-8 place-items-center hover:bg-paper"
       onClick={() =>
-        editRun(run, 'bends', (own) => {
+        editTyped(run, 'bends', (own) => {
           own.fittings = own.fittings.filter((fitting) => fitting.id !== id);
         })
       }
@@ -117,7 +112,7 @@ function RemoveBend({ run, id }: { readonly run: Run; readonly id: string }) {
 
 function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) {
   const change = (field: string, apply: (own: Elbow) => void) =>
-    editRun(run, `elbow ${field}`, (own) => {
+    editTyped(run, `elbow ${field}`, (own) => {
       const found = own.fittings.find(({ id }) => id === elbow.id);
       if (found?.kind === 'elbow') apply(found);
     });
@@ -148,7 +143,7 @@ function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) 
           })
         }
       />
-      <MadeFields bend={elbow} change={change} />
+      <MadeFields bend={elbow} change={(apply) => editMade(run, elbow.id, apply)} />
       <ShopQuantity
         label="Straight duct to the next elbow or the inlet"
         value={elbow.after}
@@ -175,7 +170,7 @@ function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) 
 
 function PairLine({ run, pair }: { readonly run: Run; readonly pair: Pair }) {
   const change = (field: string, apply: (own: Pair) => void) =>
-    editRun(run, `pair ${field}`, (own) => {
+    editTyped(run, `pair ${field}`, (own) => {
       const found = own.fittings.find(({ id }) => id === pair.id);
       if (found?.kind === 'pair') apply(found);
     });
@@ -195,7 +190,7 @@ function PairLine({ run, pair }: { readonly run: Run; readonly pair: Pair }) {
         }
       />
       <span className="px-1">2 × 45</span>
-      <MadeFields bend={pair} change={change} />
+      <MadeFields bend={pair} change={(apply) => editMade(run, pair.id, apply)} />
       <ShopQuantity
         label="Spacer between the two"
         value={pair.spacer}

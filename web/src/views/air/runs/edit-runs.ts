@@ -2,13 +2,16 @@ import {
   addDrop,
   addRun,
   type Fitting,
+  holdTyped,
   type Machine,
   type MachineKindId,
   type Port,
   type Run,
   removeRun,
   type Shop,
-  splitRun,
+  setBendStyle,
+  setJoins,
+  splitInHalf,
 } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
@@ -33,6 +36,74 @@ export function editRun(run: Run, field: string, change: (run: Run) => void): vo
     },
     { merge: `${run.id} ${field}` },
   );
+}
+
+/**
+ * As `editRun`, of something the drawing on the Floor says of a drawn run: from now on what is typed
+ * holds for it, which is said aloud.
+ */
+export function editTyped(run: Run, field: string, change: (run: Run) => void): void {
+  edit(
+    `${field} of ${run.name}`,
+    (shop) => {
+      holdTyped(shop, run.id);
+      const own = shop.ducts.runs.find(({ id }) => id === run.id);
+      if (own) change(own);
+    },
+    { merge: `${run.id} ${field}` },
+  );
+  if (run.route?.isFollowed) sayTyped(run.name);
+}
+
+const sayTyped = (name: string) =>
+  toast(`What is typed holds for ${name} now, not its drawing on the Floor.`, {
+    action: { label: 'Undo', onClick: () => void undoAloud() },
+  });
+
+/** Changes how a run joins others; for those that meet there typed angles hold from now on. */
+export function editJoins(run: Run, joins: Run['joins']): void {
+  edit(`how ${run.name} joins`, (shop) => {
+    for (const { id } of shop.ducts.runs.filter(({ to }) => to === run.to)) holdTyped(shop, id);
+    setJoins(shop, run.id, joins);
+  });
+  if (run.route?.isFollowed) sayTyped(run.name);
+}
+
+/** Changes how a bend is made: on the drawing, where that says the run's bends. */
+export function editMade(run: Run, fitting: string, change: (made: Made) => void): void {
+  edit(
+    `bend of ${run.name}`,
+    (shop) => {
+      const laid = run.fittings.find(({ id }) => id === fitting);
+      if (run.route?.isFollowed && laid?.kind === 'elbow') {
+        const made = { style: laid.style, radiusRatio: laid.radiusRatio };
+        change(made);
+        const half = /-[ab]$/.exec(fitting);
+        setBendStyle(shop, half ? fitting.slice(0, -2) : fitting, {
+          elbow: made.style,
+          radiusRatio: made.radiusRatio,
+          pair: half ? spacerOf(run, fitting) : null,
+        });
+        return;
+      }
+      const own = shop.ducts.runs.find(({ id }) => id === run.id);
+      const found = own?.fittings.find(({ id }) => id === fitting);
+      if (found && found.kind !== 'other') change(found);
+    },
+    { merge: `${run.id} bend ${fitting}` },
+  );
+}
+
+/** What can be said of how a bend is made. */
+export interface Made {
+  style: Extract<Fitting, { kind: 'elbow' }>['style'];
+  radiusRatio: number;
+}
+
+/** The spacer of a drawn pair: the straight behind its first elbow. */
+function spacerOf({ fittings }: Run, half: string): number {
+  const first = fittings.find(({ id }) => id === `${half.slice(0, -2)}-a`);
+  return first?.kind === 'elbow' ? (first.after ?? 0) : 0;
 }
 
 /** Edits one field of the port a drop ends at. */
@@ -86,7 +157,7 @@ export function addRunAt(node: string): void {
 /** Hangs a machine with its drop on a node, or in the middle of a run where `splitting` names one. */
 export function addDropAt(node: string, kind: MachineKindId, splitting?: string): void {
   addAndOpen('add a machine', (shop) => {
-    const at = splitting ? (splitRun(shop, splitting, newId) ?? node) : node;
+    const at = splitting ? (splitInHalf(shop, splitting, newId) ?? node) : node;
     return addDrop(shop, at, kind, newId);
   });
 }

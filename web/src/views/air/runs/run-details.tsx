@@ -1,6 +1,6 @@
 'use client';
 
-import { type Run, runsBehind, setJoins } from '@frank-gauge/core';
+import { followDrawing, type Run, runsBehind } from '@frank-gauge/core';
 import { edit } from '@/store/shop-session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -9,7 +9,7 @@ import { useSolvedShop } from '../../frame/solved-shop';
 import { Line } from '../../parts/line';
 import { AddDropMenu } from './add-drop-menu';
 import { BendFields } from './bend-fields';
-import { addRunAt, editRun, removeRunAloud } from './edit-runs';
+import { addRunAt, editJoins, editRun, removeRunAloud } from './edit-runs';
 import { GateFields, HoseFields } from './hose-and-gate-fields';
 import { PipeFields } from './pipe-fields';
 import { PortFields } from './port-fields';
@@ -36,6 +36,7 @@ export function RunDetails({ run }: { readonly run: Run }) {
           }
         />
       </Line>
+      <DrawnLine run={run} />
       <PipeFields run={run} />
       <JoinsField run={run} />
       {drop && <PortFields drop={drop} />}
@@ -58,6 +59,28 @@ export function RunDetails({ run }: { readonly run: Run }) {
         </Button>
       </div>
     </div>
+  );
+}
+
+/** Whether a drawn run's figures follow its drawing, or those typed here hold. */
+function DrawnLine({ run }: { readonly run: Run }) {
+  if (!run.route) return null;
+  return run.route.isFollowed ? (
+    <p className="text-[14px] text-quiet">
+      Length, bends and angle are as drawn on the Floor, until you type others.
+    </p>
+  ) : (
+    <p className="text-[14px] text-quiet">
+      What is typed holds, not the drawing.{' '}
+      <Button
+        look="quiet"
+        onClick={() =>
+          edit(`follow the drawing of ${run.name}`, (shop) => followDrawing(shop, run.id))
+        }
+      >
+        Follow the drawing
+      </Button>
+    </p>
   );
 }
 
@@ -84,14 +107,11 @@ function JoinsField({ run }: { readonly run: Run }) {
           })),
         ]}
         onChange={(value) =>
-          edit(`how ${run.name} joins`, (draft) =>
-            setJoins(
-              draft,
-              run.id,
-              value === 'straight'
-                ? { kind: 'straight' }
-                : { kind: 'branch', angle: (Number(value) * Math.PI) / 180 },
-            ),
+          editJoins(
+            run,
+            value === 'straight'
+              ? { kind: 'straight' }
+              : { kind: 'branch', angle: (Number(value) * Math.PI) / 180 },
           )
         }
       />

@@ -8,7 +8,7 @@ import { chooseDrop, choosePart, useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
-import { editRun } from './edit-runs';
+import { editRun, editTyped } from './edit-runs';
 import { RunDetails } from './run-details';
 
 const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short }));
@@ -53,7 +53,7 @@ export function RunLine({ run, depth }: { readonly run: Run; readonly depth: num
             min={0}
             max={500}
             onChange={(length) =>
-              editRun(run, 'length', (own) => {
+              editTyped(run, 'length', (own) => {
                 own.length = length;
               })
             }
@@ -109,13 +109,13 @@ export function RunLine({ run, depth }: { readonly run: Run; readonly depth: num
             max={100}
             placeholder="–"
             onChange={(length) =>
-              editRun(run, 'hose', (own) => {
+              editTyped(run, 'hose', (own) => {
                 if (own.hose) own.hose.length = length;
                 else own.hose = { kind: 'ribbed', length, diameter: own.diameter, compression: 0 };
               })
             }
             onClear={() =>
-              editRun(run, 'hose', (own) => {
+              editTyped(run, 'hose', (own) => {
                 own.hose = null;
               })
             }

@@ -1,0 +1,126 @@
+import { freePlace } from '../floor/edit-floor';
+import { machineSize } from '../floor/standing';
+import { freeName, type NewId } from '../shop/edit-ducts';
+import { MACHINE_KINDS, type MachineKindId } from '../shop/machine-kinds';
+import type { Machine, Run, Shop } from '../shop/schema';
+import { takeOutDucts } from './edit-route';
+import { type Led, leadDuct, rejoin, runFromPort } from './lead-duct';
+import { usualWay } from './usual-way';
+
+/**
+ * Leads a machine's port the usual way to a run, or to the collector (`run` null): a new drop, or the
+ * one it has, led anew.
+ */
+export function leadUsual(
+  shop: Shop,
+  machineId: string,
+  portId: string,
+  run: string | null,
+  newId: NewId,
+): Led {
+  const machine = shop.machines.find(({ id }) => id === machineId);
+  const port = machine?.ports.find(({ id }) => id === portId);
+  const way = machine && port && usualWay(shop, machine, port, run);
+  if (!machine || !port || !way) return { ok: false, why: 'not placed' };
+  const own = runFromPort(shop, machineId, portId);
+  if (own) return rejoin(shop, own.id, way.to, way.between, newId);
+  const from = { kind: 'port', machine: machineId, port: portId } as const;
+  return leadDuct(shop, from, way.to, { between: way.between, hasHose: true }, newId);
+}
+
+/** A machine of a kind, where there is room for it. Returns its id. */
+export function addMachine(shop: Shop, kindId: MachineKindId, newId: NewId): string {
+  const kind = MACHINE_KINDS[kindId];
+  const isUs = shop.shop.units === 'us';
+  const to = (value: number, step: number) =>
+    isUs ? value : Math.max(step, Math.round(value / step) * step);
+  const id = newId();
+  const own: Machine = {
+    id,
+    name: freeName(
+      kind.name.split(',')[0] ?? kind.name,
+      shop.machines.map(({ name }) => name),
+    ),
+    kind: kindId,
+    place: null,
+    turn: 0,
+    size: null,
+    feed: null,
+    chips: kind.chips,
+    ports: [
+      {
+        id: newId(),
+        name: '',
+        at: null,
+        diameter: to(kind.diameter, 0.025),
+        need: { kind: 'flow', flow: to(kind.flow, 10 / 3600) },
+        entryLoss: kind.entryLoss,
+        openTime: null,
+      },
+    ],
+  };
+  const { width, depth } = machineSize(own);
+  own.place = { ...freePlace(shop, width, depth) };
+  shop.machines.push(own);
+  return id;
+}
+
+/** Takes a machine away with the drops that serve it. */
+export function removeMachine(shop: Shop, machineId: string): void {
+  const machine = shop.machines.find(({ id }) => id === machineId);
+  for (const port of machine?.ports ?? []) {
+    const run = runFromPort(shop, machineId, port.id);
+    if (run) takeOutDucts(shop, run.id);
+  }
+  shop.machines = shop.machines.filter(({ id }) => id !== machineId);
+  shop.ducts.nodes = shop.ducts.nodes.filter(
+    ({ kind }) => kind.kind !== 'port' || kind.machine !== machineId,
+  );
+}
+
+/**
+ * A machine once more, where there is room for it, with a drop as each of its own and led the usual
+ * way to where that one goes. Returns the new machine's id, or null for no such machine.
+ */
+export function copyMachine(shop: Shop, machineId: string, newId: NewId): string | null {
+  const machine = shop.machines.find(({ id }) => id === machineId);
+  if (!machine) return null;
+  const { width, depth } = machineSize(machine);
+  const id = newId();
+  const copy: Machine = {
+    ...machine,
+    id,
+    name: freeName(
+      machine.name.replace(/ \d+$/, ''),
+      shop.machines.map(({ name }) => name),
+    ),
+    place: { ...freePlace(shop, width, depth) },
+    size: machine.size && { ...machine.size },
+    feed: machine.feed && { ...machine.feed },
+    ports: machine.ports.map((port) => ({
+      ...port,
+      id: newId(),
+      at: port.at && { ...port.at },
+      need: { ...port.need },
+    })),
+  };
+  shop.machines.push(copy);
+  machine.ports.forEach((port, i) => {
+    const own = runFromPort(shop, machineId, port.id);
+    const other = copy.ports[i];
+    if (!own?.route || !other) return;
+    const main = shop.ducts.runs.find(({ from }) => from === own.to);
+    const led = leadUsual(shop, id, other.id, main?.id ?? null, newId);
+    const made = led.ok ? shop.ducts.runs.find((run) => run.id === led.run) : undefined;
+    if (made) likeThat(made, own);
+  });
+  return id;
+}
+
+/** What a copied drop is made of is what its pattern is made of. */
+function likeThat(made: Run, { pipe, diameter, hose, gate, route }: Run): void {
+  Object.assign(made, { pipe, diameter });
+  if (hose && made.hose) Object.assign(made.hose, { ...hose });
+  if (gate) made.gate = { ...gate, open: false };
+  if (made.route && route) made.route.slack = route.slack;
+}
