@@ -110,6 +110,7 @@ export {
   takeOutDucts,
 } from './layout/edit-route';
 export { laidAlong } from './layout/laid-runs';
+export { leadDrawn } from './layout/lead-drawn';
 export {
   type DuctEnd,
   type Led,
@@ -121,7 +122,7 @@ export {
 } from './layout/lead-duct';
 export { inletMouth, inMachine, type Mouth, nodePlaces, portMouth } from './layout/places';
 export { nearestFromAbove, nearestOn, type Point3 } from './layout/space';
-export { ductHeight, riseFrom, turnedWithFlow, usualWay } from './layout/usual-way';
+export { ductHeight, type Goal, riseFrom } from './layout/usual-way';
 export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';
 export { SEPARATOR_RUN, separatorHeads } from './network/assemble/separator-segment';
 export { NO_CHANGE, type View } from './network/assemble/setting';
@@ -265,5 +266,6 @@ export {
   neededFlow,
   type Standing,
 } from './verdict/judge-drops';
+export { lossesOfRun, type PartOfRun } from './verdict/losses-of-run';
 export { pressureLadder, type Rung } from './verdict/pressure-ladder';
 export { type SeparatorSchool, separatorSchools } from './verdict/separator-schools';

@@ -22,10 +22,12 @@ import {
   takeOutDucts,
 } from './edit-route';
 import { laidRuns } from './laid-runs';
+import { leadDrawn } from './lead-drawn';
 import { type DuctEnd, leadDuct, rejoin } from './lead-duct';
 import { inletMouth } from './places';
 import { type Point3, plus } from './space';
 import { splitAt } from './split-at';
+import type { Goal } from './usual-way';
 
 /** A room of 12 by 8 m, its collector's inlet looking toward −x, and a main 6 m long into it. */
 function shopWithMain() {
@@ -64,6 +66,8 @@ function solved(shop: Shop, view: 'designed' | 'found' = 'designed') {
   return solution;
 }
 
+const to = (run: string | null): Goal => (run === null ? { kind: 'inlet' } : { kind: 'run', run });
+
 const kindsOf = (shop: Shop) => new Set(ductConflicts(shop).map(({ kind }: DuctConflict) => kind));
 
 describe('leading ducts', () => {
@@ -71,7 +75,7 @@ describe('leading ducts', () => {
     const set = shopWithMain();
     const { shop, main, newId } = set;
     const saw = machineAt(set, 6, 2);
-    const led = leadUsual(shop, saw, portOf(shop, saw), main, newId);
+    const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
     if (!led.ok) throw new Error(led.why);
     const run = laidRuns(shop).find(({ id }) => id === led.run);
     expect(run?.joins).toEqual({ kind: 'branch', angle: expect.closeTo(Math.PI / 4, 6) });
@@ -86,12 +90,40 @@ describe('leading ducts', () => {
     expect(kindsOf(shop)).not.toContain('no room to bend');
   });
 
+  it('to a joint that is there it leans with the flow of what leaves it', () => {
+    const { shop, main, newId, off } = shopWithMain();
+    const node = splitAt(shop, main, off(-3, 0), newId) ?? '';
+    const saw = machineAt({ shop, newId, off, main }, 6, 2);
+    const led = leadUsual(shop, saw, portOf(shop, saw), { kind: 'node', node }, newId);
+    const run = laidRuns(shop).find(({ id }) => led.ok && id === led.run);
+    expect(run?.to).toBe(node);
+    expect(run?.joins).toEqual({ kind: 'branch', angle: expect.closeTo(Math.PI / 4, 6) });
+  });
+
+  it('drawn from a port or towards it, a drop is the same', () => {
+    const lengths = [true, false].map((isForward) => {
+      const set = shopWithMain();
+      const { shop, main, newId, off } = set;
+      const saw = machineAt(set, 6, 2);
+      const port: DuctEnd = { kind: 'port', machine: saw, port: portOf(shop, saw) };
+      const end: DuctEnd = { kind: 'run', run: main, at: off(-3, 0) };
+      const corners = [off(-4.5, -1.2), off(-3, -1.2)];
+      const led = isForward
+        ? leadDrawn(shop, port, end, corners, newId)
+        : leadDrawn(shop, end, port, corners.toReversed(), newId);
+      const run = laidRuns(shop).find(({ id }) => led.ok && id === led.run);
+      expect(run?.joins).toEqual({ kind: 'branch', angle: expect.closeTo(Math.PI / 4, 6) });
+      return [run?.length, run?.hose?.length, run?.fittings.length];
+    });
+    expect(lengths[0]).toEqual(lengths[1]?.map((value) => expect.closeTo(value ?? 0, 9)));
+  });
+
   it('right under the main it rises into it, and still joins by 45°', () => {
     const set = shopWithMain();
     const { shop, main, newId, off } = set;
     const saw = machineAt(set, off(-3, 0).x, off(0, 0).y);
     // Its port is on the left; the foot of the riser stands left of it, under the main.
-    const led = leadUsual(shop, saw, portOf(shop, saw), main, newId);
+    const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
     const run = laidRuns(shop).find(({ id }) => led.ok && id === led.run);
     expect(run?.joins).toEqual({ kind: 'branch', angle: expect.closeTo(Math.PI / 4, 6) });
   });
@@ -108,7 +140,7 @@ describe('leading ducts', () => {
       const saw = addMachine(copy, 'tableSaw', newId);
       const machine = copy.machines.find(({ id }) => id === saw);
       if (machine) machine.place = { x, y };
-      expect(leadUsual(copy, saw, portOf(copy, saw), null, newId).ok).toBe(true);
+      expect(leadUsual(copy, saw, portOf(copy, saw), to(null), newId).ok).toBe(true);
       expect(kindsOf(copy)).not.toContain('elbow at the collector');
       expect(solved(copy).blower.flow).toBeGreaterThan(0.05);
     }
@@ -119,7 +151,7 @@ describe('leading ducts', () => {
     const { shop, main, newId, off } = set;
     const saw = machineAt(set, 6, 2);
     const port: DuctEnd = { kind: 'port', machine: saw, port: portOf(shop, saw) };
-    leadUsual(shop, saw, portOf(shop, saw), main, newId);
+    leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
     const before = copyOf(shop);
     const free: DuctEnd = { kind: 'free', at: off(-2, 3) };
     const straight = { between: [], hasHose: false };
@@ -155,7 +187,7 @@ describe('leading ducts', () => {
     const set = shopWithMain();
     const { shop, main, newId } = set;
     const saw = machineAt(set, 6, 2);
-    const led = leadUsual(shop, saw, portOf(shop, saw), main, newId);
+    const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
     const own = shop.ducts.runs.find(({ id }) => led.ok && id === led.run);
     if (own?.hose) Object.assign(own, { pipe: 'drain', hose: { ...own.hose, kind: 'smooth' } });
     const copy = copyMachine(shop, saw, newId);
@@ -179,7 +211,7 @@ describe('changing ducts', () => {
         const set = shopWithMain();
         const { shop, main, newId } = set;
         const saw = machineAt(set, 5, 1);
-        const led = leadUsual(shop, saw, portOf(shop, saw), main, newId);
+        const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
         const run = isDrop && led.ok ? led.run : main;
         // A leak in the middle of a run moves with its middle.
         shop.condition.sealing.usual = 0;
@@ -206,7 +238,7 @@ describe('changing ducts', () => {
     const { shop, main, newId } = set;
     const saw = machineAt(set, 6, 2);
     const before = copyOf(shop);
-    const led = leadUsual(shop, saw, portOf(shop, saw), main, newId);
+    const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
     expect(shop.ducts.runs.length).toBe(3);
     takeOutDucts(shop, led.ok ? led.run : '');
     expect(shop.machines).toEqual(before.machines);
@@ -241,7 +273,7 @@ describe('changing ducts', () => {
     const { shop, main, newId, off } = set;
     addBend(shop, main, off(-3, 2), newId);
     const saw = machineAt(set, 6, 2);
-    leadUsual(shop, saw, portOf(shop, saw), null, newId);
+    leadUsual(shop, saw, portOf(shop, saw), to(null), newId);
     const before = solved(shop).blower.flow;
     holdTyped(shop, main);
     expect(solved(shop).blower.flow).toBeCloseTo(before, 6);
@@ -282,7 +314,7 @@ describe('changing ducts', () => {
           else if (what === 'free') {
             leadDuct(shop, { kind: 'free', at }, end, { between: [], hasHose: false }, newId);
           } else if (what === 'lead' && machine) {
-            leadUsual(shop, machine.id, machine.ports[0]?.id ?? '', run ?? null, newId);
+            leadUsual(shop, machine.id, machine.ports[0]?.id ?? '', to(run ?? null), newId);
           } else if (what === 'split' && run) splitInHalf(shop, run, newId);
           else if (what === 'out' && run) takeOutDucts(shop, run);
           else if (what === 'bend' && run) addBend(shop, run, at, newId);
@@ -342,7 +374,7 @@ describe('what is wrong with where ducts lie', () => {
       'long hose',
       (set) => {
         const saw = machineAt(set, 6, 2);
-        const led = leadUsual(set.shop, saw, portOf(set.shop, saw), set.main, set.newId);
+        const led = leadUsual(set.shop, saw, portOf(set.shop, saw), to(set.main), set.newId);
         const run = set.shop.ducts.runs.find(({ id }) => led.ok && id === led.run);
         for (const bend of run?.route?.bends.slice(0, 1) ?? []) bend.at.y += 3;
       },

@@ -5,22 +5,22 @@ import { MACHINE_KINDS, type MachineKindId } from '../shop/machine-kinds';
 import type { Machine, Run, Shop } from '../shop/schema';
 import { takeOutDucts } from './edit-route';
 import { type Led, leadDuct, rejoin, runFromPort } from './lead-duct';
-import { usualWay } from './usual-way';
+import { type Goal, usualWay } from './usual-way';
 
 /**
- * Leads a machine's port the usual way to a run, or to the collector (`run` null): a new drop, or the
- * one it has, led anew.
+ * Leads a machine's port the usual way to a run, a joint or the collector: a new drop, or the one it
+ * has, led anew.
  */
 export function leadUsual(
   shop: Shop,
   machineId: string,
   portId: string,
-  run: string | null,
+  goal: Goal,
   newId: NewId,
 ): Led {
   const machine = shop.machines.find(({ id }) => id === machineId);
   const port = machine?.ports.find(({ id }) => id === portId);
-  const way = machine && port && usualWay(shop, machine, port, run);
+  const way = machine && port && usualWay(shop, machine, port, goal);
   if (!machine || !port || !way) return { ok: false, why: 'not placed' };
   const own = runFromPort(shop, machineId, portId);
   if (own) return rejoin(shop, own.id, way.to, way.between, newId);
@@ -110,7 +110,13 @@ export function copyMachine(shop: Shop, machineId: string, newId: NewId): string
     const other = copy.ports[i];
     if (!own?.route || !other) return;
     const main = shop.ducts.runs.find(({ from }) => from === own.to);
-    const led = leadUsual(shop, id, other.id, main?.id ?? null, newId);
+    const led = leadUsual(
+      shop,
+      id,
+      other.id,
+      main ? { kind: 'run', run: main.id } : { kind: 'inlet' },
+      newId,
+    );
     const made = led.ok ? shop.ducts.runs.find((run) => run.id === led.run) : undefined;
     if (made) likeThat(made, own);
   });

@@ -123,13 +123,18 @@ export function rejoin(
 
 const isSource = ({ kind }: DuctEnd) => kind === 'port' || kind === 'free';
 
-const portNode = (shop: Shop, machine: string, port: string): DuctNode | undefined =>
+/** What of a shop its ducts' ends are looked for in. */
+type Ducts = {
+  readonly ducts: { readonly nodes: readonly DuctNode[]; readonly runs: readonly Run[] };
+};
+
+const portNode = (shop: Ducts, machine: string, port: string): DuctNode | undefined =>
   shop.ducts.nodes.find(
     ({ kind }) => kind.kind === 'port' && kind.machine === machine && kind.port === port,
   );
 
 /** The run that leaves a machine's port, if it has one. */
-export function runFromPort(shop: Shop, machine: string, port: string): Run | undefined {
+export function runFromPort(shop: Ducts, machine: string, port: string): Run | undefined {
   const node = portNode(shop, machine, port);
   return node && shop.ducts.runs.find(({ from }) => from === node.id);
 }

@@ -72,24 +72,64 @@ export interface Way {
   readonly to: DuctEnd;
 }
 
+/** What a drop may be led to. */
+export type Goal =
+  | Extract<DuctEnd, { kind: 'inlet' | 'node' }>
+  | { readonly kind: 'run'; readonly run: string };
+
 /**
  * The usual way of a drop: up from its port and level to what it is led to, along the room's axes,
- * into a main by a wye turned with the flow and into the collector straight. `run` null: to the
- * collector. Null where one of them has no place.
+ * into a main by a wye turned with the flow and into the collector straight. Null where one of them
+ * has no place.
  */
 export function usualWay(
   shop: Shop,
   machine: Machine,
   port: Port,
-  run: string | null,
+  goal: Goal,
   lines: DuctLines = ductLines(shop),
 ): Way | null {
   const mouth = portMouth(machine, port);
   if (!mouth) return null;
-  if (run === null) {
-    const inlet = inletMouth(shop);
-    return inlet && { between: toInlet(mouth, inlet, shop), to: { kind: 'inlet' } };
+  switch (goal.kind) {
+    case 'inlet': {
+      const inlet = inletMouth(shop);
+      return inlet && { between: toInlet(mouth, inlet, shop), to: goal };
+    }
+    case 'node':
+      return toNode(shop, mouth, port, goal, lines);
+    case 'run':
+      return toRun(mouth, port, goal.run, lines);
   }
+}
+
+/** To a joint that is there: its last leg leans with the flow of what leaves it. */
+function toNode(
+  shop: Shop,
+  mouth: Mouth,
+  port: Port,
+  to: Extract<Goal, { kind: 'node' }>,
+  lines: DuctLines,
+): Way | null {
+  const at = lines.places.get(to.node);
+  if (!at) return null;
+  const up = riseFrom(mouth, at.z);
+  const top = up.at(-1) ?? mouth.at;
+  const next = lines.lines.get(shop.ducts.runs.find(({ from }) => from === to.node)?.id ?? '');
+  const flow = next?.legs[0]?.way;
+  const reach = WYE_REACH * port.diameter;
+  const aim = flow ? plus(at, times(flow, -reach)) : at;
+  const way = tidy([...up.slice(0, -1), ...abreast(top, aim, flow ?? null), aim]);
+  const before = way.at(-2);
+  const last = before && wayOf(before, aim);
+  const isSquare = flow && last && Math.abs(turnBetween(last, flow) - Math.PI / 2) <= SQUARE;
+  if (isSquare && distance(before, aim) > 1.2 * reach) {
+    return { between: [...way.slice(0, -1), plus(aim, times(last, -reach))], to };
+  }
+  return { between: tidy([...up.slice(0, -1), ...abreast(top, at, flow ?? null)]), to };
+}
+
+function toRun(mouth: Mouth, port: Port, run: string, lines: DuctLines): Way | null {
   const line = lines.lines.get(run);
   const legs = line?.legs ?? [];
   const first = legs[0];
@@ -101,17 +141,21 @@ export function usualWay(
   const up = riseFrom(mouth, near.point.z);
   const top = up.at(-1) ?? foot;
   const whole = legs.reduce((sum, { length }) => sum + length, 0);
-  const way = tidy([...up.slice(0, -1), ...squareTo(top, near.point), near.point]);
+  const way = tidy([...up.slice(0, -1), ...abreast(top, near.point, near.way), near.point]);
   const turned = turnedWithFlow(way, near.way, port.diameter, whole - near.along);
   const end = turned.at(-1) ?? near.point;
   return { between: turned.slice(0, -1), to: { kind: 'run', run, at: end } };
 }
 
-/** Points from `from` to `to` along the room's axes, the longer leg first; `to` is left out. */
-function squareTo(from: Point3, to: Point3): Point3[] {
-  const [dx, dy] = [Math.abs(to.x - from.x), Math.abs(to.y - from.y)];
-  if (dx < ONE_SPOT || dy < ONE_SPOT) return [from];
-  return [from, dx > dy ? { ...from, x: to.x } : { ...from, y: to.y }];
+/**
+ * Points on the way to a spot of a main: along it until abreast of the spot, so that the way meets it
+ * squarely; without a main, along the room's axes, the longer leg first. `to` is left out.
+ */
+function abreast(from: Point3, to: Point3, flow: Point3 | null): Point3[] {
+  const gap = minus(to, from);
+  if (flow && Math.abs(flow.z) < 0.5) return [from, plus(from, times(flow, dot(gap, flow)))];
+  if (Math.abs(gap.x) < ONE_SPOT || Math.abs(gap.y) < ONE_SPOT) return [from];
+  return [from, Math.abs(gap.x) > Math.abs(gap.y) ? { ...from, x: to.x } : { ...from, y: to.y }];
 }
 
 /** Up, level onto the line the inlet faces along, and along it into the collector. */

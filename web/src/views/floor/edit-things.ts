@@ -30,6 +30,10 @@ export const editMachine = (id: string, field: string, change: (own: Machine) =>
 const editCollectorPlace = (field: string, change: (own: Shop['collector']) => void): void =>
   edit(field, ({ collector }) => change(collector), { merge: `collector ${field}` });
 
+/** Edits where the ducts arrive at the collector. */
+export const editInlet = (change: (own: Shop['collector']['inlet']) => void): void =>
+  editCollectorPlace('inlet of the collector', ({ inlet }) => change(inlet));
+
 /** Puts what stands somewhere else. */
 export function moveTo(id: string, at: Spot): void {
   if (id === COLLECTOR) {

@@ -1,18 +1,41 @@
 'use client';
 
 import { floorArea, formatShort } from '@frank-gauge/core';
+import { useChoices } from '@/store/choices';
+import { tellDuct } from '@/words/duct-words';
 import { tellFloor } from '@/words/floor-words';
 import { useSolvedShop } from '../frame/solved-shop';
+import { chooseThing } from './choose-thing';
+import { RunFigures } from './ducts/run-figures';
+import { useDucts } from './ducts/use-ducts';
 import { useStanding } from './use-standing';
 
 /** What cannot stand or be worked, in sentences; and how much floor there is. */
 export function FloorLedger() {
-  const { shop, system } = useSolvedShop();
+  const { shop, system, tree } = useSolvedShop();
   const { things, conflicts, nameOf } = useStanding();
+  const { conflicts: ductConflicts, lines } = useDucts();
+  const open = useChoices((choices) => choices.parts[shop.id]);
+  const openRun = tree.upstreamFirst.find(({ id }) => id === open);
+  const told = [
+    ...conflicts.map((conflict) => ({
+      ...tellFloor(conflict, system, nameOf),
+      isNote: conflict.kind === 'feed blocked',
+      part: null,
+    })),
+    ...ductConflicts.map((conflict) => ({
+      ...tellDuct(conflict, system, {
+        run: (id) => lines.lines.get(id)?.run.name ?? '',
+        machine: nameOf,
+      }),
+      part: conflict.kind === 'port without a duct' ? conflict.machine : conflict.run,
+    })),
+  ];
   const { outline } = shop.room;
   const missing = shop.machines.filter(({ place }) => place === null);
   return (
     <>
+      {openRun && <RunFigures run={openRun} />}
       <h2 className="text-[18px]">The floor</h2>
       <p className="pt-1">
         {outline.length >= 3
@@ -21,25 +44,32 @@ export function FloorLedger() {
         {missing.length > 0 && ` Not placed yet: ${missing.map(({ name }) => name).join(', ')}.`}
       </p>
       <h2 className="pt-4 text-[18px]">What to look at</h2>
-      {conflicts.length === 0 ? (
+      {told.length === 0 ? (
         <p className="pt-1">
           <span className="text-enough-text">●</span> Everything stands clear, and boards go
           through.
         </p>
       ) : (
         <ul className="space-y-2 pt-1">
-          {conflicts.map((conflict, i) => {
-            const { title, text } = tellFloor(conflict, system, nameOf);
-            const isFeed = conflict.kind === 'feed blocked';
-            return (
-              <li key={`${title} ${i === 0 ? '' : conflicts.slice(0, i).length}`}>
-                <p className={`font-semibold ${isFeed ? '' : 'text-starved-text'}`}>
-                  <span aria-hidden>{isFeed ? '◆' : '▼'}</span> {title}
-                </p>
-                <p>{text}</p>
-              </li>
-            );
-          })}
+          {told.map(({ title, text, isNote, part }, i) => (
+            <li key={`${i} ${title}`}>
+              <p className={`font-semibold ${isNote ? '' : 'text-starved-text'}`}>
+                <span aria-hidden>{isNote ? '◆' : '▼'}</span>{' '}
+                {part === null ? (
+                  title
+                ) : (
+                  <button
+                    type="button"
+                    className="text-left font-semibold hover:underline"
+                    onClick={() => chooseThing(shop.id, tree, part)}
+                  >
+                    {title}
+                  </button>
+                )}
+              </p>
+              <p>{text}</p>
+            </li>
+          ))}
         </ul>
       )}
       <p className="pt-4 text-[14px] text-quiet">

@@ -1,20 +1,42 @@
 'use client';
 
+import { useChoices } from '@/store/choices';
 import { Button } from '@/ui/button';
+import { Ladder } from '../air/ladder';
 import { useSolvedShop } from '../frame/solved-shop';
+import { MachineMenu } from '../parts/machine-menu';
+import { useDrawKeys } from './ducts/draw-layer';
+import { DrawPanel } from './ducts/draw-panel';
+import { useDrawing } from './ducts/drawing-state';
+import { DuctList } from './ducts/duct-fields';
+import { addMachineHere } from './ducts/edit-ducts';
 import { placeAll } from './edit-things';
 import { FloorLedger } from './floor-ledger';
 import { PlanPicture } from './plan-picture';
 import { RoomFields } from './room-fields';
 import { CollectorPlaceLine, MachineLine } from './thing-fields';
 
+/** The ladder of the drop that is open, under the plan its way is lit on. */
+function WayLadder() {
+  const { shop, selected } = useSolvedShop();
+  const open = useChoices((choices) => choices.parts[shop.id]);
+  const isOwn = selected?.drop.machine.id === open || selected?.drop.path[0]?.id === open;
+  return selected && open && isOwn ? (
+    <div className="shrink-0 border-rule border-t px-2 pt-2">
+      <Ladder />
+    </div>
+  ) : null;
+}
+
 /** The room to scale, and where everything stands in it. */
 export function FloorView() {
   const { shop } = useSolvedShop();
   const { machines, collector } = shop;
+  const tool = useDrawing((drawing) => drawing.tool);
+  useDrawKeys();
   const isMissing = collector.place === null || machines.some(({ place }) => place === null);
   return (
-    <div className="grid grid-cols-1 md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[300px_minmax(0,1fr)_272px] xl:overflow-hidden">
+    <div className="grid grid-cols-1 md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[300px_minmax(0,1fr)_272px] xl:grid-rows-[minmax(0,1fr)] xl:overflow-hidden">
       <section
         aria-label="Room and machines"
         className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"
@@ -26,16 +48,14 @@ export function FloorView() {
           <MachineLine key={machine.id} machine={machine} />
         ))}
         <div className="p-3">
+          <MachineMenu label="Add a machine" onChoose={addMachineHere} />{' '}
           {isMissing && <Button onClick={placeAll}>Place what is not placed</Button>}
-          {machines.length === 0 && (
-            <p className="pt-2 text-[14px] text-quiet">
-              Machines come with their drops: add them under Air.
-            </p>
-          )}
         </div>
+        <DuctList />
       </section>
-      <section aria-label="Plan" className="order-1 flex min-w-0 flex-col p-2 md:order-2">
+      <section aria-label="Plan" className="order-1 flex min-h-0 min-w-0 flex-col p-2 md:order-2">
         <PlanPicture />
+        <WayLadder />
       </section>
       <section
         aria-label="What stands in the way"
@@ -43,7 +63,7 @@ export function FloorView() {
         tabIndex={0}
         className="order-3 border-rule p-3 max-xl:border-t md:col-span-2 xl:col-span-1 xl:overflow-y-auto xl:border-l"
       >
-        <FloorLedger />
+        {tool === 'draw' ? <DrawPanel /> : <FloorLedger />}
       </section>
     </div>
   );

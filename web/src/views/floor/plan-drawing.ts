@@ -3,6 +3,8 @@ import { extentOf, type Room, type Spot } from '@frank-gauge/core';
 /** Metres on the floor to pixels of the plan; y goes up in the shop and down on the screen. */
 export interface PlanDrawing {
   readonly spot: (at: Spot) => { readonly x: number; readonly y: number };
+  /** Pixels of the plan to a spot on the floor. */
+  readonly floor: (at: { readonly x: number; readonly y: number }) => Spot;
   readonly scale: number;
   /** What is in sight, m. */
   readonly x0: number;
@@ -35,6 +37,7 @@ export function planDrawing(
   const bottom = (height + scale * (y1 - y0)) / 2;
   return {
     spot: ({ x, y }) => ({ x: left + scale * (x - x0), y: bottom - scale * (y - y0) }),
+    floor: ({ x, y }) => ({ x: x0 + (x - left) / scale, y: y0 + (bottom - y) / scale }),
     scale,
     x0,
     y0,

@@ -9,12 +9,18 @@ import {
   roomFrame,
   workingRoom,
 } from '@frank-gauge/core';
-import { choosePart, useChoices } from '@/store/choices';
+import { useChoices } from '@/store/choices';
 import { saveFile } from '@/store/save-file';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { useSolvedShop } from '../frame/solved-shop';
 import { saveDrawing } from '../parts/save-drawing';
+import { chooseThing } from './choose-thing';
+import { DrawLayer } from './ducts/draw-layer';
+import { useDrawing } from './ducts/drawing-state';
+import { DuctHandles } from './ducts/duct-handles';
+import { DuctShapes } from './ducts/duct-shapes';
+import { useDucts } from './ducts/use-ducts';
 import { COLLECTOR } from './edit-things';
 import { type PlanDrawing, pathOf, planDrawing } from './plan-drawing';
 import { Grid, RoomSizes, Walls } from './room-shapes';
@@ -28,7 +34,7 @@ export function PlanPicture() {
   const [box, { width, height }] = useSize<HTMLDivElement>();
   const standing = things.flatMap(({ corners }) => corners);
   return (
-    <div ref={box} className="relative h-[420px] min-h-0 md:h-auto md:flex-1">
+    <div ref={box} className="relative h-[420px] min-h-0 md:h-auto md:min-h-[320px] md:flex-1 xl:min-h-0">
       {width > 0 && height > 0 && (
         <>
           <Plan
@@ -67,8 +73,10 @@ interface PlanProps {
 }
 
 function Plan({ drawing, width, height }: PlanProps) {
-  const { shop } = useSolvedShop();
+  const { shop, tree } = useSolvedShop();
   const { things, conflicts } = useStanding();
+  const ducts = useDucts();
+  const tool = useDrawing((drawing) => drawing.tool);
   const open = useChoices((choices) => choices.parts[shop.id]);
   const dragging = useDragPlace(drawing);
   const wrong = wrongOnes(conflicts);
@@ -102,19 +110,28 @@ function Plan({ drawing, width, height }: PlanProps) {
             aria-label={`${thing.name}; arrow keys move it, R turns it`}
             aria-pressed={isOpen}
             {...dragging(thing)}
-            onClick={() => choosePart(shop.id, thing.id)}
+            onClick={() => chooseThing(shop.id, tree, thing.id)}
             onKeyUp={(event) => {
-              if (event.key === 'Enter') choosePart(shop.id, thing.id);
+              if (event.key === 'Enter') chooseThing(shop.id, tree, thing.id);
             }}
             className="cursor-move touch-none"
             stroke={isWrong ? 'var(--starved)' : 'var(--ink)'}
             strokeWidth={isWrong ? 2.5 : isOpen ? 2 : 1.5}
             fill={isOpen ? 'var(--selection)' : 'var(--paper)'}
           >
-            <ThingShape thing={thing} drawing={drawing} isWrong={isWrong} />
+            <ThingShape thing={thing} drawing={drawing} />
           </g>
         );
       })}
+      <DuctShapes drawing={drawing} ducts={ducts} />
+      {things.map((thing) => (
+        <ThingName key={thing.id} thing={thing} drawing={drawing} isWrong={wrong.has(thing.id)} />
+      ))}
+      {tool === 'draw' ? (
+        <DrawLayer drawing={drawing} ducts={ducts} width={width} height={height} />
+      ) : (
+        <DuctHandles drawing={drawing} ducts={ducts} />
+      )}
       <RoomSizes drawing={drawing} />
     </svg>
   );
@@ -136,13 +153,11 @@ function wrongOnes(conflicts: readonly FloorConflict[]): Set<string> {
 interface ThingProps {
   readonly thing: Thing;
   readonly drawing: PlanDrawing;
-  readonly isWrong: boolean;
 }
 
-/** A footprint with its front marked and its name within. */
-function ThingShape({ thing, drawing, isWrong }: ThingProps) {
-  const { block, corners, name, id } = thing;
-  const label = labelSpot(thing, drawing);
+/** A footprint with its front marked. */
+function ThingShape({ thing, drawing }: ThingProps) {
+  const { block, corners, id } = thing;
   const front = [-0.12, 0, 0.12].map((share, i) => {
     const depth = -block.depth / 2 + (i === 1 ? 0.02 : 0.1);
     return drawing.spot(onFloor(block, { x: share, y: depth }));
@@ -153,21 +168,28 @@ function ThingShape({ thing, drawing, isWrong }: ThingProps) {
       {id !== COLLECTOR && (
         <polyline points={front.map((at) => `${at.x},${at.y}`).join(' ')} fill="none" />
       )}
-      <text
-        x={label.x}
-        y={label.y}
-        textAnchor="middle"
-        fontSize="13"
-        fill={isWrong ? 'var(--starved-text)' : 'var(--ink)'}
-        stroke="var(--paper)"
-        strokeWidth={3}
-        paintOrder="stroke"
-        className="pointer-events-none select-none"
-      >
-        {isWrong ? '▼ ' : ''}
-        {name}
-      </text>
     </>
+  );
+}
+
+/** Its name within, over whatever passes above it. */
+function ThingName({ thing, drawing, isWrong }: ThingProps & { readonly isWrong: boolean }) {
+  const label = labelSpot(thing, drawing);
+  return (
+    <text
+      x={label.x}
+      y={label.y}
+      textAnchor="middle"
+      fontSize="13"
+      fill={isWrong ? 'var(--starved-text)' : 'var(--ink)'}
+      stroke="var(--paper)"
+      strokeWidth={3}
+      paintOrder="stroke"
+      className="pointer-events-none select-none"
+    >
+      {isWrong ? '▼ ' : ''}
+      {thing.name}
+    </text>
   );
 }
 

@@ -2,25 +2,38 @@
 
 import {
   collectorBlock,
+  formatShort,
+  inletMouth,
   type Machine,
   machineSize,
   type Spot,
   workingRoom,
 } from '@frank-gauge/core';
 import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
 import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../frame/solved-shop';
 import { FieldLine, Line, ShopQuantity, SizeLine } from '../parts/line';
 import { OpeningLine } from '../parts/opening-line';
-import { COLLECTOR, editMachine, moveTo, place, turnBy, turnTo } from './edit-things';
+import { chooseThing } from './choose-thing';
+import { copyMachineHere, removeMachineHere } from './ducts/edit-ducts';
+import { PortLines } from './ducts/port-lines';
+import { COLLECTOR, editInlet, editMachine, moveTo, place, turnBy, turnTo } from './edit-things';
 
 const FAR = 200;
 const QUARTER = Math.PI / 2;
 
+const SIDE_OPTIONS = [
+  { value: 'left', label: 'its left' },
+  { value: 'right', label: 'its right' },
+  { value: 'front', label: 'its front' },
+  { value: 'back', label: 'its back' },
+] as const;
+
 /** Where a machine stands, how it is turned, how large it is, and the room its work takes. */
 export function MachineLine({ machine }: { readonly machine: Machine }) {
-  const { shop, system } = useSolvedShop();
+  const { shop, system, tree } = useSolvedShop();
   const size = machineSize(machine);
   const rooms = workingRoom(machine, shop.room.boardLength);
   const about = machine.place
@@ -57,7 +70,12 @@ export function MachineLine({ machine }: { readonly machine: Machine }) {
     />
   );
   return (
-    <OpeningLine id={machine.id} name={machine.name} about={about}>
+    <OpeningLine
+      id={machine.id}
+      name={machine.name}
+      about={about}
+      onOpen={() => chooseThing(shop.id, tree, machine.id)}
+    >
       <Line label="name">
         <TextField
           label={`Name of ${machine.name}`}
@@ -83,6 +101,15 @@ export function MachineLine({ machine }: { readonly machine: Machine }) {
               length,
             ),
       )}
+      <PortLines machine={machine} />
+      <div className="flex flex-wrap gap-1.5 pt-2">
+        <Button onClick={() => copyMachineHere(machine.id, machine.name)}>
+          Copy, with its duct
+        </Button>
+        <Button look="quiet" onClick={() => removeMachineHere(machine.id, machine.name)}>
+          Remove it
+        </Button>
+      </div>
     </OpeningLine>
   );
 }
@@ -92,12 +119,44 @@ export function CollectorPlaceLine() {
   const { shop, system } = useSolvedShop();
   const { collector } = shop;
   const block = collectorBlock(shop);
+  const inlet = inletMouth(shop);
   const about = block
     ? `${tapeLength(block.width, system)} × ${tapeLength(block.depth, system)}`
     : 'not placed';
   return (
     <OpeningLine id={COLLECTOR} name="Collector" about={about}>
       <PlaceFields id={COLLECTOR} name="the collector" at={collector.place} turn={collector.turn} />
+      <Line label="ducts come from">
+        <Choice
+          label="Side the ducts arrive from"
+          value={collector.inlet.side}
+          options={SIDE_OPTIONS}
+          onChange={(side) =>
+            editInlet((own) => {
+              own.side = side;
+            })
+          }
+        />
+      </Line>
+      <FieldLine
+        line="inlet, height"
+        label="Height of the collector’s inlet"
+        value={collector.inlet.height}
+        kind="length"
+        min={0}
+        max={20}
+        placeholder={`as it stands: ${formatShort(inlet?.at.z ?? 0, 'length', system)}`}
+        onChange={(height) =>
+          editInlet((own) => {
+            own.height = height;
+          })
+        }
+        onClear={() =>
+          editInlet((own) => {
+            own.height = null;
+          })
+        }
+      />
       <p className="text-[14px] text-quiet">
         Its size is that of the stack under Collector, How it stands.
       </p>

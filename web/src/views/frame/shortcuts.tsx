@@ -9,6 +9,8 @@ const KEYS = [
   ['Ctrl+Shift+Z', 'do again'],
   ['Tab, Shift+Tab', 'next and previous field'],
   ['↑ ↓', 'next and previous drop, in the drop table'],
+  ['D', 'draw a duct, on the Floor; Backspace takes a point back, Enter ends it'],
+  ['PageUp, PageDown', 'a bend of a duct higher, lower'],
   ['Enter', 'details of a run, in the list of runs'],
   ['Esc', 'put a field back; close what is open'],
   ['?', 'this list'],

@@ -11,11 +11,13 @@ interface Props {
   readonly name: string;
   readonly about: string;
   readonly isStrong?: boolean;
+  /** Told when it opens, besides its being the open part. */
+  readonly onOpen?: () => void;
   readonly children: ReactNode;
 }
 
 /** A part of the shop in a line, what it is at the right, opening to its fields. */
-export function OpeningLine({ id, name, about, isStrong = false, children }: Props) {
+export function OpeningLine({ id, name, about, isStrong = false, onOpen, children }: Props) {
   const { shop } = useSolvedShop();
   const isOpen = useChoices((choices) => choices.parts[shop.id]) === id;
   const Mark = isOpen ? ChevronDown : ChevronRight;
@@ -24,7 +26,10 @@ export function OpeningLine({ id, name, about, isStrong = false, children }: Pro
       <button
         type="button"
         aria-expanded={isOpen}
-        onClick={() => choosePart(shop.id, isOpen ? '' : id)}
+        onClick={() => {
+          choosePart(shop.id, isOpen ? '' : id);
+          if (!isOpen) onOpen?.();
+        }}
         className="flex min-h-11 w-full items-center gap-1 px-2 text-left hover:bg-selection md:min-h-7"
       >
         <Mark size={14} aria-hidden className="shrink-0 text-quiet" />

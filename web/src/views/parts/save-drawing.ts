@@ -8,6 +8,7 @@ const PAPER: Readonly<Record<string, string>> = {
   '--selection': '#ffffff',
   '--quiet': '#625c52',
   '--rule': '#cfc7b6',
+  '--air': '#3c5873',
   '--enough': '#2f6f73',
   '--starved': '#c8452d',
   '--starved-text': '#a83520',

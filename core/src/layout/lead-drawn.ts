@@ -1,0 +1,90 @@
+import type { NewId } from '../shop/edit-ducts';
+import type { Shop } from '../shop/schema';
+import { ductLines } from './duct-lines';
+import { type DuctEnd, type Led, leadDuct, rejoin, runFromPort } from './lead-duct';
+import { inletMouth, nodePlaces, portMouth } from './places';
+import { nearestOn, ONE_SPOT, type Point3 } from './space';
+import { riseFrom, turnedWithFlow } from './usual-way';
+
+/**
+ * Leads a duct along the points someone drew from one end to the other, with what they leave to the
+ * program: the hose and riser at a port, a riser where the other end hangs at another height, and a
+ * wye turned with the flow where it would meet a main squarely. A port that has its duct already is
+ * led anew.
+ */
+export function leadDrawn(
+  shop: Shop,
+  from: DuctEnd,
+  to: DuctEnd,
+  clicked: readonly Point3[],
+  newId: NewId,
+): Led {
+  const isForward = from.kind === 'port' || from.kind === 'free';
+  const [source, target] = isForward ? [from, to] : [to, from];
+  if (target.kind === 'port' || target.kind === 'free') {
+    return { ok: false, why: 'no way to the blower' };
+  }
+  const points = isForward ? [...clicked] : clicked.toReversed();
+  const end = endOf(shop, target);
+  if (!end) return { ok: false, why: 'not placed' };
+
+  const start = source.kind === 'free' ? [source.at] : [];
+  const mouth = source.kind === 'port' ? mouthOf(shop, source) : null;
+  if (source.kind === 'port' && !mouth) return { ok: false, why: 'not placed' };
+  const rise = mouth ? riseFrom(mouth, points[0]?.z ?? end.at.z) : [];
+  const way = [...start, ...rise, ...points];
+  const last = way.at(-1);
+  const level = last && Math.abs(last.z - end.at.z) >= ONE_SPOT ? [{ ...last, z: end.at.z }] : [];
+  const whole = tidied([...way, ...level, end.at]);
+  const diameter = mouth?.diameter ?? shop.collector.separator.inletDiameter;
+  const turned = end.flow ? turnedWithFlow(whole, end.flow, diameter, end.room) : whole;
+  const between = turned.slice(start.length, -1);
+  const at = turned.at(-1) ?? end.at;
+  const goal: DuctEnd = target.kind === 'run' ? { ...target, at } : target;
+
+  const own = source.kind === 'port' ? runFromPort(shop, source.machine, source.port) : undefined;
+  if (own) return rejoin(shop, own.id, goal, between, newId);
+  return leadDuct(shop, source, goal, { between, hasHose: source.kind === 'port' }, newId);
+}
+
+function mouthOf(shop: Shop, source: Extract<DuctEnd, { kind: 'port' }>) {
+  const machine = shop.machines.find(({ id }) => id === source.machine);
+  const port = machine?.ports.find(({ id }) => id === source.port);
+  const mouth = machine && port ? portMouth(machine, port) : null;
+  return mouth && port ? { ...mouth, diameter: port.diameter } : null;
+}
+
+/** Where a target is; for a run, its spot nearest by, the way it flows and what of it is left. */
+function endOf(
+  shop: Shop,
+  target: Extract<DuctEnd, { kind: 'inlet' | 'node' | 'run' }>,
+): { readonly at: Point3; readonly flow: Point3 | null; readonly room: number } | null {
+  switch (target.kind) {
+    case 'inlet': {
+      const mouth = inletMouth(shop);
+      return mouth && { at: mouth.at, flow: null, room: 0 };
+    }
+    case 'node': {
+      const at = nodePlaces(shop).get(target.node);
+      return at ? { at, flow: null, room: 0 } : null;
+    }
+    case 'run': {
+      const legs = ductLines(shop).lines.get(target.run)?.legs ?? [];
+      const first = legs[0];
+      if (!first) return null;
+      const near = nearestOn([first.from, ...legs.map(({ to }) => to)], target.at);
+      const whole = legs.reduce((sum, { length }) => sum + length, 0);
+      return near && { at: near.point, flow: near.way, room: whole - near.along };
+    }
+  }
+}
+
+/** Without points that stand on the one before. */
+const tidied = (points: readonly Point3[]): Point3[] =>
+  points.filter((point, i) => {
+    const before = points[i - 1];
+    return (
+      before === undefined ||
+      Math.hypot(point.x - before.x, point.y - before.y, point.z - before.z) >= ONE_SPOT
+    );
+  });

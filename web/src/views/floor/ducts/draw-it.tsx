@@ -1,0 +1,51 @@
+'use client';
+
+import type { Run } from '@frank-gauge/core';
+import { useState } from 'react';
+import { Button } from '@/ui/button';
+import { whyNotLed } from '@/words/duct-words';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { begin, takeTool } from './drawing-state';
+import { leadTheUsualWay } from './edit-ducts';
+import { useDucts } from './use-ducts';
+
+/** Draws a run that so far is typed: a drop the usual way at once, another from its downstream end. */
+export function DrawIt({ run }: { readonly run: Run }) {
+  const { shop } = useSolvedShop();
+  const { lines } = useDucts();
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const nodes = new Map(shop.ducts.nodes.map((node) => [node.id, node]));
+  const from = nodes.get(run.from)?.kind;
+  const to = nodes.get(run.to)?.kind;
+  const at = lines.places.get(run.to);
+  const draw = () => {
+    if (!at || !to || to.kind === 'port') {
+      setRefusal('Draw what it leads to first, and place the collector.');
+      return;
+    }
+    const end =
+      to.kind === 'inlet'
+        ? ({ kind: 'inlet' } as const)
+        : ({ kind: 'node', node: run.to } as const);
+    if (from?.kind === 'port') {
+      const led = leadTheUsualWay(from.machine, from.port, end);
+      setRefusal(led.ok ? null : whyNotLed(led.why));
+      return;
+    }
+    takeTool('draw');
+    begin({ end, at, from: at, name: run.name, redraws: run.id });
+  };
+  return (
+    <>
+      <p className="text-[14px] text-quiet">
+        It is typed, and not drawn. Drawn, its length, bends and angles follow from where it lies.
+      </p>
+      <Button onClick={draw}>Draw it</Button>
+      {refusal && (
+        <p role="alert" className="text-[14px] text-starved-text">
+          ▼ {refusal}
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,202 @@
+'use client';
+
+import {
+  ductHeight,
+  formatShort,
+  type Point3,
+  runFromPort,
+  type UnitSystem,
+} from '@frank-gauge/core';
+import { useState } from 'react';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { FieldLine, Line } from '../../parts/line';
+import { catchesOf, endAt, finishOpen } from './draw-layer';
+import {
+  addPoint,
+  type Begun,
+  begin,
+  drawAt,
+  takeBack,
+  takeTool,
+  useDrawing,
+} from './drawing-state';
+import { type Ducts, useDucts } from './use-ducts';
+
+const WAYS = {
+  right: { name: 'to the right', x: 1, y: 0, z: 0 },
+  left: { name: 'to the left', x: -1, y: 0, z: 0 },
+  back: { name: 'to the back', x: 0, y: 1, z: 0 },
+  front: { name: 'to the front', x: 0, y: -1, z: 0 },
+  up: { name: 'up', x: 0, y: 0, z: 1 },
+  down: { name: 'down', x: 0, y: 0, z: -1 },
+  backRight: { name: 'back right, 45°', x: Math.SQRT1_2, y: Math.SQRT1_2, z: 0 },
+  backLeft: { name: 'back left, 45°', x: -Math.SQRT1_2, y: Math.SQRT1_2, z: 0 },
+  frontRight: { name: 'front right, 45°', x: Math.SQRT1_2, y: -Math.SQRT1_2, z: 0 },
+  frontLeft: { name: 'front left, 45°', x: -Math.SQRT1_2, y: -Math.SQRT1_2, z: 0 },
+} as const;
+
+type Way = keyof typeof WAYS;
+
+const WAY_OPTIONS = (Object.keys(WAYS) as Way[]).map((value) => ({
+  value,
+  label: WAYS[value].name,
+}));
+
+/** The duct that is being drawn, by fields: all that the pointer does can be typed here. */
+export function DrawPanel() {
+  const { shop, system } = useSolvedShop();
+  const ducts = useDucts();
+  const { begun, points, height, refusal } = useDrawing();
+  const z = height ?? ductHeight(shop);
+  const ends = endsOf(shop, ducts);
+  return (
+    <section aria-label="Draw a duct">
+      <h2 className="text-[18px]">Draw a duct</h2>
+      <p className="pt-1 text-[14px] text-quiet">
+        {begun
+          ? 'Click where it turns; click a duct, the collector or a port to end it there. Alt lays it at any angle, Backspace takes a point back.'
+          : 'Click a port, the collector or a duct to begin. Or say it here.'}
+      </p>
+      <FieldLine
+        line="height"
+        label="Height new points get"
+        value={z}
+        kind="length"
+        min={0}
+        max={20}
+        saves={false}
+        onChange={(next) => {
+          // Drawn on at another height, it rises or drops where it is.
+          const last = points.at(-1);
+          if (last && last.z !== next) addPoint({ ...last, z: next });
+          drawAt(next);
+        }}
+      />
+      {begun ? (
+        <Legs begun={begun} points={points} ends={ends} system={system} />
+      ) : (
+        <Line label="begin at">
+          <Choice
+            label="Begin at"
+            value=""
+            options={[
+              { value: '', label: 'choose' },
+              ...ends.map(({ name }, i) => ({ value: String(i), label: name })),
+            ]}
+            onChange={(value) => begin(ends[Number(value)] ?? null)}
+          />
+        </Line>
+      )}
+      {refusal && (
+        <p role="alert" className="pt-2 text-[14px] text-starved-text">
+          ▼ {refusal}
+        </p>
+      )}
+      <div className="pt-2">
+        <Button look="quiet" onClick={() => takeTool('move')}>
+          Stop drawing
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+/** Ports, the collector, joints; and the middle of every drawn run. */
+function endsOf(shop: Parameters<typeof catchesOf>[0], ducts: Ducts): Begun[] {
+  const runs = ducts.drawn.flatMap(({ run, legs }): Begun[] => {
+    const [longest] = legs.toSorted((a, b) => b.length - a.length);
+    if (!longest) return [];
+    const at = {
+      x: (longest.from.x + longest.to.x) / 2,
+      y: (longest.from.y + longest.to.y) / 2,
+      z: (longest.from.z + longest.to.z) / 2,
+    };
+    return [{ end: { kind: 'run', run: run.id, at }, at, from: at, name: `${run.name}, halfway` }];
+  });
+  return [...catchesOf(shop, ducts), ...runs].filter(
+    ({ end }) => end.kind !== 'port' || !runFromPort(shop, end.machine, end.port),
+  );
+}
+
+interface LegsProps {
+  readonly begun: Begun;
+  readonly points: readonly Point3[];
+  readonly ends: readonly Begun[];
+  readonly system: UnitSystem;
+}
+
+/** The legs so far, the next one by way and length, and what it ends at. */
+function Legs({ begun, points, ends, system }: LegsProps) {
+  const { shop } = useSolvedShop();
+  const [way, setWay] = useState<Way>('left');
+  const [length, setLength] = useState(1);
+  const [goal, setGoal] = useState('open');
+  const height = useDrawing((drawing) => drawing.height) ?? ductHeight(shop);
+  const write = (value: number) => formatShort(value, 'length', system);
+  const last = points.at(-1) ?? { ...begun.from, z: startHeight(begun, height) };
+  const add = () => {
+    const { x, y, z } = WAYS[way];
+    addPoint({
+      x: last.x + x * length,
+      y: last.y + y * length,
+      z: Math.max(0, last.z + z * length),
+    });
+  };
+  const finish = () => {
+    const end = ends[Number(goal)];
+    if (goal === 'open') finishOpen();
+    else if (end) endAt(begun, end.end, points);
+  };
+  return (
+    <>
+      <p className="pt-1">From {begun.name}</p>
+      <ol className="text-[14px]">
+        {points.map(({ x, y, z }, i) => (
+          <li key={`${i} ${x} ${y} ${z}`}>
+            to {write(x)}, {write(y)}, {write(z)} up
+          </li>
+        ))}
+      </ol>
+      <Line label="next, goes">
+        <Choice label="Way of the next leg" value={way} options={WAY_OPTIONS} onChange={setWay} />
+      </Line>
+      <FieldLine
+        line="for"
+        label="Length of the next leg"
+        value={length}
+        kind="length"
+        min={0}
+        isMinExcluded
+        max={100}
+        saves={false}
+        onChange={setLength}
+      />
+      <div className="flex gap-1.5 pt-1">
+        <Button onClick={add}>Add the leg</Button>
+        <Button look="quiet" onClick={takeBack}>
+          Take it back
+        </Button>
+      </div>
+      <Line label="ends at">
+        <Choice
+          label="Ends at"
+          value={goal}
+          options={[
+            { value: 'open', label: 'an open end, here' },
+            ...ends.map(({ name }, i) => ({ value: String(i), label: name })),
+          ]}
+          onChange={setGoal}
+        />
+      </Line>
+      <Button look="solid" className="mt-1" onClick={finish}>
+        Finish the duct
+      </Button>
+    </>
+  );
+}
+
+/** Where the first point goes on from: at the duct's own height, or from a port where ducts hang. */
+const startHeight = (begun: Begun, height: number) =>
+  begun.end.kind === 'port' ? height : begun.at.z;

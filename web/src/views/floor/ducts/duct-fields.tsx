@@ -1,0 +1,260 @@
+'use client';
+
+import {
+  type Bend,
+  type BendStyle,
+  type DuctLine,
+  ELBOW_STYLE_IDS,
+  ELBOW_STYLES,
+  formatShort,
+  type Point3,
+  type Run,
+  runsBehind,
+  usualRadiusRatio,
+} from '@frank-gauge/core';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { TakeOut } from '@/ui/take-out';
+import { editRun } from '../../air/runs/edit-runs';
+import { outward } from '../../air/runs/outward';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { DiameterLine, FieldLine, Line, ShopQuantity } from '../../parts/line';
+import { OpeningLine } from '../../parts/opening-line';
+import { chooseThing } from '../choose-thing';
+import { DrawIt } from './draw-it';
+import { takeTool } from './drawing-state';
+import {
+  bendAt,
+  movePointTo,
+  raiseLevel,
+  splitRunInHalf,
+  straighten,
+  styleBend,
+  takeOut,
+} from './edit-ducts';
+import { useDucts } from './use-ducts';
+
+const FAR = 200;
+const HIGHEST = 20;
+
+/** Every run, from the collector outward, with where it lies and what its bends are. */
+export function DuctList() {
+  const { tree } = useSolvedShop();
+  const { lines } = useDucts();
+  const runs = outward(tree);
+  return (
+    <section aria-label="Ducts">
+      <div className="flex items-center px-3 pt-3 pb-1">
+        <h2 className="text-[17px]">Ducts</h2>
+        <Button look="quiet" className="ml-auto" onClick={() => takeTool('draw')}>
+          Draw a duct
+        </Button>
+      </div>
+      {runs.length === 0 && (
+        <p className="px-3 pb-2 text-[14px] text-quiet">
+          Begin with the main: draw it from the collector outward, or lead a machine’s port straight
+          to it.
+        </p>
+      )}
+      {runs.map(({ run }) => (
+        <DuctEntry key={run.id} run={run} line={lines.lines.get(run.id)} />
+      ))}
+    </section>
+  );
+}
+
+function DuctEntry({ run, line }: { readonly run: Run; readonly line: DuctLine | undefined }) {
+  const { shop, system, tree } = useSolvedShop();
+  const diameter = formatShort(run.diameter, 'diameter', system);
+  const about = line
+    ? `${diameter}, ${formatShort(run.length ?? 0, 'length', system)}`
+    : `${diameter}, not drawn`;
+  const behind = runsBehind(shop, run.id).length - 1;
+  return (
+    <OpeningLine
+      id={run.id}
+      name={run.name}
+      about={about}
+      onOpen={() => chooseThing(shop.id, tree, run.id)}
+    >
+      <DiameterLine
+        line="true inside"
+        label={`True inside diameter of ${run.name}`}
+        value={run.diameter}
+        onChange={(diameter) =>
+          editRun(run, 'diameter', (own) => {
+            own.diameter = diameter;
+          })
+        }
+      />
+      {line ? <WayFields run={run} line={line} /> : <DrawIt run={run} />}
+      <div className="flex flex-wrap gap-1.5 pt-2">
+        {line && (
+          <>
+            <Button onClick={() => bendAt(run.id, middleOf(line))}>Add a bend</Button>
+            <Button onClick={() => splitRunInHalf(run.id)}>Split</Button>
+          </>
+        )}
+        <Button look="quiet" onClick={() => takeOut(run.id, run.name)}>
+          {behind > 0 ? `Take out, with ${behind} behind it` : 'Take out'}
+        </Button>
+      </div>
+    </OpeningLine>
+  );
+}
+
+/** The middle of a line's longest leg. */
+function middleOf({ legs, points }: DuctLine): Point3 {
+  const [longest] = legs.toSorted((a, b) => b.length - a.length);
+  const [from, to] = longest ? [longest.from, longest.to] : [points[0], points.at(-1)];
+  const middle = (a = 0, b = 0) => (a + b) / 2;
+  return { x: middle(from?.x, to?.x), y: middle(from?.y, to?.y), z: middle(from?.z, to?.z) };
+}
+
+/** A drawn run's points by their coordinates, its bends by how they are made. */
+function WayFields({ run, line }: { readonly run: Run; readonly line: DuctLine }) {
+  const { shop } = useSolvedShop();
+  const joints = [run.from, run.to].flatMap((id, i) => {
+    const node = shop.ducts.nodes.find((each) => each.id === id);
+    return node?.kind.kind === 'joint' && node.at
+      ? [{ id, at: node.at, name: i === 0 ? 'upstream end' : 'downstream end' }]
+      : [];
+  });
+  const bends = run.route?.bends ?? [];
+  const level = levelOf(line);
+  return (
+    <>
+      {level !== null && (
+        <FieldLine
+          line="ducts up there"
+          label={`Height of all ducts that hang as ${run.name} does`}
+          value={level}
+          kind="length"
+          min={0}
+          max={HIGHEST}
+          onChange={(to) => raiseLevel(level, to)}
+        />
+      )}
+      {run.hose && run.route && (
+        <FieldLine
+          line="hose, longer by"
+          label={`How much longer the hose of ${run.name} is than the straight line`}
+          value={run.route.slack}
+          kind="ratio"
+          min={0}
+          max={1}
+          onChange={(slack) =>
+            editRun(run, 'slack of the hose', (own) => {
+              if (own.route) own.route.slack = slack;
+            })
+          }
+        />
+      )}
+      {bends.map((bend, i) => (
+        <BendLines
+          key={bend.id}
+          run={run}
+          bend={bend}
+          name={run.hose && i === 0 ? 'hose end' : `bend ${i + (run.hose ? 0 : 1)}`}
+          isHoseEnd={run.hose !== null && i === 0}
+        />
+      ))}
+      {joints.map(({ id, at, name }) => (
+        <PointLine key={id} id={id} at={at} name={name} of={run.name} />
+      ))}
+    </>
+  );
+}
+
+/** The height most of a line's level legs hang at, m; null: none is level. */
+function levelOf({ legs }: DuctLine): number | null {
+  const [longest] = legs
+    .filter(({ way }) => Math.abs(way.z) < 0.01)
+    .toSorted((a, b) => b.length - a.length);
+  return longest ? longest.from.z : null;
+}
+
+interface PointProps {
+  readonly id: string;
+  readonly at: Point3;
+  readonly name: string;
+  readonly of: string;
+}
+
+/** A point's place: from the left, from the front, and over the floor. */
+function PointLine({ id, at, name, of }: PointProps) {
+  const axis = (key: 'x' | 'y' | 'z', what: string) => (
+    <ShopQuantity
+      label={`${what}, ${name} of ${of}`}
+      value={at[key]}
+      kind="length"
+      hasUnit={false}
+      min={key === 'z' ? 0 : -FAR}
+      max={key === 'z' ? HIGHEST : FAR}
+      onChange={(value) => movePointTo(id, { ...at, [key]: value })}
+    />
+  );
+  return (
+    <Line label={name}>
+      <span className="grid grid-cols-3 gap-1">
+        {axis('x', 'From the left')}
+        {axis('y', 'From the front')}
+        {axis('z', 'Height')}
+      </span>
+    </Line>
+  );
+}
+
+const STYLE_OPTIONS = [
+  ...ELBOW_STYLE_IDS.map((value) => ({ value, label: ELBOW_STYLES[value].name })),
+  ...ELBOW_STYLE_IDS.map((value) => ({
+    value: `pair ${value}` as const,
+    label: `two half turns, ${ELBOW_STYLES[value].name.toLowerCase()}`,
+  })),
+];
+
+/** Of a pair when it is first chosen, in diameters. Common practice, no source. */
+const SPACER = 2;
+
+function BendLines({
+  run,
+  bend,
+  name,
+  isHoseEnd,
+}: {
+  readonly run: Run;
+  readonly bend: Bend;
+  readonly name: string;
+  readonly isHoseEnd: boolean;
+}) {
+  const { style } = bend;
+  const change = (next: Partial<BendStyle>) => styleBend(bend.id, { ...style, ...next });
+  return (
+    <>
+      <PointLine id={bend.id} at={bend.at} name={name} of={run.name} />
+      {!isHoseEnd && (
+        <div className="grid grid-cols-[116px_1fr_auto] items-center gap-x-2">
+          <span />
+          <Choice
+            label={`How ${name} of ${run.name} is made`}
+            value={style.pair === null ? style.elbow : (`pair ${style.elbow}` as const)}
+            options={STYLE_OPTIONS}
+            onChange={(value) => {
+              const isPair = value.startsWith('pair ');
+              const elbow = ELBOW_STYLE_IDS.find((id) => value.endsWith(id)) ?? style.elbow;
+              change({
+                elbow,
+                radiusRatio: usualRadiusRatio(elbow),
+                pair: isPair ? (style.pair ?? SPACER * run.diameter) : null,
+              });
+            }}
+          />
+          <TakeOut
+            label={`Take out ${name} of ${run.name}`}
+            onClick={() => straighten(run.id, bend.id)}
+          />
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,212 @@
+'use client';
+
+import {
+  type DuctLine,
+  formatShort,
+  lossesOfRun,
+  type PartOfRun,
+  type Point3,
+  type Run,
+  toSI,
+} from '@frank-gauge/core';
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { useChoices } from '@/store/choices';
+import { useSolvedShop } from '../../frame/solved-shop';
+import type { PlanDrawing } from '../plan-drawing';
+import { movePointTo } from './edit-ducts';
+import type { Ducts } from './use-ducts';
+
+/** Points snap to so much of a grid: three inches, or five centimetres. */
+export const GRID = { us: toSI(3, 'in'), metric: 0.05 } as const;
+
+const WAYS: Readonly<Record<string, Point3>> = {
+  ArrowLeft: { x: -1, y: 0, z: 0 },
+  ArrowRight: { x: 1, y: 0, z: 0 },
+  ArrowUp: { x: 0, y: 1, z: 0 },
+  ArrowDown: { x: 0, y: -1, z: 0 },
+  PageUp: { x: 0, y: 0, z: 1 },
+  PageDown: { x: 0, y: 0, z: -1 },
+};
+
+interface Props {
+  readonly drawing: PlanDrawing;
+  readonly ducts: Ducts;
+}
+
+/** Of the run that is open: its bends and joints to be moved, with the fitting each has become. */
+export function DuctHandles({ drawing, ducts }: Props) {
+  const { shop, now, system } = useSolvedShop();
+  const open = useChoices((choices) => choices.parts[shop.id]) ?? '';
+  const line = ducts.lines.lines.get(open);
+  const laid = ducts.laid(open);
+  if (!line || !laid) return null;
+  const nodes = new Map(shop.ducts.nodes.map((node) => [node.id, node]));
+  const ends = [line.run.from, line.run.to].flatMap((id) => {
+    const node = nodes.get(id);
+    return node?.kind.kind === 'joint' && node.at
+      ? [{ id, at: node.at, kind: 'joint' as const }]
+      : [];
+  });
+  const bends = (line.run.route?.bends ?? []).map(({ id, at }) => ({
+    id,
+    at,
+    kind: 'bend' as const,
+  }));
+  const losses = now.kind === 'solved' ? lossesOfRun(now, open) : [];
+  return (
+    <>
+      <LegSizes line={line} drawing={drawing} />
+      {labelsOf(line, laid, losses, ducts.lines.places.get(line.run.to)).map(({ at, text }) => {
+        const { x, y } = drawing.spot(at);
+        return (
+          <text
+            key={text + at.x + at.y}
+            x={x + 9}
+            y={y - 9}
+            fontSize="12"
+            fill="var(--ink)"
+            stroke="var(--paper)"
+            strokeWidth={3}
+            paintOrder="stroke"
+            className="pointer-events-none select-none"
+          >
+            {text}
+          </text>
+        );
+      })}
+      {[...bends, ...ends].map((point, i) => (
+        <Handle
+          key={point.id}
+          {...point}
+          drawing={drawing}
+          name={`${point.kind === 'bend' ? `Bend ${i + 1}` : 'Joint'} of ${line.run.name}, ${formatShort(point.at.z, 'length', system)} up`}
+        />
+      ))}
+    </>
+  );
+}
+
+/** What a bend or a junction has become, with its coefficient now, where it stands. */
+function labelsOf(
+  line: DuctLine,
+  laid: Run,
+  losses: readonly PartOfRun[],
+  end: Point3 | undefined,
+): { readonly at: Point3; readonly text: string }[] {
+  const bends = line.run.route?.bends ?? [];
+  const elbows = losses.filter(({ kind }) => kind === 'elbow');
+  const coefficient = (part: PartOfRun | undefined) =>
+    part?.coefficient == null ? '' : `  C ${part.coefficient.toFixed(2)}`;
+  const degrees = (angle: number) => `${Math.round((angle * 180) / Math.PI)}°`;
+  const turns = laid.fittings.flatMap((fitting, i) => {
+    if (fitting.kind !== 'elbow') return [];
+    const own = fitting.id.replace(/-[ab]$/, '');
+    const at = bends.find(({ id }) => id === own)?.at ?? (own === line.run.to ? end : undefined);
+    return at ? [{ at, text: `${degrees(fitting.angle)}${coefficient(elbows[i])}` }] : [];
+  });
+  const branch = losses.find(({ kind }) => kind === 'branch');
+  if (laid.joins.kind === 'branch' && end && branch) {
+    const { angle } = laid.joins;
+    const name = angle > 1.4 ? `${degrees(angle)} tee` : `${degrees(angle)} wye`;
+    turns.push({ at: end, text: `${name}${coefficient(branch)}` });
+  }
+  return turns;
+}
+
+/** The length of each leg, along it. */
+function LegSizes({ line, drawing }: { readonly line: DuctLine; readonly drawing: PlanDrawing }) {
+  const { system } = useSolvedShop();
+  return line.legs.map(({ from, to, length, start }) => {
+    const [a, b] = [drawing.spot(from), drawing.spot(to)];
+    if (Math.hypot(b.x - a.x, b.y - a.y) < 46) return null;
+    const raw = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+    const turn = raw > 90 || raw <= -90 ? raw + 180 : raw;
+    const away = (line.run.diameter * drawing.scale) / 2 + 7;
+    return (
+      <text
+        key={start}
+        transform={`translate(${(a.x + b.x) / 2} ${(a.y + b.y) / 2}) rotate(${turn}) translate(0 ${-away})`}
+        textAnchor="middle"
+        fontSize="12"
+        fill="var(--quiet)"
+        stroke="var(--paper)"
+        strokeWidth={3}
+        paintOrder="stroke"
+        className="pointer-events-none select-none"
+      >
+        {formatShort(length, 'length', system)}
+      </text>
+    );
+  });
+}
+
+interface HandleProps {
+  readonly id: string;
+  readonly at: Point3;
+  readonly kind: 'bend' | 'joint';
+  readonly name: string;
+  readonly drawing: PlanDrawing;
+}
+
+/** A point of the duct that is dragged, or moved by keys: arrows level, PageUp and PageDown in height. */
+function Handle({ id, at, kind, name, drawing }: HandleProps) {
+  const { system } = useSolvedShop();
+  const held = useRef<{ from: Point3; x: number; y: number } | null>(null);
+  const grid = GRID[system];
+  const { x, y } = drawing.spot(at);
+  const snapped = (value: number) => Math.round(value / grid) * grid;
+  const drag = (event: PointerEvent<SVGGElement>) => {
+    if (!held.current) return;
+    const { from, x: x0, y: y0 } = held.current;
+    const to = {
+      x: snapped(from.x + (event.clientX - x0) / drawing.scale),
+      y: snapped(from.y - (event.clientY - y0) / drawing.scale),
+      z: from.z,
+    };
+    const isMoved = Math.hypot(event.clientX - x0, event.clientY - y0) > 3;
+    if (isMoved && (to.x !== at.x || to.y !== at.y)) movePointTo(id, to);
+  };
+  const press = (event: KeyboardEvent<SVGGElement>) => {
+    const way = WAYS[event.key];
+    if (!way) return;
+    event.preventDefault();
+    const step = grid * (event.shiftKey ? 10 : 1);
+    movePointTo(id, { x: at.x + way.x * step, y: at.y + way.y * step, z: at.z + way.z * step });
+  };
+  const stop = () => {
+    held.current = null;
+  };
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be a button element
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`${name}; arrow keys move it`}
+      transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})`}
+      className="cursor-move touch-none"
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        held.current = { from: at, x: event.clientX, y: event.clientY };
+      }}
+      onPointerMove={drag}
+      onPointerUp={stop}
+      onPointerCancel={stop}
+      onKeyDown={press}
+    >
+      <circle r={13} fill="transparent" />
+      {kind === 'joint' ? (
+        <circle r={5.5} fill="var(--paper)" stroke="var(--ink)" strokeWidth={2} />
+      ) : (
+        <rect
+          x={-5}
+          y={-5}
+          width={10}
+          height={10}
+          fill="var(--paper)"
+          stroke="var(--ink)"
+          strokeWidth={2}
+        />
+      )}
+    </g>
+  );
+}

@@ -1,0 +1,310 @@
+'use client';
+
+import { type DuctLine, formatShort, type Point3, type Run, setGate } from '@frank-gauge/core';
+import { useChoices } from '@/store/choices';
+import { edit } from '@/store/shop-session';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { chooseThing } from '../choose-thing';
+import type { PlanDrawing } from '../plan-drawing';
+import { type AirTone, airTone } from './air-tone';
+import type { Ducts } from './use-ducts';
+
+interface Props {
+  readonly drawing: PlanDrawing;
+  readonly ducts: Ducts;
+}
+
+/** Every drawn duct, as wide as it is and as deep in tone as its air is fast. */
+export function DuctShapes({ drawing, ducts }: Props) {
+  const { shop, selected } = useSolvedShop();
+  const open = useChoices((choices) => choices.parts[shop.id]);
+  const wrong = new Set(
+    ducts.conflicts.flatMap((conflict) =>
+      conflict.kind === 'port without a duct' || isMild(conflict.kind) ? [] : [conflict.run],
+    ),
+  );
+  const isDropOpen =
+    shop.machines.some(({ id }) => id === open) || ducts.lines.lines.has(open ?? '');
+  const way = new Set(isDropOpen ? wayFrom(open, selected?.drop) : []);
+  return (
+    <>
+      <FastHatch />
+      {ducts.drawn.map((line) => (
+        <DuctShape
+          key={line.run.id}
+          line={line}
+          laid={ducts.laid(line.run.id) ?? line.run}
+          drawing={drawing}
+          tone={airTone(ducts.speed(line.run.id), shop.shop.rules)}
+          isOpen={open === line.run.id}
+          isOnWay={way.has(line.run.id)}
+          isWrong={wrong.has(line.run.id)}
+        />
+      ))}
+    </>
+  );
+}
+
+const isMild = (kind: string) =>
+  kind === 'long hose' || kind === 'through a wall' || kind === 'below head height';
+
+/** The way of the drop that is explained, if what is open belongs to it. */
+function wayFrom(
+  open: string | undefined,
+  drop: { readonly machine: { readonly id: string }; readonly path: readonly Run[] } | undefined,
+): string[] {
+  if (!drop) return [];
+  const isOwn = drop.machine.id === open || drop.path[0]?.id === open;
+  return isOwn ? drop.path.map(({ id }) => id) : [];
+}
+
+/** Hatch of air that is too fast, for every drawing that shows some. */
+function FastHatch() {
+  return (
+    <defs>
+      <pattern
+        id="fast-air"
+        width="6"
+        height="6"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <rect width="6" height="6" fill="var(--air)" />
+        <line x1="0" y1="0" x2="0" y2="6" stroke="var(--paper)" strokeWidth="3" />
+      </pattern>
+    </defs>
+  );
+}
+
+interface ShapeProps {
+  readonly line: DuctLine;
+  readonly laid: Run;
+  readonly drawing: PlanDrawing;
+  readonly tone: AirTone;
+  readonly isOpen: boolean;
+  readonly isOnWay: boolean;
+  readonly isWrong: boolean;
+}
+
+/** Narrower than this a duct is not seen, px. */
+const LEAST_WIDTH = 3;
+
+function DuctShape({ line, laid, drawing, tone, isOpen, isOnWay, isWrong }: ShapeProps) {
+  const { shop, system, tree } = useSolvedShop();
+  const { run, hose, legs } = line;
+  const width = Math.max(LEAST_WIDTH, run.diameter * drawing.scale);
+  const first = legs[0];
+  const pipe = first ? pathThrough([first.from, ...legs.map(({ to }) => to)], drawing) : '';
+  const hosePath = hose ? pathThrough([hose.from, hose.to], drawing) : '';
+  const edge = isWrong ? 'var(--starved)' : 'var(--ink)';
+  const edgeWidth = width + (isOpen || isOnWay ? 5 : 2.5);
+  const figures = `${formatShort(run.diameter, 'diameter', system)}, ${formatShort(laid.length ?? 0, 'length', system)}`;
+  return (
+    <g>
+      {/* biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be a button element */}
+      <g
+        role="button"
+        tabIndex={0}
+        aria-label={`${run.name}; ${figures}${tone.state === 'still' ? '' : `; ${tone.state}`}`}
+        aria-pressed={isOpen}
+        onClick={() => chooseThing(shop.id, tree, run.id)}
+        onKeyUp={(event) => {
+          if (event.key === 'Enter') chooseThing(shop.id, tree, run.id);
+        }}
+        className="cursor-pointer"
+        fill="none"
+        strokeLinejoin="round"
+      >
+        <title>{`${run.name}: ${figures}`}</title>
+        {hose && (
+          <>
+            <path d={hosePath} stroke={edge} strokeWidth={edgeWidth} />
+            <path d={hosePath} stroke="var(--paper)" strokeWidth={width} />
+            <path d={hosePath} stroke="var(--quiet)" strokeWidth={width} strokeDasharray="1.5 3" />
+          </>
+        )}
+        {pipe && (
+          <>
+            <path d={pipe} stroke={edge} strokeWidth={edgeWidth} strokeLinecap="butt" />
+            <path d={pipe} stroke="var(--paper)" strokeWidth={width} />
+            <path
+              d={pipe}
+              stroke={tone.state === 'fast' ? 'url(#fast-air)' : 'var(--air)'}
+              strokeOpacity={tone.opacity}
+              strokeWidth={width}
+            />
+          </>
+        )}
+        {risersOf(line).map((spot) => (
+          <Riser
+            key={`${spot.x} ${spot.y}`}
+            at={spot}
+            width={width}
+            drawing={drawing}
+            edge={edge}
+          />
+        ))}
+        <FlowMarks line={line} drawing={drawing} tone={tone} width={width} />
+      </g>
+      {run.gate && <GateMark line={line} drawing={drawing} width={width} />}
+    </g>
+  );
+}
+
+export function pathThrough(points: readonly Point3[], { spot }: PlanDrawing): string {
+  return points
+    .map((point, i) => {
+      const { x, y } = spot(point);
+      return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`;
+    })
+    .join(' ');
+}
+
+/** Steeper than this, a leg is a riser and seen from its end. */
+const UPRIGHT = 0.8;
+
+const risersOf = ({ legs }: DuctLine) =>
+  legs.filter(({ way }) => Math.abs(way.z) > UPRIGHT).map(({ to }) => to);
+
+/** A duct seen from its end: a ring with its middle marked. */
+function Riser({
+  at,
+  width,
+  drawing,
+  edge,
+}: {
+  readonly at: Point3;
+  readonly width: number;
+  readonly drawing: PlanDrawing;
+  readonly edge: string;
+}) {
+  const { x, y } = drawing.spot(at);
+  return (
+    <>
+      <circle
+        cx={x}
+        cy={y}
+        r={width / 2 + 1.5}
+        fill="var(--paper)"
+        stroke={edge}
+        strokeWidth={1.5}
+      />
+      <circle cx={x} cy={y} r={1.5} fill={edge} stroke="none" />
+    </>
+  );
+}
+
+/** Where a leg is long enough, the way its air goes: filled where it carries, open where it does not. */
+function FlowMarks({
+  line,
+  drawing,
+  tone,
+  width,
+}: {
+  readonly line: DuctLine;
+  readonly drawing: PlanDrawing;
+  readonly tone: AirTone;
+  readonly width: number;
+}) {
+  if (tone.state === 'still') return null;
+  const size = Math.max(3, Math.min(6, width * 0.4));
+  const isCarried = tone.state === 'carrying' || tone.state === 'fast';
+  return line.legs.map(({ from, to, way, start }) => {
+    const [a, b] = [drawing.spot(from), drawing.spot(to)];
+    if (Math.hypot(b.x - a.x, b.y - a.y) < 28 || Math.abs(way.z) > UPRIGHT) return null;
+    const turn = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+    return (
+      <path
+        key={start}
+        transform={`translate(${((a.x + b.x) / 2).toFixed(1)} ${((a.y + b.y) / 2).toFixed(1)}) rotate(${turn.toFixed(1)})`}
+        d={`M${-size} ${-size} L${size} 0 L${-size} ${size} Z`}
+        fill={isCarried ? 'var(--paper)' : 'none'}
+        stroke={isCarried ? 'none' : 'var(--ink)'}
+        strokeWidth={1}
+      />
+    );
+  });
+}
+
+/** A gate in a riser, seen from above: a frame about the duct, filled where it is shut. */
+function UprightGate({
+  half,
+  isOpen,
+  width,
+}: {
+  readonly half: number;
+  readonly isOpen: boolean;
+  readonly width: number;
+}) {
+  return (
+    <>
+      <rect
+        x={-half + 1}
+        y={-half + 1}
+        width={2 * half - 2}
+        height={2 * half - 2}
+        fill="var(--paper)"
+        stroke="var(--ink)"
+        strokeWidth={1.5}
+      />
+      <circle r={width / 2 + 1} fill={isOpen ? 'var(--paper)' : 'var(--ink)'} stroke="var(--ink)" />
+      {isOpen && <circle r={1.5} fill="var(--ink)" />}
+    </>
+  );
+}
+
+/** A gate, to be opened and shut by a tap. */
+function GateMark({
+  line,
+  drawing,
+  width,
+}: {
+  readonly line: DuctLine;
+  readonly drawing: PlanDrawing;
+  readonly width: number;
+}) {
+  const { run, legs } = line;
+  const { gate } = run;
+  const leg = gate?.end === 'downstream' ? legs.at(-1) : legs[0];
+  if (!gate || !leg) return null;
+  const at = gate.end === 'downstream' ? leg.to : leg.from;
+  const { x, y } = drawing.spot(at);
+  const other = drawing.spot(gate.end === 'downstream' ? leg.from : leg.to);
+  const turn = (Math.atan2(other.y - y, other.x - x) * 180) / Math.PI;
+  const half = width / 2 + 5;
+  const toggle = () =>
+    edit(`${gate.open ? 'shut' : 'open'} ${run.name}`, (shop) => setGate(shop, run.id, !gate.open));
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be a button element
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`Gate of ${run.name}`}
+      aria-pressed={gate.open}
+      onClick={toggle}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' && event.key !== ' ') return;
+        event.preventDefault();
+        toggle();
+      }}
+      transform={`translate(${x.toFixed(1)} ${y.toFixed(1)}) rotate(${turn.toFixed(1)})`}
+      className="cursor-pointer"
+    >
+      <title>{`Gate of ${run.name}: ${gate.open ? 'open' : 'shut'}`}</title>
+      <rect x={-12} y={-half - 5} width={24} height={2 * half + 10} fill="transparent" />
+      {Math.abs(leg.way.z) > UPRIGHT ? (
+        <UprightGate half={half} isOpen={gate.open} width={width} />
+      ) : (
+        <rect
+          x={gate.open ? -2 : -3.5}
+          y={-half}
+          width={gate.open ? 4 : 7}
+          height={2 * half}
+          fill={gate.open ? 'var(--paper)' : 'var(--ink)'}
+          stroke="var(--ink)"
+          strokeWidth={1.5}
+        />
+      )}
+    </g>
+  );
+}

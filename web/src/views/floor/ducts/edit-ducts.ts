@@ -1,0 +1,121 @@
+import {
+  addBend,
+  addMachine,
+  type BendStyle,
+  copyMachine,
+  type DuctEnd,
+  drawRun,
+  type Goal,
+  type Led,
+  leadDrawn,
+  leadUsual,
+  type MachineKindId,
+  movePoint,
+  type Point3,
+  raiseDucts,
+  removeBend,
+  removeMachine,
+  setBendStyle,
+  splitInHalf,
+  takeOutDucts,
+} from '@frank-gauge/core';
+import { nanoid } from 'nanoid';
+import { toast } from 'sonner';
+import { choosePart } from '@/store/choices';
+import { edit, useSession } from '@/store/shop-session';
+import { undoAloud } from '../../frame/undo-aloud';
+
+const newId = () => nanoid(10);
+
+const undoAction = { label: 'Undo', onClick: () => void undoAloud() };
+
+const openShopId = () => {
+  const session = useSession.getState();
+  return session.status === 'open' ? session.id : '';
+};
+
+/** Leads a duct as it was drawn; opens it where it can be led, else answers why not. */
+export function leadAsDrawn(from: DuctEnd, to: DuctEnd, points: readonly Point3[]): Led {
+  return led('draw a duct', (shop) => leadDrawn(shop, from, to, points, newId));
+}
+
+/** Leads a machine's port the usual way to a run, a joint or the collector. */
+export function leadTheUsualWay(machine: string, port: string, goal: Goal): Led {
+  return led('lead a duct', (shop) => leadUsual(shop, machine, port, goal, newId));
+}
+
+function led(label: string, lead: (shop: Parameters<typeof leadDrawn>[0]) => Led): Led {
+  let made = { ok: false, why: 'not placed' } as Led;
+  edit(label, (shop) => {
+    made = lead(shop);
+  });
+  if (made.ok) choosePart(openShopId(), made.run);
+  return made;
+}
+
+/** Draws a run that is not drawn yet, from what it leads to outward. */
+export function drawOutward(run: string, points: readonly Point3[]): void {
+  edit('draw a run', (shop) => {
+    const outward = points.toReversed();
+    drawRun(shop, run, outward.slice(1), outward[0] ?? null, newId);
+  });
+}
+
+/** Puts a bend or a joint somewhere else; a drag is one step to undo. */
+export function movePointTo(id: string, at: Point3): void {
+  edit('move a duct', (shop) => movePoint(shop, id, at), { merge: `point ${id}` });
+}
+
+export function styleBend(id: string, style: BendStyle): void {
+  edit('bend', (shop) => setBendStyle(shop, id, style), { merge: `style ${id}` });
+}
+
+export function bendAt(run: string, at: Point3): void {
+  edit('add a bend', (shop) => {
+    addBend(shop, run, at, newId);
+  });
+}
+
+export function straighten(run: string, bend: string): void {
+  edit('take out a bend', (shop) => removeBend(shop, run, bend));
+}
+
+export function raiseLevel(from: number, to: number): void {
+  edit('height of the ducts', (shop) => raiseDucts(shop, from, to), {
+    merge: 'height of the ducts',
+  });
+}
+
+export function splitRunInHalf(run: string): void {
+  edit('split a run', (shop) => {
+    splitInHalf(shop, run, newId);
+  });
+}
+
+export function takeOut(run: string, name: string): void {
+  edit(`take out ${name}`, (shop) => takeOutDucts(shop, run));
+  choosePart(openShopId(), '');
+  toast(`Took out ${name}`, { action: undoAction });
+}
+
+export function addMachineHere(kind: MachineKindId): void {
+  let id = '';
+  edit('add a machine', (shop) => {
+    id = addMachine(shop, kind, newId);
+  });
+  if (id) choosePart(openShopId(), id);
+}
+
+export function copyMachineHere(machine: string, name: string): void {
+  let id: string | null = null;
+  edit(`copy ${name}`, (shop) => {
+    id = copyMachine(shop, machine, newId);
+  });
+  if (id) choosePart(openShopId(), id);
+}
+
+export function removeMachineHere(machine: string, name: string): void {
+  edit(`remove ${name}`, (shop) => removeMachine(shop, machine));
+  choosePart(openShopId(), '');
+  toast(`Removed ${name}`, { action: undoAction });
+}

@@ -1,0 +1,131 @@
+'use client';
+
+import {
+  type Goal,
+  inMachine,
+  type Machine,
+  type Port,
+  portMouth,
+  runFromPort,
+} from '@frank-gauge/core';
+import { useState } from 'react';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { whyNotLed } from '@/words/duct-words';
+import { outward } from '../../air/runs/outward';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { DiameterLine, Line, ShopQuantity } from '../../parts/line';
+import { editMachine } from '../edit-things';
+import { leadTheUsualWay } from './edit-ducts';
+import { useDucts } from './use-ducts';
+
+const REACH = 10;
+
+/** A machine's ports: where each is on it, how wide, and where its duct leads. */
+export function PortLines({ machine }: { readonly machine: Machine }) {
+  return machine.ports.map((port) => <PortLine key={port.id} machine={machine} port={port} />);
+}
+
+function PortLine({ machine, port }: { readonly machine: Machine; readonly port: Port }) {
+  const name = machine.ports.length > 1 ? `port ${port.name || port.id}` : 'port';
+  const edit = (field: string, change: (own: Port) => void) =>
+    editMachine(machine.id, `${field} of the port`, (own) => {
+      const found = own.ports.find(({ id }) => id === port.id);
+      if (found) change(found);
+    });
+  const mouth = portMouth(machine, port);
+  const at = mouth && (port.at ?? inMachine(machine, mouth.at));
+  const axis = (key: 'x' | 'y' | 'z', what: string) =>
+    at && (
+      <ShopQuantity
+        label={`${what} of the ${name} of ${machine.name}`}
+        value={at[key]}
+        kind="diameter"
+        hasUnit={false}
+        min={key === 'z' ? 0 : -REACH}
+        max={REACH}
+        onChange={(value) =>
+          edit('place', (own) => {
+            own.at = { ...at, [key]: value };
+          })
+        }
+      />
+    );
+  return (
+    <>
+      {at && (
+        <Line label={`${name}, off middle`}>
+          <span className="grid grid-cols-3 gap-1">
+            {axis('x', 'Across')}
+            {axis('y', 'Along')}
+            {axis('z', 'Height')}
+          </span>
+        </Line>
+      )}
+      <DiameterLine
+        line={`${name}, true inside`}
+        label={`True inside diameter of the ${name} of ${machine.name}`}
+        value={port.diameter}
+        onChange={(diameter) =>
+          edit('diameter', (own) => {
+            own.diameter = diameter;
+          })
+        }
+      />
+      {mouth && <LeadLine machine={machine} port={port} />}
+    </>
+  );
+}
+
+/** Leads the port's duct the usual way to what is chosen: a new one, or the one it has, anew. */
+function LeadLine({ machine, port }: { readonly machine: Machine; readonly port: Port }) {
+  const { tree } = useSolvedShop();
+  const { lines } = useDucts();
+  const [goal, setGoal] = useState('inlet');
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const own = runFromPort(
+    { ducts: { nodes: [...tree.nodes.values()], runs: tree.upstreamFirst } },
+    machine.id,
+    port.id,
+  );
+  const runs = outward(tree).filter(
+    ({ run }) =>
+      lines.lines.has(run.id) &&
+      run.id !== own?.id &&
+      tree.nodes.get(run.from)?.kind.kind !== 'port',
+  );
+  const drops = outward(tree).filter(
+    ({ run }) =>
+      lines.lines.has(run.id) &&
+      run.id !== own?.id &&
+      tree.nodes.get(run.from)?.kind.kind === 'port',
+  );
+  const lead = () => {
+    const to: Goal = goal === 'inlet' ? { kind: 'inlet' } : { kind: 'run', run: goal };
+    const led = leadTheUsualWay(machine.id, port.id, to);
+    setRefusal(led.ok ? null : whyNotLed(led.why));
+  };
+  return (
+    <>
+      <Line label={own ? 'lead anew to' : 'lead its duct to'}>
+        <span className="grid grid-cols-[1fr_auto] gap-1">
+          <Choice
+            label={`What the duct of ${machine.name} leads to`}
+            value={goal}
+            options={[
+              { value: 'inlet', label: 'the collector' },
+              ...[...runs, ...drops].map(({ run }) => ({ value: run.id, label: run.name })),
+            ]}
+            onChange={setGoal}
+          />
+          <Button onClick={lead}>{own ? 'Lead anew' : 'Lead it'}</Button>
+        </span>
+      </Line>
+      {refusal && (
+        <p role="alert" className="text-[14px] text-starved-text">
+          ▼ {refusal}
+        </p>
+      )}
+    </>
+  );
+}

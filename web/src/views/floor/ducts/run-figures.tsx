@@ -1,0 +1,58 @@
+'use client';
+
+import { formatShort, lossesOfRun, type Run } from '@frank-gauge/core';
+import { partWord } from '@/words/part-words';
+import { useSolvedShop } from '../../frame/solved-shop';
+
+/** What moves in a run now, and what each part of it takes. */
+export function RunFigures({ run }: { readonly run: Run }) {
+  const { now, system } = useSolvedShop();
+  if (now.kind !== 'solved') return null;
+  const air = now.airIn.get(run.id) ?? [];
+  const [first] = air;
+  const last = air.at(-1);
+  const parts = lossesOfRun(now, run.id);
+  const taken = parts.reduce((sum, { loss }) => sum + loss, 0);
+  return (
+    <section aria-label={`Figures of ${run.name}`} className="pb-4">
+      <h2 className="text-[18px]">{run.name}</h2>
+      {first && last && Math.abs(last.flowOut) > 1e-5 ? (
+        <p className="pt-1">
+          {formatShort(last.flowOut, 'flow', system)} at{' '}
+          {formatShort(last.velocity, 'velocity', system)}, which takes{' '}
+          {formatShort(taken, 'pressure', system)} here.
+        </p>
+      ) : (
+        <p className="pt-1">No air moves in it with the gates open now.</p>
+      )}
+      <table className="mt-1 w-full border-collapse text-[14px]">
+        <thead className="sr-only">
+          <tr>
+            <th>part</th>
+            <th>coefficient</th>
+            <th>takes</th>
+          </tr>
+        </thead>
+        <tbody>
+          {parts.map((part, i) => (
+            <tr key={`${i} ${part.kind}`} className="border-rule border-b">
+              <td className="py-0.5">{partName(part.kind, part.name, run)}</td>
+              <td className="text-right text-quiet">
+                {part.coefficient === null || part.kind === 'pipe'
+                  ? ''
+                  : `C ${part.coefficient.toFixed(2)}`}
+              </td>
+              <td className="text-right">{formatShort(part.loss, 'pressure', system)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function partName(kind: Parameters<typeof partWord>[0], name: string, { joins }: Run): string {
+  if (kind !== 'branch' || joins.kind !== 'branch') return partWord(kind, name);
+  const degrees = Math.round((joins.angle * 180) / Math.PI);
+  return degrees > 80 && degrees < 100 ? `Tee, ${degrees}°` : `Wye, ${degrees}°`;
+}

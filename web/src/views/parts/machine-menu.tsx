@@ -1,0 +1,53 @@
+'use client';
+
+import {
+  formatQuantity,
+  MACHINE_KIND_IDS,
+  MACHINE_KINDS,
+  type MachineKindId,
+} from '@frank-gauge/core';
+import { DropdownMenu } from 'radix-ui';
+import { useSolvedShop } from '../frame/solved-shop';
+
+interface Props {
+  readonly label: string;
+  readonly look?: 'plain' | 'solid';
+  readonly onChoose: (kind: MachineKindId) => void;
+}
+
+/** Chooses a kind of machine, with what each usually needs. */
+export function MachineMenu({ label, look = 'plain', onChoose }: Props) {
+  const { system } = useSolvedShop();
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger
+        className={`min-h-11 border border-ink px-3 font-semibold md:min-h-8 ${look === 'solid' ? 'bg-ink text-paper hover:opacity-85' : 'hover:bg-selection'}`}
+      >
+        {label} ▾
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="start"
+          collisionPadding={8}
+          className="z-40 max-h-[60vh] overflow-y-auto border border-ink bg-paper p-1 shadow-float"
+        >
+          <DropdownMenu.Label className="px-3 py-1 text-[13px] text-quiet">
+            with what each usually needs; all can be changed
+          </DropdownMenu.Label>
+          {MACHINE_KIND_IDS.map((id) => (
+            <DropdownMenu.Item
+              key={id}
+              onSelect={() => onChoose(id)}
+              className="flex min-h-10 cursor-pointer items-center gap-6 px-3 outline-none data-[highlighted]:bg-selection md:min-h-7"
+            >
+              {MACHINE_KINDS[id].name}
+              <span className="ml-auto text-quiet">
+                {formatQuantity(MACHINE_KINDS[id].flow, 'flow', system)}
+              </span>
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
