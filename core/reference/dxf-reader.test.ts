@@ -4,8 +4,10 @@ import { Helper } from 'dxf';
 import { describe, expect, it } from 'vitest';
 import { setRoomSize } from '../src/floor/edit-floor';
 import { outlineFromDxf } from '../src/floor/outline-from-dxf';
-import { PLAN_LAYERS, planDxf } from '../src/floor/plan-dxf';
 import { floorArea } from '../src/floor/room-outline';
+import { planSheet } from '../src/layout/sheets/plan-sheet';
+import { SHEET_LAYERS } from '../src/layout/sheets/sheet';
+import { sheetDxf } from '../src/layout/sheets/sheet-dxf';
 import type { Shop } from '../src/shop/schema';
 import { copyOf, threeBranchShop } from './sample-shops';
 
@@ -43,10 +45,10 @@ const read = (text: string) =>
   };
 
 describe('a plan as DXF, read by another program', () => {
-  const { header, entities } = read(planDxf(laidOut()));
-  const on = (layer: keyof typeof PLAN_LAYERS) =>
-    entities.filter((entity) => entity.layer === PLAN_LAYERS[layer].name);
-  const lengths = (layer: keyof typeof PLAN_LAYERS) =>
+  const { header, entities } = read(sheetDxf(planSheet(laidOut())));
+  const on = (layer: keyof typeof SHEET_LAYERS) =>
+    entities.filter((entity) => entity.layer === SHEET_LAYERS[layer].name);
+  const lengths = (layer: keyof typeof SHEET_LAYERS) =>
     on(layer).map(({ start, end }) =>
       Math.hypot((end?.x ?? 0) - (start?.x ?? 0), (end?.y ?? 0) - (start?.y ?? 0)),
     );
@@ -77,7 +79,7 @@ describe('a plan as DXF, read by another program', () => {
   });
 
   it('read in again gives the outline it was written from', () => {
-    const again = outlineFromDxf(planDxf(laidOut()));
+    const again = outlineFromDxf(sheetDxf(planSheet(laidOut())));
     if (!again.ok) throw new Error(again.reason);
     expect(again.note).toBe('');
     expect(again.outline).toHaveLength(4);

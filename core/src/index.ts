@@ -73,7 +73,6 @@ export {
 } from './floor/edit-floor';
 export { type FloorConflict, floorConflicts, type Occupant } from './floor/floor-conflicts';
 export { outlineFromDxf } from './floor/outline-from-dxf';
-export { planDxf } from './floor/plan-dxf';
 export { type Block, cornersOf, onFloor, type Polygon, type Spot } from './floor/plane';
 export {
   extentOf,
@@ -121,6 +120,12 @@ export {
   type WhyNotLed,
 } from './layout/lead-duct';
 export { inletMouth, inMachine, type Mouth, nodePlaces, portMouth } from './layout/places';
+export { ELEVATIONS, elevationSheet, type Side } from './layout/sheets/elevation-sheet';
+export { isometricSheet } from './layout/sheets/isometric-sheet';
+export { planSheet } from './layout/sheets/plan-sheet';
+export { type SheetItem, type SheetLayer, sheetExtent } from './layout/sheets/sheet';
+export { sheetDxf } from './layout/sheets/sheet-dxf';
+export { type Solid, solidsOf } from './layout/sheets/solids';
 export { nearestFromAbove, nearestOn, type Point3 } from './layout/space';
 export { ductHeight, type Goal, riseFrom } from './layout/usual-way';
 export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';

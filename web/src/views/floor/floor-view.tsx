@@ -12,7 +12,7 @@ import { DuctList } from './ducts/duct-fields';
 import { addMachineHere } from './ducts/edit-ducts';
 import { placeAll } from './edit-things';
 import { FloorLedger } from './floor-ledger';
-import { PlanPicture } from './plan-picture';
+import { FloorPicture } from './floor-picture';
 import { RoomFields } from './room-fields';
 import { CollectorPlaceLine, MachineLine } from './thing-fields';
 
@@ -54,7 +54,7 @@ export function FloorView() {
         <DuctList />
       </section>
       <section aria-label="Plan" className="order-1 flex min-h-0 min-w-0 flex-col p-2 md:order-2">
-        <PlanPicture />
+        <FloorPicture />
         <WayLadder />
       </section>
       <section

@@ -46,6 +46,22 @@ export function planDrawing(
   };
 }
 
+/** As the drawing looks from nearer. */
+export function zoomed(
+  drawing: PlanDrawing,
+  { k, x, y }: { k: number; x: number; y: number },
+): PlanDrawing {
+  return {
+    ...drawing,
+    scale: drawing.scale * k,
+    spot: (at) => {
+      const spot = drawing.spot(at);
+      return { x: spot.x * k + x, y: spot.y * k + y };
+    },
+    floor: (at) => drawing.floor({ x: (at.x - x) / k, y: (at.y - y) / k }),
+  };
+}
+
 /** A closed path around corners. */
 export const pathOf = (corners: readonly Spot[], { spot }: PlanDrawing): string =>
   `${corners

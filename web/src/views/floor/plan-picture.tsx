@@ -5,14 +5,16 @@ import {
   type FloorConflict,
   type Machine,
   onFloor,
-  planDxf,
+  planSheet,
   roomFrame,
+  sheetDxf,
   workingRoom,
 } from '@frank-gauge/core';
 import { useChoices } from '@/store/choices';
 import { saveFile } from '@/store/save-file';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
+import { useZoom, type Zoom } from '@/ui/use-zoom';
 import { useSolvedShop } from '../frame/solved-shop';
 import { saveDrawing } from '../parts/save-drawing';
 import { chooseThing } from './choose-thing';
@@ -22,40 +24,47 @@ import { DuctHandles } from './ducts/duct-handles';
 import { DuctShapes } from './ducts/duct-shapes';
 import { useDucts } from './ducts/use-ducts';
 import { COLLECTOR } from './edit-things';
-import { type PlanDrawing, pathOf, planDrawing } from './plan-drawing';
+import { type PlanDrawing, pathOf, planDrawing, zoomed } from './plan-drawing';
 import { Grid, RoomSizes, Walls } from './room-shapes';
 import { useDragPlace } from './use-drag-place';
 import { type Thing, useStanding } from './use-standing';
+import { ZoomButtons } from './zoom-buttons';
 
 /** The room from above, to scale: walls, doors, posts, machines with the room their work takes. */
 export function PlanPicture() {
   const { shop } = useSolvedShop();
   const { things } = useStanding();
   const [box, { width, height }] = useSize<HTMLDivElement>();
+  const zoom = useZoom();
   const standing = things.flatMap(({ corners }) => corners);
   return (
-    <div ref={box} className="relative h-[420px] min-h-0 md:h-auto md:min-h-[320px] md:flex-1 xl:min-h-0">
+    <div
+      ref={box}
+      className="relative h-[420px] min-h-0 md:h-auto md:min-h-[320px] md:flex-1 xl:min-h-0"
+    >
       {width > 0 && height > 0 && (
         <>
           <Plan
-            drawing={planDrawing(shop.room, standing, width, height)}
+            drawing={zoomed(planDrawing(shop.room, standing, width, height), zoom.transform)}
+            zoom={zoom}
             width={width}
             height={height}
           />
+          <ZoomButtons zoom={zoom} />
           <div className="absolute right-0 bottom-0 flex text-[14px]">
             <Button
               look="quiet"
               onClick={() => {
                 const drawing = box.current?.querySelector('svg');
                 const { scale } = planDrawing(shop.room, standing, width, height);
-                if (drawing) saveDrawing(drawing, 1 / scale, 'plan', 50);
+                if (drawing) saveDrawing(drawing, 1 / (scale * zoom.transform.k), 'plan', 50);
               }}
             >
               Save as SVG
             </Button>
             <Button
               look="quiet"
-              onClick={() => saveFile('plan.dxf', planDxf(shop), 'image/vnd.dxf')}
+              onClick={() => saveFile('plan.dxf', sheetDxf(planSheet(shop)), 'image/vnd.dxf')}
             >
               Save as DXF
             </Button>
@@ -68,11 +77,12 @@ export function PlanPicture() {
 
 interface PlanProps {
   readonly drawing: PlanDrawing;
+  readonly zoom: Zoom;
   readonly width: number;
   readonly height: number;
 }
 
-function Plan({ drawing, width, height }: PlanProps) {
+function Plan({ drawing, zoom, width, height }: PlanProps) {
   const { shop, tree } = useSolvedShop();
   const { things, conflicts } = useStanding();
   const ducts = useDucts();
@@ -82,7 +92,14 @@ function Plan({ drawing, width, height }: PlanProps) {
   const wrong = wrongOnes(conflicts);
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing of things to be pressed is no fieldset
-    <svg width={width} height={height} role="group" aria-label="Plan of the shop">
+    <svg
+      ref={zoom.ref}
+      width={width}
+      height={height}
+      role="group"
+      aria-label="Plan of the shop"
+      className="touch-none"
+    >
       <title>{`Plan with ${things.length} things in it`}</title>
       <Grid drawing={drawing} />
       {shop.machines.map((machine) => {

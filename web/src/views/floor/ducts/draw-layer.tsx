@@ -107,6 +107,7 @@ export function DrawLayer({ drawing, ducts, width, height }: Props) {
         width={width}
         height={height}
         fill="transparent"
+        data-held
         className="cursor-crosshair touch-none"
         onPointerMove={(event) => setAim(pointed(event).at)}
         onPointerLeave={() => setAim(null)}

@@ -12,7 +12,6 @@ import {
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useChoices } from '@/store/choices';
 import { useSolvedShop } from '../../frame/solved-shop';
-import type { PlanDrawing } from '../plan-drawing';
 import { movePointTo } from './edit-ducts';
 import type { Ducts } from './use-ducts';
 
@@ -28,8 +27,16 @@ const WAYS: Readonly<Record<string, Point3>> = {
   PageDown: { x: 0, y: 0, z: -1 },
 };
 
+/** A drawing in which points of ducts are taken hold of: where they are, and what a drag does. */
+export interface HandleDrawing {
+  readonly spot: (at: Point3) => { readonly x: number; readonly y: number };
+  readonly scale: number;
+  /** A point dragged by so much to the right and up, m; absent: over the floor. */
+  readonly moved?: (from: Point3, right: number, up: number) => Point3;
+}
+
 interface Props {
-  readonly drawing: PlanDrawing;
+  readonly drawing: HandleDrawing;
   readonly ducts: Ducts;
 }
 
@@ -114,7 +121,7 @@ function labelsOf(
 }
 
 /** The length of each leg, along it. */
-function LegSizes({ line, drawing }: { readonly line: DuctLine; readonly drawing: PlanDrawing }) {
+function LegSizes({ line, drawing }: { readonly line: DuctLine; readonly drawing: HandleDrawing }) {
   const { system } = useSolvedShop();
   return line.legs.map(({ from, to, length, start }) => {
     const [a, b] = [drawing.spot(from), drawing.spot(to)];
@@ -140,12 +147,18 @@ function LegSizes({ line, drawing }: { readonly line: DuctLine; readonly drawing
   });
 }
 
+const overFloor = ({ x, y, z }: Point3, right: number, up: number): Point3 => ({
+  x: x + right,
+  y: y + up,
+  z,
+});
+
 interface HandleProps {
   readonly id: string;
   readonly at: Point3;
   readonly kind: 'bend' | 'joint';
   readonly name: string;
-  readonly drawing: PlanDrawing;
+  readonly drawing: HandleDrawing;
 }
 
 /** A point of the duct that is dragged, or moved by keys: arrows level, PageUp and PageDown in height. */
@@ -158,13 +171,19 @@ function Handle({ id, at, kind, name, drawing }: HandleProps) {
   const drag = (event: PointerEvent<SVGGElement>) => {
     if (!held.current) return;
     const { from, x: x0, y: y0 } = held.current;
+    const by = {
+      right: (event.clientX - x0) / drawing.scale,
+      up: (y0 - event.clientY) / drawing.scale,
+    };
+    const raw = (drawing.moved ?? overFloor)(from, by.right, by.up);
+    // Only what the drag changes snaps: the rest may lie off the grid, and stays.
     const to = {
-      x: snapped(from.x + (event.clientX - x0) / drawing.scale),
-      y: snapped(from.y - (event.clientY - y0) / drawing.scale),
-      z: from.z,
+      x: raw.x === from.x ? from.x : snapped(raw.x),
+      y: raw.y === from.y ? from.y : snapped(raw.y),
+      z: raw.z === from.z ? from.z : Math.max(0, snapped(raw.z)),
     };
     const isMoved = Math.hypot(event.clientX - x0, event.clientY - y0) > 3;
-    if (isMoved && (to.x !== at.x || to.y !== at.y)) movePointTo(id, to);
+    if (isMoved && (to.x !== at.x || to.y !== at.y || to.z !== at.z)) movePointTo(id, to);
   };
   const press = (event: KeyboardEvent<SVGGElement>) => {
     const way = WAYS[event.key];

@@ -1,0 +1,65 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { Button } from '@/ui/button';
+import { Segmented } from '@/ui/segmented';
+import { takeTool, useDrawing } from './ducts/drawing-state';
+import { type FloorLook, lookAt, useFloorLook } from './floor-look';
+import { PlanPicture } from './plan-picture';
+import { SheetPicture } from './sheet-picture';
+
+const LOOKS: readonly { readonly value: FloorLook; readonly label: string }[] = [
+  { value: 'plan', label: 'Plan' },
+  { value: 'front', label: 'Front' },
+  { value: 'back', label: 'Back' },
+  { value: 'left', label: 'Left' },
+  { value: 'right', label: 'Right' },
+  { value: 'isometric', label: 'Isometric' },
+  { value: 'space', label: '3D' },
+];
+
+const SpacePicture = dynamic(
+  () => import('./space-picture').then((module) => module.SpacePicture),
+  {
+    ssr: false,
+    loading: () => <p className="p-4 text-quiet">Loading the 3D look…</p>,
+  },
+);
+
+/** The shop as plan, from a side, in isometric or in 3D, and the tool that draws ducts. */
+export function FloorPicture() {
+  const look = useFloorLook();
+  const tool = useDrawing((drawing) => drawing.tool);
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-2 pb-1">
+        <Segmented
+          label="How the shop is looked at"
+          value={look}
+          options={LOOKS}
+          onChange={(next) => {
+            if (next !== 'plan') takeTool('move');
+            lookAt(next);
+          }}
+        />
+        {look === 'plan' && (
+          <Button
+            className="ml-auto"
+            aria-pressed={tool === 'draw'}
+            look={tool === 'draw' ? 'solid' : 'plain'}
+            onClick={() => takeTool(tool === 'draw' ? 'move' : 'draw')}
+          >
+            {tool === 'draw' ? 'Stop drawing' : 'Draw a duct'}
+          </Button>
+        )}
+      </div>
+      {look === 'plan' ? (
+        <PlanPicture />
+      ) : look === 'space' ? (
+        <SpacePicture />
+      ) : (
+        <SheetPicture view={look} />
+      )}
+    </>
+  );
+}

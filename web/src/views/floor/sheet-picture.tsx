@@ -1,0 +1,241 @@
+'use client';
+
+import {
+  ELEVATIONS,
+  elevationSheet,
+  isometricSheet,
+  type Point3,
+  type SheetItem,
+  type SheetLayer,
+  type Side,
+  type Spot,
+  sheetDxf,
+  sheetExtent,
+} from '@frank-gauge/core';
+import { useChoices } from '@/store/choices';
+import { saveFile } from '@/store/save-file';
+import { Button } from '@/ui/button';
+import { useSize } from '@/ui/use-size';
+import { useZoom } from '@/ui/use-zoom';
+import { useSolvedShop } from '../frame/solved-shop';
+import { saveDrawing } from '../parts/save-drawing';
+import { chooseThing } from './choose-thing';
+import { airTone } from './ducts/air-tone';
+import { DuctHandles } from './ducts/duct-handles';
+import { useDucts } from './ducts/use-ducts';
+import { ZoomButtons } from './zoom-buttons';
+
+/** How the shop is looked at besides the plan. */
+export type SheetView = Side | 'isometric';
+
+const NAMES: Readonly<Record<SheetView, string>> = {
+  front: 'Elevation from the front',
+  back: 'Elevation from the back',
+  left: 'Elevation from the left',
+  right: 'Elevation from the right',
+  isometric: 'Isometric of the ducts',
+};
+
+const MARGIN = 36;
+
+/** An elevation, or the isometric of the ducts, to scale. */
+export function SheetPicture({ view }: { readonly view: SheetView }) {
+  const { shop } = useSolvedShop();
+  const ducts = useDucts();
+  const [box, { width, height }] = useSize<HTMLDivElement>();
+  const zoom = useZoom();
+  const items = view === 'isometric' ? isometricSheet(shop) : elevationSheet(shop, view);
+  const extent = sheetExtent(items);
+  if (!extent) {
+    return <p className="p-4 text-quiet">Say how wide and deep the room is, and it is drawn.</p>;
+  }
+  const whole = Math.max(
+    1,
+    Math.min(
+      (width - 2 * MARGIN) / Math.max(extent.width, 0.1),
+      (height - 2 * MARGIN) / Math.max(extent.height, 0.1),
+    ),
+  );
+  const { k, x: right, y: down } = zoom.transform;
+  const scale = whole * k;
+  const left = (width - whole * extent.width) / 2;
+  const bottom = (height + whole * extent.height) / 2;
+  const onSheet = ({ x, y }: Spot) => ({
+    x: (left + whole * (x - extent.x0)) * k + right,
+    y: (bottom - whole * (y - extent.y0)) * k + down,
+  });
+  return (
+    <div
+      ref={box}
+      className="relative h-[420px] min-h-0 md:h-auto md:min-h-[320px] md:flex-1 xl:min-h-0"
+    >
+      {width > 0 && height > 0 && (
+        <>
+          {/* biome-ignore lint/a11y/useSemanticElements: a drawing of things to be pressed is no fieldset */}
+          <svg
+            ref={zoom.ref}
+            width={width}
+            height={height}
+            role="group"
+            aria-label={NAMES[view]}
+            className="touch-none"
+          >
+            <title>{NAMES[view]}</title>
+            {clearOf(items, scale).map((item, i) => (
+              <Shape
+                key={`${i} ${item.layer}`}
+                item={item}
+                onSheet={onSheet}
+                scale={scale}
+                isIsometric={view === 'isometric'}
+                speed={item.kind !== 'text' && item.run ? ducts.speed(item.run) : 0}
+              />
+            ))}
+            {view !== 'isometric' && (
+              <DuctHandles
+                drawing={{
+                  scale,
+                  spot: (at: Point3) => onSheet(ELEVATIONS[view](at)),
+                  moved: MOVED[view],
+                }}
+                ducts={ducts}
+              />
+            )}
+          </svg>
+          <ZoomButtons zoom={zoom} />
+          <div className="absolute right-0 bottom-0 flex text-[14px]">
+            <Button
+              look="quiet"
+              onClick={() => {
+                const drawing = box.current?.querySelector('svg');
+                if (drawing) saveDrawing(drawing, 1 / scale, view, 50);
+              }}
+            >
+              Save as SVG
+            </Button>
+            <Button
+              look="quiet"
+              onClick={() => saveFile(`${view}.dxf`, sheetDxf(items), 'image/vnd.dxf')}
+            >
+              Save as DXF
+            </Button>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** A letter is about so wide, px; labels stand so high. */
+const LETTER = 5.6;
+const LINE = 12;
+
+/** Without the labels that would stand on others from so far away; nearer by, they have room. */
+function clearOf(items: readonly SheetItem[], scale: number): SheetItem[] {
+  const taken: { x0: number; x1: number; y0: number; y1: number }[] = [];
+  return items.filter((item) => {
+    if (item.kind !== 'text') return true;
+    const width = item.text.length * LETTER;
+    const from = item.layer === 'names' ? item.at.x * scale - width / 2 : item.at.x * scale;
+    const box = { x0: from, x1: from + width, y0: item.at.y * scale, y1: item.at.y * scale + LINE };
+    const isClear = taken.every(
+      ({ x0, x1, y0, y1 }) => box.x1 < x0 || box.x0 > x1 || box.y1 < y0 || box.y0 > y1,
+    );
+    if (isClear) taken.push(box);
+    return isClear;
+  });
+}
+
+/** What a drag to the right and up by so much does to a point, seen from each side, m. */
+const MOVED: Readonly<Record<Side, (from: Point3, right: number, up: number) => Point3>> = {
+  front: ({ x, y, z }, right, up) => ({ x: x + right, y, z: z + up }),
+  back: ({ x, y, z }, right, up) => ({ x: x - right, y, z: z + up }),
+  left: ({ x, y, z }, right, up) => ({ x, y: y - right, z: z + up }),
+  right: ({ x, y, z }, right, up) => ({ x, y: y + right, z: z + up }),
+};
+
+/** How each layer is drawn. */
+const LOOKS: Readonly<
+  Record<SheetLayer, { stroke: string; width: number; fill: string; dash?: string }>
+> = {
+  walls: { stroke: 'var(--ink)', width: 4, fill: 'none' },
+  outline: { stroke: 'var(--rule)', width: 1.5, fill: 'none' },
+  doors: { stroke: 'var(--ink)', width: 1.5, fill: 'none', dash: '3 4' },
+  windows: { stroke: 'var(--ink)', width: 1.5, fill: 'none' },
+  posts: { stroke: 'var(--quiet)', width: 1, fill: 'var(--strip)' },
+  machines: { stroke: 'var(--ink)', width: 1.25, fill: 'var(--paper)' },
+  rooms: { stroke: 'var(--rule)', width: 1, fill: 'none', dash: '4 4' },
+  collector: { stroke: 'var(--ink)', width: 1.25, fill: 'var(--strip)' },
+  ducts: { stroke: 'var(--ink)', width: 1.25, fill: 'var(--paper)' },
+  centrelines: { stroke: 'var(--quiet)', width: 1, fill: 'none', dash: '9 3 2 3' },
+  hoses: { stroke: 'var(--ink)', width: 1.25, fill: 'var(--paper)', dash: '2 2' },
+  gates: { stroke: 'var(--ink)', width: 4, fill: 'none' },
+  sizes: { stroke: 'none', width: 0, fill: 'var(--ink)' },
+  names: { stroke: 'none', width: 0, fill: 'var(--quiet)' },
+};
+
+interface ShapeProps {
+  readonly item: SheetItem;
+  readonly onSheet: (at: Spot) => { readonly x: number; readonly y: number };
+  readonly scale: number;
+  readonly speed: number;
+  readonly isIsometric: boolean;
+}
+
+function Shape({ item, onSheet, scale, speed, isIsometric }: ShapeProps) {
+  const { shop, tree } = useSolvedShop();
+  const open = useChoices((choices) => choices.parts[shop.id]);
+  const look = LOOKS[item.layer];
+  if (item.kind === 'text') {
+    const { x, y } = onSheet(item.at);
+    return (
+      <text
+        x={x}
+        y={y}
+        textAnchor={item.layer === 'names' ? 'middle' : 'start'}
+        fontSize={Math.max(11, Math.min(13, item.size * scale))}
+        fill={look.fill}
+        stroke="var(--paper)"
+        strokeWidth={3}
+        paintOrder="stroke"
+        className="pointer-events-none select-none"
+      >
+        {item.text}
+      </text>
+    );
+  }
+  const { run } = item;
+  const isOpen = run !== undefined && run === open;
+  // In the isometric the centrelines are the ducts.
+  const isDuctLine = item.layer === 'centrelines' && isIsometric;
+  const style = {
+    stroke: isDuctLine ? 'var(--ink)' : look.stroke,
+    strokeWidth: look.width + (isDuctLine ? 1.25 : 0) + (isOpen ? 1.75 : 0),
+    fill: look.fill,
+    strokeDasharray: isDuctLine ? undefined : look.dash,
+  };
+  const press = run && {
+    onClick: () => chooseThing(shop.id, tree, run),
+    className: 'cursor-pointer',
+  };
+  const tone = airTone(speed, shop.shop.rules);
+  const hasTone = item.layer === 'ducts' && tone.opacity > 0;
+  const shape = (of: object) => {
+    if (item.kind === 'circle') {
+      const { x, y } = onSheet(item.at);
+      return <circle cx={x} cy={y} r={Math.max(2.5, item.radius * scale)} {...of} />;
+    }
+    const points = item.points.map(onSheet).map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`);
+    return item.isClosed ? (
+      <polygon points={points.join(' ')} {...of} />
+    ) : (
+      <polyline points={points.join(' ')} {...of} />
+    );
+  };
+  return (
+    <g {...press}>
+      {shape(style)}
+      {hasTone && shape({ fill: 'var(--air)', fillOpacity: tone.opacity, stroke: 'none' })}
+    </g>
+  );
+}

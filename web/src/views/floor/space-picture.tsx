@@ -1,0 +1,291 @@
+'use client';
+
+import {
+  type DuctLine,
+  extentOf,
+  type Point3,
+  type Solid,
+  solidsOf,
+  wallsOf,
+} from '@frank-gauge/core';
+import { Canvas, useThree } from '@react-three/fiber';
+import { useEffect, useMemo, useState } from 'react';
+import {
+  BoxGeometry,
+  CanvasTexture,
+  CatmullRomCurve3,
+  CurvePath,
+  LineCurve3,
+  RepeatWrapping,
+  TubeGeometry,
+  Vector3,
+} from 'three';
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import { useSolvedShop } from '../frame/solved-shop';
+import { chooseThing } from './choose-thing';
+import { airTone } from './ducts/air-tone';
+import { useDucts } from './ducts/use-ducts';
+
+/** The shop as it stands, to be turned and walked around; ducts in the tone of their air. */
+export function SpacePicture() {
+  const { shop } = useSolvedShop();
+  const colours = useColours();
+  const extent = extentOf(shop.room);
+  const middle = extent
+    ? {
+        x: extent.x0 + extent.width / 2,
+        y: extent.y0 + extent.depth / 2,
+        far: Math.max(extent.width, extent.depth),
+      }
+    : { x: 3, y: 2.5, far: 6 };
+  if (!hasWebGl()) {
+    return (
+      <p role="alert" className="max-w-prose p-4">
+        This browser shows no 3D here. The isometric shows the same ducts as a line drawing.
+      </p>
+    );
+  }
+  return (
+    <section
+      aria-label="The shop in 3D; drag to turn, wheel to come nearer"
+      className="relative h-[420px] min-h-0 md:h-auto md:min-h-[320px] md:flex-1 xl:min-h-0"
+    >
+      <Canvas
+        // Only what changes is drawn anew: nothing moves of itself.
+        frameloop="demand"
+        camera={{
+          position: [middle.x - middle.far * 0.35, -middle.far * 0.75, middle.far * 0.8],
+          up: [0, 0, 1],
+          fov: 42,
+        }}
+      >
+        <color attach="background" args={[colours.paper]} />
+        <ambientLight intensity={1.6} />
+        <directionalLight position={[middle.x - 4, -6, 10]} intensity={1.8} />
+        <Turning x={middle.x} y={middle.y} />
+        <Room colours={colours} />
+        {solidsOf(shop).map((solid, i) => (
+          <Box key={`${i} ${solid.name}`} solid={solid} colours={colours} />
+        ))}
+        <Ducts colours={colours} />
+      </Canvas>
+    </section>
+  );
+}
+
+interface Colours {
+  readonly paper: string;
+  readonly ink: string;
+  readonly strip: string;
+  readonly rule: string;
+  readonly air: string;
+}
+
+/** The theme's colours, written out for what knows no style sheet. */
+function useColours(): Colours {
+  const [theme, setTheme] = useState('');
+  useEffect(() => {
+    const look = () =>
+      setTheme(getComputedStyle(document.documentElement).getPropertyValue('--paper'));
+    look();
+    const observer = new MutationObserver(look);
+    observer.observe(document.documentElement, { attributes: true });
+    return () => observer.disconnect();
+  }, []);
+  return useMemo(() => {
+    const style = getComputedStyle(document.documentElement);
+    const of = (name: string) => style.getPropertyValue(name).trim() || theme;
+    return {
+      paper: of('--paper'),
+      ink: of('--ink'),
+      strip: of('--strip'),
+      rule: of('--rule'),
+      air: of('--air'),
+    };
+  }, [theme]);
+}
+
+function hasWebGl(): boolean {
+  const canvas = document.createElement('canvas');
+  return canvas.getContext('webgl2') !== null;
+}
+
+/** Turns the view about the room's middle. */
+function Turning({ x, y }: { readonly x: number; readonly y: number }) {
+  const { camera, gl, invalidate } = useThree();
+  useEffect(() => {
+    const controls = new OrbitControls(camera, gl.domElement);
+    controls.target.set(x, y, 0.9);
+    controls.maxPolarAngle = Math.PI / 2 - 0.02;
+    controls.update();
+    const draw = () => invalidate();
+    controls.addEventListener('change', draw);
+    return () => {
+      controls.removeEventListener('change', draw);
+      controls.dispose();
+    };
+  }, [camera, gl, invalidate, x, y]);
+  return null;
+}
+
+const WALL = 0.06;
+const USUAL_CEILING = 2.44;
+
+/** Floor and walls, the walls low so that one sees over them. */
+function Room({ colours }: { readonly colours: Colours }) {
+  const { shop } = useSolvedShop();
+  const extent = extentOf(shop.room);
+  if (!extent) return null;
+  const { x0, y0, width, depth } = extent;
+  const height = (shop.room.ceilingHeight ?? USUAL_CEILING) * 0.3;
+  return (
+    <>
+      <mesh position={[x0 + width / 2, y0 + depth / 2, -0.03]}>
+        <boxGeometry args={[width, depth, 0.04]} />
+        <meshStandardMaterial color={colours.strip} />
+      </mesh>
+      {wallsOf(shop.room).map(({ from, to, length }) => (
+        <mesh
+          key={`${from.x} ${from.y}`}
+          position={[(from.x + to.x) / 2, (from.y + to.y) / 2, height / 2]}
+          rotation={[0, 0, Math.atan2(to.y - from.y, to.x - from.x)]}
+        >
+          <boxGeometry args={[length, WALL, height]} />
+          <meshStandardMaterial color={colours.rule} />
+        </mesh>
+      ))}
+    </>
+  );
+}
+
+function Box({ solid, colours }: { readonly solid: Solid; readonly colours: Colours }) {
+  const [a, b, , d, e] = solid.corners;
+  const c = solid.corners[2];
+  if (!a || !b || !c || !d || !e) return null;
+  const width = Math.hypot(b.x - a.x, b.y - a.y);
+  const depth = Math.hypot(d.x - a.x, d.y - a.y);
+  const height = e.z - a.z;
+  const isRound =
+    solid.layer === 'collector' && ['bin', 'separator', 'filter', 'filterBin'].includes(solid.name);
+  return (
+    <mesh
+      position={[(a.x + c.x) / 2, (a.y + c.y) / 2, a.z + height / 2]}
+      rotation={[isRound ? Math.PI / 2 : 0, 0, isRound ? 0 : Math.atan2(b.y - a.y, b.x - a.x)]}
+    >
+      {isRound ? (
+        <cylinderGeometry args={[width / 2, width / 2, height, 32]} />
+      ) : (
+        <boxGeometry args={[width, depth, height]} />
+      )}
+      <meshStandardMaterial color={solid.layer === 'machines' ? colours.paper : colours.strip} />
+      {!isRound && (
+        <lineSegments>
+          <edgesGeometry args={[new BoxGeometry(width, depth, height)]} />
+          <lineBasicMaterial color={colours.ink} />
+        </lineSegments>
+      )}
+    </mesh>
+  );
+}
+
+/** The ducts as tubes; a bend is as round as its duct lets it be. */
+function Ducts({ colours }: { readonly colours: Colours }) {
+  const { shop, tree } = useSolvedShop();
+  const { drawn, speed } = useDucts();
+  return drawn.map((line) => (
+    <Tube
+      key={line.run.id}
+      line={line}
+      colours={colours}
+      tone={airTone(speed(line.run.id), shop.shop.rules)}
+      onClick={() => chooseThing(shop.id, tree, line.run.id)}
+    />
+  ));
+}
+
+interface TubeProps {
+  readonly line: DuctLine;
+  readonly colours: Colours;
+  readonly tone: ReturnType<typeof airTone>;
+  readonly onClick: () => void;
+}
+
+function Tube({ line, colours, tone, onClick }: TubeProps) {
+  const { run, hose, legs } = line;
+  const first = legs[0];
+  const pipe = useMemo(() => {
+    if (!first) return null;
+    return tubeThrough([first.from, ...legs.map(({ to }) => to)], run.diameter / 2);
+  }, [legs, first, run.diameter]);
+  const hung = useMemo(
+    () => (hose ? hoseTube(hose.from, hose.to, run.diameter / 2) : null),
+    [hose, run.diameter],
+  );
+  const hatch = useMemo(
+    () => (tone.state === 'fast' ? hatchTexture(colours) : null),
+    [tone.state, colours],
+  );
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: a mesh of the scene; the list of ducts does the same by keyboard
+    <group onClick={onClick}>
+      {pipe && (
+        <mesh geometry={pipe}>
+          <meshStandardMaterial
+            color={mixed(colours.paper, colours.air, tone.opacity)}
+            map={hatch}
+          />
+        </mesh>
+      )}
+      {hung && (
+        <mesh geometry={hung}>
+          <meshStandardMaterial color={colours.rule} wireframe />
+        </mesh>
+      )}
+    </group>
+  );
+}
+
+const vector = ({ x, y, z }: Point3) => new Vector3(x, y, z);
+
+function tubeThrough(points: readonly Point3[], radius: number): TubeGeometry {
+  const path = new CurvePath<Vector3>();
+  points.slice(1).forEach((to, i) => {
+    const from = points[i];
+    if (from && vector(from).distanceTo(vector(to)) > 1e-3)
+      path.add(new LineCurve3(vector(from), vector(to)));
+  });
+  return new TubeGeometry(path as never, Math.max(8, points.length * 24), radius, 16);
+}
+
+/** A hose sags a little between its ends. */
+function hoseTube(from: Point3, to: Point3, radius: number): TubeGeometry {
+  const middle = vector(from).lerp(vector(to), 0.5);
+  middle.z -= vector(from).distanceTo(vector(to)) * 0.12;
+  return new TubeGeometry(new CatmullRomCurve3([vector(from), middle, vector(to)]), 24, radius, 12);
+}
+
+/** Stripes for air that is too fast. */
+function hatchTexture({ air, paper }: Colours): CanvasTexture {
+  const canvas = document.createElement('canvas');
+  canvas.width = canvas.height = 16;
+  const context = canvas.getContext('2d');
+  if (context) {
+    context.fillStyle = paper;
+    context.fillRect(0, 0, 16, 16);
+    context.fillStyle = air;
+    context.fillRect(0, 0, 8, 16);
+  }
+  const texture = new CanvasTexture(canvas);
+  texture.wrapS = RepeatWrapping;
+  texture.wrapT = RepeatWrapping;
+  texture.repeat.set(40, 1);
+  return texture;
+}
+
+/** One colour toward another by a share. */
+function mixed(from: string, to: string, share: number): string {
+  const parts = (hex: string) => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16));
+  const [a, b] = [parts(from), parts(to)];
+  const byte = (i: number) => Math.round((a[i] ?? 0) + ((b[i] ?? 0) - (a[i] ?? 0)) * share);
+  return `#${[0, 1, 2].map((i) => byte(i).toString(16).padStart(2, '0')).join('')}`;
+}
