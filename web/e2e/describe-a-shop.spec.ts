@@ -11,7 +11,7 @@ test('from the demo, lengthen a run and see the drop’s flow fall at once; undo
   await saved(page);
   await length.press('Control+z');
   await expect.poll(() => flowOf(page, 'Planer')).toBe(before);
-  await expect(length).toHaveValue('11');
+  await expect(length).toHaveValue('12');
 });
 
 test('an edit shows on every number in the frame it is made in', async ({ page }) => {

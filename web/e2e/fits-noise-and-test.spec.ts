@@ -135,7 +135,7 @@ test('what was said of stack, joints, noise and plan travels in the exported fil
   await page.getByLabel('Level at At the bench').fill('79');
   await saved(page);
   await page.goto('/shop/heron-slip/floor');
-  await page.getByRole('button', { name: /^Planer/, expanded: false }).click();
+  await page.getByRole('button', { name: /^Planer \d/, expanded: false }).click();
   await page.getByLabel('From the left, Planer').fill('19 ft');
   await saved(page);
 
@@ -164,7 +164,7 @@ test('what was said of stack, joints, noise and plan travels in the exported fil
   await page.getByRole('button', { name: /^Bin and lid/ }).click();
   await expect(page.getByLabel('Height of the castors')).toHaveValue('4');
   await page.goto(`${shop}/floor`);
-  await page.getByRole('button', { name: /^Planer/, expanded: false }).click();
+  await page.getByRole('button', { name: /^Planer \d/, expanded: false }).click();
   await expect(page.getByLabel('From the left, Planer')).toHaveValue('19');
 });
 

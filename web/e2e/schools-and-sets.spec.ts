@@ -115,15 +115,14 @@ test('an elbow at the blower’s inlet is told of, and straight duct ahead mends
 test('two 45s beat the tight 90 they stand for', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Table saw drop', exact: true }).click();
-  await page
-    .getByLabel('How the elbow is made')
-    .selectOption({ label: 'Tight plastic drain elbow' });
+  const made = page.getByLabel('How the elbow is made');
+  await made.first().selectOption({ label: 'Tight plastic drain elbow' });
   const tight = await flowOf(page, 'Table saw');
-  await page.getByRole('button', { name: 'Remove the elbow' }).click();
+  // On the drawing the bend is made otherwise; typed figures take its place only from here on.
+  await expect(page.getByText('are as drawn on the Floor')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove the elbow' }).first().click();
   await page.getByRole('button', { name: '+ two 45s' }).click();
-  await page
-    .getByLabel('How the elbow is made')
-    .selectOption({ label: 'Tight plastic drain elbow' });
+  await made.last().selectOption({ label: 'Tight plastic drain elbow' });
   expect(await flowOf(page, 'Table saw')).toBeGreaterThan(tight);
 });
 

@@ -18,7 +18,7 @@ for (const [typed, sentence] of [
     await expect(field).toHaveValue(typed);
     expect(await flowOf(page, 'Planer')).toBe(before);
     await page.reload();
-    await expect(page.getByLabel('Length of Far end')).toHaveValue('11');
+    await expect(page.getByLabel('Length of Far end')).toHaveValue('12');
   });
 }
 

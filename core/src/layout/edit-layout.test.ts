@@ -100,6 +100,18 @@ describe('leading ducts', () => {
     expect(run?.joins).toEqual({ kind: 'branch', angle: expect.closeTo(Math.PI / 4, 6) });
   });
 
+  it('a main drawn at another height comes down to the inlet ahead of it, not at its far end', () => {
+    const { shop, main, newId, off } = shopWithMain();
+    takeOutDucts(shop, main);
+    const free: DuctEnd = { kind: 'free', at: off(-5, 0, 0.4) };
+    const led = leadDrawn(shop, { kind: 'inlet' }, free, [], newId);
+    const run = laidRuns(shop).find(({ id }) => led.ok && id === led.run);
+    expect(run?.length).toBeCloseTo(5.4, 9);
+    const [first] = run?.route?.bends ?? [];
+    expect(first?.at.z).toBeCloseTo(off(0, 0, 0.4).z, 9);
+    expect(kindsOf(shop)).not.toContain('elbow at the collector');
+  });
+
   it('drawn from a port or towards it, a drop is the same', () => {
     const lengths = [true, false].map((isForward) => {
       const set = shopWithMain();

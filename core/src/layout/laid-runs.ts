@@ -35,7 +35,7 @@ interface Meeting {
   readonly out: Point3 | null;
   readonly bend: Shop['ducts']['nodes'][number]['style']['bend'];
   readonly isJunction: boolean;
-  /** Whether every run that meets here is drawn; only then its angles are the drawing's. */
+  /** Whether every run that meets here is drawn; only then angles are the drawing's. */
   readonly isDrawn: boolean;
   /** Which run goes straight through. */
   readonly through: string | null;
@@ -85,19 +85,25 @@ function meetingsOf(shop: Shop, { lines, intoCollector }: DuctLines): Meetings {
     const meeting = into.get(node) ?? [];
     const isJunction = meeting.length > 1;
     const out = outWay(node);
-    const drawn = meeting.map((run) => {
+    const turns = meeting.map((run) => {
       const line = lines.get(run.id);
-      const way = run.route?.isFollowed && line ? lastWay(line) : null;
-      return { id: run.id, turn: way && out ? turnBetween(way, out) : null };
+      const way = line && lastWay(line);
+      return { run, turn: way && out ? turnBetween(way, out) : null };
     });
-    const isDrawn = drawn.every(({ turn }) => turn !== null);
-    const [most] = drawn.toSorted((a, b) => (a.turn ?? Math.PI) - (b.turn ?? Math.PI));
+    const isDrawn = turns.every(({ turn }) => turn !== null);
+    // A run said to go straight through does, whatever its drawing says; else the straightest.
+    const said = meeting.find(
+      ({ route, joins }) => !route?.isFollowed && joins.kind === 'straight',
+    );
+    const [most] = turns
+      .filter(({ run, turn }) => run.route?.isFollowed && (turn ?? Math.PI) < THROUGH)
+      .toSorted((a, b) => (a.turn ?? 0) - (b.turn ?? 0));
     const found: Meeting = {
       out,
       bend: nodes.get(node)?.style.bend,
       isJunction,
       isDrawn,
-      through: isDrawn && most && (most.turn ?? Math.PI) < THROUGH ? most.id : null,
+      through: isDrawn ? ((said ?? most?.run)?.id ?? null) : null,
       straight: isJunction ? null : straightFrom(node, new Set()),
     };
     known.set(node, found);

@@ -4,12 +4,12 @@ import { ductLines } from './duct-lines';
 import { type DuctEnd, type Led, leadDuct, rejoin, runFromPort } from './lead-duct';
 import { inletMouth, nodePlaces, portMouth } from './places';
 import { nearestOn, ONE_SPOT, type Point3 } from './space';
-import { riseFrom, turnedWithFlow } from './usual-way';
+import { aheadOf, riseFrom, turnedWithFlow } from './usual-way';
 
 /**
  * Leads a duct along the points someone drew from one end to the other, with what they leave to the
- * program: the hose and riser at a port, a riser where the other end hangs at another height, and a
- * wye turned with the flow where it would meet a main squarely. A port that has its duct already is
+ * program: the hose and riser at a port, a riser where the other end hangs at another height (ahead of
+ * the collector, some straight duct away from it), and a wye turned with the flow where it would meet a main squarely. A port that has its duct already is
  * led anew.
  */
 export function leadDrawn(
@@ -34,7 +34,12 @@ export function leadDrawn(
   const rise = mouth ? riseFrom(mouth, points[0]?.z ?? end.at.z) : [];
   const way = [...start, ...rise, ...points];
   const last = way.at(-1);
-  const level = last && Math.abs(last.z - end.at.z) >= ONE_SPOT ? [{ ...last, z: end.at.z }] : [];
+  const isLevel = !last || Math.abs(last.z - end.at.z) < ONE_SPOT;
+  const level = isLevel
+    ? []
+    : end.ahead
+      ? [{ ...end.ahead, z: last.z }, end.ahead]
+      : [{ ...last, z: end.at.z }];
   const whole = tidied([...way, ...level, end.at]);
   const diameter = mouth?.diameter ?? shop.collector.separator.inletDiameter;
   const turned = end.flow ? turnedWithFlow(whole, end.flow, diameter, end.room) : whole;
@@ -58,11 +63,17 @@ function mouthOf(shop: Shop, source: Extract<DuctEnd, { kind: 'port' }>) {
 function endOf(
   shop: Shop,
   target: Extract<DuctEnd, { kind: 'inlet' | 'node' | 'run' }>,
-): { readonly at: Point3; readonly flow: Point3 | null; readonly room: number } | null {
+): {
+  readonly at: Point3;
+  readonly flow: Point3 | null;
+  readonly room: number;
+  /** Where a duct from another height comes down or up to an inlet: its straight piece ahead. */
+  readonly ahead?: Point3;
+} | null {
   switch (target.kind) {
     case 'inlet': {
       const mouth = inletMouth(shop);
-      return mouth && { at: mouth.at, flow: null, room: 0 };
+      return mouth && { at: mouth.at, flow: null, room: 0, ahead: aheadOf(shop, mouth) };
     }
     case 'node': {
       const at = nodePlaces(shop).get(target.node);

@@ -158,12 +158,19 @@ function abreast(from: Point3, to: Point3, flow: Point3 | null): Point3[] {
   return [from, Math.abs(gap.x) > Math.abs(gap.y) ? { ...from, x: to.x } : { ...from, y: to.y }];
 }
 
+/** Straight duct wanted ahead of the inlet, with the radius of the elbow that leads into it, m. */
+const aheadLength = (shop: Shop) =>
+  (INLET_STRAIGHT + ELBOW_REACH) * shop.collector.separator.inletDiameter;
+
+/** Where a duct best turns onto the line the inlet faces along. */
+export const aheadOf = (shop: Shop, { at, out }: Mouth): Point3 =>
+  plus(at, times(out, aheadLength(shop)));
+
 /** Up, level onto the line the inlet faces along, and along it into the collector. */
 function toInlet(mouth: Mouth, inlet: Mouth, shop: Shop): Point3[] {
   const up = riseFrom(mouth, inlet.at.z);
   const top = up.at(-1) ?? mouth.at;
-  // The elbow onto the axis takes its own radius besides the straight duct.
-  const straight = (INLET_STRAIGHT + ELBOW_REACH) * shop.collector.separator.inletDiameter;
+  const straight = aheadLength(shop);
   const along = dot(minus(top, inlet.at), inlet.out);
   const ahead = Math.max(straight, along);
   // First along the axis, then onto it: so it never has to turn straight back.

@@ -44,12 +44,13 @@ export function FloorLedger() {
         {missing.length > 0 && ` Not placed yet: ${missing.map(({ name }) => name).join(', ')}.`}
       </p>
       <h2 className="pt-4 text-[18px]">What to look at</h2>
-      {told.length === 0 ? (
+      {conflicts.length === 0 && (
         <p className="pt-1">
           <span className="text-enough-text">●</span> Everything stands clear, and boards go
           through.
         </p>
-      ) : (
+      )}
+      {told.length > 0 && (
         <ul className="space-y-2 pt-1">
           {told.map(({ title, text, isNote, part }, i) => (
             <li key={`${i} ${title}`}>

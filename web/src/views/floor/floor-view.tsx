@@ -20,8 +20,10 @@ import { CollectorPlaceLine, MachineLine } from './thing-fields';
 function WayLadder() {
   const { shop, selected } = useSolvedShop();
   const open = useChoices((choices) => choices.parts[shop.id]);
+  const tool = useDrawing((drawing) => drawing.tool);
   const isOwn = selected?.drop.machine.id === open || selected?.drop.path[0]?.id === open;
-  return selected && open && isOwn ? (
+  // While ducts are drawn the plan keeps its size.
+  return selected && open && isOwn && tool === 'move' ? (
     <div className="shrink-0 border-rule border-t px-2 pt-2">
       <Ladder />
     </div>

@@ -60,10 +60,10 @@ const sayTyped = (name: string) =>
     action: { label: 'Undo', onClick: () => void undoAloud() },
   });
 
-/** Changes how a run joins others; for those that meet there typed angles hold from now on. */
+/** Changes how a run joins others. */
 export function editJoins(run: Run, joins: Run['joins']): void {
   edit(`how ${run.name} joins`, (shop) => {
-    for (const { id } of shop.ducts.runs.filter(({ to }) => to === run.to)) holdTyped(shop, id);
+    holdTyped(shop, run.id);
     setJoins(shop, run.id, joins);
   });
   if (run.route?.isFollowed) sayTyped(run.name);

@@ -61,7 +61,7 @@ export function DrawLayer({ drawing, ducts, width, height }: Props) {
   const pointed = (event: PointerEvent<SVGRectElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     const raw = drawing.floor({ x: event.clientX - box.x, y: event.clientY - box.y });
-    const caught = nearest(raw, catches, ducts, NEAR / drawing.scale, begun);
+    const caught = nearest(raw, catches, ducts, NEAR / drawing.scale, begun, last);
     if (caught) return { at: caught.at, caught };
     return { at: laidOut(raw, last, z, GRID[system], event.altKey), caught: null };
   };
@@ -87,7 +87,9 @@ export function DrawLayer({ drawing, ducts, width, height }: Props) {
             fill="var(--paper)"
             stroke="var(--ink)"
             strokeWidth={2}
-          />
+          >
+            <title>{name}</title>
+          </circle>
         );
       })}
       {preview.length > 1 && (
@@ -128,7 +130,8 @@ export function endAt(begun: Begun, end: DuctEnd, points: readonly Point3[]): vo
     return;
   }
   const led = leadAsDrawn(begun.end, end, points);
-  if (led.ok) takeTool('move');
+  // The tool stays in hand: the next duct may follow.
+  if (led.ok) begin(null);
   else refuse(whyNotLed(led.why));
 }
 
@@ -216,6 +219,7 @@ function nearest(
   { drawn }: Ducts,
   within: number,
   begun: Begun | null,
+  last: Point3 | null,
 ): Catch | null {
   const off = (at: Point3) => Math.hypot(at.x - raw.x, at.y - raw.y);
   const [best] = catches
@@ -225,9 +229,14 @@ function nearest(
   if (best && best.off < within) return best;
   const spots = drawn.flatMap(({ run, legs }): Catch[] => {
     const first = legs[0];
-    const near = first && nearestFromAbove([first.from, ...legs.map(({ to }) => to)], raw);
+    if (!first) return [];
+    const pipe = [first.from, ...legs.map(({ to }) => to)];
+    const near = nearestFromAbove(pipe, raw);
     if (!near) return [];
-    const at = near.point;
+    // Close to where the way would meet it squarely, that is meant.
+    const square = last && nearestFromAbove(pipe, last)?.point;
+    const isSquare = square && Math.hypot(square.x - raw.x, square.y - raw.y) < within;
+    const at = isSquare ? square : near.point;
     const end = { kind: 'run', run: run.id, at } as const;
     return [{ end, at, from: at, name: run.name, off: near.off }];
   });

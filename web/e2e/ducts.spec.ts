@@ -1,0 +1,202 @@
+import type { Locator, Page } from '@playwright/test';
+import { expect, flowOf, openDemo, saved, test } from './bench';
+
+const FOOT = 0.3048;
+const ROOM = { width: 24 * FOOT, depth: 20 * FOOT } as const;
+/** The plan's own margin, px. */
+const MARGIN = 44;
+
+const plan = (page: Page) => page.getByRole('group', { name: 'Plan of the shop' });
+const ledger = (page: Page) => page.getByRole('region', { name: 'What stands in the way' });
+const inPlan = (page: Page, name: string) =>
+  plan(page).getByRole('button', { name: new RegExp(`^${name};`) });
+
+/** A new shop with an empty room of 24 by 20 ft, its floor open. */
+async function emptyRoom(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New shop' }).click();
+  await page.getByLabel('Its name').fill('Garage');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.waitForURL(/\/shop\//);
+  await saved(page);
+  await page.goto(page.url().replace(/\/[a-z]+$/, '/floor'));
+  await page.getByRole('button', { name: /^Room/, expanded: false }).click();
+  await page.getByLabel('Width of the room').fill('24 ft');
+  await page.getByLabel('Depth of the room').fill('20 ft');
+  await page.getByLabel('Height of the ceiling').fill('8 ft 6 in');
+}
+
+/** Where a spot of the floor is on the screen, while the whole room is in sight. */
+async function onScreen(page: Page, feet: { x: number; y: number }) {
+  const box = await plan(page).boundingBox();
+  if (!box) throw new Error('no plan');
+  const scale = Math.min(
+    (box.width - 2 * MARGIN) / ROOM.width,
+    (box.height - 2 * MARGIN) / ROOM.depth,
+  );
+  const left = box.x + (box.width - scale * ROOM.width) / 2;
+  const bottom = box.y + (box.height + scale * ROOM.depth) / 2;
+  return { x: left + scale * feet.x * FOOT, y: bottom - scale * feet.y * FOOT };
+}
+
+async function middleOf(thing: Locator) {
+  const box = await thing.boundingBox();
+  if (!box) throw new Error('not there');
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+const MACHINES = [
+  { menu: /^Table saw/, name: 'Table saw', at: { x: 14, y: 9 } },
+  { menu: /^Band saw/, name: 'Band saw', at: { x: 8, y: 9 } },
+  { menu: /^Drill press/, name: 'Drill press', at: { x: 4, y: 9 } },
+] as const;
+
+/** What the drop table says of each machine. */
+async function dropTable(page: Page): Promise<number[]> {
+  await saved(page);
+  await page.goto(page.url().replace(/\/floor$/, '/air'));
+  await expect(page.getByRole('heading', { name: 'Every drop' })).toBeVisible();
+  const flows: number[] = [];
+  for (const { name } of MACHINES) flows.push(await flowOf(page, name));
+  return flows;
+}
+
+/** Three machines and a branched duct, with the mouse. */
+async function byMouse(page: Page): Promise<void> {
+  await emptyRoom(page);
+  for (const { menu, name, at } of MACHINES) {
+    await page.getByRole('button', { name: 'Add a machine' }).click();
+    await page.getByRole('menuitem', { name: menu }).click();
+    const from = await middleOf(inPlan(page, name));
+    const to = await onScreen(page, at);
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(to.x, to.y, { steps: 6 });
+    await page.mouse.up();
+  }
+  await page.getByRole('button', { name: 'Place what is not placed' }).click();
+  const from = await middleOf(inPlan(page, 'Collector'));
+  const to = await onScreen(page, { x: 20, y: 18 });
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(to.x, to.y, { steps: 6 });
+  await page.mouse.up();
+
+  // The main, from the collector's inlet to the left, to an open end.
+  await takeDrawing(page);
+  const inlet = await middleOf(caught(page, 'the collector'));
+  await page.mouse.click(inlet.x, inlet.y);
+  await expect(page.getByText('From the collector', { exact: true })).toBeVisible();
+  const end = await onScreen(page, { x: 3, y: 18 });
+  await page.mouse.click(end.x, inlet.y);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Main 6 in/ })).toBeVisible();
+
+  // Each port to the main, squarely.
+  for (const { name } of MACHINES) {
+    const at = await middleOf(caught(page, name));
+    await page.mouse.click(at.x, at.y);
+    await expect(page.getByText(`From ${name}`, { exact: true })).toBeVisible();
+    await page.mouse.move(at.x, inlet.y + 30);
+    await page.mouse.click(at.x, inlet.y);
+    await expect(page.getByRole('button', { name: new RegExp(`^${name} drop `) })).toBeVisible();
+  }
+  await page.keyboard.press('Escape');
+}
+
+/** Takes up the tool that draws ducts. */
+const takeDrawing = (page: Page) =>
+  page.getByRole('region', { name: 'Plan' }).getByRole('button', { name: 'Draw a duct' }).click();
+
+/** What a duct that is being drawn can begin or end at, by its name. */
+const caught = (page: Page, name: string) =>
+  plan(page).locator('circle', { has: page.locator('title', { hasText: name }) });
+
+/** Gives a field, reached by its label, what is typed, and nothing but keys. */
+async function type(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await field.focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type(text);
+}
+
+async function press(button: Locator): Promise<void> {
+  await button.focus();
+  await button.press('Enter');
+}
+
+/** The same by keyboard alone, its main ended at `end` as typed: no pointer is used after the room. */
+async function byKeys(page: Page, end: string): Promise<void> {
+  await emptyRoom(page);
+  for (const { menu, name, at } of MACHINES) {
+    await press(page.getByRole('button', { name: 'Add a machine' }));
+    await page.getByRole('menuitem', { name: menu }).press('Enter');
+    await type(page, `From the left, ${name}`, `${at.x} ft`);
+    await type(page, `From the front, ${name}`, `${at.y} ft`);
+  }
+  await press(page.getByRole('button', { name: 'Place what is not placed' }));
+  await press(page.getByRole('button', { name: /^Collector/, expanded: false }));
+  await type(page, 'From the left, the collector', '20 ft');
+  await type(page, 'From the front, the collector', '18 ft');
+
+  await page.locator('body').press('d');
+  await page.getByLabel('Begin at').selectOption('the collector');
+  await page.getByLabel('Way of the next leg').selectOption('to the left');
+  await type(page, 'Length of the next leg', '12 ft');
+  await press(page.getByRole('button', { name: 'Add the leg' }));
+  await press(page.getByRole('button', { name: 'Finish the duct' }));
+  await page.locator('body').press('Escape');
+  await type(page, 'From the left, upstream end of Main', end);
+  for (const { name } of MACHINES) {
+    await press(page.getByRole('button', { name: new RegExp(`^${name} \\d`), expanded: false }));
+    await page.getByLabel(`What the duct of ${name} leads to`).selectOption('Main');
+    await press(page.getByRole('button', { name: 'Lead it' }));
+    await expect(page.getByRole('button', { name: new RegExp(`^${name} drop `) })).toBeVisible();
+  }
+}
+
+test('three machines and a branched duct by mouse, then by keyboard alone: the same drop table', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await byMouse(page);
+  await expect(ledger(page)).not.toContainText('has no duct');
+  await expect(ledger(page)).not.toContainText('against the flow');
+  await page.getByRole('button', { name: /^Main 6 in/ }).click();
+  const end = await page.getByLabel('From the left, upstream end of Main').inputValue();
+  const byHand = await dropTable(page);
+  for (const flow of byHand) expect(flow).toBeGreaterThan(250);
+  await byKeys(page, end);
+  expect(await dropTable(page)).toEqual(byHand);
+  // And all of it undone, back to the empty room.
+  await page.goto(page.url().replace(/\/air$/, '/floor'));
+  const undo = page.getByRole('button', { name: /^Undo/ });
+  await expect(undo).toBeEnabled();
+  for (let step = 0; step < 80 && (await undo.isEnabled()); step++) {
+    await undo.click();
+    await saved(page);
+  }
+  await expect(inPlan(page, 'Table saw')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Main/ })).toHaveCount(0);
+});
+
+test('a machine dragged takes its duct along, and its flow follows; undone back to empty', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const before = await flowOf(page, 'Planer');
+  await page.goto('/shop/heron-slip/floor');
+  const length = page.getByRole('button', { name: /^Planer drop / });
+  await expect(length).toContainText('3.42 ft');
+  const from = await middleOf(inPlan(page, 'Planer'));
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x, from.y + 60, { steps: 6 });
+  await page.mouse.up();
+  await expect(ledger(page)).toContainText(/The hose of Planer drop is long/);
+  await saved(page);
+  await page.goto('/shop/heron-slip/air');
+  expect(await flowOf(page, 'Planer')).toBeLessThan(before);
+  await page.locator('body').press('Control+z');
+  await expect.poll(() => flowOf(page, 'Planer')).toBe(before);
+});
