@@ -19,6 +19,7 @@ const ROOMS = [
   'leak',
   'source',
   'answer',
+  'advise',
 ];
 
 /** What each room of the core may import from, besides itself. */
@@ -64,6 +65,7 @@ const MAY_IMPORT = {
     'verdict',
   ],
   answer: ['air', 'fitting', 'collector', 'shop', 'layout', 'network', 'reading', 'verdict'],
+  advise: ['quantity', 'air', 'duct', 'shop', 'floor', 'layout', 'network', 'verdict'],
 };
 
 const roomRules = ROOMS.map((room) => ({

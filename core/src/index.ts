@@ -1,3 +1,12 @@
+export { judgePlaces, type PlaceScore, swapMachines } from './advise/place-machines';
+export {
+  type Routed,
+  type RouteProposal,
+  type RouteWay,
+  routeDucts,
+  type WhyNotRouted,
+} from './advise/route-ducts';
+export { type SizedDucts, sizeDucts, type Unmet } from './advise/size-ducts';
 export { type Air, airAtSite, STANDARD_DENSITY } from './air/air-at-site';
 export { circleArea, velocityPressure } from './air/velocity-pressure';
 export { type Answer, type Answered, answer } from './answer/answer';

@@ -13,6 +13,7 @@ import { addMachineHere } from './ducts/edit-ducts';
 import { placeAll } from './edit-things';
 import { FloorLedger } from './floor-ledger';
 import { FloorPicture } from './floor-picture';
+import { Helpers } from './helpers/helpers';
 import { RoomFields } from './room-fields';
 import { CollectorPlaceLine, MachineLine } from './thing-fields';
 
@@ -54,6 +55,7 @@ export function FloorView() {
           {isMissing && <Button onClick={placeAll}>Place what is not placed</Button>}
         </div>
         <DuctList />
+        <Helpers />
       </section>
       <section aria-label="Plan" className="order-1 flex min-h-0 min-w-0 flex-col p-2 md:order-2">
         <FloorPicture />

@@ -73,7 +73,7 @@ export function DrawLayer({ drawing, ducts, width, height }: Props) {
     } else if (caught) endAt(begun, caught.end, points);
     else if (!last || at.x !== last.x || at.y !== last.y) addPoint(at);
   };
-  const preview = begun && aim ? [begun.at, ...points, aim] : [];
+  const preview = begun && aim ? [begun.at, begun.from, ...points, aim] : [];
   return (
     <g>
       {catches.map(({ at, name }) => {
@@ -235,7 +235,7 @@ function nearest(
     if (!near) return [];
     // Close to where the way would meet it squarely, that is meant.
     const square = last && nearestFromAbove(pipe, last)?.point;
-    const isSquare = square && Math.hypot(square.x - raw.x, square.y - raw.y) < within;
+    const isSquare = square && Math.hypot(square.x - raw.x, square.y - raw.y) < 2 * within;
     const at = isSquare ? square : near.point;
     const end = { kind: 'run', run: run.id, at } as const;
     return [{ end, at, from: at, name: run.name, off: near.off }];

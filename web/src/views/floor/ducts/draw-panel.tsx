@@ -135,7 +135,7 @@ function Legs({ begun, points, ends, system }: LegsProps) {
   const [goal, setGoal] = useState('open');
   const height = useDrawing((drawing) => drawing.height) ?? ductHeight(shop);
   const write = (value: number) => formatShort(value, 'length', system);
-  const last = points.at(-1) ?? { ...begun.from, z: startHeight(begun, height) };
+  const last = points.at(-1) ?? { ...begun.from, z: height };
   const add = () => {
     const { x, y, z } = WAYS[way];
     addPoint({
@@ -196,7 +196,3 @@ function Legs({ begun, points, ends, system }: LegsProps) {
     </>
   );
 }
-
-/** Where the first point goes on from: at the duct's own height, or from a port where ducts hang. */
-const startHeight = (begun: Begun, height: number) =>
-  begun.end.kind === 'port' ? height : begun.at.z;

@@ -1,0 +1,297 @@
+'use client';
+
+import {
+  formatShort,
+  judgePlaces,
+  type Routed,
+  type RouteProposal,
+  type RouteWay,
+  type SizedDucts,
+  type Unmet,
+  type WhyNotRouted,
+} from '@frank-gauge/core';
+import { proxy } from 'comlink';
+import { type ReactNode, useMemo } from 'react';
+import { useChoices } from '@/store/choices';
+import { Button } from '@/ui/button';
+import { useSolvedShop } from '../../frame/solved-shop';
+import { takeRoute, takeSizes, takeSwap } from './take-advice';
+import { type Advice, useAdvice } from './use-advice';
+
+/** What the program can judge by itself: where machines stand, how ducts are led, how wide they are. */
+export function Helpers() {
+  return (
+    <section aria-label="Helpers" className="border-rule border-t px-3 pt-3 pb-4">
+      <h2 className="text-[17px]">Let it judge</h2>
+      <PlaceIt />
+      <RouteIt />
+      <SizeIt />
+    </section>
+  );
+}
+
+function Helper({
+  title,
+  about,
+  children,
+}: {
+  readonly title: string;
+  readonly about: string;
+  readonly children: ReactNode;
+}) {
+  return (
+    <section aria-label={title} className="border-rule border-b py-2">
+      <h3 className="text-[16px]">{title}</h3>
+      <p className="pb-1 text-[14px] text-quiet">{about}</p>
+      {children}
+    </section>
+  );
+}
+
+/** The biggest chip makers nearest: how far from that, and which two had better change. */
+function PlaceIt() {
+  const { shop, system } = useSolvedShop();
+  const { machines, collector, room } = shop;
+  const score = useMemo(() => judgePlaces(shop), [machines, collector, room]);
+  const name = (id: string) => machines.find((machine) => machine.id === id)?.name ?? '';
+  const write = (value: number) => formatShort(value, 'length', system);
+  return (
+    <Helper title="Place it" about="The biggest chip makers stand best nearest the blower.">
+      {score === null ? (
+        <p className="text-[14px]">Place machines and the collector first.</p>
+      ) : (
+        <>
+          <p className="text-[14px]">
+            The air needed goes {write(score.weighted)} on average, {write(score.total)} all ways
+            together; most is needed by {name(score.machines[0]?.machine ?? '')}.
+          </p>
+          {score.swaps.length === 0 ? (
+            <p className="text-[14px]">No two of them had better change places.</p>
+          ) : (
+            <ul>
+              {score.swaps.map(({ one, other, weighted }) => (
+                <li key={`${one} ${other}`} className="flex items-center gap-2 text-[14px]">
+                  <span className="min-w-0 flex-1">
+                    {name(one)} and {name(other)}: {write(weighted)}
+                  </span>
+                  <Button look="quiet" onClick={() => takeSwap(one, other)}>
+                    Change places
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
+      )}
+    </Helper>
+  );
+}
+
+const WAYS: Readonly<Record<RouteWay, string>> = {
+  shortest: 'Least duct',
+  walls: 'Along the walls',
+  main: 'One straight main',
+};
+
+const WHY: Readonly<Record<WhyNotRouted, string>> = {
+  'nothing to join': 'Place a machine and the collector first.',
+  'no way through': 'Posts or walls shut a machine off from the collector.',
+  unsolved: 'No way of leading them has an answer: the blower would run past its curve.',
+};
+
+/** Mains and branches for what stands, three ways; one is taken and edited on. */
+function RouteIt() {
+  const { shop, system } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  const { advice, start, stop, forget } = useAdvice<Routed>();
+  const run = () =>
+    start((advise, tell) =>
+      advise.route(
+        shop,
+        view,
+        proxy((done: number, of: number) => tell(`${done} of ${of}`, null)),
+      ),
+    );
+  return (
+    <Helper
+      title="Route it"
+      about="Mains and branches under the ceiling, around posts, with wyes turned with the flow. It takes the place of the ducts there are."
+    >
+      <Searching name="Route it" advice={advice} onStart={run} onStop={stop} />
+      {advice.kind === 'done' && !advice.answer.ok && (
+        <p role="alert" className="text-[14px] text-starved-text">
+          ▼ {WHY[advice.answer.why]}
+        </p>
+      )}
+      {advice.kind === 'done' && advice.answer.ok && (
+        <ul aria-label="Ways to lead the ducts">
+          {advice.answer.proposals.map((proposal) => (
+            <Proposal
+              key={proposal.way}
+              proposal={proposal}
+              system={system}
+              onTake={() => {
+                takeRoute(proposal);
+                forget();
+              }}
+            />
+          ))}
+        </ul>
+      )}
+    </Helper>
+  );
+}
+
+function Proposal({
+  proposal,
+  system,
+  onTake,
+}: {
+  readonly proposal: RouteProposal;
+  readonly system: 'us' | 'metric';
+  readonly onTake: () => void;
+}) {
+  const { way, score } = proposal;
+  const percent = Math.round(100 * score.worstMargin);
+  const isSettling = score.slowestMain < 1;
+  return (
+    <li className="grid grid-cols-[1fr_auto] items-start gap-x-2 border-rule border-t py-1.5 text-[14px]">
+      <span>
+        <strong>{WAYS[way]}</strong>
+        <br />
+        worst {score.worstDrop} {percent >= 0 ? '+' : '−'}
+        {Math.abs(percent)} %; {formatShort(score.length, 'length', system)} of duct,{' '}
+        {score.fittings} fittings, {formatShort(score.wall, 'area', system)} of wall
+        {Number.isFinite(score.slowestMain) && (
+          <>
+            ; slowest main {isSettling ? '▼ ' : ''}
+            {Math.round(100 * score.slowestMain)} % of settling
+          </>
+        )}
+      </span>
+      <Button onClick={onTake} aria-label={`Take ${WAYS[way]}`}>
+        Take it
+      </Button>
+    </li>
+  );
+}
+
+/** Sizes run by run, for every set of gates the shop's rule lets open. */
+function SizeIt() {
+  const { shop, system } = useSolvedShop();
+  const view = useChoices((choices) => choices.view);
+  const { advice, start, stop, forget } = useAdvice<SizedDucts>();
+  const run = () =>
+    start((advise, tell) =>
+      advise.size(
+        shop,
+        view,
+        proxy((tried: number, best: SizedDucts) => tell(`${tried} choices`, best)),
+      ),
+    );
+  return (
+    <Helper
+      title="Size it"
+      about="Chooses every run’s size, so that each set of gates meets its needs and carries its chips with the least pipe."
+    >
+      <Searching name="Size it" advice={advice} onStart={run} onStop={stop} />
+      {advice.kind === 'done' && (
+        <>
+          <p className="text-[14px]">
+            {advice.answer.unmet.length === 0
+              ? 'Everything is met'
+              : `Short by ${Math.round(100 * advice.answer.score.short)} % at worst`}
+            , with {formatShort(advice.answer.score.wall, 'area', system)} of wall;{' '}
+            {advice.answer.tried} choices tried{advice.answer.isExact ? ', all there are' : ''}.
+          </p>
+          <UnmetList unmet={advice.answer.unmet} />
+          <SizeList sized={advice.answer} />
+          <Button
+            onClick={() => {
+              takeSizes(advice.answer);
+              forget();
+            }}
+          >
+            Take these sizes
+          </Button>
+        </>
+      )}
+    </Helper>
+  );
+}
+
+const MOST_UNMET = 4;
+
+function UnmetList({ unmet }: { readonly unmet: readonly Unmet[] }) {
+  const { tree, system } = useSolvedShop();
+  const drop = (id: string) => tree.drops.find((each) => each.id === id)?.name ?? '';
+  const run = (id: string) => tree.upstreamFirst.find((each) => each.id === id)?.name ?? '';
+  const say = (what: Unmet) => {
+    switch (what.kind) {
+      case 'need':
+        return `${drop(what.drop)} gets ${formatShort(what.gets, 'flow', system)} of ${formatShort(what.wants, 'flow', system)}: no size gives it more.`;
+      case 'carrying':
+        return `${run(what.run)} moves at ${formatShort(what.velocity, 'velocity', system)} while ${what.drawing.map(drop).join(', ')} draws; ${formatShort(what.wants, 'velocity', system)} carry. Open another gate with it.`;
+      case 'unsolved':
+        return `With ${what.drawing.map(drop).join(', ')} open the blower would run past its curve.`;
+    }
+  };
+  return (
+    <ul className="text-[14px]">
+      {unmet.slice(0, MOST_UNMET).map((what) => (
+        <li key={say(what)}>▼ {say(what)}</li>
+      ))}
+      {unmet.length > MOST_UNMET && <li>and {unmet.length - MOST_UNMET} more.</li>}
+    </ul>
+  );
+}
+
+/** What changes, run by run. */
+function SizeList({ sized }: { readonly sized: SizedDucts }) {
+  const { tree, system } = useSolvedShop();
+  const changed = tree.upstreamFirst.filter(
+    ({ id, diameter }) => Math.abs((sized.diameters.get(id) ?? diameter) - diameter) > 1e-4,
+  );
+  if (changed.length === 0) return <p className="text-[14px]">That is as they are.</p>;
+  return (
+    <ul className="py-1 text-[14px]">
+      {changed.map(({ id, name, diameter }) => (
+        <li key={id}>
+          {name}: {formatShort(diameter, 'diameter', system)} →{' '}
+          {formatShort(sized.diameters.get(id) ?? diameter, 'diameter', system)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The button that starts a search, what it has done so far, and the button that stops it. */
+function Searching<T>({
+  name,
+  advice,
+  onStart,
+  onStop,
+}: {
+  readonly name: string;
+  readonly advice: Advice<T>;
+  readonly onStart: () => void;
+  readonly onStop: () => void;
+}) {
+  return (
+    <div className="flex items-center gap-2" aria-live="polite">
+      {advice.kind === 'searching' ? (
+        <>
+          <Button onClick={onStop}>Stop</Button>
+          <span className="text-[14px] text-quiet">Searching… {advice.progress}</span>
+        </>
+      ) : (
+        <Button onClick={onStart}>{name}</Button>
+      )}
+      {advice.kind === 'broken' && (
+        <span role="alert" className="text-[14px] text-starved-text">
+          ▼ The search broke off. Try once more.
+        </span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import { type RouteProposal, type SizedDucts, swapMachines } from '@frank-gauge/core';
+import { nanoid } from 'nanoid';
+import { toast } from 'sonner';
+import { edit } from '@/store/shop-session';
+import { undoAloud } from '../../frame/undo-aloud';
+
+const undoAction = { label: 'Undo', onClick: () => void undoAloud() };
+
+/** Puts proposed ducts in place of those that are there. */
+export function takeRoute({ ducts }: RouteProposal): void {
+  edit('route the ducts', (shop) => {
+    shop.ducts = structuredClone(ducts);
+    const runs = new Set(ducts.runs.map(({ id }) => id));
+    const { condition } = shop;
+    condition.sealing.runs = condition.sealing.runs.filter(({ run }) => runs.has(run));
+    condition.joints.runs = condition.joints.runs.filter(({ run }) => runs.has(run));
+    condition.holes = condition.holes.filter(({ run }) => runs.has(run));
+  });
+  toast('The ducts are as proposed. What was believed of runs that are gone went with them.', {
+    action: undoAction,
+  });
+}
+
+/** Gives every run the size chosen for it. */
+export function takeSizes({ diameters }: SizedDucts): void {
+  edit('size the ducts', (shop) => {
+    for (const run of shop.ducts.runs) {
+      const diameter = diameters.get(run.id);
+      if (diameter !== undefined) run.diameter = diameter;
+    }
+  });
+  toast('Every run has the size chosen for it.', { action: undoAction });
+}
+
+/** Lets two machines change places, ducts and all. */
+export function takeSwap(one: string, other: string): void {
+  edit('change places', (shop) => swapMachines(shop, one, other, () => nanoid(10)));
+  toast('They have changed places; their drops were led anew.', { action: undoAction });
+}
