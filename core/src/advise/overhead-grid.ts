@@ -28,17 +28,21 @@ export const OFF_WALL = 0.25;
 const AROUND = 0.2;
 /** Lines nearer to each other than this are one, m. */
 const ONE_LINE = 0.02;
+/** What a duct jogs sideways by at least, m: room for two elbows. A riser stands off by no more. */
+export const JOG = 0.4;
 
 /**
  * The grid through `terminals`, along the walls and around posts and whatever stands higher than the
- * ducts hang (the escape graph): a shortest rectilinear tree around those lies on it. Without a room
- * it is the grid through the terminals alone.
+ * ducts hang (the escape graph): a shortest rectilinear tree around those lies on it, but for lines
+ * left out because they are too near to another for a duct to jog; `isTight` leaves those of obstacles
+ * in, for where there is no way without. Without a room it is the grid through the terminals alone.
  */
 export function overheadGrid(
   shop: Shop,
   terminals: readonly Spot[],
   height: number,
   weigh: Weighing,
+  isTight = false,
 ): OverheadGrid {
   const { outline } = shop.room;
   const extent = extentOf(shop.room);
@@ -52,8 +56,10 @@ export function overheadGrid(
     : { x: [], y: [] };
   const along = (key: 'x' | 'y') =>
     linesOf(
-      [...terminals.map((at) => at[key]), ...walls[key]],
+      terminals.map((at) => at[key]),
       corners.map((at) => at[key]),
+      walls[key],
+      isTight ? ONE_LINE : JOG,
     );
   const [xs, ys] = [along('x'), along('y')];
   const isFree = (spot: Spot) =>
@@ -93,12 +99,25 @@ export function overheadGrid(
 
 const apart = (a: Spot, b: Spot) => Math.hypot(a.x - b.x, a.y - b.y);
 
-/** Lines in order; those of obstacles only where no line of what is to be joined is near. */
-function linesOf(wanted: readonly number[], others: readonly number[]): number[] {
+/**
+ * Lines in order: of those to be joined and along walls only such as are far enough apart for a duct
+ * to jog from one to the other, the first given first.
+ */
+function linesOf(
+  wanted: readonly number[],
+  corners: readonly number[],
+  walls: readonly number[],
+  apartFromCorners: number,
+): number[] {
   const lines: number[] = [];
-  for (const value of [...wanted, ...others]) {
-    if (lines.every((line) => Math.abs(line - value) > ONE_LINE)) lines.push(value);
-  }
+  const add = (values: readonly number[], apart: number) => {
+    for (const value of values) {
+      if (lines.every((line) => Math.abs(line - value) > apart)) lines.push(value);
+    }
+  };
+  add(wanted, JOG);
+  add(walls, JOG);
+  add(corners, apartFromCorners);
   return lines.sort((a, b) => a - b);
 }
 

@@ -1,6 +1,8 @@
 import { PIPES } from '../duct/pipes';
 import type { Spot } from '../floor/plane';
+import { extentOf } from '../floor/room-outline';
 import { arrangeDucts } from '../layout/arrange-ducts';
+import { type DuctConflict, ductConflicts } from '../layout/duct-conflicts';
 import { ductLines } from '../layout/duct-lines';
 import { leadDrawn } from '../layout/lead-drawn';
 import type { DuctEnd } from '../layout/lead-duct';
@@ -12,7 +14,13 @@ import type { NewId } from '../shop/edit-ducts';
 import type { Machine, Port, Run, Shop } from '../shop/schema';
 import { widestCarrying } from '../verdict/findings/carrying-size';
 import { judgeDrops, neededFlow } from '../verdict/judge-drops';
-import { fromWalls, type OverheadGrid, overheadGrid, type Weighing } from './overhead-grid';
+import {
+  fromWalls,
+  OFF_WALL,
+  type OverheadGrid,
+  overheadGrid,
+  type Weighing,
+} from './overhead-grid';
 import { steinerTree } from './steiner-tree';
 
 /** What a proposal is led by: least duct, walls, or one straight main. */
@@ -31,6 +39,8 @@ export interface RouteScore {
   readonly wall: number;
   /** Slowest main over its settling velocity, with one drop drawing; under 1 it settles. */
   readonly slowestMain: number;
+  /** What cannot be built as it is proposed, or works against the air. */
+  readonly toMend: number;
 }
 
 export interface RouteProposal {
@@ -53,10 +63,25 @@ export type Routed =
 const WAYS: readonly RouteWay[] = ['shortest', 'walls', 'main'];
 
 /** What a leg in the open weighs against one along a wall, and one on the straight main. */
-const OPEN_WEIGHTS = [1.8, 3, 6, 12];
+const OPEN_WEIGHTS = [1.8, 3];
 /** Nearer than this to a wall a leg is along it, m. */
 const ALONG_WALL = 0.5;
 const MAIN_WEIGHT = 0.35;
+/** And one beside the main, in its direction. */
+const BESIDE_WEIGHT = 4;
+/** Variants of a way that are tried. */
+const MOST_VARIANTS = 6;
+
+const TO_MEND: ReadonlySet<DuctConflict['kind']> = new Set([
+  'no length',
+  'one spot',
+  'no room to bend',
+  'against the flow',
+  'elbow at the collector',
+  'through a post',
+  'through the collector',
+  'above the ceiling',
+]);
 
 interface Terminal {
   readonly machine: Machine;
@@ -91,23 +116,33 @@ export function routeDucts(
   const proposals: RouteProposal[] = [];
   const known = new Set<string>();
   let why: WhyNotRouted = 'no way through';
+  const layOn = (grid: OverheadGrid): Shop | null => {
+    const tree = steinerTree(grid.graph, places.map(grid.at));
+    return tree && lay(shop, terminals, root, height, grid, tree.edges, newId);
+  };
   for (const [i, way] of WAYS.entries()) {
-    // Of a kind, the first that leads otherwise than those before it.
-    for (const weigh of weighings(shop, way, places)) {
-      const grid = overheadGrid(shop, places, height, weigh);
-      const tree = steinerTree(grid.graph, places.map(grid.at));
-      const laid = tree && lay(shop, terminals, root, height, grid, tree.edges, newId);
+    // Of a kind, the one with the least to mend, then the least wall, that is none of those before.
+    let best: RouteProposal | null = null;
+    for (const weigh of weighings(shop, way, places).slice(0, MOST_VARIANTS)) {
+      const laid =
+        layOn(overheadGrid(shop, places, height, weigh)) ??
+        layOn(overheadGrid(shop, places, height, weigh, true));
       const score = laid && scoreOf(laid, view);
       if (laid && !score) why = 'unsolved';
       if (!laid || !score || known.has(drawnAs(laid))) continue;
-      known.add(drawnAs(laid));
-      proposals.push({ way, ducts: laid.ducts, score });
-      break;
+      if (!best || isBetter(score, best.score)) best = { way, ducts: laid.ducts, score };
+    }
+    if (best) {
+      known.add(drawnAs({ ...shop, ducts: best.ducts }));
+      proposals.push(best);
     }
     onProgress(i + 1, WAYS.length);
   }
   return proposals.length > 0 ? { ok: true, proposals } : { ok: false, why };
 }
+
+const isBetter = (a: RouteScore, b: RouteScore) =>
+  a.toMend !== b.toMend ? a.toMend < b.toMend : a.wall < b.wall;
 
 /** Where the ducts of a layout lie, to a centimetre: layouts that agree in it are one. */
 const drawnAs = (shop: Shop): string =>
@@ -125,26 +160,72 @@ function weighings(shop: Shop, way: RouteWay, places: readonly Spot[]): Weighing
     case 'shortest':
       return [length];
     case 'walls':
-      return OPEN_WEIGHTS.map((open) => (a, b) => {
-        const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
-        return length(a, b) * (fromWalls(shop, middle) < ALONG_WALL ? 1 : open);
-      });
+      return [
+        ...mainsOn(places, wallLines(shop, places)).map(onMain),
+        ...OPEN_WEIGHTS.map(
+          (open): Weighing =>
+            (a, b) => {
+              const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+              return length(a, b) * (fromWalls(shop, middle) < ALONG_WALL ? 1 : open);
+            },
+        ),
+      ];
     case 'main':
-      return straightMains(places).map(({ key, value }) => (a, b) => {
-        const isOn = [a, b].every((at) => Math.abs(at[key] - value) < 0.03);
-        return length(a, b) * (isOn ? MAIN_WEIGHT : 1);
-      });
+      return mainsOn(places, placeLines(places)).map(onMain);
   }
 }
 
-/** Lines along and across the room a straight main may take, the one that asks least duct first. */
-function straightMains(
-  places: readonly Spot[],
-): { readonly key: 'x' | 'y'; readonly value: number }[] {
-  const lines = (['x', 'y'] as const).flatMap((key) =>
-    places.map((at) => ({ key, value: at[key] })),
-  );
-  const takes = ({ key, value }: { key: 'x' | 'y'; value: number }) => {
+/** A line along the room or across it. */
+interface RoomLine {
+  readonly key: 'x' | 'y';
+  readonly value: number;
+}
+
+/** A leg weighs its length: less on a main's line, more beside it, so that branches lead straight to it. */
+const onMain =
+  ({ key, value }: RoomLine): Weighing =>
+  (a, b) => {
+    const isOn = [a, b].every((at) => Math.abs(at[key] - value) < 0.03);
+    const isBeside = !isOn && Math.abs(a[key] - b[key]) < 1e-6;
+    const length = Math.hypot(a.x - b.x, a.y - b.y);
+    return length * (isOn ? MAIN_WEIGHT : isBeside ? BESIDE_WEIGHT : 1);
+  };
+
+/** Lines along the four sides of the room, as far from them as ducts hang, or through what is near. */
+function wallLines({ room }: Shop, places: readonly Spot[]): RoomLine[] {
+  const extent = extentOf(room);
+  if (!extent) return [];
+  const { x0, y0, width, depth } = extent;
+  const line = (key: 'x' | 'y', value: number): RoomLine => {
+    // The grid keeps the first of lines that are near each other, and so does this.
+    const near = places.map((at) => at[key]).find((each) => Math.abs(each - value) < JOG);
+    return { key, value: near ?? value };
+  };
+  return [
+    line('x', x0 + OFF_WALL),
+    line('x', x0 + width - OFF_WALL),
+    line('y', y0 + OFF_WALL),
+    line('y', y0 + depth - OFF_WALL),
+  ];
+}
+
+/** Lines through what is to be joined, of those near each other the first. */
+function placeLines(places: readonly Spot[]): RoomLine[] {
+  const lines: RoomLine[] = [];
+  for (const key of ['x', 'y'] as const) {
+    for (const at of places) {
+      const isKnown = lines.some(
+        (line) => line.key === key && Math.abs(line.value - at[key]) < JOG,
+      );
+      if (!isKnown) lines.push({ key, value: at[key] });
+    }
+  }
+  return lines;
+}
+
+/** Lines a straight main may take, the one that asks least duct first. */
+function mainsOn(places: readonly Spot[], lines: readonly RoomLine[]): RoomLine[] {
+  const takes = ({ key, value }: RoomLine) => {
     const other = key === 'x' ? 'y' : 'x';
     const along = places.map((at) => at[other]);
     const branches = places.reduce((sum, at) => sum + Math.abs(at[key] - value), 0);
@@ -194,10 +275,10 @@ function lay(
         ? { kind: 'run', run: runAt(laid, end), at: end }
         : null;
     if (!goal) return null;
-    // The foot is the riser's own, and what it ends on the run's.
+    // The first is the riser's own, and the last the run's that it ends on.
     const between = isFirst ? points.slice(1) : points.slice(1, -1);
     const from: DuctEnd = { kind: 'port', machine: machine.id, port: port.id };
-    const led = leadDrawn(laid, from, goal, between, newId);
+    const led = leadDrawn(laid, from, goal, between, newId, points[0]);
     if (!led.ok) return null;
     for (const number of way) passed.add(number);
   }
@@ -289,14 +370,15 @@ function keepMakes({ ducts }: Shop, before: ReadonlyMap<string, Run>): void {
 }
 
 /**
- * Every run as wide as still carries: a drop what its machine needs, a main what the neediest behind
- * it does, or as many of them as may draw at once; never narrower than what flows into it.
+ * Every run as wide as still carries: a drop what its machine needs at the carrying velocity, a main
+ * what the neediest behind it does, or as many of them as may draw at once, without settling; never
+ * narrower than what flows into it.
  */
 function sizeByVelocity(shop: Shop): void {
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) return;
   const { tree } = arranged;
-  const { gates, carryingVelocity } = shop.shop.rules;
+  const { gates, carryingVelocity, settlingVelocity } = shop.shop.rules;
   const atOnce = gates.kind === 'atMost' ? gates.count : 1;
   const most = shop.collector.separator.inletDiameter;
   for (const { id, pipe } of tree.upstreamFirst) {
@@ -310,7 +392,9 @@ function sizeByVelocity(shop: Shop): void {
     const sizes = PIPES[pipe].sizes
       .map(({ inside }) => inside)
       .filter((size) => size <= most * 1.05);
-    const wanted = widestCarrying(pipe, flow, carryingVelocity) ?? sizes[0] ?? most;
+    const isDrop = tree.drops.some(({ path }) => path[0]?.id === id);
+    const velocity = isDrop ? carryingVelocity : settlingVelocity;
+    const wanted = widestCarrying(pipe, flow, velocity) ?? sizes[0] ?? most;
     const widestIn = Math.max(
       0,
       ...shop.ducts.runs.filter(({ to }) => to === run.from).map(({ diameter }) => diameter),
@@ -356,5 +440,6 @@ export function scoreOf(shop: Shop, view: View): RouteScore | null {
     fittings: sum(({ fittings, joins }) => fittings.length + (joins.kind === 'branch' ? 1 : 0)),
     wall: sum(({ length, diameter }) => Math.PI * diameter * (length ?? 0)),
     slowestMain,
+    toMend: ductConflicts(shop).filter(({ kind }) => TO_MEND.has(kind)).length,
   };
 }

@@ -45,7 +45,8 @@ function scoreOf(shop: Shop, diameters: ReadonlyMap<string, number>): SizeScore 
     for (const run of path) {
       const last = solved.airIn.get(run.id)?.at(-1);
       const velocity = (last?.flowIn ?? 0) / circleArea(last?.diameter ?? 1);
-      shares.push(1 - velocity / sized.shop.rules.carryingVelocity);
+      const { carryingVelocity, settlingVelocity } = sized.shop.rules;
+      shares.push(1 - velocity / (run === path[0] ? carryingVelocity : settlingVelocity));
     }
   }
   const missed = shares.filter((share) => share > 1e-6);

@@ -59,8 +59,8 @@ const LEAST_OF_PORT = 0.74;
 
 /**
  * Chooses each run's size among those its pipe is sold in, so that with every set of gates the shop's
- * rule lets open each drop gets its need, and every run that carries its chips does so at the
- * carrying velocity, with the least wall to buy; or as little short as can be, and where. No run is
+ * rule lets open each drop gets its need and carries its chips, and no main lets them settle, with
+ * the least wall to buy; or as little short as can be, and where. No run is
  * wider than the one it flows into. Small trees are searched whole; larger ones by improving one run,
  * or one and all behind it, at a time from three beginnings.
  */
@@ -204,7 +204,8 @@ function movesTo(
 
 /** How a choice of sizes does with every set of gates. */
 function judgeOf(shop: Shop, tree: DuctTree, runs: readonly Run[], view: View) {
-  const { carryingVelocity, gates } = shop.shop.rules;
+  const { carryingVelocity, settlingVelocity, gates } = shop.shop.rules;
+  const drops = new Set(tree.drops.map(({ path }) => path[0]?.id));
   const sets = [...gateSets(tree, gates)];
   const behind = new Map(
     runs.map((run) => [
@@ -243,7 +244,7 @@ function judgeOf(shop: Shop, tree: DuctTree, runs: readonly Run[], view: View) {
       }
       for (const run of carriersOf(runs, behind, drawing)) {
         const velocity = solved.airIn.velocityInto(run.id);
-        const wants = carryingVelocity;
+        const wants = drops.has(run.id) ? carryingVelocity : settlingVelocity;
         miss(1 - velocity / wants, {
           kind: 'carrying',
           run: run.id,

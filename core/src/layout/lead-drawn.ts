@@ -1,3 +1,4 @@
+import type { Spot } from '../floor/plane';
 import type { NewId } from '../shop/edit-ducts';
 import type { Shop } from '../shop/schema';
 import { ductLines } from './duct-lines';
@@ -10,7 +11,7 @@ import { aheadOf, riseFrom, turnedWithFlow } from './usual-way';
  * Leads a duct along the points someone drew from one end to the other, with what they leave to the
  * program: the hose and riser at a port, a riser where the other end hangs at another height (ahead of
  * the collector, some straight duct away from it), and a wye turned with the flow where it would meet a main squarely. A port that has its duct already is
- * led anew.
+ * led anew. `foot`: where its riser stands, where that is not as usual.
  */
 export function leadDrawn(
   shop: Shop,
@@ -18,6 +19,7 @@ export function leadDrawn(
   to: DuctEnd,
   clicked: readonly Point3[],
   newId: NewId,
+  foot?: Spot,
 ): Led {
   const isForward = from.kind === 'port' || from.kind === 'free';
   const [source, target] = isForward ? [from, to] : [to, from];
@@ -31,7 +33,8 @@ export function leadDrawn(
   const start = source.kind === 'free' ? [source.at] : [];
   const mouth = source.kind === 'port' ? mouthOf(shop, source) : null;
   if (source.kind === 'port' && !mouth) return { ok: false, why: 'not placed' };
-  const rise = mouth ? riseFrom(mouth, points[0]?.z ?? end.at.z) : [];
+  const usual = mouth ? riseFrom(mouth, points[0]?.z ?? end.at.z) : [];
+  const rise = foot ? usual.map(({ z }) => ({ x: foot.x, y: foot.y, z })) : usual;
   const way = [...start, ...rise, ...points];
   const last = way.at(-1);
   const isLevel = !last || Math.abs(last.z - end.at.z) < ONE_SPOT;

@@ -162,6 +162,7 @@ function Proposal({
         worst {score.worstDrop} {percent >= 0 ? '+' : '−'}
         {Math.abs(percent)} %; {formatShort(score.length, 'length', system)} of duct,{' '}
         {score.fittings} fittings, {formatShort(score.wall, 'area', system)} of wall
+        {score.toMend > 0 && `; ${score.toMend} to mend`}
         {Number.isFinite(score.slowestMain) && (
           <>
             ; slowest main {isSettling ? '▼ ' : ''}
