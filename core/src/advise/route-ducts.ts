@@ -16,6 +16,7 @@ import { widestCarrying } from '../verdict/findings/carrying-size';
 import { judgeDrops, neededFlow } from '../verdict/judge-drops';
 import {
   fromWalls,
+  JOG,
   OFF_WALL,
   type OverheadGrid,
   overheadGrid,
