@@ -1,3 +1,6 @@
+import { setRoomSize } from '../src/floor/edit-floor';
+import { addMachine, leadUsual } from '../src/layout/edit-machines';
+import { leadDuct } from '../src/layout/lead-duct';
 import { toSI } from '../src/quantity/units';
 import { addDrop, addRun } from '../src/shop/edit-ducts';
 import { MACHINE_KIND_IDS } from '../src/shop/machine-kinds';
@@ -93,3 +96,38 @@ export function generatedShop(drops: number, { risers = false } = {}): Shop {
 
 /** A document's copy, as a file would give it back. */
 export const copyOf = (shop: Shop): Shop => JSON.parse(JSON.stringify(shop));
+
+/**
+ * A hall with a main along its middle and a machine every two metres on both sides of it, each led to
+ * the main the usual way, all by rule, no chance: what a drag is measured on.
+ */
+export function drawnShop(drops: number): Shop {
+  const shop = comparableShop(3000, 0.4 + 0.12 * drops);
+  const newId = counter();
+  const length = 4 + drops * 1.1;
+  setRoomSize(shop, length + 4, 10);
+  shop.room.ceilingHeight = 4;
+  shop.room.boardLength = 0.8;
+  shop.collector.separator.inletDiameter = toSI(16, 'in');
+  shop.collector.place = { x: length + 2, y: 5, z: 0 };
+  shop.collector.inlet = { side: 'left', height: 3 };
+  const end = { kind: 'free', at: { x: 1, y: 5, z: 3 } } as const;
+  const main = leadDuct(shop, end, { kind: 'inlet' }, { between: [], hasHose: false }, newId);
+  let run = main.ok ? main.run : '';
+  const first = shop.ducts.runs[0];
+  if (first) first.diameter = toSI(16, 'in');
+  // From the collector outward, so that every drop joins what is left of the main.
+  for (let i = 0; i < drops; i++) {
+    const kind = MACHINE_KIND_IDS[i % MACHINE_KIND_IDS.length] ?? 'tableSaw';
+    const id = addMachine(shop, kind, newId);
+    const machine = shop.machines.find((each) => each.id === id);
+    if (!machine) continue;
+    machine.place = { x: length - 1 - i * 1.1, y: i % 2 === 0 ? 2.2 : 7.8 };
+    const port = machine.ports[0]?.id ?? '';
+    const led = leadUsual(shop, id, port, { kind: 'run', run }, newId);
+    const joint = led.ok ? shop.ducts.runs.find((each) => each.id === led.run)?.to : undefined;
+    run =
+      shop.ducts.runs.find(({ to, name }) => to === joint && name.startsWith('Main'))?.id ?? run;
+  }
+  return shop;
+}

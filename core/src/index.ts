@@ -275,6 +275,7 @@ export { countGateSets, gatesOfDrop, gatesOpenNow, isDrawing } from './verdict/g
 export {
   type DropAir,
   type DropVerdict,
+  dropJudge,
   type GateRule,
   judgeDrops,
   neededFlow,

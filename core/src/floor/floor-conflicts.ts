@@ -1,5 +1,6 @@
 import type { Shop } from '../shop/schema';
 import {
+  areApart,
   type Block,
   cornersOf,
   distanceTo,
@@ -9,6 +10,8 @@ import {
   isInside,
   overlapDepth,
   type Polygon,
+  type Round,
+  roundOf,
 } from './plane';
 import { doorClearance, solidOf, wallsOf } from './room-outline';
 import {
@@ -59,6 +62,7 @@ interface Standing {
   readonly who: Occupant;
   readonly block: Block;
   readonly corners: Polygon;
+  readonly round: Round;
 }
 
 /**
@@ -69,11 +73,14 @@ interface Standing {
 export function floorConflicts(shop: Shop): FloorConflict[] {
   const standing = everyoneOn(shop);
   const { outline, posts } = shop.room;
-  const walls = wallsOf(shop.room);
+  const doors = wallsOf(shop.room).flatMap((wall) =>
+    wall.doors.map((door) => ({ door: door.id, clearance: doorClearance(wall, door, outline) })),
+  );
   const found: FloorConflict[] = [];
 
   standing.forEach((one, i) => {
     for (const other of standing.slice(i + 1)) {
+      if (areApart(one.round, other.round)) continue;
       const short = overlapDepth(one.corners, other.corners);
       if (short > TOUCH) found.push({ kind: 'overlap', who: one.who, other: other.who, short });
     }
@@ -87,13 +94,9 @@ export function floorConflicts(shop: Shop): FloorConflict[] {
       const short = outsideBy(one.corners, outline);
       if (short > TOUCH) found.push({ kind: 'outside', who: one.who, short });
     }
-    for (const wall of walls) {
-      for (const door of wall.doors) {
-        const short = overlapDepth(one.corners, doorClearance(wall, door, outline));
-        if (short > TOUCH) {
-          found.push({ kind: 'door blocked', who: one.who, door: door.id, short });
-        }
-      }
+    for (const { door, clearance } of doors) {
+      const short = overlapDepth(one.corners, clearance);
+      if (short > TOUCH) found.push({ kind: 'door blocked', who: one.who, door, short });
     }
   });
   return [...found, ...blockedFeeds(shop, standing)];
@@ -106,7 +109,10 @@ function everyoneOn(shop: Shop): Standing[] {
     return block ? [{ who: { kind: 'machine', id: machine.id } as const, block }] : [];
   });
   if (collector) blocks.push({ who: { kind: 'collector' }, block: collector });
-  return blocks.map((one) => ({ ...one, corners: cornersOf(one.block) }));
+  return blocks.map((one) => {
+    const corners = cornersOf(one.block);
+    return { ...one, corners, round: roundOf(corners) };
+  });
 }
 
 /** How far the farthest corner that lies outside is from the room, m; 0 where none does. */
@@ -120,15 +126,17 @@ function outsideBy(corners: Polygon, outline: Polygon): number {
 }
 
 function blockedFeeds(shop: Shop, standing: readonly Standing[]): FloorConflict[] {
-  const obstacles: { who: Occupant; edges: Edge[] }[] = [
-    ...standing.map(({ who, corners }) => ({ who, edges: edgesOf(corners) })),
+  const obstacles: { who: Occupant; edges: Edge[]; round: Round | null }[] = [
+    ...standing.map(({ who, corners, round }) => ({ who, edges: edgesOf(corners), round })),
     ...shop.room.posts.map(({ at, width }) => ({
       who: { kind: 'post' } as const,
       edges: edgesOf(cornersOf({ at, turn: 0, width, depth: width })),
+      round: { middle: at, reach: width },
     })),
     ...wallsOf(shop.room).map((wall) => ({
       who: { kind: 'wall' } as const,
       edges: solidOf(wall),
+      round: null,
     })),
   ];
   return shop.machines.flatMap((machine) => {
@@ -139,8 +147,10 @@ function blockedFeeds(shop: Shop, standing: readonly Standing[]): FloorConflict[
       const start = edgeOn(block, room);
       let free = room.length;
       let by: Occupant | null = null;
-      for (const { who, edges } of obstacles) {
+      const strip = { middle: block.at, reach: start + room.length + room.width / 2 };
+      for (const { who, edges, round } of obstacles) {
         if (who.kind === 'machine' && who.id === machine.id) continue;
+        if (round && areApart(strip, round)) continue;
         for (const edge of edges) {
           const until = freeUntil(frame, room.width, start, edge);
           if (until === null || until >= free) continue;

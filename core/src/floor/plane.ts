@@ -26,6 +26,28 @@ export const edgesOf = (polygon: Polygon): Edge[] =>
     return to ? [{ from, to }] : [];
   });
 
+/** A circle around a polygon, to tell soon what is far away from it. */
+export interface Round {
+  readonly middle: Spot;
+  readonly reach: number;
+}
+
+export function roundOf(polygon: Polygon): Round {
+  const [first] = polygon;
+  if (!first) return { middle: { x: 0, y: 0 }, reach: 0 };
+  const count = polygon.length;
+  const middle = {
+    x: polygon.reduce((sum, { x }) => sum + x, 0) / count,
+    y: polygon.reduce((sum, { y }) => sum + y, 0) / count,
+  };
+  const reach = Math.max(...polygon.map(({ x, y }) => Math.hypot(x - middle.x, y - middle.y)));
+  return { middle, reach };
+}
+
+/** Whether two circles are clear of each other. */
+export const areApart = (a: Round, b: Round): boolean =>
+  Math.hypot(a.middle.x - b.middle.x, a.middle.y - b.middle.y) > a.reach + b.reach;
+
 /** A point of a block's own (x across, y along its depth, from its middle) on the floor. */
 export function onFloor({ at, turn }: Pick<Block, 'at' | 'turn'>, { x, y }: Spot): Spot {
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];

@@ -1,10 +1,13 @@
 import {
+  areApart,
   cornersOf,
   distanceTo,
   type Edge,
   edgesOf,
   isInside,
   type Polygon,
+  type Round,
+  roundOf,
   type Spot,
 } from '../floor/plane';
 import { wallsOf } from '../floor/room-outline';
@@ -132,7 +135,7 @@ interface Surroundings {
   readonly collector: Polygon | null;
   readonly collectorTop: number;
   /** Where nobody walks: on machines and the collector. */
-  readonly taken: readonly Polygon[];
+  readonly taken: readonly { readonly polygon: Polygon; readonly round: Round }[];
 }
 
 function surroundingsOf(shop: Shop): Surroundings {
@@ -145,7 +148,10 @@ function surroundingsOf(shop: Shop): Surroundings {
     posts: shop.room.posts.map(({ at, width }) => ({ at, half: width / 2 })),
     collector,
     collectorTop: block ? standStack(shop.collector, shop.room.ceilingHeight).height : 0,
-    taken: [...machines.map(cornersOf), ...(collector ? [collector] : [])],
+    taken: [...machines.map(cornersOf), ...(collector ? [collector] : [])].map((polygon) => ({
+      polygon,
+      round: roundOf(polygon),
+    })),
   };
 }
 
@@ -174,7 +180,9 @@ function placeConflicts(line: DuctLine, around: Surroundings): DuctConflict[] {
   }
   const low = Math.min(...legs.flatMap(({ from, to }) => [from.z, to.z])) - radius;
   if (low < -TOUCH) found.push({ kind: 'into the floor', run: run.id, short: -low });
-  const under = Math.min(...legs.filter((leg) => isOverhead(leg, around)).map(underside(radius)));
+  const under = Math.min(
+    ...legs.filter((leg) => isOverhead(leg, radius, around)).map(underside(radius)),
+  );
   if (under < HEAD_HEIGHT - TOUCH) {
     found.push({ kind: 'below head height', run: run.id, height: under, wanted: HEAD_HEIGHT });
   }
@@ -187,15 +195,19 @@ const underside =
     Math.min(from.z, to.z) - radius;
 
 /** A leg somebody could run into: not upright, not on the floor, not over what stands or by a wall. */
-function isOverhead(leg: Leg, { taken, walls, shop }: Surroundings): boolean {
+function isOverhead(leg: Leg, radius: number, { taken, walls, shop }: Surroundings): boolean {
   const { from, to, way } = leg;
   if (Math.abs(way.z) > 0.8 || Math.max(from.z, to.z) < FLOOR_DUCT) return false;
   const outline = shop.room.outline;
+  // Well above every head it is in nobody's way.
+  if (Math.min(from.z, to.z) - radius >= HEAD_HEIGHT) return false;
+  const around = roundOf([from, to]);
+  const near = taken.filter(({ round }) => !areApart(around, round));
   const spots = alongLeg(leg).filter(({ z }) => z > FLOOR_DUCT);
   return spots.some(
     (spot) =>
       (outline.length < 3 || isInside(outline, spot)) &&
-      !taken.some((polygon) => isInside(polygon, spot)) &&
+      !near.some(({ polygon }) => isInside(polygon, spot)) &&
       !walls.some((wall) => distanceTo(wall, spot) < BESIDE_WALL),
   );
 }
@@ -222,6 +234,7 @@ function crosses({ from, to }: Leg, wall: Edge): boolean {
 
 /** Whether a leg passes within a footprint, below its top; its very end may meet it. */
 function isWithin(leg: Leg, polygon: Polygon, top: number, radius: number): boolean {
+  if (areApart(roundOf([leg.from, leg.to]), roundOf(polygon))) return false;
   return alongLeg(leg).some(
     (spot) =>
       spot.z - radius < top &&

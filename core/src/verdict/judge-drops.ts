@@ -1,6 +1,7 @@
 import { circleArea } from '../air/velocity-pressure';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { View } from '../network/assemble/setting';
+import type { NetworkState } from '../network/solve-network';
 import { type ShopFailure, type ShopSolution, solveCompiled } from '../network/solve-shop';
 import type { Port, Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
@@ -76,17 +77,29 @@ export function judgeDrop(drop: Drop, solution: ShopSolution, isOpen = true): Dr
 }
 
 /**
- * Every drop's verdict. With rule `one` each is solved with the gates on its own way open and all
- * others shut; with `now` one solution serves them all.
+ * Judges one drop at a time. With rule `one` each is solved with the gates on its own way open and all
+ * others shut; with `now` one solution serves them all. `from`, the state of an earlier solution for
+ * the same drop, makes it faster where the ducts are the same but for their sizes and lengths.
  */
-export function judgeDrops(shop: Shop, tree: DuctTree, view: View, rule: GateRule): DropVerdict[] {
+export function dropJudge(
+  shop: Shop,
+  tree: DuctTree,
+  view: View,
+  rule: GateRule,
+): (drop: Drop, from?: NetworkState) => DropVerdict {
   const networkOf = networksByGates(shop, tree, { view });
   const openNow = gatesOpenNow(tree);
   const together = rule === 'now' ? solveCompiled(tree, networkOf(openNow)) : null;
-  return tree.drops.map((drop): DropVerdict => {
-    const solved = together ?? solveCompiled(tree, networkOf(gatesOfDrop(drop)));
+  return (drop, from) => {
+    const solved = together ?? solveCompiled(tree, networkOf(gatesOfDrop(drop)), from);
     return solved.kind === 'solved'
       ? judgeDrop(drop, solved, rule === 'one' || isDrawing(drop, openNow))
       : { kind: 'unsolved', drop, reason: solved.reason };
-  });
+  };
+}
+
+/** Every drop's verdict, as `dropJudge` judges each. */
+export function judgeDrops(shop: Shop, tree: DuctTree, view: View, rule: GateRule): DropVerdict[] {
+  const judge = dropJudge(shop, tree, view, rule);
+  return tree.drops.map((drop) => judge(drop));
 }

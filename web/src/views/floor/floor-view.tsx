@@ -5,17 +5,20 @@ import { Button } from '@/ui/button';
 import { Ladder } from '../air/ladder';
 import { useSolvedShop } from '../frame/solved-shop';
 import { MachineMenu } from '../parts/machine-menu';
+import { useChooseThing } from './choose-thing';
 import { useDrawKeys } from './ducts/draw-layer';
 import { DrawPanel } from './ducts/draw-panel';
 import { useDrawing } from './ducts/drawing-state';
 import { DuctList } from './ducts/duct-fields';
 import { addMachineHere } from './ducts/edit-ducts';
+import { DuctsProvider } from './ducts/use-ducts';
 import { placeAll } from './edit-things';
 import { FloorLedger } from './floor-ledger';
 import { FloorPicture } from './floor-picture';
 import { Helpers } from './helpers/helpers';
 import { RoomFields } from './room-fields';
 import { CollectorPlaceLine, MachineLine } from './thing-fields';
+import { StandingProvider } from './use-standing';
 
 /** The ladder of the drop that is open, under the plan its way is lit on. */
 function WayLadder() {
@@ -33,42 +36,50 @@ function WayLadder() {
 
 /** The room to scale, and where everything stands in it. */
 export function FloorView() {
-  const { shop } = useSolvedShop();
+  const { shop, system } = useSolvedShop();
+  const choose = useChooseThing();
   const { machines, collector } = shop;
   const tool = useDrawing((drawing) => drawing.tool);
   useDrawKeys();
   const isMissing = collector.place === null || machines.some(({ place }) => place === null);
   return (
-    <div className="grid grid-cols-1 md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[300px_minmax(0,1fr)_272px] xl:grid-rows-[minmax(0,1fr)] xl:overflow-hidden">
-      <section
-        aria-label="Room and machines"
-        className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"
-      >
-        <h1 className="px-3 pt-3 pb-1 text-[17px]">Room and machines</h1>
-        <RoomFields />
-        <CollectorPlaceLine />
-        {machines.map((machine) => (
-          <MachineLine key={machine.id} machine={machine} />
-        ))}
-        <div className="p-3">
-          <MachineMenu label="Add a machine" onChoose={addMachineHere} />{' '}
-          {isMissing && <Button onClick={placeAll}>Place what is not placed</Button>}
+    <StandingProvider>
+      <DuctsProvider>
+        <div className="grid grid-cols-1 md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[300px_minmax(0,1fr)_272px] xl:grid-rows-[minmax(0,1fr)] xl:overflow-hidden">
+          <section
+            aria-label="Room and machines"
+            className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"
+          >
+            <h1 className="px-3 pt-3 pb-1 text-[17px]">Room and machines</h1>
+            <RoomFields />
+            <CollectorPlaceLine />
+            {machines.map((machine) => (
+              <MachineLine key={machine.id} machine={machine} system={system} onOpen={choose} />
+            ))}
+            <div className="p-3">
+              <MachineMenu label="Add a machine" onChoose={addMachineHere} />{' '}
+              {isMissing && <Button onClick={placeAll}>Place what is not placed</Button>}
+            </div>
+            <DuctList />
+            <Helpers />
+          </section>
+          <section
+            aria-label="Plan"
+            className="order-1 flex min-h-0 min-w-0 flex-col p-2 md:order-2"
+          >
+            <FloorPicture />
+            <WayLadder />
+          </section>
+          <section
+            aria-label="What stands in the way"
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
+            tabIndex={0}
+            className="order-3 border-rule p-3 max-xl:border-t md:col-span-2 xl:col-span-1 xl:overflow-y-auto xl:border-l"
+          >
+            {tool === 'draw' ? <DrawPanel /> : <FloorLedger />}
+          </section>
         </div>
-        <DuctList />
-        <Helpers />
-      </section>
-      <section aria-label="Plan" className="order-1 flex min-h-0 min-w-0 flex-col p-2 md:order-2">
-        <FloorPicture />
-        <WayLadder />
-      </section>
-      <section
-        aria-label="What stands in the way"
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
-        tabIndex={0}
-        className="order-3 border-rule p-3 max-xl:border-t md:col-span-2 xl:col-span-1 xl:overflow-y-auto xl:border-l"
-      >
-        {tool === 'draw' ? <DrawPanel /> : <FloorLedger />}
-      </section>
-    </div>
+      </DuctsProvider>
+    </StandingProvider>
   );
 }

@@ -10,6 +10,7 @@ import {
   sheetDxf,
   workingRoom,
 } from '@frank-gauge/core';
+import { useMemo } from 'react';
 import { useChoices } from '@/store/choices';
 import { saveFile } from '@/store/save-file';
 import { Button } from '@/ui/button';
@@ -37,6 +38,12 @@ export function PlanPicture() {
   const [box, { width, height }] = useSize<HTMLDivElement>();
   const zoom = useZoom();
   const standing = things.flatMap(({ corners }) => corners);
+  const whole = planDrawing(shop.room, standing, width, height);
+  // The same drawing as long as it looks the same: what is drawn in it need not be drawn anew.
+  const drawing = useMemo(
+    () => zoomed(whole, zoom.transform),
+    [whole.scale, whole.x0, whole.y0, whole.x1, whole.y1, width, height, zoom.transform],
+  );
   return (
     <div
       ref={box}
@@ -44,12 +51,7 @@ export function PlanPicture() {
     >
       {width > 0 && height > 0 && (
         <>
-          <Plan
-            drawing={zoomed(planDrawing(shop.room, standing, width, height), zoom.transform)}
-            zoom={zoom}
-            width={width}
-            height={height}
-          />
+          <Plan drawing={drawing} zoom={zoom} width={width} height={height} />
           <ZoomButtons zoom={zoom} />
           <div className="absolute right-0 bottom-0 flex text-[14px]">
             <Button
@@ -192,6 +194,7 @@ function ThingShape({ thing, drawing }: ThingProps) {
 /** Its name within, over whatever passes above it. */
 function ThingName({ thing, drawing, isWrong }: ThingProps & { readonly isWrong: boolean }) {
   const label = labelSpot(thing, drawing);
+  if (!isWrong && drawing.scale < NAMED_FROM) return null;
   return (
     <text
       x={label.x}
@@ -209,6 +212,9 @@ function ThingName({ thing, drawing, isWrong }: ThingProps & { readonly isWrong:
     </text>
   );
 }
+
+/** From farther away than this names would stand on each other, px per m. */
+const NAMED_FROM = 18;
 
 /** A letter is about so wide, px. */
 const LETTER = 6.6;

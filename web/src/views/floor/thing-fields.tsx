@@ -7,8 +7,10 @@ import {
   type Machine,
   machineSize,
   type Spot,
+  type UnitSystem,
   workingRoom,
 } from '@frank-gauge/core';
+import { memo } from 'react';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
@@ -16,7 +18,6 @@ import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../frame/solved-shop';
 import { FieldLine, Line, ShopQuantity, SizeLine } from '../parts/line';
 import { OpeningLine } from '../parts/opening-line';
-import { chooseThing } from './choose-thing';
 import { copyMachineHere, removeMachineHere } from './ducts/edit-ducts';
 import { PortLines } from './ducts/port-lines';
 import { COLLECTOR, editInlet, editMachine, moveTo, place, turnBy, turnTo } from './edit-things';
@@ -31,14 +32,35 @@ const SIDE_OPTIONS = [
   { value: 'back', label: 'its back' },
 ] as const;
 
-/** Where a machine stands, how it is turned, how large it is, and the room its work takes. */
-export function MachineLine({ machine }: { readonly machine: Machine }) {
-  const { shop, system, tree } = useSolvedShop();
+interface MachineProps {
+  readonly machine: Machine;
+  readonly system: UnitSystem;
+  readonly onOpen: (id: string) => void;
+}
+
+/** A machine in a line, which opens to its fields. */
+export const MachineLine = memo(function MachineLine({ machine, system, onOpen }: MachineProps) {
   const size = machineSize(machine);
-  const rooms = workingRoom(machine, shop.room.boardLength);
   const about = machine.place
     ? `${tapeLength(size.width, system)} × ${tapeLength(size.depth, system)}`
     : 'not placed';
+  return (
+    <OpeningLine
+      id={machine.id}
+      name={machine.name}
+      about={about}
+      onOpen={() => onOpen(machine.id)}
+    >
+      <MachineFields machine={machine} />
+    </OpeningLine>
+  );
+});
+
+/** Where a machine stands, how it is turned, how large it is, the room its work takes, its ports. */
+function MachineFields({ machine }: { readonly machine: Machine }) {
+  const { shop } = useSolvedShop();
+  const size = machineSize(machine);
+  const rooms = workingRoom(machine, shop.room.boardLength);
   const sized = (key: 'width' | 'depth', line: string, label: string) => (
     <SizeLine
       line={line}
@@ -70,12 +92,7 @@ export function MachineLine({ machine }: { readonly machine: Machine }) {
     />
   );
   return (
-    <OpeningLine
-      id={machine.id}
-      name={machine.name}
-      about={about}
-      onOpen={() => chooseThing(shop.id, tree, machine.id)}
-    >
+    <>
       <Line label="name">
         <TextField
           label={`Name of ${machine.name}`}
@@ -110,7 +127,7 @@ export function MachineLine({ machine }: { readonly machine: Machine }) {
           Remove it
         </Button>
       </div>
-    </OpeningLine>
+    </>
   );
 }
 

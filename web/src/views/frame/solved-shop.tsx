@@ -4,14 +4,17 @@ import {
   arrangeDucts,
   type DropVerdict,
   type DuctTree,
-  judgeDrops,
+  type GateRule,
+  type NetworkState,
   type Shop,
   type ShopSolved,
   solveTree,
   type UnitSystem,
+  type View,
 } from '@frank-gauge/core';
-import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { createContext, type ReactNode, useContext, useMemo, useRef } from 'react';
 import { useChoices } from '@/store/choices';
+import { useVerdicts } from './use-verdicts';
 
 /** Everything a shop view shows follows from the document and the choices, anew in each frame. */
 export interface SolvedShop {
@@ -60,19 +63,39 @@ export function SolvedShopProvider({ shop, children }: Props) {
   const { site, rules } = shop.shop;
   const air = useMemo(() => {
     const arranged = arrangeDucts({ ...shop, room, machines, collector, ducts, condition });
-    if (!arranged.ok) return null;
-    const { tree } = arranged;
-    const now = solveTree(shop, tree, { view });
-    return { tree, now, verdicts: judgeDrops(shop, tree, view, rule) };
-  }, [room, machines, collector, ducts, condition, site, rules, view, rule]);
-
+    return arranged.ok ? { tree: arranged.tree } : null;
+  }, [room, machines, collector, ducts, condition, site, rules]);
   if (!air) return <BrokenDucts />;
+  return (
+    <Judged shop={shop} air={air} view={view} rule={rule} chosen={chosen}>
+      {children}
+    </Judged>
+  );
+}
+
+interface JudgedProps extends Props {
+  /** A new one for every change of what the air depends on. */
+  readonly air: { readonly tree: DuctTree };
+  readonly view: View;
+  readonly rule: GateRule;
+  readonly chosen: string | undefined;
+}
+
+function Judged({ shop, air, view, rule, chosen, children }: JudgedProps) {
+  const { tree } = air;
+  const last = useRef<NetworkState | undefined>(undefined);
+  const now = useMemo(() => {
+    const solved = solveTree(shop, tree, { view }, last.current);
+    last.current = solved.kind === 'solved' ? solved.state : undefined;
+    return solved;
+  }, [air, view]);
+  const verdicts = useVerdicts(shop, tree, view, rule, chosen, air);
   const selected =
-    air.verdicts.find(({ drop }) => drop.id === chosen) ??
-    worstOf(air.verdicts) ??
-    air.verdicts[0] ??
-    null;
-  const value: SolvedShop = { shop, system: shop.shop.units, ...air, selected };
+    verdicts.find(({ drop }) => drop.id === chosen) ?? worstOf(verdicts) ?? verdicts[0] ?? null;
+  const value = useMemo<SolvedShop>(
+    () => ({ shop, system: shop.shop.units, tree, now, verdicts, selected }),
+    [shop, tree, now, verdicts, selected],
+  );
   return <Context value={value}>{children}</Context>;
 }
 

@@ -3,7 +3,7 @@
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { choosePart, useChoices } from '@/store/choices';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useSession } from '@/store/shop-session';
 
 interface Props {
   /** Names it among the shop's parts, of which one is open. */
@@ -18,8 +18,9 @@ interface Props {
 
 /** A part of the shop in a line, what it is at the right, opening to its fields. */
 export function OpeningLine({ id, name, about, isStrong = false, onOpen, children }: Props) {
-  const { shop } = useSolvedShop();
-  const isOpen = useChoices((choices) => choices.parts[shop.id]) === id;
+  // Not from the solved shop: a line is drawn anew only for what it shows.
+  const shop = useSession((session) => (session.status === 'open' ? session.id : ''));
+  const isOpen = useChoices((choices) => choices.parts[shop]) === id;
   const Mark = isOpen ? ChevronDown : ChevronRight;
   return (
     <div className={`border-rule border-b ${isOpen ? 'bg-selection' : ''}`}>
@@ -27,7 +28,7 @@ export function OpeningLine({ id, name, about, isStrong = false, onOpen, childre
         type="button"
         aria-expanded={isOpen}
         onClick={() => {
-          choosePart(shop.id, isOpen ? '' : id);
+          choosePart(shop, isOpen ? '' : id);
           if (!isOpen) onOpen?.();
         }}
         className="flex min-h-11 w-full items-center gap-1 px-2 text-left hover:bg-selection md:min-h-7"

@@ -12,6 +12,7 @@ import {
   runsBehind,
   usualRadiusRatio,
 } from '@frank-gauge/core';
+import { memo } from 'react';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TakeOut } from '@/ui/take-out';
@@ -20,7 +21,7 @@ import { outward } from '../../air/runs/outward';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { DiameterLine, FieldLine, Line, ShopQuantity } from '../../parts/line';
 import { OpeningLine } from '../../parts/opening-line';
-import { chooseThing } from '../choose-thing';
+import { useChooseThing } from '../choose-thing';
 import { DrawIt } from './draw-it';
 import { takeTool } from './drawing-state';
 import {
@@ -39,7 +40,8 @@ const HIGHEST = 20;
 
 /** Every run, from the collector outward, with where it lies and what its bends are. */
 export function DuctList() {
-  const { tree } = useSolvedShop();
+  const { tree, system } = useSolvedShop();
+  const choose = useChooseThing();
   const { lines } = useDucts();
   const runs = outward(tree);
   return (
@@ -56,27 +58,41 @@ export function DuctList() {
           to it.
         </p>
       )}
-      {runs.map(({ run }) => (
-        <DuctEntry key={run.id} run={run} line={lines.lines.get(run.id)} />
-      ))}
+      {runs.map(({ run }) => {
+        const diameter = formatShort(run.diameter, 'diameter', system);
+        const about = lines.lines.has(run.id)
+          ? `${diameter}, ${formatShort(run.length ?? 0, 'length', system)}`
+          : `${diameter}, not drawn`;
+        return <DuctEntry key={run.id} id={run.id} name={run.name} about={about} onOpen={choose} />;
+      })}
     </section>
   );
 }
 
-function DuctEntry({ run, line }: { readonly run: Run; readonly line: DuctLine | undefined }) {
-  const { shop, system, tree } = useSolvedShop();
-  const diameter = formatShort(run.diameter, 'diameter', system);
-  const about = line
-    ? `${diameter}, ${formatShort(run.length ?? 0, 'length', system)}`
-    : `${diameter}, not drawn`;
-  const behind = runsBehind(shop, run.id).length - 1;
+interface EntryProps {
+  readonly id: string;
+  readonly name: string;
+  readonly about: string;
+  readonly onOpen: (id: string) => void;
+}
+
+const DuctEntry = memo(function DuctEntry({ id, name, about, onOpen }: EntryProps) {
   return (
-    <OpeningLine
-      id={run.id}
-      name={run.name}
-      about={about}
-      onOpen={() => chooseThing(shop.id, tree, run.id)}
-    >
+    <OpeningLine id={id} name={name} about={about} onOpen={() => onOpen(id)}>
+      <DuctBody id={id} />
+    </OpeningLine>
+  );
+});
+
+function DuctBody({ id }: { readonly id: string }) {
+  const { shop } = useSolvedShop();
+  const { lines, laid } = useDucts();
+  const run = laid(id);
+  const line = lines.lines.get(id);
+  if (!run) return null;
+  const behind = runsBehind(shop, id).length - 1;
+  return (
+    <>
       <DiameterLine
         line="true inside"
         label={`True inside diameter of ${run.name}`}
@@ -91,15 +107,15 @@ function DuctEntry({ run, line }: { readonly run: Run; readonly line: DuctLine |
       <div className="flex flex-wrap gap-1.5 pt-2">
         {line && (
           <>
-            <Button onClick={() => bendAt(run.id, middleOf(line))}>Add a bend</Button>
-            <Button onClick={() => splitRunInHalf(run.id)}>Split</Button>
+            <Button onClick={() => bendAt(id, middleOf(line))}>Add a bend</Button>
+            <Button onClick={() => splitRunInHalf(id)}>Split</Button>
           </>
         )}
-        <Button look="quiet" onClick={() => takeOut(run.id, run.name)}>
+        <Button look="quiet" onClick={() => takeOut(id, run.name)}>
           {behind > 0 ? `Take out, with ${behind} behind it` : 'Take out'}
         </Button>
       </div>
-    </OpeningLine>
+    </>
   );
 }
 

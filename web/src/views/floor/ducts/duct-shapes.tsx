@@ -1,10 +1,18 @@
 'use client';
 
-import { type DuctLine, formatShort, type Point3, type Run, setGate } from '@frank-gauge/core';
+import {
+  type DuctLine,
+  formatShort,
+  type Point3,
+  type Run,
+  setGate,
+  type UnitSystem,
+} from '@frank-gauge/core';
+import { memo } from 'react';
 import { useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { useSolvedShop } from '../../frame/solved-shop';
-import { chooseThing } from '../choose-thing';
+import { useChooseThing } from '../choose-thing';
 import type { PlanDrawing } from '../plan-drawing';
 import { type AirTone, airTone } from './air-tone';
 import type { Ducts } from './use-ducts';
@@ -16,7 +24,8 @@ interface Props {
 
 /** Every drawn duct, as wide as it is and as deep in tone as its air is fast. */
 export function DuctShapes({ drawing, ducts }: Props) {
-  const { shop, selected } = useSolvedShop();
+  const { shop, selected, system } = useSolvedShop();
+  const choose = useChooseThing();
   const open = useChoices((choices) => choices.parts[shop.id]);
   const wrong = new Set(
     ducts.conflicts.flatMap((conflict) =>
@@ -39,6 +48,8 @@ export function DuctShapes({ drawing, ducts }: Props) {
           isOpen={open === line.run.id}
           isOnWay={way.has(line.run.id)}
           isWrong={wrong.has(line.run.id)}
+          system={system}
+          onChoose={choose}
         />
       ))}
     </>
@@ -84,13 +95,48 @@ interface ShapeProps {
   readonly isOpen: boolean;
   readonly isOnWay: boolean;
   readonly isWrong: boolean;
+  readonly system: UnitSystem;
+  readonly onChoose: (run: string) => void;
 }
 
 /** Narrower than this a duct is not seen, px. */
 const LEAST_WIDTH = 3;
 
-function DuctShape({ line, laid, drawing, tone, isOpen, isOnWay, isWrong }: ShapeProps) {
-  const { shop, system, tree } = useSolvedShop();
+/** Whether a duct looks as it did: then it is not drawn anew, whatever else moves. */
+function looksAlike(a: ShapeProps, b: ShapeProps): boolean {
+  const isSame =
+    a.drawing === b.drawing &&
+    a.line.run === b.line.run &&
+    a.laid.length === b.laid.length &&
+    a.tone.state === b.tone.state &&
+    Math.abs(a.tone.opacity - b.tone.opacity) < 0.02 &&
+    a.isOpen === b.isOpen &&
+    a.isOnWay === b.isOnWay &&
+    a.isWrong === b.isWrong &&
+    a.system === b.system &&
+    a.line.points.length === b.line.points.length;
+  return (
+    isSame &&
+    a.line.points.every((at, i) => {
+      const other = b.line.points[i];
+      return other !== undefined && at.x === other.x && at.y === other.y && at.z === other.z;
+    })
+  );
+}
+
+const DuctShape = memo(DuctDrawn, looksAlike);
+
+function DuctDrawn({
+  line,
+  laid,
+  drawing,
+  tone,
+  isOpen,
+  isOnWay,
+  isWrong,
+  system,
+  onChoose,
+}: ShapeProps) {
   const { run, hose, legs } = line;
   const width = Math.max(LEAST_WIDTH, run.diameter * drawing.scale);
   const first = legs[0];
@@ -107,9 +153,9 @@ function DuctShape({ line, laid, drawing, tone, isOpen, isOnWay, isWrong }: Shap
         tabIndex={0}
         aria-label={`${run.name}; ${figures}${tone.state === 'still' ? '' : `; ${tone.state}`}`}
         aria-pressed={isOpen}
-        onClick={() => chooseThing(shop.id, tree, run.id)}
+        onClick={() => onChoose(run.id)}
         onKeyUp={(event) => {
-          if (event.key === 'Enter') chooseThing(shop.id, tree, run.id);
+          if (event.key === 'Enter') onChoose(run.id);
         }}
         className="cursor-pointer"
         fill="none"

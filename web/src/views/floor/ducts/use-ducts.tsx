@@ -8,8 +8,10 @@ import {
   ductLines,
   type Run,
 } from '@frank-gauge/core';
-import { useMemo } from 'react';
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { useRested } from '@/ui/use-rested';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { FEW_MACHINES } from '../use-standing';
 
 export interface Ducts {
   readonly lines: DuctLines;
@@ -21,8 +23,7 @@ export interface Ducts {
   readonly speed: (run: string) => number;
 }
 
-/** The shop's ducts where they lie, and what is wrong with it. */
-export function useDucts(): Ducts {
+function useReckoned(): Ducts {
   const { shop, tree, now } = useSolvedShop();
   const { room, machines, collector, ducts } = shop;
   const still = useMemo(() => {
@@ -33,10 +34,30 @@ export function useDucts(): Ducts {
     return {
       lines,
       drawn,
-      conflicts: ductConflicts(shop, lines),
       laid: (run: string) => byId.get(run),
     };
   }, [room, machines, collector, ducts, tree]);
-  const speed = (run: string) => (now.kind === 'solved' ? now.airIn.velocityInto(run) : 0);
-  return { ...still, speed };
+  const rested = useRested(shop, machines.length <= FEW_MACHINES);
+  const conflicts = useMemo(
+    () => ductConflicts(rested),
+    [rested.machines, rested.collector, rested.room, rested.ducts],
+  );
+  return useMemo(() => {
+    const speed = (run: string) => (now.kind === 'solved' ? now.airIn.velocityInto(run) : 0);
+    return { ...still, conflicts, speed };
+  }, [still, conflicts, now]);
+}
+
+const Context = createContext<Ducts | null>(null);
+
+/** Reckons once, for all that look at the floor, where the ducts lie and what is wrong with it. */
+export function DuctsProvider({ children }: { readonly children: ReactNode }) {
+  return <Context value={useReckoned()}>{children}</Context>;
+}
+
+/** The shop's ducts where they lie, and what is wrong with it. */
+export function useDucts(): Ducts {
+  const ducts = useContext(Context);
+  if (!ducts) throw new Error('not on the floor');
+  return ducts;
 }

@@ -1,0 +1,94 @@
+// npm run bench:drag: a machine of a hall of 60 drawn drops dragged across the plan in headless
+// Chromium; prints the browser's own times between frames while it moves. Builds the app if need be.
+import { chromium } from '@playwright/test';
+import { drawnShop } from '../core/reference/sample-shops';
+import { CHROMIUM_FLAGS } from './chromium.mjs';
+import { build, CHROMIUM, freePort, isBuilt, startApp } from './machine.mjs';
+
+const DROPS = Number(process.env.FRANK_GAUGE_DROPS ?? 60);
+const MOVES = 150;
+/** A frame at 60 Hz, ms. */
+const FRAME = 1000 / 60;
+
+/** Notes the browser's own time of every frame until `stopFrames` is called. */
+const RECORD = `{
+  const frames = [];
+  let isOver = false;
+  const tick = (now) => {
+    frames.push(now);
+    if (!isOver) requestAnimationFrame(tick);
+  };
+  requestAnimationFrame(tick);
+  window.stopFrames = () => {
+    isOver = true;
+    return frames.slice(1).map((now, i) => now - frames[i]);
+  };
+}`;
+
+if (!isBuilt() && !build()) process.exit(1);
+const { child, address } = await startApp(await freePort(4795));
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const shop = drawnShop(DROPS);
+  shop.shop.name = 'Hall';
+  for (const run of shop.ducts.runs) if (run.gate) run.gate.closedGap = 0.003;
+  await page.goto(address);
+  await page.getByLabel('Shop file').setInputFiles({
+    name: 'hall.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(shop)),
+  });
+  await page.getByRole('link', { name: /Hall/ }).click();
+  await page.waitForURL(/\/shop\//);
+  await page.goto(page.url().replace(/\/[a-z]+$/, '/floor'));
+  const machine = page
+    .getByRole('group', { name: 'Plan of the shop' })
+    .getByRole('button', { name: /^Table saw;/ });
+  await machine.waitFor();
+  await page.waitForTimeout(3000);
+  const box = await machine.boundingBox();
+  if (!box) throw new Error('no machine');
+  // By its edge: in a hall this large its gate's mark stands over its middle.
+  const [x, y] = [box.x + box.width - 2, box.y + box.height / 2];
+
+  /** Times between frames while `act` goes on, ms. */
+  const framesOf = async (act: () => Promise<void>): Promise<number[]> => {
+    await page.evaluate(RECORD);
+    await act();
+    return page.evaluate<number[]>('window.stopFrames()');
+  };
+  const still = await framesOf(() => page.waitForTimeout(2500));
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const moving = await framesOf(async () => {
+    for (let i = 0; i < MOVES; i++) {
+      const turn = (i / MOVES) * Math.PI;
+      await page.mouse.move(x + 30 * Math.cos(turn) - 30, y + 60 * Math.sin(turn));
+    }
+  });
+  await page.mouse.up();
+  await page.waitForTimeout(500);
+  const after = await machine.boundingBox();
+  const went = after ? Math.hypot(after.x - box.x, after.y - box.y) : 0;
+  const at = (times: readonly number[], share: number) =>
+    times.toSorted((a, b) => a - b)[Math.floor(share * (times.length - 1))] ?? 0;
+  const late = (times: readonly number[]) =>
+    times.filter((time) => time > 1.5 * FRAME).length / times.length;
+  console.log(`drag at ${DROPS} drops, ${shop.ducts.runs.length} runs, ${MOVES} moves`);
+  for (const [name, times] of [
+    ['at rest', still],
+    ['dragging', moving],
+  ] as const) {
+    console.log(
+      `  ${name.padEnd(9)} ${times.length} frames; between frames: median ${at(times, 0.5).toFixed(1)} ms, 95 % ${at(times, 0.95).toFixed(1)} ms, longest ${at(times, 1).toFixed(1)} ms; later than a frame and a half: ${(100 * late(times)).toFixed(0)} %`,
+    );
+  }
+  console.log(
+    `  median of dragging over at rest: ${(at(moving, 0.5) / at(still, 0.5)).toFixed(2)}`,
+  );
+  console.log(`  it went ${went.toFixed(0)} px`);
+} finally {
+  await browser.close();
+  child.kill();
+}
