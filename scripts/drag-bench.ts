@@ -47,10 +47,15 @@ try {
     .getByRole('button', { name: /^Table saw;/ });
   await machine.waitFor();
   await page.waitForTimeout(3000);
+  // From near enough that a machine is larger than its gate's mark; all 60 stay in the drawing.
+  const far = await machine.boundingBox();
+  if (!far) throw new Error('no machine');
+  await page.mouse.move(far.x + far.width / 2, far.y + far.height / 2);
+  for (let i = 0; i < 6; i++) await page.mouse.wheel(0, -200);
+  await page.waitForTimeout(500);
   const box = await machine.boundingBox();
   if (!box) throw new Error('no machine');
-  // By its edge: in a hall this large its gate's mark stands over its middle.
-  const [x, y] = [box.x + box.width - 2, box.y + box.height / 2];
+  const [x, y] = [box.x + box.width * 0.75, box.y + box.height / 2];
 
   /** Times between frames while `act` goes on, ms. */
   const framesOf = async (act: () => Promise<void>): Promise<number[]> => {
@@ -64,7 +69,7 @@ try {
   const moving = await framesOf(async () => {
     for (let i = 0; i < MOVES; i++) {
       const turn = (i / MOVES) * Math.PI;
-      await page.mouse.move(x + 30 * Math.cos(turn) - 30, y + 60 * Math.sin(turn));
+      await page.mouse.move(x + 40 * Math.cos(turn) - 40, y + 60 * Math.sin(turn));
     }
   });
   await page.mouse.up();

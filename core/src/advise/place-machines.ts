@@ -50,21 +50,28 @@ export function judgePlaces(shop: Shop): PlaceScore | null {
   const weighted = weightedWay(before);
   const inTheWay = floorConflicts(shop).length;
   const placed = shop.machines.filter(({ place }) => place);
-  const swaps: Swap[] = [];
-  placed.forEach((one, i) => {
-    for (const other of placed.slice(i + 1)) {
-      const swapped = withSwapped(shop, one, other);
-      const after = waysOf(swapped);
+  const gains = placed.flatMap((one, i) =>
+    placed.slice(i + 1).flatMap((other): Swap[] => {
+      const after = waysOf(withSwapped(shop, one, other));
       const gained = after ? weightedWay(after) : weighted;
-      if (gained > weighted - WORTH_IT || floorConflicts(swapped).length > inTheWay) continue;
-      swaps.push({ one: one.id, other: other.id, weighted: gained });
-    }
-  });
+      return gained > weighted - WORTH_IT
+        ? []
+        : [{ one: one.id, other: other.id, weighted: gained }];
+    }),
+  );
+  // What stands in the way is asked of the best first, and no more than are shown.
+  const swaps: Swap[] = [];
+  for (const swap of gains.toSorted((a, b) => a.weighted - b.weighted)) {
+    if (swaps.length === MOST_SWAPS) break;
+    const [one, other] = [swap.one, swap.other].map((id) => placed.find((each) => each.id === id));
+    if (!one || !other) continue;
+    if (floorConflicts(withSwapped(shop, one, other)).length <= inTheWay) swaps.push(swap);
+  }
   return {
     machines: before.toSorted((a, b) => b.need - a.need),
     weighted,
     total: before.reduce((sum, { way }) => sum + way, 0),
-    swaps: swaps.toSorted((a, b) => a.weighted - b.weighted).slice(0, MOST_SWAPS),
+    swaps,
   };
 }
 

@@ -22,6 +22,15 @@ const setName = (name: string) =>
     draft.shop.name = name;
   });
 
+const setCeiling = (height: number) =>
+  edit(
+    'ceiling',
+    ({ room }) => {
+      room.ceilingHeight = height;
+    },
+    { merge: 'ceiling' },
+  );
+
 beforeEach(async () => {
   closeShop();
   await Promise.all([database.shops.clear(), database.changes.clear()]);
@@ -50,6 +59,29 @@ describe('an open shop', () => {
     setName('One');
     expect(open().saved).toBe('saved');
     expect(await undo()).toBeNull();
+  });
+
+  it('quick edits of one thing are stored once, and undone once', async () => {
+    const before = (await database.shops.get('one'))?.revision ?? 0;
+    for (let i = 0; i < 40; i++) {
+      setCeiling(2 + i / 100);
+    }
+    await saved();
+    expect((await stored())?.room.ceilingHeight).toBeCloseTo(2.39, 9);
+    expect((await database.shops.get('one'))?.revision).toBe(before + 1);
+    expect(await undo()).toBe('ceiling');
+    await saved();
+    expect(open().shop.room.ceilingHeight).toBeNull();
+  });
+
+  it('an edit of another thing, or an undo, stores what waits first', async () => {
+    setCeiling(2.5);
+    setName('Two');
+    expect(await undo()).toBe('name');
+    expect(await undo()).toBe('ceiling');
+    await saved();
+    expect(open().shop.room.ceilingHeight).toBeNull();
+    expect(open().shop.shop.name).toBe('One');
   });
 
   it('undoes and does again, through any mixture of quick edits', async () => {

@@ -2,9 +2,9 @@
 
 import { readShop, type Shop } from '@frank-gauge/core';
 import { liveQuery, type Subscription } from 'dexie';
-import { enablePatches, produceWithPatches } from 'immer';
+import { enablePatches, type Patch, produceWithPatches } from 'immer';
 import { create } from 'zustand';
-import { stepChange, storeChange, type Written } from './change-log';
+import { type Change, stepChange, storeChange, type Written } from './change-log';
 import { database, type ShopRow } from './database';
 
 enablePatches();
@@ -68,6 +68,7 @@ export function openShop(id: string): void {
 }
 
 export function closeShop(): void {
+  releaseGathered();
   watching?.subscription.unsubscribe();
   watching = null;
   known = -1;
@@ -118,9 +119,65 @@ export function edit(label: string, recipe: Recipe, { merge }: EditOptions = {})
   });
   if (patches.length === 0) return;
   set({ ...session, shop, saved: 'saving' });
+  if (joinGathered(session.id, merge, patches, inverse)) return;
   const change = { label, patches, inverse, merge: merge ?? null };
-  enqueue(session.id, true, () => storeChange(database, session.id, change, new Date()));
+  const store = () => storeChange(database, session.id, change, new Date());
+  if (merge === undefined) enqueue(session.id, true, store);
+  else gather(session.id, change, store);
 }
+
+/** Quick edits of one thing are gathered until they rest so long, or have gone on so long, ms. */
+const GATHER_REST = 60;
+const GATHER_MOST = 2000;
+
+/** Quick edits of one thing, shown already, that will be stored as one: a drag writes once. */
+interface Gathered {
+  readonly id: string;
+  readonly change: Change;
+  readonly since: number;
+  readonly release: () => void;
+  timer: ReturnType<typeof setTimeout>;
+}
+
+let gathered: Gathered | null = null;
+
+/** Stores at once what is gathered. */
+function releaseGathered(): void {
+  const released = gathered;
+  if (!released) return;
+  clearTimeout(released.timer);
+  gathered = null;
+  released.release();
+}
+
+function gather(id: string, change: Change, store: () => Promise<Written>): void {
+  let release = () => {};
+  const rested = new Promise<void>((resolve) => {
+    release = resolve;
+  });
+  enqueue(id, true, () => rested.then(store));
+  const timer = setTimeout(releaseGathered, GATHER_REST);
+  gathered = { id, change, since: performance.now(), release, timer };
+}
+
+/** Adds an edit to those of the same thing that wait to be stored; false where none does. */
+function joinGathered(
+  id: string,
+  merge: string | undefined,
+  patches: Patch[],
+  inverse: Patch[],
+): boolean {
+  if (merge === undefined || gathered?.id !== id || gathered.change.merge !== merge) return false;
+  gathered.change.patches.push(...patches);
+  gathered.change.inverse.unshift(...inverse);
+  clearTimeout(gathered.timer);
+  if (performance.now() - gathered.since > GATHER_MOST) releaseGathered();
+  else gathered.timer = setTimeout(releaseGathered, GATHER_REST);
+  return true;
+}
+
+// A page that is left stores what waits, at once.
+if (typeof window !== 'undefined') window.addEventListener('pagehide', releaseGathered);
 
 /** Undoes the last change; answers its label, or null where there is none. */
 export const undo = (): Promise<string | null> => step(-1);
@@ -142,6 +199,7 @@ function enqueue(
   isShown: boolean,
   write: () => Promise<Written>,
 ): Promise<Written | null> {
+  releaseGathered();
   waiting++;
   const done = queue.then(write).then(
     (written) => finish(id, isShown, written),

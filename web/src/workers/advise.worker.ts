@@ -1,5 +1,7 @@
 import {
   arrangeDucts,
+  judgePlaces,
+  type PlaceScore,
   type Routed,
   routeDucts,
   type Shop,
@@ -12,6 +14,9 @@ import { nanoid } from 'nanoid';
 
 /** A shell around the helpers that search long. Stopped by ending the worker. */
 const advise = {
+  place(shop: Shop): PlaceScore | { readonly swaps: null } {
+    return judgePlaces(shop) ?? { swaps: null };
+  },
   size(
     shop: Shop,
     view: View,

@@ -7,10 +7,11 @@ import {
   onFloor,
   planSheet,
   roomFrame,
+  type Spot,
   sheetDxf,
   workingRoom,
 } from '@frank-gauge/core';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { useChoices } from '@/store/choices';
 import { saveFile } from '@/store/save-file';
 import { Button } from '@/ui/button';
@@ -25,6 +26,7 @@ import { DuctHandles } from './ducts/duct-handles';
 import { DuctShapes } from './ducts/duct-shapes';
 import { useDucts } from './ducts/use-ducts';
 import { COLLECTOR } from './edit-things';
+import { useHeld } from './floor-look';
 import { type PlanDrawing, pathOf, planDrawing, zoomed } from './plan-drawing';
 import { Grid, RoomSizes, Walls } from './room-shapes';
 import { useDragPlace } from './use-drag-place';
@@ -37,7 +39,10 @@ export function PlanPicture() {
   const { things } = useStanding();
   const [box, { width, height }] = useSize<HTMLDivElement>();
   const zoom = useZoom();
-  const standing = things.flatMap(({ corners }) => corners);
+  const isHeld = useHeld((held) => held.isHeld);
+  const kept = useRef<readonly Spot[]>([]);
+  if (!isHeld) kept.current = things.flatMap(({ corners }) => corners);
+  const standing = kept.current;
   const whole = planDrawing(shop.room, standing, width, height);
   // The same drawing as long as it looks the same: what is drawn in it need not be drawn anew.
   const drawing = useMemo(

@@ -4,6 +4,7 @@ import { type Spot, toSI } from '@frank-gauge/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useSolvedShop } from '../frame/solved-shop';
 import { moveTo, turnBy } from './edit-things';
+import { hold } from './floor-look';
 import type { PlanDrawing } from './plan-drawing';
 import type { Thing } from './use-standing';
 
@@ -28,9 +29,14 @@ export function useDragPlace({ scale }: PlanDrawing) {
   const drag = useRef<{ id: string; from: Spot; x: number; y: number } | null>(null);
   const grid = GRID[system];
   const snapped = (value: number) => Math.round(value / grid) * grid;
+  const letGo = () => {
+    drag.current = null;
+    hold(false);
+  };
   return ({ id, block }: Thing) => ({
     onPointerDown: (event: PointerEvent<SVGGElement>) => {
       event.currentTarget.setPointerCapture(event.pointerId);
+      hold(true);
       drag.current = { id, from: block.at, x: event.clientX, y: event.clientY };
     },
     onPointerMove: (event: PointerEvent<SVGGElement>) => {
@@ -41,12 +47,8 @@ export function useDragPlace({ scale }: PlanDrawing) {
       const isMoved = Math.hypot(event.clientX - held.x, event.clientY - held.y) > 3;
       if (isMoved && (to.x !== block.at.x || to.y !== block.at.y)) moveTo(id, to);
     },
-    onPointerUp: () => {
-      drag.current = null;
-    },
-    onPointerCancel: () => {
-      drag.current = null;
-    },
+    onPointerUp: letGo,
+    onPointerCancel: letGo,
     onKeyDown: (event: KeyboardEvent<SVGGElement>) => {
       const way = WAYS[event.key];
       if (way) {

@@ -13,8 +13,11 @@ import { useEffect, useMemo, useReducer, useRef } from 'react';
 
 /** A shop of no more drops than this is judged whole in the frame of the edit. */
 const AT_ONCE = 12;
-/** Of a larger one, in each frame as many drops as fit in this, ms: a drag stays smooth. */
+/** Of a larger one, in the frame of an edit as many drops as fit in this, ms: a drag stays smooth. */
 const BUDGET = 3;
+/** The rest when no edit came for so long, ms, so many ms of them at a time. */
+const PAUSE = 40;
+const AFTER_PAUSE = 8;
 
 /** What was judged last, and of which air. */
 interface Judged {
@@ -24,8 +27,8 @@ interface Judged {
 
 /**
  * Every drop's verdict. In a shop of many drops the one that is looked at is judged in the frame of
- * the edit, the others in the frames after it, a few at a time, each from its last solution; until
- * then they say what they said before.
+ * the edit and of the others a few, those that waited longest, each from its last solution; the rest
+ * when the edits pause. Until then they say what they said before.
  *
  * @param air what the verdicts follow from: a new object for every change of it
  */
@@ -40,7 +43,10 @@ export function useVerdicts(
   const kept = useRef<Map<string, Judged>>(new Map());
   const [turn, next] = useReducer((count: number) => count + 1, 0);
   const judge = useMemo(() => dropJudge(shop, tree, view, rule), [air, view, rule]);
+  const lastTurn = useRef(0);
   const { verdicts, isDone } = useMemo(() => {
+    const isTurn = turn !== lastTurn.current;
+    lastTurn.current = turn;
     const before = kept.current;
     const after = new Map<string, Judged>();
     const isFresh = (drop: Drop) => before.get(drop.id)?.air === judge;
@@ -53,6 +59,7 @@ export function useVerdicts(
       return { air: judge, verdict: judge(drop, from) };
     };
     const started = performance.now();
+    const budget = isTurn ? AFTER_PAUSE : BUDGET;
     const isSmall = tree.drops.length <= AT_ONCE;
     // Those that waited longest come first: whoever was judged last stands last in the map.
     const order = [...before.keys()];
@@ -63,7 +70,7 @@ export function useVerdicts(
     for (const drop of waiting) {
       const old = before.get(drop.id);
       if (old && isFresh(drop)) fresh.push([drop.id, old]);
-      else if (!old || isSmall || drop.id === looked || performance.now() - started < BUDGET) {
+      else if (!old || isSmall || drop.id === looked || performance.now() - started < budget) {
         fresh.push([drop.id, again(drop)]);
       } else {
         isAll = false;
@@ -77,8 +84,8 @@ export function useVerdicts(
   }, [judge, tree, looked, turn]);
   useEffect(() => {
     if (isDone) return;
-    const frame = requestAnimationFrame(next);
-    return () => cancelAnimationFrame(frame);
+    const timer = setTimeout(next, PAUSE);
+    return () => clearTimeout(timer);
   }, [isDone, verdicts]);
   return verdicts;
 }

@@ -2,7 +2,7 @@
 
 import {
   formatShort,
-  judgePlaces,
+  type PlaceScore,
   type Routed,
   type RouteProposal,
   type RouteWay,
@@ -11,7 +11,7 @@ import {
   type WhyNotRouted,
 } from '@frank-gauge/core';
 import { proxy } from 'comlink';
-import { type ReactNode, useMemo } from 'react';
+import type { ReactNode } from 'react';
 import { useChoices } from '@/store/choices';
 import { Button } from '@/ui/button';
 import { useSolvedShop } from '../../frame/solved-shop';
@@ -51,36 +51,51 @@ function Helper({
 /** The biggest chip makers nearest: how far from that, and which two had better change. */
 function PlaceIt() {
   const { shop, system } = useSolvedShop();
-  const { machines, collector, room } = shop;
-  const score = useMemo(() => judgePlaces(shop), [machines, collector, room]);
+  const { machines } = shop;
+  const { advice, start, stop, forget } = useAdvice<PlaceScore | { readonly swaps: null }>();
   const name = (id: string) => machines.find((machine) => machine.id === id)?.name ?? '';
   const write = (value: number) => formatShort(value, 'length', system);
+  const score = advice.kind === 'done' ? advice.answer : null;
   return (
     <Helper title="Place it" about="The biggest chip makers stand best nearest the blower.">
-      {score === null ? (
-        <p className="text-[14px]">Place machines and the collector first.</p>
-      ) : (
+      <Searching
+        name="Place it"
+        advice={advice}
+        onStart={() => start((advise) => advise.place(shop))}
+        onStop={stop}
+      />
+      {score?.swaps === null && (
+        <p role="alert" className="text-[14px]">
+          ▼ Place machines and the collector first.
+        </p>
+      )}
+      {score && score.swaps !== null && (
         <>
           <p className="text-[14px]">
             The air needed goes {write(score.weighted)} on average, {write(score.total)} all ways
             together; most is needed by {name(score.machines[0]?.machine ?? '')}.
           </p>
-          {score.swaps.length === 0 ? (
+          {score.swaps.length === 0 && (
             <p className="text-[14px]">No two of them had better change places.</p>
-          ) : (
-            <ul>
-              {score.swaps.map(({ one, other, weighted }) => (
-                <li key={`${one} ${other}`} className="flex items-center gap-2 text-[14px]">
-                  <span className="min-w-0 flex-1">
-                    {name(one)} and {name(other)}: {write(weighted)}
-                  </span>
-                  <Button look="quiet" onClick={() => takeSwap(one, other)}>
-                    Change places
-                  </Button>
-                </li>
-              ))}
-            </ul>
           )}
+          <ul aria-label="Machines that had better change places">
+            {score.swaps.map(({ one, other, weighted }) => (
+              <li key={`${one} ${other}`} className="flex items-center gap-2 text-[14px]">
+                <span className="min-w-0 flex-1">
+                  {name(one)} and {name(other)}: {write(weighted)}
+                </span>
+                <Button
+                  look="quiet"
+                  onClick={() => {
+                    takeSwap(one, other);
+                    forget();
+                  }}
+                >
+                  Change places
+                </Button>
+              </li>
+            ))}
+          </ul>
         </>
       )}
     </Helper>
