@@ -5,7 +5,9 @@ import { CHROMIUM_FLAGS } from './chromium.mjs';
 import { build, CHROMIUM, freePort, isBuilt, ROOT, startApp } from './machine.mjs';
 
 const PICTURES = [
-  { name: 'floor', path: 'floor' },
+  { name: 'floor', path: 'floor', press: 'Planer drop' },
+  { name: 'floor-isometric', path: 'floor', look: 'Isometric' },
+  { name: 'floor-3d-dark', path: 'floor', look: '3D', theme: 'dark' },
   { name: 'collector', path: 'collector' },
   { name: 'stack', path: 'collector/stack' },
   { name: 'stack-dark', path: 'collector/stack', theme: 'dark' },
@@ -33,6 +35,8 @@ for (const {
   theme = 'light',
   width = 1280,
   height = 800,
+  press = null,
+  look = null,
 } of PICTURES) {
   const context = await browser.newContext({ viewport: { width, height } });
   await context.addCookies([{ name: 'theme', value: theme, url: address }]);
@@ -42,6 +46,9 @@ for (const {
   if (path === null) await page.goto(`${address}${own}`);
   else await page.goto(`${address}/shop/heron-slip/${path}`);
   await page.waitForTimeout(900);
+  if (press) await page.getByRole('button', { name: new RegExp(`^${press} \\d`) }).click();
+  if (look) await page.getByRole('radio', { name: look }).click();
+  await page.waitForTimeout(look === '3D' ? 2500 : 500);
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) });
   await context.close();
 }

@@ -11,6 +11,13 @@ const ledger = (page: Page) => page.getByRole('region', { name: 'What stands in 
 const inPlan = (page: Page, name: string) =>
   plan(page).getByRole('button', { name: new RegExp(`^${name};`) });
 
+/** The demo's floor. */
+async function openFloor(page: Page): Promise<void> {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/floor');
+  await expect(page.getByRole('heading', { name: 'Room and machines' })).toBeVisible();
+}
+
 /** A new shop with an empty room of 24 by 20 ft, its floor open. */
 async function emptyRoom(page: Page): Promise<void> {
   await page.goto('/');
@@ -202,7 +209,7 @@ test('three machines and a branched duct by mouse, then by keyboard alone: the s
   const undo = page.getByRole('button', { name: /^Undo/ });
   await expect(undo).toBeEnabled();
   for (let step = 0; step < 80 && (await undo.isEnabled()); step++) {
-    await undo.click();
+    await page.locator('body').press('Control+z');
     await saved(page);
   }
   await expect(inPlan(page, 'Table saw')).toHaveCount(0);
@@ -214,7 +221,7 @@ test('a machine dragged takes its duct along, and its flow follows; undone back 
 }) => {
   await openDemo(page);
   const before = await flowOf(page, 'Planer');
-  await page.goto('/shop/heron-slip/floor');
+  await openFloor(page);
   const length = page.getByRole('button', { name: /^Planer drop / });
   await expect(length).toContainText('3.42 ft');
   const from = await middleOf(inPlan(page, 'Planer'));
@@ -228,4 +235,121 @@ test('a machine dragged takes its duct along, and its flow follows; undone back 
   expect(await flowOf(page, 'Planer')).toBeLessThan(before);
   await page.locator('body').press('Control+z');
   await expect.poll(() => flowOf(page, 'Planer')).toBe(before);
+});
+
+test('a bend is dragged and typed, made otherwise, and the drop’s figures follow', async ({
+  page,
+}) => {
+  await openFloor(page);
+  await page.getByRole('button', { name: /^Table saw drop \d/ }).click();
+  const figures = page.getByRole('region', { name: 'Figures of Table saw drop' });
+  await expect(figures).toContainText('Wye, 45°');
+  const height = page.getByLabel('Height, hose end of Table saw drop');
+  await height.fill('5 ft');
+  await expect(page.getByRole('button', { name: /^Table saw drop \d/ })).toContainText('12.47 ft');
+  await page
+    .getByLabel('How bend 1 of Table saw drop is made')
+    .selectOption({ label: 'two half turns, five-piece' });
+  await expect(figures.getByRole('cell', { name: 'Elbow' })).toHaveCount(3);
+  const bend = plan(page).getByRole('button', { name: /^Bend 3 of Table saw drop/ });
+  await bend.focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByLabel('From the front, bend 2 of Table saw drop')).toHaveValue(/^17\.6/);
+  await page.keyboard.press('PageDown');
+  await expect(page.getByLabel('Height, bend 2 of Table saw drop')).toHaveValue(/^7\.95/);
+  await page.getByRole('button', { name: 'Add a bend' }).click();
+  await page.getByRole('button', { name: 'Split', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Table saw drop 2 / })).toBeVisible();
+});
+
+test('gates are tapped on the plan, and a branch is taken out and brought back', async ({
+  page,
+}) => {
+  await openFloor(page);
+  const gate = plan(page).getByRole('button', { name: 'Gate of Table saw drop' });
+  await expect(gate).toHaveAttribute('aria-pressed', 'false');
+  await gate.focus();
+  await page.keyboard.press('Enter');
+  await expect(gate).toHaveAttribute('aria-pressed', 'true');
+  await expect(
+    page.getByRole('group', { name: 'Gates' }).getByRole('button', { name: /Table saw/ }),
+  ).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: /^Far end \d/ }).click();
+  await page.getByRole('button', { name: 'Take out, with 2 behind it' }).click();
+  await expect(ledger(page)).toContainText('Planer has no duct.');
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(ledger(page)).not.toContainText('Planer has no duct.');
+});
+
+test('a machine copied comes with its duct; one removed takes its duct along', async ({ page }) => {
+  await openFloor(page);
+  await page.getByRole('button', { name: /^Band saw \d/ }).click();
+  await page.getByRole('button', { name: 'Copy, with its duct' }).click();
+  await expect(page.getByRole('button', { name: /^Band saw 2 drop \d/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove it' }).click();
+  await expect(page.getByRole('button', { name: /^Band saw 2 / })).toHaveCount(0);
+});
+
+test('what cannot be led is said, and nothing changes', async ({ page }) => {
+  await openFloor(page);
+  await plan(page).press('d');
+  await page.getByLabel('Begin at').selectOption('the collector');
+  await page.getByRole('button', { name: 'Finish the duct' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Lay a point first' })).toBeVisible();
+  await page.getByLabel('Ends at').selectOption('Far end, halfway');
+  await page.getByRole('button', { name: 'Finish the duct' }).click();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'A duct needs one end that brings air' }),
+  ).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Far end \d/ }).click();
+  await page.getByLabel('Height, upstream end of Far end').fill('-3');
+  await expect(page.getByRole('alert').filter({ hasText: /too little/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Far end \d/ })).toContainText('12 ft');
+});
+
+test('from the side, in isometric and in 3D; each sheet is saved', async ({ page }) => {
+  await openFloor(page);
+  await page.getByRole('radio', { name: 'Front' }).click();
+  await expect(page.getByRole('group', { name: 'Elevation from the front' })).toBeVisible();
+  const svg = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as SVG' }).click();
+  expect((await svg).suggestedFilename()).toBe('front 1 to 50.svg');
+  await page.getByRole('radio', { name: 'Isometric' }).click();
+  await expect(page.getByText('hose 7 ft')).toBeVisible();
+  const dxf = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as DXF' }).click();
+  expect((await dxf).suggestedFilename()).toBe('isometric.dxf');
+  await page.getByRole('button', { name: 'Nearer' }).click();
+  await page.getByRole('button', { name: 'Show the whole' }).click();
+  await page.getByRole('radio', { name: '3D' }).click();
+  await expect(
+    page.getByRole('region', { name: /^The shop in 3D/ }).or(page.getByText('shows no 3D here')),
+  ).toBeVisible();
+});
+
+test('it routes, sizes and places; what is taken is undone in one step', async ({ page }) => {
+  test.setTimeout(120_000);
+  await openFloor(page);
+  const before = await ductList(page);
+  await page.getByRole('button', { name: 'Route it' }).click();
+  const ways = page.getByRole('list', { name: 'Ways to lead the ducts' });
+  await expect(ways.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 });
+  await page.getByRole('button', { name: 'Take Least duct' }).click();
+  await expect(page.getByRole('button', { name: /^Main 6 in/ })).toBeVisible();
+  await expect(ledger(page)).not.toContainText('against the flow');
+  await saved(page);
+  await page.locator('body').press('Control+z');
+  await expect.poll(() => ductList(page)).toEqual(before);
+
+  await page.getByRole('button', { name: 'Size it' }).click();
+  await expect(page.getByText(/choices tried/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Take these sizes' }).click();
+  await saved(page);
+
+  await page.getByRole('button', { name: 'Place it' }).click();
+  const swaps = page.getByRole('list', { name: 'Machines that had better change places' });
+  await expect(swaps.getByRole('listitem').first()).toBeVisible();
+  await swaps.getByRole('button', { name: 'Change places' }).first().click();
+  await expect(page.getByText('They have changed places')).toBeVisible();
 });

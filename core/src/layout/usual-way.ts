@@ -17,13 +17,13 @@ import {
 } from './space';
 
 /** Room a hose wants to turn upward at a port, m; the height of a gate a hand reaches: practice. */
-const HOSE_REACH = 0.3;
-const GATE_HEIGHT = 1.1;
+export const HOSE_REACH = 0.3;
+export const GATE_HEIGHT = 1.1;
 /** Under the ceiling, and where none is known, m: common practice, no source. */
-const UNDER_CEILING = 0.3;
+export const UNDER_CEILING = 0.3;
 const USUAL_HEIGHT = 2.3;
 /** How far ahead of a main its branch turns into the wye, in diameters: common practice, no source. */
-const WYE_REACH = 2;
+export const WYE_REACH = 2;
 /** An elbow's radius, in diameters. */
 const ELBOW_REACH = 1.5;
 /** A way that meets a main at more than 60° and less than 120° gets a wye turned with the flow. */

@@ -6,6 +6,7 @@ import { DOUBT } from '../verdict/flow-uncertainty';
 import { airAndDuct } from './air-and-duct';
 import type { CoefficientGroup } from './coefficient';
 import { collector } from './collector';
+import { ductsOnTheFloor } from './ducts-on-the-floor';
 import { fittings } from './fittings';
 import { stackAndNoise } from './stack-and-noise';
 
@@ -72,4 +73,5 @@ export const coefficientGroups = (): CoefficientGroup[] => [
       origin: 'estimate',
     })),
   },
+  ...ductsOnTheFloor(),
 ];

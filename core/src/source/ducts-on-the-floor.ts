@@ -1,0 +1,61 @@
+import { USUAL_BEND } from '../layout/bend-geometry';
+import { THROUGH } from '../layout/laid-runs';
+import { BESIDE_WALL, FLOOR_DUCT, HEAD_HEIGHT, INLET_STRAIGHT } from '../layout/layout-limits';
+import { USUAL_SLACK } from '../layout/lead-duct';
+import { GATE_HEIGHT, HOSE_REACH, UNDER_CEILING, WYE_REACH } from '../layout/usual-way';
+import { MACHINE_KINDS } from '../shop/machine-kinds';
+import { type CoefficientGroup, FROM_MEMORY, plain } from './coefficient';
+
+/** How ducts are led on the floor when nobody says otherwise, and where it warns of them. */
+export const ductsOnTheFloor = (): CoefficientGroup[] => [
+  {
+    title: 'Ducts as they are drawn',
+    about:
+      'what a new duct is made of, and where the drawing warns; a leg that meets the next within 15° goes straight through a junction',
+    source: `common practice, no source; straight duct ahead of the inlet: AMCA 201 (${FROM_MEMORY})`,
+    coefficients: [
+      plain('Radius of a new bend, in diameters', USUAL_BEND.radiusRatio, 'practice'),
+      {
+        name: 'Straight through a junction, up to',
+        value: THROUGH,
+        kind: 'angle',
+        origin: 'estimate',
+      },
+      {
+        name: 'A hose, longer than its straight line by',
+        value: USUAL_SLACK,
+        kind: 'ratio',
+        origin: 'practice',
+      },
+      { name: 'From a port to its riser', value: HOSE_REACH, kind: 'diameter', origin: 'practice' },
+      { name: 'A gate, over the floor', value: GATE_HEIGHT, kind: 'diameter', origin: 'practice' },
+      {
+        name: 'Ducts, under the ceiling',
+        value: UNDER_CEILING,
+        kind: 'diameter',
+        origin: 'practice',
+      },
+      plain('Turn into a wye, in diameters ahead of the main', WYE_REACH, 'practice'),
+      plain('Straight duct ahead of the inlet, in diameters', INLET_STRAIGHT, 'standard'),
+      { name: 'Clears a head', value: HEAD_HEIGHT, kind: 'diameter', origin: 'practice' },
+      { name: 'Lies on the floor, up to', value: FLOOR_DUCT, kind: 'diameter', origin: 'practice' },
+      {
+        name: 'Nobody walks, from a wall',
+        value: BESIDE_WALL,
+        kind: 'diameter',
+        origin: 'practice',
+      },
+    ],
+  },
+  {
+    title: 'Ports, over the floor',
+    about: 'where a machine of its kind usually has its port, until it is measured',
+    source: 'common practice, no source',
+    coefficients: Object.values(MACHINE_KINDS).map(({ name, portHeight }) => ({
+      name,
+      value: portHeight,
+      kind: 'diameter' as const,
+      origin: 'practice' as const,
+    })),
+  },
+];
