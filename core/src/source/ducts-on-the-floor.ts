@@ -52,7 +52,7 @@ export const ductsOnTheFloor = (): CoefficientGroup[] => [
     about: 'where a machine of its kind usually has its port, until it is measured',
     source: 'common practice, no source',
     coefficients: Object.values(MACHINE_KINDS).map(({ name, portHeight }) => ({
-      name,
+      name: `${name}, its port`,
       value: portHeight,
       kind: 'diameter' as const,
       origin: 'practice' as const,
