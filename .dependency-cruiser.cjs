@@ -65,7 +65,7 @@ const MAY_IMPORT = {
     'verdict',
   ],
   answer: ['air', 'fitting', 'collector', 'shop', 'layout', 'network', 'reading', 'verdict'],
-  advise: ['quantity', 'air', 'duct', 'shop', 'floor', 'layout', 'network', 'verdict'],
+  advise: ['quantity', 'duct', 'shop', 'stack', 'floor', 'layout', 'network', 'verdict'],
 };
 
 const roomRules = ROOMS.map((room) => ({
