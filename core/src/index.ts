@@ -2,10 +2,10 @@ export { judgePlaces, type PlaceScore, swapMachines } from './advise/place-machi
 export {
   type Routed,
   type RouteProposal,
-  type RouteWay,
   routeDucts,
   type WhyNotRouted,
 } from './advise/route-ducts';
+export type { RouteWay } from './advise/route-weighing';
 export { type SizedDucts, sizeDucts, type Unmet } from './advise/size-ducts';
 export { type Air, airAtSite, STANDARD_DENSITY } from './air/air-at-site';
 export { circleArea, velocityPressure } from './air/velocity-pressure';

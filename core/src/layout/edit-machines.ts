@@ -1,7 +1,7 @@
 import { freePlace } from '../floor/edit-floor';
 import { machineSize } from '../floor/standing';
-import { freeName, type NewId } from '../shop/edit-ducts';
-import { MACHINE_KINDS, type MachineKindId } from '../shop/machine-kinds';
+import { freeName, type NewId, newMachine } from '../shop/edit-ducts';
+import type { MachineKindId } from '../shop/machine-kinds';
 import type { Machine, Run, Shop } from '../shop/schema';
 import { takeOutDucts } from './edit-route';
 import { type Led, leadDuct, rejoin, runFromPort } from './lead-duct';
@@ -28,41 +28,13 @@ export function leadUsual(
   return leadDuct(shop, from, way.to, { between: way.between, hasHose: true }, newId);
 }
 
-/** A machine of a kind, where there is room for it. Returns its id. */
+/** Adds a machine of a kind where there is room for it. Returns its id. */
 export function addMachine(shop: Shop, kindId: MachineKindId, newId: NewId): string {
-  const kind = MACHINE_KINDS[kindId];
-  const isUs = shop.shop.units === 'us';
-  const to = (value: number, step: number) =>
-    isUs ? value : Math.max(step, Math.round(value / step) * step);
-  const id = newId();
-  const own: Machine = {
-    id,
-    name: freeName(
-      kind.name.split(',')[0] ?? kind.name,
-      shop.machines.map(({ name }) => name),
-    ),
-    kind: kindId,
-    place: null,
-    turn: 0,
-    size: null,
-    feed: null,
-    chips: kind.chips,
-    ports: [
-      {
-        id: newId(),
-        name: '',
-        at: null,
-        diameter: to(kind.diameter, 0.025),
-        need: { kind: 'flow', flow: to(kind.flow, 10 / 3600) },
-        entryLoss: kind.entryLoss,
-        openTime: null,
-      },
-    ],
-  };
+  const own = newMachine(shop, kindId, newId);
   const { width, depth } = machineSize(own);
   own.place = { ...freePlace(shop, width, depth) };
   shop.machines.push(own);
-  return id;
+  return own.id;
 }
 
 /** Takes a machine away with the drops that serve it. */

@@ -1,6 +1,6 @@
 import { toSI } from '../quantity/units';
 import { MACHINE_KINDS, type MachineKindId } from './machine-kinds';
-import type { Gate, Run, Shop } from './schema';
+import type { Gate, Machine, Run, Shop } from './schema';
 
 /**
  * Changes to a shop's ducts. Each is a recipe: it changes the draft it is given (an immer draft, or
@@ -71,26 +71,16 @@ export function addRun(shop: Shop, node: string, newId: NewId): string {
   return id;
 }
 
-/**
- * Adds a machine of a kind with the drop that serves it: pipe down, one elbow, a gate, a hose. The
- * drop ends at `node`. Returns the run's id.
- */
-export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: NewId): string {
+/** A machine of a kind, not placed yet, with one port, by what such a machine usually needs. */
+export function newMachine(shop: Shop, kindId: MachineKindId, newId: NewId): Machine {
   const kind = MACHINE_KINDS[kindId];
   const isUs = shop.shop.units === 'us';
-  const name = freeName(
-    kind.name.split(',')[0] ?? kind.name,
-    shop.machines.map((machine) => machine.name),
-  );
-  const machine = newId();
-  const port = newId();
-  const from = newId();
-  const id = newId();
-  const diameter = isUs ? kind.diameter : roundTo(kind.diameter, METRIC_STEP);
-  const flow = isUs ? kind.flow : roundTo(kind.flow, toSI(10, 'm3h'));
-  shop.machines.push({
-    id: machine,
-    name,
+  return {
+    id: newId(),
+    name: freeName(
+      kind.name.split(',')[0] ?? kind.name,
+      shop.machines.map((machine) => machine.name),
+    ),
     kind: kindId,
     place: null,
     turn: 0,
@@ -99,16 +89,34 @@ export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: 
     chips: kind.chips,
     ports: [
       {
-        id: port,
+        id: newId(),
         name: '',
         at: null,
-        diameter,
-        need: { kind: 'flow', flow },
+        diameter: isUs ? kind.diameter : roundTo(kind.diameter, METRIC_STEP),
+        need: {
+          kind: 'flow',
+          flow: isUs ? kind.flow : roundTo(kind.flow, toSI(10, 'm3h')),
+        },
         entryLoss: kind.entryLoss,
         openTime: null,
       },
     ],
-  });
+  };
+}
+
+/**
+ * Adds a machine of a kind with the drop that serves it: pipe down, one elbow, a gate, a hose. The
+ * drop ends at `node`. Returns the run's id.
+ */
+export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: NewId): string {
+  const isUs = shop.shop.units === 'us';
+  const added = newMachine(shop, kindId, newId);
+  const { id: machine, name } = added;
+  const port = added.ports[0]?.id ?? '';
+  const diameter = added.ports[0]?.diameter ?? MACHINE_KINDS[kindId].diameter;
+  const from = newId();
+  const id = newId();
+  shop.machines.push(added);
   shop.ducts.nodes.push({ id: from, kind: { kind: 'port', machine, port }, at: null, style: {} });
   shop.ducts.runs.push({
     id,
