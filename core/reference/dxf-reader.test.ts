@@ -5,11 +5,14 @@ import { describe, expect, it } from 'vitest';
 import { setRoomSize } from '../src/floor/edit-floor';
 import { outlineFromDxf } from '../src/floor/outline-from-dxf';
 import { floorArea } from '../src/floor/room-outline';
+import { ductLines } from '../src/layout/duct-lines';
+import { elevationSheet } from '../src/layout/sheets/elevation-sheet';
+import { isometricSheet } from '../src/layout/sheets/isometric-sheet';
 import { planSheet } from '../src/layout/sheets/plan-sheet';
 import { SHEET_LAYERS } from '../src/layout/sheets/sheet';
 import { sheetDxf } from '../src/layout/sheets/sheet-dxf';
 import type { Shop } from '../src/shop/schema';
-import { copyOf, threeBranchShop } from './sample-shops';
+import { copyOf, drawnShop, threeBranchShop } from './sample-shops';
 
 /** A room of 8 × 6 m with a door, a window, a post, a planer turned by a quarter, and a collector. */
 function laidOut(): Shop {
@@ -84,6 +87,48 @@ describe('a plan as DXF, read by another program', () => {
     expect(again.note).toBe('');
     expect(again.outline).toHaveLength(4);
     expect(floorArea(again.outline)).toBeCloseTo(48, 6);
+  });
+});
+
+describe('ducts as DXF, read by another program', () => {
+  const shop = drawnShop(3);
+  const lines = [...ductLines(shop).lines.values()];
+  const entitiesOf = (items: Parameters<typeof sheetDxf>[0], layer: keyof typeof SHEET_LAYERS) =>
+    read(sheetDxf(items)).entities.filter((entity) => entity.layer === SHEET_LAYERS[layer].name);
+  const length = ({ vertices, start, end }: Entity) => {
+    const points = vertices ?? [start, end];
+    return points.slice(1).reduce((sum, at, i) => {
+      const before = points[i];
+      return at && before ? sum + Math.hypot(at.x - before.x, at.y - before.y) : sum;
+    }, 0);
+  };
+
+  it('each run is one centreline in millimetres: in the elevation as high as it rises', () => {
+    const items = elevationSheet(shop, 'front');
+    const centrelines = entitiesOf(items, 'centrelines');
+    expect(centrelines).toHaveLength(lines.length);
+    const drawn = lines.map(({ legs }) =>
+      legs.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.z - from.z), 0),
+    );
+    expect(centrelines.map((each) => length(each) / 1000)).toEqual(
+      drawn.map((each) => expect.closeTo(each, 6)),
+    );
+  });
+
+  it('in isometric legs along the room’s axes keep their length; sizes stand on their own layer', () => {
+    const items = isometricSheet(shop);
+    const level = lines.filter(({ legs }) =>
+      legs.every(({ way }) => Math.max(Math.abs(way.x), Math.abs(way.y), Math.abs(way.z)) > 0.999),
+    );
+    expect(level.length).toBeGreaterThan(0);
+    const drawn = entitiesOf(items, 'centrelines').map((each) => length(each) / 1000);
+    for (const { legs } of level) {
+      const whole = legs.reduce((sum, leg) => sum + leg.length, 0);
+      expect(Math.min(...drawn.map((each) => Math.abs(each - whole)))).toBeLessThan(1e-6);
+    }
+    const texts = entitiesOf(items, 'sizes').map(({ string }) => string);
+    expect(texts.filter((text) => text?.startsWith('hose'))).toHaveLength(3);
+    expect(entitiesOf(items, 'gates')).toHaveLength(3);
   });
 });
 

@@ -78,7 +78,7 @@ export function tellDuct(conflict: DuctConflict, system: UnitSystem, names: Name
         `Its top is ${write(conflict.short)} too high.`,
       );
     case 'into the floor':
-      return wrong(`${run} goes into the floor.`, `By ${write(conflict.short)}.`);
+      return wrong(`${run} goes into the floor.`, `It lies ${write(conflict.short)} too deep.`);
     case 'below head height':
       return wrong(
         `${run} hangs where heads are.`,

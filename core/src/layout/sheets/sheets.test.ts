@@ -1,0 +1,126 @@
+import { describe, expect, it } from 'vitest';
+import { drawnShop } from '../../../reference/sample-shops';
+import { ductLines } from '../duct-lines';
+import { ELEVATIONS, elevationSheet } from './elevation-sheet';
+import { isometric, isometricSheet } from './isometric-sheet';
+import { planSheet } from './plan-sheet';
+import { type SHEET_LAYERS, type SheetItem, sheetExtent } from './sheet';
+import { machineHeight, solidsOf } from './solids';
+
+const on = (items: readonly SheetItem[], layer: keyof typeof SHEET_LAYERS) =>
+  items.filter((item) => item.layer === layer);
+
+const texts = (items: readonly SheetItem[], layer: keyof typeof SHEET_LAYERS) =>
+  on(items, layer).flatMap((item) => (item.kind === 'text' ? [item.text] : []));
+
+describe('the isometric projection', () => {
+  it('keeps lengths along its three axes, which lie 120° apart', () => {
+    const origin = isometric({ x: 0, y: 0, z: 0 });
+    const axes = [
+      { x: 1, y: 0, z: 0 },
+      { x: 0, y: 1, z: 0 },
+      { x: 0, y: 0, z: 1 },
+    ].map((axis) => isometric(axis));
+    expect(origin).toEqual({ x: 0, y: 0 });
+    for (const { x, y } of axes) expect(Math.hypot(x, y)).toBeCloseTo(1, 12);
+    const angles = axes.map(({ x, y }) => Math.round((Math.atan2(y, x) * 180) / Math.PI));
+    expect(angles).toEqual([30, 150, 90]);
+  });
+
+  it('of a known point, by hand: 2 to the right, 1 back, 3 up', () => {
+    // (2 − 1)·cos 30° = 0.866; (2 + 1)·sin 30° + 3 = 4.5.
+    const { x, y } = isometric({ x: 2, y: 1, z: 3 });
+    expect(x).toBeCloseTo(0.866, 3);
+    expect(y).toBeCloseTo(4.5, 12);
+  });
+});
+
+describe('sheets of a drawn shop', () => {
+  const shop = drawnShop(4);
+  const { lines } = ductLines(shop);
+
+  it('the plan has every run’s centreline, as long seen from above as it is level', () => {
+    const items = on(planSheet(shop), 'centrelines');
+    expect(items).toHaveLength(lines.size);
+    for (const item of items) {
+      if (item.kind !== 'line') throw new Error('no line');
+      const legs = lines.get(item.run ?? '')?.legs ?? [];
+      const level = legs.reduce(
+        (sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.y - from.y),
+        0,
+      );
+      const drawn = item.points.reduce((sum, at, i) => {
+        const before = item.points[i - 1];
+        return before ? sum + Math.hypot(at.x - before.x, at.y - before.y) : sum;
+      }, 0);
+      expect(drawn).toBeCloseTo(level, 9);
+    }
+  });
+
+  it('a riser is its duct’s circle in the plan, and a strip as wide as it in an elevation', () => {
+    const riser = [...lines.values()].find(({ legs }) => legs.some(({ way }) => way.z > 0.99));
+    const leg = riser?.legs.find(({ way }) => way.z > 0.99);
+    if (!riser || !leg) throw new Error('no riser');
+    const { diameter, id } = riser.run;
+    const above = on(planSheet(shop), 'ducts').filter(
+      (item) => item.kind !== 'text' && item.run === id,
+    );
+    expect(above.some((item) => item.kind === 'circle' && item.radius === diameter / 2)).toBe(true);
+    const strips = on(elevationSheet(shop, 'front'), 'ducts').flatMap((item) =>
+      item.kind === 'line' && item.run === id ? [item.points] : [],
+    );
+    const widths = strips.map(
+      (points) => Math.max(...points.map(({ x }) => x)) - Math.min(...points.map(({ x }) => x)),
+    );
+    expect(Math.min(...widths)).toBeCloseTo(diameter, 9);
+  });
+
+  it('elevations are as wide as the room is from there, and as high', () => {
+    for (const [side, width] of [
+      ['front', Math.max(...shop.room.outline.map(({ x }) => x))],
+      ['left', Math.max(...shop.room.outline.map(({ y }) => y))],
+    ] as const) {
+      const extent = sheetExtent(on(elevationSheet(shop, side), 'walls'));
+      expect(extent?.width).toBeCloseTo(width, 9);
+      expect(extent?.height).toBeCloseTo(shop.room.ceilingHeight ?? 0, 9);
+    }
+    // What is left from the front is right from the back.
+    const at = { x: 3, y: 2, z: 1 };
+    expect(ELEVATIONS.back(at).x).toBe(-ELEVATIONS.front(at).x);
+    expect(ELEVATIONS.right(at).x).toBe(-ELEVATIONS.left(at).x);
+  });
+
+  it('the isometric says each hose, each leg worth saying and each run’s size, the longest first', () => {
+    const sizes = texts(isometricSheet(shop), 'sizes');
+    expect(sizes.filter((text) => text.startsWith('hose'))).toHaveLength(4);
+    const sized = sizes.filter((text) => text.includes(' in., '));
+    expect(sized.length).toBeGreaterThanOrEqual(4);
+    const feet = sizes.flatMap((text) =>
+      Number.parseFloat(text.split(/in\., |hose /).at(-1) ?? ''),
+    );
+    expect(feet).toEqual(feet.toSorted((a, b) => b - a));
+  });
+
+  it('machines are as high as their table or their port; a floor sweep is low', () => {
+    const heights = new Map(shop.machines.map((machine) => [machine.kind, machineHeight(machine)]));
+    expect(heights.get('tableSaw')).toBe(0.86);
+    expect(heights.get('sawGuard')).toBeGreaterThan(2);
+    const solids = solidsOf(shop);
+    expect(solids.filter(({ layer }) => layer === 'machines')).toHaveLength(4);
+    expect(solids.filter(({ layer }) => layer === 'collector').map(({ name }) => name)).toContain(
+      'separator',
+    );
+  });
+
+  it('of an empty shop nothing is drawn', () => {
+    const bare = { ...shop, machines: [], room: { ...shop.room, outline: [], posts: [] } };
+    const nowhere = {
+      ...bare,
+      collector: { ...shop.collector, place: null },
+      ducts: { ...shop.ducts, runs: [], nodes: [] },
+    };
+    expect(sheetExtent(planSheet(nowhere))).toBeNull();
+    expect(sheetExtent(isometricSheet(nowhere))).toBeNull();
+    expect(elevationSheet(nowhere, 'front')).toEqual([]);
+  });
+});
