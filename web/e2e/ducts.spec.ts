@@ -315,6 +315,11 @@ test('from the side, in isometric and in 3D; each sheet is saved', async ({ page
   const svg = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as SVG' }).click();
   expect((await svg).suggestedFilename()).toBe('front 1 to 50.svg');
+  await page.getByRole('button', { name: 'Print' }).click();
+  const print = page.frameLocator('iframe[title="Elevation from the front to print"]');
+  await expect(
+    print.getByText(/1 to \d+\. Printed at 100 %, this ruler is 100 mm long/),
+  ).toBeAttached();
   await page.getByRole('radio', { name: 'Isometric' }).click();
   await expect(page.getByText('hose 7 ft')).toBeVisible();
   const dxf = page.waitForEvent('download');

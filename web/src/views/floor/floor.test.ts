@@ -1,6 +1,7 @@
 import { type DuctConflict, newShop, toSI } from '@frank-gauge/core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { tellDuct, whyNotLed } from '@/words/duct-words';
+import { checkRuler, printScale } from '../parts/print-drawing';
 import { airTone } from './ducts/air-tone';
 import { addPoint, begin, takeBack, takeTool, useDrawing } from './ducts/drawing-state';
 import { planDrawing, zoomed } from './plan-drawing';
@@ -89,6 +90,23 @@ describe('a duct that is being drawn', () => {
     addPoint(at);
     takeTool('move');
     expect(useDrawing.getState()).toMatchObject({ tool: 'move', begun: null, points: [] });
+  });
+});
+
+describe('a drawing on paper', () => {
+  it('is at the largest scale that fits either sheet, whichever way it lies', () => {
+    // By hand: 9.6 m at 1 to 50 is 192 mm, 6.1 m is 122 mm; 1 to 25 would take 384.
+    expect(printScale(9.6, 6.1)).toBe(50);
+    expect(printScale(6.1, 9.6)).toBe(50);
+    expect(printScale(2, 1.5)).toBe(10);
+    expect(printScale(40, 10)).toBe(200);
+  });
+
+  it('has a ruler of a hundred true millimetres, a tick each ten', () => {
+    const ruler = checkRuler();
+    expect(ruler).toContain('width="102mm"');
+    expect(ruler).toContain('viewBox="-1 -1 102 7"');
+    expect(ruler.match(/<line/g)).toHaveLength(12);
   });
 });
 

@@ -18,6 +18,7 @@ import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { useZoom, type Zoom } from '@/ui/use-zoom';
 import { useSolvedShop } from '../frame/solved-shop';
+import { printDrawing } from '../parts/print-drawing';
 import { saveDrawing } from '../parts/save-drawing';
 import { chooseThing } from './choose-thing';
 import { DrawLayer } from './ducts/draw-layer';
@@ -59,6 +60,15 @@ export function PlanPicture() {
           <Plan drawing={drawing} zoom={zoom} width={width} height={height} />
           <ZoomButtons zoom={zoom} />
           <div className="absolute right-0 bottom-0 flex text-[14px]">
+            <Button
+              look="quiet"
+              onClick={() => {
+                const svg = box.current?.querySelector('svg');
+                if (svg) printDrawing(svg, 1 / drawing.scale, 'Plan');
+              }}
+            >
+              Print
+            </Button>
             <Button
               look="quiet"
               onClick={() => {

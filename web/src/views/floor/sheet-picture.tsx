@@ -18,6 +18,7 @@ import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { useZoom } from '@/ui/use-zoom';
 import { useSolvedShop } from '../frame/solved-shop';
+import { printDrawing } from '../parts/print-drawing';
 import { saveDrawing } from '../parts/save-drawing';
 import { chooseThing } from './choose-thing';
 import { airTone } from './ducts/air-tone';
@@ -104,6 +105,15 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
           </svg>
           <ZoomButtons zoom={zoom} />
           <div className="absolute right-0 bottom-0 flex text-[14px]">
+            <Button
+              look="quiet"
+              onClick={() => {
+                const drawing = box.current?.querySelector('svg');
+                if (drawing) printDrawing(drawing, 1 / scale, NAMES[view]);
+              }}
+            >
+              Print
+            </Button>
             <Button
               look="quiet"
               onClick={() => {

@@ -1,6 +1,7 @@
 'use client';
 
 import {
+  circleArea,
   type DuctLine,
   formatShort,
   type Point3,
@@ -47,6 +48,7 @@ export function DuctShapes({ drawing, ducts }: Props) {
           isOpen={open === line.run.id}
           isOnWay={way.has(line.run.id)}
           isWrong={wrong.has(line.run.id)}
+          air={airText(ducts.speed(line.run.id), line.run.diameter, system)}
           system={system}
           onChoose={choose}
         />
@@ -94,12 +96,23 @@ interface ShapeProps {
   readonly isOpen: boolean;
   readonly isOnWay: boolean;
   readonly isWrong: boolean;
+  /** What moves in it now, in words; '' where it is still. */
+  readonly air: string;
   readonly system: UnitSystem;
   readonly onChoose: (run: string) => void;
 }
 
 /** Narrower than this a duct is not seen, px. */
 const LEAST_WIDTH = 3;
+
+/** Slower air than this is not worth saying, m/s. */
+const STILL = 0.3;
+
+function airText(velocity: number, diameter: number, system: UnitSystem): string {
+  if (Math.abs(velocity) < STILL) return '';
+  const flow = velocity * circleArea(diameter);
+  return `${formatShort(flow, 'flow', system)} at ${formatShort(velocity, 'velocity', system)}`;
+}
 
 /** Whether a duct looks as it did: then it is not drawn anew, whatever else moves. */
 function looksAlike(a: ShapeProps, b: ShapeProps): boolean {
@@ -112,6 +125,7 @@ function looksAlike(a: ShapeProps, b: ShapeProps): boolean {
     a.isOpen === b.isOpen &&
     a.isOnWay === b.isOnWay &&
     a.isWrong === b.isWrong &&
+    a.air === b.air &&
     a.system === b.system &&
     a.line.points.length === b.line.points.length;
   return (
@@ -133,6 +147,7 @@ function DuctDrawn({
   isOpen,
   isOnWay,
   isWrong,
+  air,
   system,
   onChoose,
 }: ShapeProps) {
@@ -150,7 +165,7 @@ function DuctDrawn({
       <g
         role="button"
         tabIndex={0}
-        aria-label={`${run.name}; ${figures}${tone.state === 'still' ? '' : `; ${tone.state}`}`}
+        aria-label={`${run.name}; ${figures}${air === '' ? '' : `; ${air}, ${tone.state}`}`}
         aria-pressed={isOpen}
         onClick={() => onChoose(run.id)}
         onKeyUp={(event) => {
@@ -160,7 +175,7 @@ function DuctDrawn({
         fill="none"
         strokeLinejoin="round"
       >
-        <title>{`${run.name}: ${figures}`}</title>
+        <title>{`${run.name}: ${figures}${air === '' ? '' : `; ${air}`}`}</title>
         {hose && (
           <>
             <path d={hosePath} stroke={edge} strokeWidth={edgeWidth} />
