@@ -231,7 +231,7 @@ function Tube({ line, colours, tone, onClick }: TubeProps) {
       {pipe && (
         <mesh geometry={pipe}>
           <meshStandardMaterial
-            color={mixed(colours.paper, colours.air, tone.opacity)}
+            color={mixed(colours.rule, colours.air, tone.opacity)}
             map={hatch}
           />
         </mesh>

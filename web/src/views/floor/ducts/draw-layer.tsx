@@ -76,11 +76,11 @@ export function DrawLayer({ drawing, ducts, width, height }: Props) {
   const preview = begun && aim ? [begun.at, begun.from, ...points, aim] : [];
   return (
     <g>
-      {catches.map(({ at, name }) => {
+      {catches.map(({ at, name }, i) => {
         const { x, y } = drawing.spot(at);
         return (
           <circle
-            key={name}
+            key={`${i} ${name}`}
             cx={x}
             cy={y}
             r={7}
