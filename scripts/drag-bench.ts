@@ -72,10 +72,10 @@ try {
       await page.mouse.move(x + 40 * Math.cos(turn) - 40, y + 60 * Math.sin(turn));
     }
   });
-  await page.mouse.up();
   await page.waitForTimeout(500);
   const after = await machine.boundingBox();
   const went = after ? Math.hypot(after.x - box.x, after.y - box.y) : 0;
+  await page.mouse.up();
   const at = (times: readonly number[], share: number) =>
     times.toSorted((a, b) => a - b)[Math.floor(share * (times.length - 1))] ?? 0;
   const late = (times: readonly number[]) =>
