@@ -103,7 +103,7 @@ export {
 export { arrangeDucts } from './layout/arrange-ducts';
 export { USUAL_BEND } from './layout/bend-geometry';
 export { type DuctConflict, ductConflicts } from './layout/duct-conflicts';
-export { type DuctLine, type DuctLines, ductLines } from './layout/duct-lines';
+export { type DuctLine, type DuctLines, ductLines, pipePoints } from './layout/duct-lines';
 export { addMachine, copyMachine, leadUsual, removeMachine } from './layout/edit-machines';
 export {
   addBend,

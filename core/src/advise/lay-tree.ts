@@ -1,7 +1,7 @@
 import { PIPES } from '../duct/pipes';
 import type { Spot } from '../floor/plane';
 import { arrangeDucts } from '../layout/arrange-ducts';
-import { ductLines } from '../layout/duct-lines';
+import { ductLines, pipePoints } from '../layout/duct-lines';
 import { leadDrawn } from '../layout/lead-drawn';
 import type { DuctEnd } from '../layout/lead-duct';
 import { nearestOn, type Point3 } from '../layout/space';
@@ -127,10 +127,9 @@ function corners(spots: readonly Spot[]): Spot[] {
 /** The run that passes nearest to a point. */
 function runAt(shop: Shop, at: Point3): string {
   let best = { run: '', off: Infinity };
-  for (const { run, legs } of ductLines(shop).lines.values()) {
-    const first = legs[0];
-    const near = first && nearestOn([first.from, ...legs.map(({ to }) => to)], at);
-    if (near && near.off < best.off) best = { run: run.id, off: near.off };
+  for (const line of ductLines(shop).lines.values()) {
+    const near = nearestOn(pipePoints(line), at);
+    if (near && near.off < best.off) best = { run: line.run.id, off: near.off };
   }
   return best.run;
 }

@@ -1,7 +1,13 @@
-import type { BendStyle } from '../shop/schema';
+import type { NewId } from '../shop/edit-ducts';
+import type { Bend, BendStyle } from '../shop/schema';
+import type { Point3 } from './space';
 
 /** What a new bend is made of: a five-piece elbow of 1½ diameters. Common practice, no source. */
 export const USUAL_BEND: BendStyle = { elbow: 'fivePiece', radiusRatio: 1.5, pair: null };
+
+/** New bends at points, made as usual. */
+export const bendsAt = (points: readonly Point3[], newId: NewId): Bend[] =>
+  points.map((at) => ({ id: newId(), at: { ...at }, style: { ...USUAL_BEND } }));
 
 /** Duct of less than this from straight is straight, rad: sheet metal gives so much. */
 export const STRAIGHT = Math.PI / 180;

@@ -37,6 +37,12 @@ export function ductLines(shop: Shop): DuctLines {
   return { places, lines, intoCollector: mouth && times(mouth.out, -1) };
 }
 
+/** The points of a line's pipe, where it has any: without its hose. */
+export function pipePoints({ legs }: Pick<DuctLine, 'legs'>): Point3[] {
+  const [first] = legs;
+  return first ? [first.from, ...legs.map(({ to }) => to)] : [];
+}
+
 /** The way a line's air sets out, and the way it arrives; hose counts where there is no pipe. */
 export const firstWay = ({ hose, legs }: DuctLine): Point3 | null => (hose ?? legs[0])?.way ?? null;
 export const lastWay = ({ hose, legs }: DuctLine): Point3 | null =>

@@ -1,6 +1,6 @@
 import { type NewId, removeDucts, splitRun } from '../shop/edit-ducts';
 import type { BendStyle, Shop } from '../shop/schema';
-import { USUAL_BEND } from './bend-geometry';
+import { bendsAt, USUAL_BEND } from './bend-geometry';
 import { ductLines } from './duct-lines';
 import { laidAlong } from './laid-runs';
 import { USUAL_SLACK } from './lead-duct';
@@ -102,7 +102,7 @@ export function drawRun(
   const node = shop.ducts.nodes.find(({ id }) => id === run.from);
   if (node?.kind.kind === 'joint' && free) node.at = { ...free };
   run.route = {
-    bends: between.map((at) => ({ id: newId(), at: { ...at }, style: { ...USUAL_BEND } })),
+    bends: bendsAt(between, newId),
     slack: run.route?.slack ?? (run.hose ? USUAL_SLACK : 0),
     isFollowed: true,
   };

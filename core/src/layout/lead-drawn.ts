@@ -1,10 +1,10 @@
 import type { Spot } from '../floor/plane';
 import type { NewId } from '../shop/edit-ducts';
 import type { Shop } from '../shop/schema';
-import { ductLines } from './duct-lines';
+import { ductLines, pipePoints } from './duct-lines';
 import { type DuctEnd, type Led, leadDuct, rejoin, runFromPort } from './lead-duct';
 import { inletMouth, nodePlaces, portMouth } from './places';
-import { nearestOn, ONE_SPOT, type Point3 } from './space';
+import { nearestOn, ONE_SPOT, type Point3, tidy } from './space';
 import { aheadOf, riseFrom, turnedWithFlow } from './usual-way';
 
 /**
@@ -43,7 +43,7 @@ export function leadDrawn(
     : end.ahead
       ? [{ ...end.ahead, z: last.z }, end.ahead]
       : [{ ...last, z: end.at.z }];
-  const whole = tidied([...way, ...level, end.at]);
+  const whole = tidy([...way, ...level, end.at]);
   const diameter = mouth?.diameter ?? shop.collector.separator.inletDiameter;
   const turned = end.flow ? turnedWithFlow(whole, end.flow, diameter, end.room) : whole;
   const between = turned.slice(start.length, -1);
@@ -84,21 +84,9 @@ function endOf(
     }
     case 'run': {
       const legs = ductLines(shop).lines.get(target.run)?.legs ?? [];
-      const first = legs[0];
-      if (!first) return null;
-      const near = nearestOn([first.from, ...legs.map(({ to }) => to)], target.at);
+      const near = nearestOn(pipePoints({ legs }), target.at);
       const whole = legs.reduce((sum, { length }) => sum + length, 0);
       return near && { at: near.point, flow: near.way, room: whole - near.along };
     }
   }
 }
-
-/** Without points that stand on the one before. */
-const tidied = (points: readonly Point3[]): Point3[] =>
-  points.filter((point, i) => {
-    const before = points[i - 1];
-    return (
-      before === undefined ||
-      Math.hypot(point.x - before.x, point.y - before.y, point.z - before.z) >= ONE_SPOT
-    );
-  });

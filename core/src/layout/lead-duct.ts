@@ -9,7 +9,7 @@ import {
   usualPipe,
 } from '../shop/edit-ducts';
 import type { DuctNode, Run, Shop } from '../shop/schema';
-import { USUAL_BEND } from './bend-geometry';
+import { bendsAt } from './bend-geometry';
 import { nodePlaces } from './places';
 import { legsOf, type Point3 } from './space';
 import { splitAt } from './split-at';
@@ -83,7 +83,7 @@ export function leadDuct(
   const run = newRun(shop, source, upstream, node, newId);
   const isHosed = hasHose && source.kind === 'port' && points.length > 0;
   run.route = {
-    bends: points.map((at) => ({ id: newId(), at: { ...at }, style: { ...USUAL_BEND } })),
+    bends: bendsAt(points, newId),
     slack: isHosed ? USUAL_SLACK : 0,
     isFollowed: true,
   };
@@ -114,7 +114,7 @@ export function rejoin(
   run.joins = joinsAt(shop, node, runId);
   run.to = node;
   run.route = {
-    bends: between.map((at) => ({ id: newId(), at: { ...at }, style: { ...USUAL_BEND } })),
+    bends: bendsAt(between, newId),
     slack: run.route?.slack ?? (run.hose ? USUAL_SLACK : 0),
     isFollowed: true,
   };

@@ -90,3 +90,13 @@ export function nearestFromAbove(points: readonly Point3[], at: Pick<Point3, 'x'
   }
   return best;
 }
+
+/** Without points that stand on the one before. */
+export function tidy(points: readonly Point3[]): Point3[] {
+  const kept: Point3[] = [];
+  for (const point of points) {
+    const before = kept.at(-1);
+    if (!before || distance(before, point) >= ONE_SPOT) kept.push(point);
+  }
+  return kept;
+}

@@ -1,5 +1,5 @@
 import type { Machine, Port, Shop } from '../shop/schema';
-import { type DuctLines, ductLines } from './duct-lines';
+import { type DuctLines, ductLines, pipePoints } from './duct-lines';
 import { INLET_STRAIGHT } from './layout-limits';
 import type { DuctEnd } from './lead-duct';
 import { inletMouth, type Mouth, portMouth } from './places';
@@ -11,6 +11,7 @@ import {
   ONE_SPOT,
   type Point3,
   plus,
+  tidy,
   times,
   turnBetween,
   wayOf,
@@ -134,7 +135,7 @@ function toRun(mouth: Mouth, port: Port, run: string, lines: DuctLines): Way | n
   const legs = line?.legs ?? [];
   const first = legs[0];
   if (!line || !first) return null;
-  const pipe = [first.from, ...legs.map(({ to }) => to)];
+  const pipe = pipePoints(line);
   const foot = plus(mouth.at, times(mouth.out, HOSE_REACH));
   const near = nearestFromAbove(pipe, foot);
   if (!near) return null;
@@ -176,14 +177,4 @@ function toInlet(mouth: Mouth, inlet: Mouth, shop: Shop): Point3[] {
   // First along the axis, then onto it: so it never has to turn straight back.
   const beside = plus(top, times(inlet.out, ahead - along));
   return tidy([...up, beside, plus(inlet.at, times(inlet.out, ahead))]);
-}
-
-/** Without points that stand on the one before. */
-function tidy(points: readonly Point3[]): Point3[] {
-  const kept: Point3[] = [];
-  for (const point of points) {
-    const before = kept.at(-1);
-    if (!before || distance(before, point) >= ONE_SPOT) kept.push(point);
-  }
-  return kept;
 }

@@ -1,6 +1,6 @@
 import type { Spot } from '../../floor/plane';
 import type { Shop } from '../../shop/schema';
-import { ductLines } from '../duct-lines';
+import { ductLines, pipePoints } from '../duct-lines';
 import type { Leg, Point3 } from '../space';
 import { lineOf, type SheetItem } from './sheet';
 
@@ -13,7 +13,8 @@ const END_ON = 0.02;
 /** The ducts as a projection shows them: each leg by its two sides, its centreline, hoses, gates. */
 export function ductItems(shop: Shop, project: Projection): SheetItem[] {
   const items: SheetItem[] = [];
-  for (const { run, hose, legs } of ductLines(shop).lines.values()) {
+  for (const line of ductLines(shop).lines.values()) {
+    const { run, hose, legs } = line;
     const radius = run.diameter / 2;
     if (hose)
       items.push(
@@ -22,7 +23,7 @@ export function ductItems(shop: Shop, project: Projection): SheetItem[] {
     for (const leg of legs) items.push(...legItems(leg, radius, project, run.id, 'ducts'));
     const first = legs[0];
     if (first) {
-      const centre = [first.from, ...legs.map(({ to }) => to)].map(project);
+      const centre = pipePoints(line).map(project);
       items.push(lineOf('centrelines', centre, false, run.id));
     }
     const at = run.gate?.end === 'downstream' ? legs.at(-1)?.to : first?.from;

@@ -2,7 +2,7 @@ import type { Spot } from '../../floor/plane';
 import { machineBlock } from '../../floor/standing';
 import { formatShort } from '../../quantity/format-quantity';
 import type { Shop } from '../../shop/schema';
-import { ductLines } from '../duct-lines';
+import { ductLines, pipePoints } from '../duct-lines';
 import { laidAlong } from '../laid-runs';
 import type { Leg, Point3 } from '../space';
 import { lineOf, type SheetItem, textOf } from './sheet';
@@ -62,7 +62,7 @@ export function isometricSheet(shop: Shop): SheetItem[] {
       labels.push({ length, label });
     }
     if (!first) continue;
-    const points = [first.from, ...legs.map(({ to }) => to)];
+    const points = pipePoints({ legs });
     items.push(lineOf('centrelines', points.map(isometric), false, run.id));
     for (const bend of points.slice(1, -1)) {
       items.push({

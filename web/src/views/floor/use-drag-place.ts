@@ -1,15 +1,14 @@
 'use client';
 
-import { type Spot, toSI } from '@frank-gauge/core';
+import type { Spot } from '@frank-gauge/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useSolvedShop } from '../frame/solved-shop';
+import { GRID } from './ducts/duct-handles';
 import { moveTo, turnBy } from './edit-things';
 import { hold } from './floor-look';
 import type { PlanDrawing } from './plan-drawing';
 import type { Thing } from './use-standing';
 
-/** Places snap to so much of a grid: three inches, or five centimetres. */
-const GRID = { us: toSI(3, 'in'), metric: 0.05 } as const;
 const QUARTER = Math.PI / 2;
 const TWELFTH = Math.PI / 12;
 

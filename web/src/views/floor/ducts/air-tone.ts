@@ -1,4 +1,4 @@
-import { toSI } from '@frank-gauge/core';
+import { LIMITS } from '@frank-gauge/core';
 
 /** How air moves in a duct, for the eye: tone, and a mark that says the same without colour. */
 export interface AirTone {
@@ -7,8 +7,6 @@ export interface AirTone {
   readonly opacity: number;
 }
 
-/** Duct faster than this is drawn hatched, m/s; as the finding "fast duct" has it. */
-const FAST = toSI(6000, 'fpm');
 /** Air slower than this is no more than a leak, m/s. */
 const STILL = 0.3;
 
@@ -23,5 +21,7 @@ export function airTone(
     return { state: 'settling', opacity: 0.12 + (0.2 * speed) / settlingVelocity };
   }
   if (speed < carryingVelocity) return { state: 'between', opacity: 0.55 };
-  return speed > FAST ? { state: 'fast', opacity: 0.95 } : { state: 'carrying', opacity: 0.85 };
+  return speed > LIMITS.fastDuct.value
+    ? { state: 'fast', opacity: 0.95 }
+    : { state: 'carrying', opacity: 0.85 };
 }

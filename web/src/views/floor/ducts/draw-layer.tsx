@@ -7,6 +7,7 @@ import {
   inletMouth,
   nearestFromAbove,
   type Point3,
+  pipePoints,
   portMouth,
   riseFrom,
   runFromPort,
@@ -227,10 +228,9 @@ function nearest(
     .map((each) => ({ ...each, off: off(each.at) }))
     .sort((a, b) => a.off - b.off);
   if (best && best.off < within) return best;
-  const spots = drawn.flatMap(({ run, legs }): Catch[] => {
-    const first = legs[0];
-    if (!first) return [];
-    const pipe = [first.from, ...legs.map(({ to }) => to)];
+  const spots = drawn.flatMap((line): Catch[] => {
+    const { run } = line;
+    const pipe = pipePoints(line);
     const near = nearestFromAbove(pipe, raw);
     if (!near) return [];
     // Close to where the way would meet it squarely, that is meant.

@@ -5,6 +5,7 @@ import {
   type DuctLine,
   formatShort,
   type Point3,
+  pipePoints,
   type Run,
   type UnitSystem,
 } from '@frank-gauge/core';
@@ -151,10 +152,9 @@ function DuctDrawn({
   system,
   onChoose,
 }: ShapeProps) {
-  const { run, hose, legs } = line;
+  const { run, hose } = line;
   const width = Math.max(LEAST_WIDTH, run.diameter * drawing.scale);
-  const first = legs[0];
-  const pipe = first ? pathThrough([first.from, ...legs.map(({ to }) => to)], drawing) : '';
+  const pipe = pathThrough(pipePoints(line), drawing);
   const hosePath = hose ? pathThrough([hose.from, hose.to], drawing) : '';
   const edge = isWrong ? 'var(--starved)' : 'var(--ink)';
   const edgeWidth = width + (isOpen || isOnWay ? 5 : 2.5);
