@@ -104,7 +104,13 @@ export { arrangeDucts } from './layout/arrange-ducts';
 export { USUAL_BEND } from './layout/bend-geometry';
 export { type DuctConflict, ductConflicts } from './layout/duct-conflicts';
 export { type DuctLine, type DuctLines, ductLines, pipePoints } from './layout/duct-lines';
-export { addMachine, copyMachine, leadUsual, removeMachine } from './layout/edit-machines';
+export {
+  addMachine,
+  copyMachine,
+  copyMachines,
+  leadUsual,
+  removeMachine,
+} from './layout/edit-machines';
 export {
   addBend,
   drawRun,
@@ -128,6 +134,7 @@ export {
   USUAL_SLACK,
   type WhyNotLed,
 } from './layout/lead-duct';
+export { beginMove, type Move, moveBy, type TakenTogether } from './layout/move-together';
 export { inletMouth, inMachine, type Mouth, nodePlaces, portMouth } from './layout/places';
 export { ELEVATIONS, elevationSheet, type Side } from './layout/sheets/elevation-sheet';
 export { isometricSheet } from './layout/sheets/isometric-sheet';
@@ -273,10 +280,13 @@ export { LIMITS } from './verdict/findings/limits';
 export { DOUBT, flowUncertainty } from './verdict/flow-uncertainty';
 export { countGateSets, gatesOfDrop, gatesOpenNow, isDrawing } from './verdict/gate-sets';
 export {
+  airNow,
   type DropAir,
   type DropVerdict,
   dropJudge,
+  type GateAir,
   type GateRule,
+  gateAir,
   judgeDrops,
   neededFlow,
   type Standing,

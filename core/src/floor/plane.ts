@@ -45,8 +45,10 @@ export function roundOf(polygon: Polygon): Round {
 }
 
 /** Whether two circles are clear of each other. */
-export const areApart = (a: Round, b: Round): boolean =>
-  Math.hypot(a.middle.x - b.middle.x, a.middle.y - b.middle.y) > a.reach + b.reach;
+export function areApart(a: Round, b: Round): boolean {
+  const [dx, dy, reach] = [a.middle.x - b.middle.x, a.middle.y - b.middle.y, a.reach + b.reach];
+  return dx * dx + dy * dy > reach * reach;
+}
 
 /** A point of a block's own (x across, y along its depth, from its middle) on the floor. */
 export function onFloor({ at, turn }: Pick<Block, 'at' | 'turn'>, { x, y }: Spot): Spot {
@@ -93,11 +95,14 @@ export function overlapDepth(a: Polygon, b: Polygon): number {
 /** Whether a spot lies in a polygon of any shape (crossings of a ray). */
 export function isInside(polygon: Polygon, { x, y }: Spot): boolean {
   let inside = false;
-  for (const { from, to } of edgesOf(polygon)) {
+  let from = polygon.at(-1);
+  for (const to of polygon) {
+    if (!from) break;
     const crosses = from.y > y !== to.y > y;
     if (crosses && x < from.x + ((y - from.y) / (to.y - from.y)) * (to.x - from.x)) {
       inside = !inside;
     }
+    from = to;
   }
   return inside;
 }
@@ -108,7 +113,8 @@ export function distanceTo({ from, to }: Edge, { x, y }: Spot): number {
   const square = dx * dx + dy * dy;
   const share = square === 0 ? 0 : ((x - from.x) * dx + (y - from.y) * dy) / square;
   const held = Math.min(1, Math.max(0, share));
-  return Math.hypot(x - from.x - held * dx, y - from.y - held * dy);
+  const [ax, ay] = [x - from.x - held * dx, y - from.y - held * dy];
+  return Math.sqrt(ax * ax + ay * ay);
 }
 
 /**

@@ -65,6 +65,8 @@ const TOUCH = 0.005;
 export function ductConflicts(shop: Shop, lines: DuctLines = ductLines(shop)): DuctConflict[] {
   const laid = new Map(laidAlong(shop, lines).map((run) => [run.id, run]));
   const surroundings = surroundingsOf(shop);
+  const nodes = new Map(shop.ducts.nodes.map((node) => [node.id, node.kind]));
+  const outOf = new Map(shop.ducts.runs.map((run) => [run.from, run]));
   const found: DuctConflict[] = [];
   for (const line of lines.lines.values()) {
     const { id } = line.run;
@@ -79,13 +81,13 @@ export function ductConflicts(shop: Shop, lines: DuctLines = ductLines(shop)): D
     }
     const last = run.fittings.findLast(({ kind }) => kind === 'elbow');
     const wanted = INLET_STRAIGHT * run.diameter;
-    if (isInletRun(shop, run.to) && last?.kind === 'elbow' && last.after !== null) {
+    const isInletRun = nodes.get(run.to)?.kind === 'inlet';
+    if (isInletRun && last?.kind === 'elbow' && last.after !== null) {
       if (last.after < wanted - TOUCH) {
         found.push({ kind: 'elbow at the collector', run: id, straight: last.after, wanted });
       }
     }
-    const next = shop.ducts.runs.find(({ from }) => from === run.to);
-    const following = next?.diameter ?? shop.collector.separator.inletDiameter;
+    const following = outOf.get(run.to)?.diameter ?? shop.collector.separator.inletDiameter;
     if (run.diameter > following + 1e-4) {
       found.push({ kind: 'wider than what follows', run: id, by: run.diameter - following });
     }
@@ -100,9 +102,6 @@ export function ductConflicts(shop: Shop, lines: DuctLines = ductLines(shop)): D
   }
   return found;
 }
-
-const isInletRun = (shop: Shop, node: string) =>
-  shop.ducts.nodes.find(({ id }) => id === node)?.kind.kind === 'inlet';
 
 /** Points on one spot, and legs their elbows do not leave room for. */
 function shapeConflicts(line: DuctLine): DuctConflict[] {

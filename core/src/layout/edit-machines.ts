@@ -1,5 +1,7 @@
 import { freePlace } from '../floor/edit-floor';
-import { machineSize } from '../floor/standing';
+import { cornersOf, overlapDepth, type Spot } from '../floor/plane';
+import { extentOf } from '../floor/room-outline';
+import { collectorBlock, machineBlock, machineSize } from '../floor/standing';
 import { freeName, type NewId, newMachine } from '../shop/edit-ducts';
 import type { MachineKindId } from '../shop/machine-kinds';
 import type { Machine, Run, Shop } from '../shop/schema';
@@ -51,10 +53,10 @@ export function removeMachine(shop: Shop, machineId: string): void {
 }
 
 /**
- * A machine once more, where there is room for it, with a drop as each of its own and led the usual
- * way to where that one goes. Returns the new machine's id, or null for no such machine.
+ * A machine once more, at a place or where there is room for it, with a drop as each of its own and
+ * led the usual way to where that one goes. Returns the new machine's id, or null for no such machine.
  */
-export function copyMachine(shop: Shop, machineId: string, newId: NewId): string | null {
+export function copyMachine(shop: Shop, machineId: string, newId: NewId, at?: Spot): string | null {
   const machine = shop.machines.find(({ id }) => id === machineId);
   if (!machine) return null;
   const { width, depth } = machineSize(machine);
@@ -66,7 +68,7 @@ export function copyMachine(shop: Shop, machineId: string, newId: NewId): string
       machine.name.replace(/ \d+$/, ''),
       shop.machines.map(({ name }) => name),
     ),
-    place: { ...freePlace(shop, width, depth) },
+    place: { ...(at ?? freePlace(shop, width, depth)) },
     size: machine.size && { ...machine.size },
     feed: machine.feed && { ...machine.feed },
     ports: machine.ports.map((port) => ({
@@ -93,6 +95,58 @@ export function copyMachine(shop: Shop, machineId: string, newId: NewId): string
     if (made) likeThat(made, own);
   });
   return id;
+}
+
+/** What copies stand clear of their patterns, m. */
+const APART = 0.3;
+
+/**
+ * Several machines once more, standing to each other as they do, beside them if the room allows it;
+ * else each where there is room. Those that are not placed are copied so. Returns the new ids.
+ */
+export function copyMachines(shop: Shop, ids: readonly string[], newId: NewId): string[] {
+  const patterns = shop.machines.filter(({ id }) => ids.includes(id));
+  const by = freeShift(shop, patterns);
+  return patterns.flatMap(({ id, place }) => {
+    const at = by && place ? { x: place.x + by.x, y: place.y + by.y } : undefined;
+    return copyMachine(shop, id, newId, at) ?? [];
+  });
+}
+
+/** How far copies of these can stand from them, within the room and clear of all; null: nowhere. */
+function freeShift(shop: Shop, patterns: readonly Machine[]): Spot | null {
+  const own = patterns.flatMap((machine) => machineBlock(machine) ?? []);
+  const extent = extentOf(shop.room);
+  const corners = own.flatMap(cornersOf);
+  if (corners.length === 0) return null;
+  const xs = corners.map(({ x }) => x);
+  const ys = corners.map(({ y }) => y);
+  const width = Math.max(...xs) - Math.min(...xs) + APART;
+  const depth = Math.max(...ys) - Math.min(...ys) + APART;
+  const others = [...shop.machines.map(machineBlock), collectorBlock(shop)].flatMap((block) =>
+    block ? [cornersOf(block)] : [],
+  );
+  const ways = [
+    { x: width, y: 0 },
+    { x: -width, y: 0 },
+    { x: 0, y: depth },
+    { x: 0, y: -depth },
+  ];
+  const isFree = (by: Spot) =>
+    own.every((block) => {
+      const copy = cornersOf({ ...block, at: { x: block.at.x + by.x, y: block.at.y + by.y } });
+      const isInRoom =
+        !extent ||
+        copy.every(
+          ({ x, y }) =>
+            x >= extent.x0 &&
+            x <= extent.x0 + extent.width &&
+            y >= extent.y0 &&
+            y <= extent.y0 + extent.depth,
+        );
+      return isInRoom && others.every((other) => overlapDepth(copy, other) <= 0);
+    });
+  return ways.find(isFree) ?? null;
 }
 
 /** What a copied drop is made of is what its pattern is made of. */

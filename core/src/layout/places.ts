@@ -78,16 +78,17 @@ export function inletMouth(shop: Shop): Mouth | null {
 export function nodePlaces(shop: Shop): ReadonlyMap<string, Point3> {
   const places = new Map<string, Point3>();
   const machines = new Map(shop.machines.map((machine) => [machine.id, machine]));
+  const inlet = inletMouth(shop)?.at ?? null;
   for (const { id, kind, at } of shop.ducts.nodes) {
-    const place = placeOf(shop, machines, kind, at);
+    const place = placeOf(machines, inlet, kind, at);
     if (place) places.set(id, place);
   }
   return places;
 }
 
 function placeOf(
-  shop: Shop,
   machines: ReadonlyMap<string, Machine>,
+  inlet: Point3 | null,
   kind: Shop['ducts']['nodes'][number]['kind'],
   at: Point3 | null,
 ): Point3 | null {
@@ -95,7 +96,7 @@ function placeOf(
     case 'joint':
       return at;
     case 'inlet':
-      return inletMouth(shop)?.at ?? null;
+      return inlet;
     case 'port': {
       const machine = machines.get(kind.machine);
       const port = machine?.ports.find(({ id }) => id === kind.port);

@@ -38,6 +38,8 @@ export interface CompiledNetwork {
   readonly bodyArea: Float64Array;
   /** A leg adds this × q² to its junction's momentum. */
   readonly momentum: Float64Array;
+  /** Where the segments of each run stand, upstream first. */
+  readonly ofRun: ReadonlyMap<string, readonly number[]>;
 }
 
 export const NO_LEG = 0;
@@ -74,9 +76,20 @@ export function compileNetwork(network: Network): CompiledNetwork {
     legArea: floats(),
     bodyArea: floats(),
     momentum: floats(),
+    ofRun: placesOfRuns(segments),
   };
   for (const [s, segment] of segments.entries()) layOut(compiled, segment, s);
   return compiled;
+}
+
+function placesOfRuns(segments: readonly Segment[]): Map<string, number[]> {
+  const places = new Map<string, number[]>();
+  for (const [index, { run }] of segments.entries()) {
+    const known = places.get(run);
+    if (known) known.push(index);
+    else places.set(run, [index]);
+  }
+  return places;
 }
 
 /**

@@ -126,17 +126,11 @@ export function solveCompiled(
     iterations,
     residual,
     blower: { flow, rise, inletTotal, outletStatic, outletLeak, crossings },
-    airIn: airByRun(network, state),
+    airIn: airByRun(compiled, state),
   };
 }
 
-function airByRun(network: Network, state: NetworkState): AirByRun {
-  const places = new Map<string, number[]>();
-  network.segments.forEach(({ run }, index) => {
-    const known = places.get(run);
-    if (known) known.push(index);
-    else places.set(run, [index]);
-  });
+function airByRun({ network, ofRun: places }: CompiledNetwork, state: NetworkState): AirByRun {
   const known = new Map<string, SegmentAir[]>();
   return {
     get: (run) => {

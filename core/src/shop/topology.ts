@@ -94,7 +94,8 @@ export function arrangeRuns(shop: Shop, runs: readonly Run[] = shop.ducts.runs):
     const index = runs.findIndex((run) => run.from === inlet.id);
     say(['ducts', 'runs', index, 'from'], 'a run leads air out of the collector inlet');
   }
-  checkPorts(shop, say);
+  const findPort = portFinder(shop);
+  checkPorts(shop, findPort, say);
   if (problems.length > 0 || !inlet) return { ok: false, problems };
 
   const into = byDownstreamNode(runs);
@@ -129,7 +130,7 @@ export function arrangeRuns(shop: Shop, runs: readonly Run[] = shop.ducts.runs):
 
   const drops = shop.ducts.nodes.flatMap((node): Drop[] => {
     if (node.kind.kind !== 'port' || !outOf.has(node.id)) return [];
-    const { machine, port } = findPort(shop, node.kind.machine, node.kind.port);
+    const { machine, port } = findPort(node.kind.machine, node.kind.port);
     if (!machine || !port) return [];
     return [
       { id: node.id, name: dropName(machine, port), machine, port, path: pathFrom(node.id, outOf) },
@@ -154,20 +155,31 @@ function isInLoop(start: Run, outOf: ReadonlyMap<string, Run>): boolean {
   return false;
 }
 
-function findPort(shop: Shop, machineId: string, portId: string) {
-  const machine = shop.machines.find((candidate) => candidate.id === machineId);
-  const port = machine?.ports.find((candidate) => candidate.id === portId);
-  return { machine, port };
+type FindPort = (
+  machine: string,
+  port: string,
+) => { readonly machine: Machine | undefined; readonly port: Port | undefined };
+
+function portFinder({ machines }: Shop): FindPort {
+  const byId = new Map(machines.map((machine) => [machine.id, machine]));
+  return (machineId, portId) => {
+    const machine = byId.get(machineId);
+    return { machine, port: machine?.ports.find(({ id }) => id === portId) };
+  };
 }
 
-function checkPorts(shop: Shop, say: (path: Problem['path'], message: string) => void): void {
+function checkPorts(
+  shop: Shop,
+  findPort: FindPort,
+  say: (path: Problem['path'], message: string) => void,
+): void {
   const nodeIds = new Set<string>();
   shop.ducts.nodes.forEach((node, i) => {
     if (nodeIds.has(node.id))
       say(['ducts', 'nodes', i, 'id'], `two nodes have the id '${node.id}'`);
     nodeIds.add(node.id);
     if (node.kind.kind !== 'port') return;
-    const { machine, port } = findPort(shop, node.kind.machine, node.kind.port);
+    const { machine, port } = findPort(node.kind.machine, node.kind.port);
     if (!machine) {
       say(['ducts', 'nodes', i, 'kind', 'machine'], `there is no machine '${node.kind.machine}'`);
     } else if (!port) {

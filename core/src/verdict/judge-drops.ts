@@ -1,8 +1,14 @@
 import { circleArea } from '../air/velocity-pressure';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { View } from '../network/assemble/setting';
+import type { CompiledNetwork } from '../network/compiled-network';
 import type { NetworkState } from '../network/solve-network';
-import { type ShopFailure, type ShopSolution, solveCompiled } from '../network/solve-shop';
+import {
+  type ShopFailure,
+  type ShopSolution,
+  type ShopSolved,
+  solveCompiled,
+} from '../network/solve-shop';
 import type { Port, Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
 import { gatesOfDrop, gatesOpenNow, isDrawing } from './gate-sets';
@@ -76,20 +82,34 @@ export function judgeDrop(drop: Drop, solution: ShopSolution, isOpen = true): Dr
   };
 }
 
+/** The air of one shop by its open gates: as they stand now, or as a drop is judged with. */
+export interface GateAir {
+  readonly tree: DuctTree;
+  readonly networkOf: (openGates: ReadonlySet<string>) => CompiledNetwork;
+}
+
+/** Makes a shop ready to be solved with one set of open gates after another. */
+export const gateAir = (shop: Shop, tree: DuctTree, view: View): GateAir => ({
+  tree,
+  networkOf: networksByGates(shop, tree, { view }),
+});
+
+/** The air with the gates open that the document has open; `from` as for `solveCompiled`. */
+export const airNow = ({ tree, networkOf }: GateAir, from?: NetworkState): ShopSolved =>
+  solveCompiled(tree, networkOf(gatesOpenNow(tree)), from);
+
 /**
  * Judges one drop at a time. With rule `one` each is solved with the gates on its own way open and all
  * others shut; with `now` one solution serves them all. `from`, the state of an earlier solution for
  * the same drop, makes it faster where the ducts are the same but for their sizes and lengths.
  */
 export function dropJudge(
-  shop: Shop,
-  tree: DuctTree,
-  view: View,
+  air: GateAir,
   rule: GateRule,
 ): (drop: Drop, from?: NetworkState) => DropVerdict {
-  const networkOf = networksByGates(shop, tree, { view });
+  const { tree, networkOf } = air;
   const openNow = gatesOpenNow(tree);
-  const together = rule === 'now' ? solveCompiled(tree, networkOf(openNow)) : null;
+  const together = rule === 'now' ? airNow(air) : null;
   return (drop, from) => {
     const solved = together ?? solveCompiled(tree, networkOf(gatesOfDrop(drop)), from);
     return solved.kind === 'solved'
@@ -100,6 +120,6 @@ export function dropJudge(
 
 /** Every drop's verdict, as `dropJudge` judges each. */
 export function judgeDrops(shop: Shop, tree: DuctTree, view: View, rule: GateRule): DropVerdict[] {
-  const judge = dropJudge(shop, tree, view, rule);
+  const judge = dropJudge(gateAir(shop, tree, view), rule);
   return tree.drops.map((drop) => judge(drop));
 }

@@ -127,7 +127,7 @@ export function edit(label: string, recipe: Recipe, { merge }: EditOptions = {})
 }
 
 /** Quick edits of one thing are gathered until they rest so long, or have gone on so long, ms. */
-const GATHER_REST = 60;
+const GATHER_REST = 200;
 const GATHER_MOST = 2000;
 
 /** Quick edits of one thing, shown already, that will be stored as one: a drag writes once. */

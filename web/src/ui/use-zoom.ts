@@ -65,12 +65,13 @@ export function useZoom(): Zoom {
   );
 }
 
-/** The wheel, two fingers, and a drag that begins on the ground. */
+/** The wheel, two fingers, and a drag that begins on the ground, without Shift. */
 function isForZoom(event: Event): boolean {
   if (event.type === 'wheel') return true;
   const touches = 'touches' in event ? (event as TouchEvent).touches.length : 0;
   if (touches > 1) return true;
   const { target } = event;
+  if ('shiftKey' in event && (event as MouseEvent).shiftKey) return false;
   const isHeld =
     target instanceof Element && target.closest('[role="button"], [data-held]') !== null;
   return !isHeld && !('button' in event && (event as MouseEvent).button !== 0);

@@ -23,11 +23,12 @@ export function networksByGates(
   const base = compileNetwork(shopToNetwork(shop, tree, { ...options, openGates: new Set() }));
   const { segments } = base.network;
   const places = gated.flatMap((run) => {
-    const index = segments.findIndex(
-      (segment) => segment.run === run.id && segment.parts.some(({ kind }) => kind === 'gate'),
-    );
-    const segment = segments[index];
-    return segment ? [{ run: run.id, index, open: withOpenGate(segment, run) }] : [];
+    const index = base.ofRun
+      .get(run.id)
+      ?.find((own) => segments[own]?.parts.some(({ kind }) => kind === 'gate'));
+    const segment = index === undefined ? undefined : segments[index];
+    if (index === undefined || !segment) return [];
+    return [{ run: run.id, index, open: withOpenGate(segment, run) }];
   });
   return (openGates) =>
     withSegments(

@@ -13,12 +13,13 @@ import {
   YAxis,
 } from 'recharts';
 import { useChoices } from '@/store/choices';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 import { blowerLine, demandLine } from './crossing-lines';
 
 /** The demand line takes a dozen solves, so it follows a moment behind an edit; the point does not. */
 function useDemand() {
-  const { shop, tree, selected } = useSolvedShop();
+  const { shop, tree } = useSolvedShop();
+  const { selected } = useJudgedDrops();
   const view = useChoices((choices) => choices.view);
   const rule = useChoices((choices) => choices.rule);
   const laterShop = useDeferredValue(shop);
@@ -32,7 +33,8 @@ function useDemand() {
 
 /** The blower's curve, what the selected drop's way demands, and the point where they meet. */
 export function CrossingChart() {
-  const { selected, system } = useSolvedShop();
+  const { system } = useSolvedShop();
+  const { selected } = useJudgedDrops();
   const demand = useDemand();
   if (selected?.kind !== 'judged') return null;
   const { flow: flowStyle, pressure: pressureStyle } = STYLES[system];

@@ -17,7 +17,7 @@ import { useDeferredValue, useMemo } from 'react';
 import { choose, chooseDrop, useChoices } from '@/store/choices';
 import { Segmented } from '@/ui/segmented';
 import { failureSentence } from '@/words/failure-words';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 
 const SIGNS: Record<Standing, { sign: string; word: string; tone: string }> = {
   shut: { sign: '○', word: 'shut', tone: 'text-quiet' },
@@ -47,7 +47,8 @@ function Doubt({ drop }: { readonly drop: Drop }) {
 
 /** What every drop needs and gets. Arrow keys go from drop to drop. */
 export function DropTable() {
-  const { verdicts, system, selected, shop } = useSolvedShop();
+  const { system, shop } = useSolvedShop();
+  const { verdicts, selected } = useJudgedDrops();
   const rule = useChoices((choices) => choices.rule);
   const unit = (kind: QuantityKind) => unitSymbol(kind, system);
   return (

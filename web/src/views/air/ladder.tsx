@@ -13,7 +13,7 @@ import { choose, useChoices } from '@/store/choices';
 import { Segmented } from '@/ui/segmented';
 import { useSize } from '@/ui/use-size';
 import { failureSentence } from '@/words/failure-words';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 import { gather } from './gather-rungs';
 import { rungLabel } from './rung-label';
 
@@ -28,7 +28,8 @@ const RIGHT = 6;
  * line, each part a step labelled with what it takes.
  */
 export function Ladder() {
-  const { selected, system, shop } = useSolvedShop();
+  const { system, shop } = useSolvedShop();
+  const { selected } = useJudgedDrops();
   const pressure = useChoices((choices) => choices.pressure);
   const rule = useChoices((choices) => choices.rule);
   const [box, { width }] = useSize<HTMLDivElement>();

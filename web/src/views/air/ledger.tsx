@@ -14,7 +14,7 @@ import Link from 'next/link';
 import { useChoices } from '@/store/choices';
 import { tell } from '@/words/finding-words';
 import { partWord } from '@/words/part-words';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 
 interface Entry {
   readonly name: string;
@@ -23,7 +23,8 @@ interface Entry {
 
 /** What every part on the selected drop's way takes, and what is wrong there, in sentences. */
 export function Ledger() {
-  const { selected, system, shop } = useSolvedShop();
+  const { system, shop } = useSolvedShop();
+  const { selected } = useJudgedDrops();
   if (!selected) {
     return (
       <p className="text-quiet">
@@ -109,7 +110,8 @@ function LedgerTable({
 const SIGNS: Readonly<Record<Severity, string>> = { serious: '▼ ', caution: '◆ ', note: '' };
 
 function Findings() {
-  const { selected, system, shop } = useSolvedShop();
+  const { system, shop } = useSolvedShop();
+  const { selected } = useJudgedDrops();
   const view = useChoices((choices) => choices.view);
   const rule = useChoices((choices) => choices.rule);
   if (selected?.kind !== 'judged') return null;

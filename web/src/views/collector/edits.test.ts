@@ -13,7 +13,8 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { database } from '@/store/database';
 import { addShop } from '@/store/shop-list';
 import { closeShop, openShop, undo, useSession } from '@/store/shop-session';
-import { editMachine, moveTo, placeAll, turnBy } from '../floor/edit-things';
+import { editMachine, placeAll } from '../floor/edit-things';
+import { moveTo, turnThings } from '../floor/edit-together';
 import {
   addStep,
   dropTest,
@@ -143,14 +144,14 @@ describe('things on the floor', () => {
     if (!machine) throw new Error('no machine');
     expect(machine.place).not.toBeNull();
     moveTo(machine.id, { x: 3, y: 2 });
-    turnBy(machine.id, Math.PI / 2);
+    turnThings([machine.id], Math.PI / 2);
     editMachine(machine.id, 'size', (own) => {
       own.size = { width: toSI(30, 'in'), depth: 0.5 };
     });
     moveTo('collector-place', { x: 5, y: 1 });
     expect(shop().machines[0]).toMatchObject({ place: { x: 3, y: 2 }, turn: Math.PI / 2 });
     expect(shop().collector.place).toEqual({ x: 5, y: 1, z: 0 });
-    expect(await undo()).toBe('place of the collector');
+    expect(await undo()).toBe('move the collector');
     expect(shop().collector.place).not.toEqual({ x: 5, y: 1, z: 0 });
   });
 });

@@ -4,13 +4,10 @@ import {
   placeMachine,
   type Room,
   type Shop,
-  type Spot,
   turnedBy,
 } from '@frank-gauge/core';
 import { edit } from '@/store/shop-session';
-
-/** What stands on the floor: a machine by its id, or the collector. */
-export const COLLECTOR = 'collector-place';
+import { COLLECTOR } from './collector-id';
 
 /** Edits one field of the room; quick edits of it are one step to undo. */
 export const editRoom = (field: string, change: (room: Room) => void): void =>
@@ -33,32 +30,6 @@ const editCollectorPlace = (field: string, change: (own: Shop['collector']) => v
 /** Edits where the ducts arrive at the collector. */
 export const editInlet = (change: (own: Shop['collector']['inlet']) => void): void =>
   editCollectorPlace('inlet of the collector', ({ inlet }) => change(inlet));
-
-/** Puts what stands somewhere else. */
-export function moveTo(id: string, at: Spot): void {
-  if (id === COLLECTOR) {
-    editCollectorPlace('place of the collector', (own) => {
-      own.place = { ...at, z: own.place?.z ?? 0 };
-    });
-  } else {
-    editMachine(id, 'place', (own) => {
-      own.place = { x: at.x, y: at.y };
-    });
-  }
-}
-
-/** Turns what stands by so much, counter-clockwise. */
-export function turnBy(id: string, by: number): void {
-  if (id === COLLECTOR) {
-    editCollectorPlace('turn of the collector', (own) => {
-      own.turn = turnedBy(own.turn, by);
-    });
-  } else {
-    editMachine(id, 'turn', (own) => {
-      own.turn = turnedBy(own.turn, by);
-    });
-  }
-}
 
 /** Sets which way what stands faces, rad. */
 export function turnTo(id: string, turn: number): void {

@@ -6,6 +6,7 @@ import { Segmented } from '@/ui/segmented';
 import { takeTool, useDrawing } from './ducts/drawing-state';
 import { type FloorLook, lookAt, useFloorLook } from './floor-look';
 import { PlanPicture } from './plan-picture';
+import { letGo } from './selection';
 import { SheetPicture } from './sheet-picture';
 
 const LOOKS: readonly { readonly value: FloorLook; readonly label: string }[] = [
@@ -43,14 +44,25 @@ export function FloorPicture() {
           }}
         />
         {look === 'plan' && (
-          <Button
-            className="ml-auto"
-            aria-pressed={tool === 'draw'}
-            look={tool === 'draw' ? 'solid' : 'plain'}
-            onClick={() => takeTool(tool === 'draw' ? 'move' : 'draw')}
-          >
-            {tool === 'draw' ? 'Stop drawing' : 'Draw a duct'}
-          </Button>
+          <span className="ml-auto flex gap-1.5">
+            <Button
+              aria-pressed={tool === 'take'}
+              look={tool === 'take' ? 'solid' : 'plain'}
+              onClick={() => {
+                letGo();
+                takeTool(tool === 'take' ? 'move' : 'take');
+              }}
+            >
+              {tool === 'take' ? 'Done taking' : 'Take several'}
+            </Button>
+            <Button
+              aria-pressed={tool === 'draw'}
+              look={tool === 'draw' ? 'solid' : 'plain'}
+              onClick={() => takeTool(tool === 'draw' ? 'move' : 'draw')}
+            >
+              {tool === 'draw' ? 'Stop drawing' : 'Draw a duct'}
+            </Button>
+          </span>
         )}
       </div>
       {look === 'plan' ? (

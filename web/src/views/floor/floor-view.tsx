@@ -3,7 +3,7 @@
 import { useChoices } from '@/store/choices';
 import { Button } from '@/ui/button';
 import { Ladder } from '../air/ladder';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 import { MachineMenu } from '../parts/machine-menu';
 import { useChooseThing } from './choose-thing';
 import { useDrawKeys } from './ducts/draw-layer';
@@ -17,12 +17,15 @@ import { FloorLedger } from './floor-ledger';
 import { FloorPicture } from './floor-picture';
 import { Helpers } from './helpers/helpers';
 import { RoomFields } from './room-fields';
+import { TakenPanel } from './taken-panel';
+import { useTakingKeys } from './taking-keys';
 import { CollectorPlaceLine, MachineLine } from './thing-fields';
 import { StandingProvider } from './use-standing';
 
 /** The ladder of the drop that is open, under the plan its way is lit on. */
 function WayLadder() {
-  const { shop, selected } = useSolvedShop();
+  const { shop } = useSolvedShop();
+  const { selected } = useJudgedDrops();
   const open = useChoices((choices) => choices.parts[shop.id]);
   const tool = useDrawing((drawing) => drawing.tool);
   const isOwn = selected?.drop.machine.id === open || selected?.drop.path[0]?.id === open;
@@ -41,6 +44,7 @@ export function FloorView() {
   const { machines, collector } = shop;
   const tool = useDrawing((drawing) => drawing.tool);
   useDrawKeys();
+  useTakingKeys();
   const isMissing = collector.place === null || machines.some(({ place }) => place === null);
   return (
     <StandingProvider>
@@ -76,7 +80,14 @@ export function FloorView() {
             tabIndex={0}
             className="order-3 border-rule p-3 max-xl:border-t md:col-span-2 xl:col-span-1 xl:overflow-y-auto xl:border-l"
           >
-            {tool === 'draw' ? <DrawPanel /> : <FloorLedger />}
+            {tool === 'draw' ? (
+              <DrawPanel />
+            ) : (
+              <>
+                <TakenPanel />
+                <FloorLedger />
+              </>
+            )}
           </section>
         </div>
       </DuctsProvider>

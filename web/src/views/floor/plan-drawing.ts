@@ -70,3 +70,20 @@ export const pathOf = (corners: readonly Spot[], { spot }: PlanDrawing): string 
       return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`;
     })
     .join(' ')} Z`;
+
+/**
+ * A closed path of points given along and across a way on the screen, about a spot there. Written
+ * out rather than turned by an attribute: a browser paints every turned element by itself.
+ */
+export function turnedAbout(at: Spot, way: Spot): (points: readonly Spot[]) => string {
+  const length = Math.hypot(way.x, way.y);
+  const [cos, sin] = length > 0 ? [way.x / length, way.y / length] : [1, 0];
+  return (points) =>
+    `${points
+      .map(({ x, y }, i) => {
+        const right = at.x + x * cos - y * sin;
+        const down = at.y + x * sin + y * cos;
+        return `${i === 0 ? 'M' : 'L'}${right.toFixed(1)} ${down.toFixed(1)}`;
+      })
+      .join(' ')} Z`;
+}

@@ -1,16 +1,6 @@
 'use client';
 
-import {
-  edgeOn,
-  type FloorConflict,
-  type Machine,
-  onFloor,
-  planSheet,
-  roomFrame,
-  type Spot,
-  sheetDxf,
-  workingRoom,
-} from '@frank-gauge/core';
+import { type FloorConflict, planSheet, type Spot, sheetDxf } from '@frank-gauge/core';
 import { useMemo, useRef } from 'react';
 import { useChoices } from '@/store/choices';
 import { saveFile } from '@/store/save-file';
@@ -20,18 +10,21 @@ import { useZoom, type Zoom } from '@/ui/use-zoom';
 import { useSolvedShop } from '../frame/solved-shop';
 import { printDrawing } from '../parts/print-drawing';
 import { saveDrawing } from '../parts/save-drawing';
-import { chooseThing } from './choose-thing';
+import { useChooseThing } from './choose-thing';
+import { COLLECTOR } from './collector-id';
 import { DrawLayer } from './ducts/draw-layer';
 import { useDrawing } from './ducts/drawing-state';
 import { DuctHandles } from './ducts/duct-handles';
 import { DuctShapes } from './ducts/duct-shapes';
 import { useDucts } from './ducts/use-ducts';
-import { COLLECTOR } from './edit-things';
 import { useHeld } from './floor-look';
-import { type PlanDrawing, pathOf, planDrawing, zoomed } from './plan-drawing';
+import { GRID } from './grid-steps';
+import { type PlanDrawing, planDrawing, zoomed } from './plan-drawing';
 import { Grid, RoomSizes, Walls } from './room-shapes';
-import { useDragPlace } from './use-drag-place';
-import { type Thing, useStanding } from './use-standing';
+import { useTaken } from './selection';
+import { useTakingFrame } from './taking-frame';
+import { ThingName, ThingOnPlan, WorkingRooms } from './things-on-plan';
+import { useStanding } from './use-standing';
 import { ZoomButtons } from './zoom-buttons';
 
 /** The room from above, to scale: walls, doors, posts, machines with the room their work takes. */
@@ -100,13 +93,17 @@ interface PlanProps {
 }
 
 function Plan({ drawing, zoom, width, height }: PlanProps) {
-  const { shop, tree } = useSolvedShop();
+  const { shop, system } = useSolvedShop();
   const { things, conflicts } = useStanding();
   const ducts = useDucts();
   const tool = useDrawing((drawing) => drawing.tool);
   const open = useChoices((choices) => choices.parts[shop.id]);
-  const dragging = useDragPlace(drawing);
-  const wrong = wrongOnes(conflicts);
+  const taken = useTaken();
+  const choose = useChooseThing();
+  const frame = useTakingFrame(drawing, things, ducts);
+  const wrong = useMemo(() => wrongOnes(conflicts), [conflicts]);
+  const thingOf = new Map(things.map((thing) => [thing.id, thing]));
+  const { room } = shop;
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing of things to be pressed is no fieldset
     <svg
@@ -116,47 +113,37 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
       role="group"
       aria-label="Plan of the shop"
       className="touch-none"
+      data-held={tool === 'take' ? true : undefined}
+      {...frame.handlers}
     >
       <title>{`Plan with ${things.length} things in it`}</title>
-      <Grid drawing={drawing} />
+      <Grid drawing={drawing} room={room} system={system} />
       {shop.machines.map((machine) => {
-        const thing = things.find(({ id }) => id === machine.id);
+        const thing = thingOf.get(machine.id);
         return thing ? (
-          <Rooms
+          <WorkingRooms
             key={machine.id}
             machine={machine}
             thing={thing}
             drawing={drawing}
+            boardLength={room.boardLength}
             conflicts={conflicts}
           />
         ) : null;
       })}
-      <Walls drawing={drawing} />
-      {things.map((thing) => {
-        const isOpen = open === thing.id;
-        const isWrong = wrong.has(thing.id);
-        return (
-          // biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be a button element
-          <g
-            key={thing.id}
-            role="button"
-            tabIndex={0}
-            aria-label={`${thing.name}; arrow keys move it, R turns it`}
-            aria-pressed={isOpen}
-            {...dragging(thing)}
-            onClick={() => chooseThing(shop.id, tree, thing.id)}
-            onKeyUp={(event) => {
-              if (event.key === 'Enter') chooseThing(shop.id, tree, thing.id);
-            }}
-            className="cursor-move touch-none"
-            stroke={isWrong ? 'var(--starved)' : 'var(--ink)'}
-            strokeWidth={isWrong ? 2.5 : isOpen ? 2 : 1.5}
-            fill={isOpen ? 'var(--selection)' : 'var(--paper)'}
-          >
-            <ThingShape thing={thing} drawing={drawing} />
-          </g>
-        );
-      })}
+      <Walls drawing={drawing} room={room} />
+      {things.map((thing) => (
+        <ThingOnPlan
+          key={thing.id}
+          thing={thing}
+          drawing={drawing}
+          grid={GRID[system]}
+          isOpen={open === thing.id}
+          isTaken={taken.has(thing.id)}
+          isWrong={wrong.has(thing.id)}
+          onChoose={choose}
+        />
+      ))}
       <DuctShapes drawing={drawing} ducts={ducts} />
       {things.map((thing) => (
         <ThingName key={thing.id} thing={thing} drawing={drawing} isWrong={wrong.has(thing.id)} />
@@ -164,9 +151,10 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
       {tool === 'draw' ? (
         <DrawLayer drawing={drawing} ducts={ducts} width={width} height={height} />
       ) : (
-        <DuctHandles drawing={drawing} ducts={ducts} />
+        taken.size === 0 && <DuctHandles drawing={drawing} ducts={ducts} />
       )}
-      <RoomSizes drawing={drawing} />
+      <RoomSizes drawing={drawing} room={room} system={system} />
+      {frame.picture}
     </svg>
   );
 }
@@ -182,103 +170,4 @@ function wrongOnes(conflicts: readonly FloorConflict[]): Set<string> {
     }
   }
   return ids;
-}
-
-interface ThingProps {
-  readonly thing: Thing;
-  readonly drawing: PlanDrawing;
-}
-
-/** A footprint with its front marked. */
-function ThingShape({ thing, drawing }: ThingProps) {
-  const { block, corners, id } = thing;
-  const front = [-0.12, 0, 0.12].map((share, i) => {
-    const depth = -block.depth / 2 + (i === 1 ? 0.02 : 0.1);
-    return drawing.spot(onFloor(block, { x: share, y: depth }));
-  });
-  return (
-    <>
-      <path d={pathOf(corners, drawing)} strokeDasharray={id === COLLECTOR ? '7 3' : undefined} />
-      {id !== COLLECTOR && (
-        <polyline points={front.map((at) => `${at.x},${at.y}`).join(' ')} fill="none" />
-      )}
-    </>
-  );
-}
-
-/** Its name within, over whatever passes above it. */
-function ThingName({ thing, drawing, isWrong }: ThingProps & { readonly isWrong: boolean }) {
-  const label = labelSpot(thing, drawing);
-  if (!isWrong && drawing.scale < NAMED_FROM) return null;
-  return (
-    <text
-      x={label.x}
-      y={label.y}
-      textAnchor="middle"
-      fontSize="13"
-      fill={isWrong ? 'var(--starved-text)' : 'var(--ink)'}
-      stroke="var(--paper)"
-      strokeWidth={3}
-      paintOrder="stroke"
-      className="pointer-events-none select-none"
-    >
-      {isWrong ? '▼ ' : ''}
-      {thing.name}
-    </text>
-  );
-}
-
-/** From farther away than this names would stand on each other, px per m. */
-const NAMED_FROM = 18;
-
-/** A letter is about so wide, px. */
-const LETTER = 6.6;
-
-/** A name stands within its footprint, or under it where it is too long. */
-function labelSpot({ block, corners, name }: Thing, drawing: PlanDrawing) {
-  const spots = corners.map(drawing.spot);
-  const across = Math.max(...spots.map(({ x }) => x)) - Math.min(...spots.map(({ x }) => x));
-  const { x, y } = drawing.spot(block.at);
-  if (name.length * LETTER < across) return { x, y: y + 4 };
-  return { x, y: Math.max(...spots.map((spot) => spot.y)) + 14 };
-}
-
-interface RoomsProps {
-  readonly machine: Machine;
-  readonly thing: Thing;
-  readonly drawing: PlanDrawing;
-  readonly conflicts: readonly FloorConflict[];
-}
-
-/** The room a machine's work takes, pale; hatched where something stands in it. */
-function Rooms({ machine, thing, drawing, conflicts }: RoomsProps) {
-  const { shop } = useSolvedShop();
-  return workingRoom(machine, shop.room.boardLength).map((room) => {
-    const frame = roomFrame(thing.block, room);
-    const start = edgeOn(thing.block, room);
-    const half = room.width / 2;
-    const corners = [
-      { x: -half, y: start },
-      { x: half, y: start },
-      { x: half, y: start + room.length },
-      { x: -half, y: start + room.length },
-    ].map((corner) => onFloor(frame, corner));
-    const isShort = conflicts.some(
-      (conflict) =>
-        conflict.kind === 'feed blocked' &&
-        conflict.who.kind === 'machine' &&
-        conflict.who.id === machine.id &&
-        conflict.room === room.kind,
-    );
-    return (
-      <path
-        key={room.kind}
-        d={pathOf(corners, drawing)}
-        fill={isShort ? 'var(--starved)' : 'var(--selection)'}
-        fillOpacity={isShort ? 0.13 : 0.7}
-        stroke={isShort ? 'var(--starved)' : 'var(--rule)'}
-        strokeDasharray="4 4"
-      />
-    );
-  });
 }

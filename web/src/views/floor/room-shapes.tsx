@@ -1,40 +1,56 @@
 'use client';
 
-import { extentOf, formatShort, onWall, toSI, type Wall, wallsOf } from '@frank-gauge/core';
-import { useSolvedShop } from '../frame/solved-shop';
+import {
+  extentOf,
+  formatShort,
+  onWall,
+  type Room,
+  type Spot,
+  toSI,
+  type UnitSystem,
+  type Wall,
+  wallsOf,
+} from '@frank-gauge/core';
+import { memo } from 'react';
 import type { PlanDrawing } from './plan-drawing';
 
+interface RoomProps {
+  readonly drawing: PlanDrawing;
+  readonly room: Room;
+  readonly system: UnitSystem;
+}
+
 /** A grid of feet, or of half metres. */
-export function Grid({ drawing }: { readonly drawing: PlanDrawing }) {
-  const { shop, system } = useSolvedShop();
-  const extent = extentOf(shop.room);
+export const Grid = memo(function Grid({ drawing, room, system }: RoomProps) {
+  const extent = extentOf(room);
   if (!extent) return null;
   const step = system === 'us' ? toSI(1, 'ft') : 0.5;
   const lines = (from: number, length: number) =>
     Array.from({ length: Math.floor(length / step + 1e-9) }, (_, i) => from + (i + 1) * step);
   const { x0, y0, width, depth } = extent;
+  const line = (from: Spot, to: Spot) => {
+    const [a, b] = [drawing.spot(from), drawing.spot(to)];
+    return `M${a.x.toFixed(1)} ${a.y.toFixed(1)}L${b.x.toFixed(1)} ${b.y.toFixed(1)}`;
+  };
+  const up = lines(x0, width).map((x) => line({ x, y: y0 }, { x, y: y0 + depth }));
+  const across = lines(y0, depth).map((y) => line({ x: x0, y }, { x: x0 + width, y }));
   return (
-    <g stroke="var(--rule)" opacity={0.45}>
-      {lines(x0, width).map((x) => {
-        const [a, b] = [drawing.spot({ x, y: y0 }), drawing.spot({ x, y: y0 + depth })];
-        return <line key={x} x1={a.x} x2={b.x} y1={a.y} y2={b.y} strokeWidth={0.5} />;
-      })}
-      {lines(y0, depth).map((y) => {
-        const [a, b] = [drawing.spot({ x: x0, y }), drawing.spot({ x: x0 + width, y })];
-        return <line key={y} x1={a.x} x2={b.x} y1={a.y} y2={b.y} strokeWidth={0.5} />;
-      })}
-    </g>
+    <path
+      d={[...up, ...across].join('')}
+      stroke="var(--rule)"
+      strokeOpacity={0.45}
+      strokeWidth={0.5}
+    />
   );
-}
+});
 
-export function Walls({ drawing }: { readonly drawing: PlanDrawing }) {
-  const { shop } = useSolvedShop();
+export const Walls = memo(function Walls({ drawing, room }: Omit<RoomProps, 'system'>) {
   return (
     <>
-      {wallsOf(shop.room).map((wall) => (
+      {wallsOf(room).map((wall) => (
         <WallShape key={`${wall.from.x} ${wall.from.y}`} wall={wall} drawing={drawing} />
       ))}
-      {shop.room.posts.map(({ id, at, width }) => {
+      {room.posts.map(({ id, at, width }) => {
         const { x, y } = drawing.spot(at);
         const side = width * drawing.scale;
         return (
@@ -50,7 +66,7 @@ export function Walls({ drawing }: { readonly drawing: PlanDrawing }) {
       })}
     </>
   );
-}
+});
 
 /** A wall as a thick line, open at its doors, thin at its windows. */
 function WallShape({ wall, drawing }: { readonly wall: Wall; readonly drawing: PlanDrawing }) {
@@ -78,9 +94,8 @@ function WallShape({ wall, drawing }: { readonly wall: Wall; readonly drawing: P
 }
 
 /** How wide and deep the room is, written outside its walls. */
-export function RoomSizes({ drawing }: { readonly drawing: PlanDrawing }) {
-  const { shop, system } = useSolvedShop();
-  const extent = extentOf(shop.room);
+export const RoomSizes = memo(function RoomSizes({ drawing, room, system }: RoomProps) {
+  const extent = extentOf(room);
   if (!extent) return null;
   const { x0, y0, width, depth } = extent;
   const below = drawing.spot({ x: x0 + width / 2, y: y0 });
@@ -95,4 +110,4 @@ export function RoomSizes({ drawing }: { readonly drawing: PlanDrawing }) {
       </text>
     </g>
   );
-}
+});

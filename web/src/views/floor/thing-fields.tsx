@@ -18,9 +18,10 @@ import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../frame/solved-shop';
 import { FieldLine, Line, ShopQuantity, SizeLine } from '../parts/line';
 import { OpeningLine } from '../parts/opening-line';
-import { copyMachineHere, removeMachineHere } from './ducts/edit-ducts';
+import { COLLECTOR } from './collector-id';
 import { PortLines } from './ducts/port-lines';
-import { COLLECTOR, editInlet, editMachine, moveTo, place, turnBy, turnTo } from './edit-things';
+import { editInlet, editMachine, place, turnTo } from './edit-things';
+import { copyThings, moveTo, removeThings, turnThings } from './edit-together';
 
 const FAR = 200;
 const QUARTER = Math.PI / 2;
@@ -120,10 +121,8 @@ function MachineFields({ machine }: { readonly machine: Machine }) {
       )}
       <PortLines machine={machine} />
       <div className="flex flex-wrap gap-1.5 pt-2">
-        <Button onClick={() => copyMachineHere(machine.id, machine.name)}>
-          Copy, with its duct
-        </Button>
-        <Button look="quiet" onClick={() => removeMachineHere(machine.id, machine.name)}>
+        <Button onClick={() => copyThings([machine.id])}>Copy, with its duct</Button>
+        <Button look="quiet" onClick={() => removeThings([machine.id])}>
           Remove it
         </Button>
       </div>
@@ -228,7 +227,7 @@ function PlaceFields({ id, name, at, turn }: PlaceProps) {
             max={2 * Math.PI}
             onChange={(value) => turnTo(id, value)}
           />
-          <Button look="quiet" onClick={() => turnBy(id, QUARTER)}>
+          <Button look="quiet" onClick={() => turnThings([id], QUARTER)}>
             Quarter turn
           </Button>
         </span>

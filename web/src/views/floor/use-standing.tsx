@@ -5,14 +5,14 @@ import {
   collectorBlock,
   cornersOf,
   type FloorConflict,
-  floorConflicts,
+  type Machine,
   machineBlock,
   type Spot,
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
-import { useRested } from '@/ui/use-rested';
+import { useFloorConflicts } from '../frame/floor-conflicts';
 import { useSolvedShop } from '../frame/solved-shop';
-import { COLLECTOR } from './edit-things';
+import { COLLECTOR } from './collector-id';
 
 /** Something with a place on the floor. */
 export interface Thing {
@@ -28,32 +28,32 @@ interface Standing {
   readonly nameOf: (machine: string) => string;
 }
 
-/** With more machines than this, what is in the way is said when a drag rests. */
-export const FEW_MACHINES = 12;
+/** A machine is another object when anything about it changed: what stood as it did is not new. */
+const known = new WeakMap<Machine, Thing | null>();
+
+function thingOf(machine: Machine): Thing | null {
+  const before = known.get(machine);
+  if (before !== undefined) return before;
+  const block = machineBlock(machine);
+  const { id, name } = machine;
+  const thing = block && { id, name, block, corners: cornersOf(block) };
+  known.set(machine, thing);
+  return thing;
+}
 
 function useReckoned(): Standing {
   const { shop } = useSolvedShop();
   const { machines, collector, room } = shop;
   const still = useMemo(() => {
     const nameOf = (id: string) => machines.find((machine) => machine.id === id)?.name ?? '';
-    const blocks = [
-      ...machines.map((machine) => ({
-        id: machine.id,
-        name: machine.name,
-        block: machineBlock(machine),
-      })),
-      { id: COLLECTOR, name: 'Collector', block: collectorBlock(shop) },
-    ];
-    const things = blocks.flatMap(({ block, ...rest }): Thing[] =>
-      block ? [{ ...rest, block, corners: cornersOf(block) }] : [],
-    );
+    const block = collectorBlock(shop);
+    const things = machines.flatMap((machine) => thingOf(machine) ?? []);
+    if (block) {
+      things.push({ id: COLLECTOR, name: 'Collector', block, corners: cornersOf(block) });
+    }
     return { things, nameOf };
   }, [machines, collector, room]);
-  const rested = useRested(shop, machines.length <= FEW_MACHINES);
-  const conflicts = useMemo(
-    () => floorConflicts(rested),
-    [rested.machines, rested.collector, rested.room],
-  );
+  const conflicts = useFloorConflicts();
   return useMemo(() => ({ ...still, conflicts }), [still, conflicts]);
 }
 

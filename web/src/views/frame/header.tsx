@@ -3,7 +3,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { choose, useChoices } from '@/store/choices';
-import { edit } from '@/store/shop-session';
+import { edit, useSession } from '@/store/shop-session';
 import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
 import { openPalette } from './palette-state';
@@ -11,22 +11,61 @@ import { useSolvedShop } from './solved-shop';
 import { ThemeButton } from './theme-button';
 import { redoAloud, undoAloud } from './undo-aloud';
 
-interface Props {
-  readonly saved: 'saved' | 'saving' | 'failed';
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-}
-
 const SAVED = {
   saved: 'saved',
   saving: 'saving…',
   failed: 'not saved: the browser refused. Export the shop',
 } as const;
 
-export function Header({ saved, canUndo, canRedo }: Props) {
+/** Whether the last edit is stored. By itself: each edit changes it twice, and nothing else here. */
+function Saved() {
+  const saved = useSession((session) => (session.status === 'open' ? session.saved : 'saved'));
+  return (
+    <span
+      role="status"
+      className={`text-[14px] ${saved === 'failed' ? 'text-starved-text' : 'text-quiet'}`}
+    >
+      {SAVED[saved]}
+    </span>
+  );
+}
+
+const BUTTON = 'grid size-11 place-items-center hover:bg-selection disabled:opacity-35 md:size-8';
+
+function UndoButtons() {
+  const canUndo = useSession((session) => session.status === 'open' && session.cursor > 0);
+  const canRedo = useSession(
+    (session) => session.status === 'open' && session.cursor < session.changes,
+  );
+  return (
+    <>
+      <button
+        type="button"
+        className={BUTTON}
+        disabled={!canUndo}
+        onClick={() => void undoAloud()}
+        aria-label="Undo"
+        title="Undo, Ctrl+Z"
+      >
+        <Undo2 size={18} aria-hidden />
+      </button>
+      <button
+        type="button"
+        className={BUTTON}
+        disabled={!canRedo}
+        onClick={() => void redoAloud()}
+        aria-label="Do again"
+        title="Do again, Ctrl+Shift+Z"
+      >
+        <Redo2 size={18} aria-hidden />
+      </button>
+    </>
+  );
+}
+
+export function Header() {
   const { shop } = useSolvedShop();
   const view = useChoices((choices) => choices.view);
-  const button = 'grid size-11 place-items-center hover:bg-selection disabled:opacity-35 md:size-8';
   return (
     <header className="flex flex-wrap items-center gap-x-3 border-ink border-b px-3 md:h-13 md:flex-nowrap md:px-4">
       <Link href="/" className="py-2 font-name font-semibold text-[21px] leading-none">
@@ -51,12 +90,7 @@ export function Header({ saved, canUndo, canRedo }: Props) {
           className="font-medium font-name text-[17px]"
         />
       </div>
-      <span
-        role="status"
-        className={`text-[14px] ${saved === 'failed' ? 'text-starved-text' : 'text-quiet'}`}
-      >
-        {SAVED[saved]}
-      </span>
+      <Saved />
       <div className="ml-auto flex items-center gap-2">
         <Segmented
           label="How the shop is looked at"
@@ -67,26 +101,7 @@ export function Header({ saved, canUndo, canRedo }: Props) {
           ]}
           onChange={(next) => choose({ view: next })}
         />
-        <button
-          type="button"
-          className={button}
-          disabled={!canUndo}
-          onClick={() => void undoAloud()}
-          aria-label="Undo"
-          title="Undo, Ctrl+Z"
-        >
-          <Undo2 size={18} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className={button}
-          disabled={!canRedo}
-          onClick={() => void redoAloud()}
-          aria-label="Do again"
-          title="Do again, Ctrl+Shift+Z"
-        >
-          <Redo2 size={18} aria-hidden />
-        </button>
+        <UndoButtons />
         <button
           type="button"
           onClick={openPalette}

@@ -6,7 +6,7 @@ import { type ReactNode, useState } from 'react';
 import { chooseDrop, useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { failureSentence } from '@/words/failure-words';
-import { useSolvedShop, worstOf } from './solved-shop';
+import { useJudgedDrops, useSolvedShop, worstOf } from './solved-shop';
 
 /** Along the bottom of every shop view: what the blower does now, and the gates, to be tapped. */
 export function LiveStrip() {
@@ -62,7 +62,8 @@ function Big({ text }: { readonly text: string }) {
 }
 
 function Figures() {
-  const { now, shop, system, verdicts } = useSolvedShop();
+  const { now, shop, system } = useSolvedShop();
+  const { verdicts } = useJudgedDrops();
   const view = useChoices((choices) => choices.view);
   const worst = worstOf(verdicts);
   const { flow: flowStyle } = STYLES[system];

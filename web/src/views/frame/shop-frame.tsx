@@ -2,7 +2,9 @@
 
 import type { ReactNode } from 'react';
 import { useEffect } from 'react';
-import { closeShop, openShop, useSession } from '@/store/shop-session';
+import { useShallow } from 'zustand/react/shallow';
+import { closeShop, openShop, type Session, useSession } from '@/store/shop-session';
+import { FloorConflictsProvider } from './floor-conflicts';
 import { Header } from './header';
 import { LiveStrip } from './live-strip';
 import { BrokenShop, MissingShop } from './no-shop';
@@ -11,9 +13,15 @@ import { Shortcuts } from './shortcuts';
 import { SolvedShopProvider } from './solved-shop';
 import { Steps } from './steps';
 
+const openOrNot = (session: Session) =>
+  session.status === 'open'
+    ? ({ status: 'open', id: session.id, shop: session.shop } as const)
+    : session;
+
 /** What every shop view stands in: header, the order of work, the live strip. */
 export function ShopFrame({ id, children }: { readonly id: string; readonly children: ReactNode }) {
-  const session = useSession();
+  // Not how far it is stored: that changes with every edit once more, and only the header says it.
+  const session = useSession(useShallow(openOrNot));
   useEffect(() => {
     openShop(id);
     return closeShop;
@@ -31,18 +39,16 @@ export function ShopFrame({ id, children }: { readonly id: string; readonly chil
   }
   return (
     <SolvedShopProvider shop={session.shop}>
-      <div className="flex min-h-dvh flex-col md:h-dvh">
-        <Header
-          saved={session.saved}
-          canUndo={session.cursor > 0}
-          canRedo={session.cursor < session.changes}
-        />
-        <div className="flex min-h-0 flex-1 flex-col md:flex-row">
-          <Steps id={id} />
-          <main className="min-h-0 min-w-0 flex-1">{children}</main>
+      <FloorConflictsProvider>
+        <div className="flex min-h-dvh flex-col md:h-dvh">
+          <Header />
+          <div className="flex min-h-0 flex-1 flex-col md:flex-row">
+            <Steps id={id} />
+            <main className="min-h-0 min-w-0 flex-1">{children}</main>
+          </div>
+          <LiveStrip />
         </div>
-        <LiveStrip />
-      </div>
+      </FloorConflictsProvider>
       <Palette />
       <Shortcuts />
     </SolvedShopProvider>

@@ -1,40 +1,56 @@
 'use client';
 
 import {
+  airNow,
   arrangeDucts,
   type DropVerdict,
+  type DuctLines,
   type DuctTree,
+  ductLines,
+  type GateAir,
   type GateRule,
+  gateAir,
   type NetworkState,
   type Shop,
   type ShopSolved,
-  solveTree,
   type UnitSystem,
-  type View,
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo, useRef } from 'react';
 import { useChoices } from '@/store/choices';
 import { useVerdicts } from './use-verdicts';
 
-/** Everything a shop view shows follows from the document and the choices, anew in each frame. */
+/** What a shop view shows follows from the document and the choices, anew in each frame. */
 export interface SolvedShop {
   readonly shop: Shop;
   readonly system: UnitSystem;
+  /** Where its ducts lie. */
+  readonly lines: DuctLines;
   readonly tree: DuctTree;
   /** With the gates open that the document has open. */
   readonly now: ShopSolved;
+}
+
+/** Drop by drop. Apart from the rest: of many drops some are judged a moment after an edit. */
+export interface JudgedDrops {
   /** Every drop, by the rule chosen. */
   readonly verdicts: readonly DropVerdict[];
   /** The one that is explained. */
   readonly selected: DropVerdict | null;
 }
 
-const Context = createContext<SolvedShop | null>(null);
+const SolvedContext = createContext<SolvedShop | null>(null);
+const JudgedContext = createContext<JudgedDrops | null>(null);
 
 export function useSolvedShop(): SolvedShop {
-  const solved = useContext(Context);
+  const solved = useContext(SolvedContext);
   if (!solved) throw new Error('outside a shop');
   return solved;
+}
+
+export function useJudgedDrops(): JudgedDrops {
+  const judged = useContext(JudgedContext);
+  if (!judged) throw new Error('outside a shop');
+  return judged;
 }
 
 /** A drop that falls furthest short as a share of its need, if any is judged. */
@@ -62,41 +78,52 @@ export function SolvedShopProvider({ shop, children }: Props) {
   const { room, machines, collector, ducts, condition } = shop;
   const { site, rules } = shop.shop;
   const air = useMemo(() => {
-    const arranged = arrangeDucts({ ...shop, room, machines, collector, ducts, condition });
-    return arranged.ok ? { tree: arranged.tree } : null;
-  }, [room, machines, collector, ducts, condition, site, rules]);
+    const lines = ductLines(shop);
+    const arranged = arrangeDucts(shop, lines);
+    return arranged.ok ? { lines, gates: gateAir(shop, arranged.tree, view) } : null;
+  }, [room, machines, collector, ducts, condition, site, rules, view]);
   if (!air) return <BrokenDucts />;
   return (
-    <Judged shop={shop} air={air} view={view} rule={rule} chosen={chosen}>
-      {children}
-    </Judged>
+    <Solved shop={shop} lines={air.lines} air={air.gates}>
+      <Judged air={air.gates} rule={rule} chosen={chosen}>
+        {children}
+      </Judged>
+    </Solved>
   );
 }
 
-interface JudgedProps extends Props {
+interface SolvedProps extends Props {
+  readonly lines: DuctLines;
   /** A new one for every change of what the air depends on. */
-  readonly air: { readonly tree: DuctTree };
-  readonly view: View;
+  readonly air: GateAir;
+}
+
+function Solved({ shop, lines, air, children }: SolvedProps) {
+  const { tree } = air;
+  const last = useRef<NetworkState | undefined>(undefined);
+  const now = useMemo(() => {
+    const solved = airNow(air, last.current);
+    last.current = solved.kind === 'solved' ? solved.state : undefined;
+    return solved;
+  }, [air]);
+  const value = useMemo<SolvedShop>(
+    () => ({ shop, system: shop.shop.units, lines, tree, now }),
+    [shop, lines, tree, now],
+  );
+  return <SolvedContext value={value}>{children}</SolvedContext>;
+}
+
+interface JudgedProps extends Pick<SolvedProps, 'air' | 'children'> {
   readonly rule: GateRule;
   readonly chosen: string | undefined;
 }
 
-function Judged({ shop, air, view, rule, chosen, children }: JudgedProps) {
-  const { tree } = air;
-  const last = useRef<NetworkState | undefined>(undefined);
-  const now = useMemo(() => {
-    const solved = solveTree(shop, tree, { view }, last.current);
-    last.current = solved.kind === 'solved' ? solved.state : undefined;
-    return solved;
-  }, [air, view]);
-  const verdicts = useVerdicts(shop, tree, view, rule, chosen, air);
+function Judged({ air, rule, chosen, children }: JudgedProps) {
+  const verdicts = useVerdicts(air, rule, chosen);
   const selected =
     verdicts.find(({ drop }) => drop.id === chosen) ?? worstOf(verdicts) ?? verdicts[0] ?? null;
-  const value = useMemo<SolvedShop>(
-    () => ({ shop, system: shop.shop.units, tree, now, verdicts, selected }),
-    [shop, tree, now, verdicts, selected],
-  );
-  return <Context value={value}>{children}</Context>;
+  const value = useMemo<JudgedDrops>(() => ({ verdicts, selected }), [verdicts, selected]);
+  return <JudgedContext value={value}>{children}</JudgedContext>;
 }
 
 function BrokenDucts() {

@@ -1,10 +1,9 @@
 'use client';
 
-import { floorConflicts } from '@frank-gauge/core';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useMemo } from 'react';
-import { useSolvedShop, worstOf } from './solved-shop';
+import { useFloorConflicts } from './floor-conflicts';
+import { useJudgedDrops, useSolvedShop, worstOf } from './solved-shop';
 
 export const STEPS = [
   { path: 'floor', name: 'Floor' },
@@ -25,12 +24,10 @@ export const COLLECTOR_BENCHES = [
 /** The order of work, with a mark where a step has something to say. */
 export function Steps({ id }: { readonly id: string }) {
   const pathname = usePathname();
-  const { verdicts, shop } = useSolvedShop();
+  const { shop } = useSolvedShop();
+  const { verdicts } = useJudgedDrops();
   const worst = worstOf(verdicts);
-  const isCrowded = useMemo(
-    () => floorConflicts(shop).some(({ kind }) => kind !== 'feed blocked'),
-    [shop.machines, shop.collector, shop.room],
-  );
+  const isCrowded = useFloorConflicts().some(({ kind }) => kind !== 'feed blocked');
   const isShort = worst !== null && worst.standing !== 'enough';
   const marks: Record<(typeof STEPS)[number]['path'], { sign: string; says: string } | null> = {
     floor:

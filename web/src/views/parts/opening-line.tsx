@@ -16,6 +16,9 @@ interface Props {
   readonly children: ReactNode;
 }
 
+/** A shut line out of sight is not drawn: a long list costs no more than what of it is seen. */
+const ASIDE = '[content-visibility:auto] [contain-intrinsic-height:auto_29px]';
+
 /** A part of the shop in a line, what it is at the right, opening to its fields. */
 export function OpeningLine({ id, name, about, isStrong = false, onOpen, children }: Props) {
   // Not from the solved shop: a line is drawn anew only for what it shows.
@@ -23,7 +26,7 @@ export function OpeningLine({ id, name, about, isStrong = false, onOpen, childre
   const isOpen = useChoices((choices) => choices.parts[shop]) === id;
   const Mark = isOpen ? ChevronDown : ChevronRight;
   return (
-    <div className={`border-rule border-b ${isOpen ? 'bg-selection' : ''}`}>
+    <div className={`border-rule border-b ${isOpen ? 'bg-selection' : ASIDE}`}>
       <button
         type="button"
         aria-expanded={isOpen}

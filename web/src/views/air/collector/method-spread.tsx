@@ -3,7 +3,7 @@
 import { compareMethods, formatShort, gatesOfDrop, type Method } from '@frank-gauge/core';
 import { useDeferredValue, useMemo } from 'react';
 import { useChoices } from '@/store/choices';
-import { useSolvedShop } from '../../frame/solved-shop';
+import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
 
 const FRICTION: Record<Method['friction'], string> = {
   darcy: 'Darcy',
@@ -19,7 +19,8 @@ const nameOf = ({ friction, junctions }: Method): string =>
 /** What the selected drop gets by every school: how much the choice of one matters here. */
 export function MethodSpread() {
   const solved = useSolvedShop();
-  const { selected, system } = solved;
+  const { system } = solved;
+  const { selected } = useJudgedDrops();
   const view = useChoices((choices) => choices.view);
   const rule = useChoices((choices) => choices.rule);
   const shop = useDeferredValue(solved.shop);

@@ -7,7 +7,7 @@ import { QuantityField } from '@/fields/quantity-field';
 import { chooseDrop, choosePart, useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
+import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
 import { editRun, editTyped } from './edit-runs';
 import { RunDetails } from './run-details';
 
@@ -15,7 +15,8 @@ const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short
 
 /** One run, editable where it stands; its finer points open below it. */
 export function RunLine({ run, depth }: { readonly run: Run; readonly depth: number }) {
-  const { shop, system, tree, selected } = useSolvedShop();
+  const { shop, system, tree } = useSolvedShop();
+  const { selected } = useJudgedDrops();
   const part = useChoices((choices) => choices.parts[shop.id]);
   const isOpen = part === run.id;
   const isOnWay = selected?.drop.path.includes(run) ?? false;

@@ -17,6 +17,7 @@ import {
 import { type PointerEvent, useEffect, useState } from 'react';
 import { whyNotLed } from '@/words/duct-words';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { GRID, snapTo } from '../grid-steps';
 import type { PlanDrawing } from '../plan-drawing';
 import {
   addPoint,
@@ -27,7 +28,6 @@ import {
   takeTool,
   useDrawing,
 } from './drawing-state';
-import { GRID } from './duct-handles';
 import { pathThrough } from './duct-shapes';
 import { drawOutward, leadAsDrawn } from './edit-ducts';
 import type { Ducts } from './use-ducts';
@@ -252,7 +252,7 @@ function laidOut(
   grid: number,
   isFree: boolean,
 ): Point3 {
-  const snap = (value: number) => Math.round(value / grid) * grid;
+  const snap = (value: number) => snapTo(grid, value);
   if (!last || isFree) return { x: snap(raw.x), y: snap(raw.y), z };
   const [dx, dy] = [raw.x - last.x, raw.y - last.y];
   const step = Math.PI / 4;

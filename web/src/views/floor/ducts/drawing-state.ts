@@ -14,9 +14,12 @@ export interface Begun {
   readonly redraws?: string;
 }
 
+/** What a press on the plan does: open or move a thing, lay a duct, take things together. */
+export type Tool = 'move' | 'draw' | 'take';
+
 /** The duct that is being drawn, if any: no part of the document until it meets something. */
 interface Drawing {
-  readonly tool: 'move' | 'draw';
+  readonly tool: Tool;
   readonly begun: Begun | null;
   readonly points: readonly Point3[];
   /** Height new points get, m; null: as ducts of this shop hang. */
@@ -29,7 +32,7 @@ const AT_REST: Drawing = { tool: 'move', begun: null, points: [], height: null, 
 
 export const useDrawing = create<Drawing>(() => AT_REST);
 
-export function takeTool(tool: Drawing['tool']): void {
+export function takeTool(tool: Tool): void {
   useDrawing.setState({ tool, begun: null, points: [], refusal: null });
 }
 

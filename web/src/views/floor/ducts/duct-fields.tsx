@@ -10,6 +10,7 @@ import {
   type Point3,
   type Run,
   runsBehind,
+  type UnitSystem,
   usualRadiusRatio,
 } from '@frank-gauge/core';
 import { memo } from 'react';
@@ -22,6 +23,7 @@ import { useSolvedShop } from '../../frame/solved-shop';
 import { DiameterLine, FieldLine, Line, ShopQuantity } from '../../parts/line';
 import { OpeningLine } from '../../parts/opening-line';
 import { useChooseThing } from '../choose-thing';
+import { removeThings } from '../edit-together';
 import { DrawIt } from './draw-it';
 import { takeTool } from './drawing-state';
 import {
@@ -31,7 +33,6 @@ import {
   splitRunInHalf,
   straighten,
   styleBend,
-  takeOut,
 } from './edit-ducts';
 import { useDucts } from './use-ducts';
 
@@ -58,13 +59,17 @@ export function DuctList() {
           to it.
         </p>
       )}
-      {runs.map(({ run }) => {
-        const diameter = formatShort(run.diameter, 'diameter', system);
-        const about = lines.lines.has(run.id)
-          ? `${diameter}, ${formatShort(run.length ?? 0, 'length', system)}`
-          : `${diameter}, not drawn`;
-        return <DuctEntry key={run.id} id={run.id} name={run.name} about={about} onOpen={choose} />;
-      })}
+      {runs.map(({ run }) => (
+        <DuctEntry
+          key={run.id}
+          id={run.id}
+          name={run.name}
+          diameter={run.diameter}
+          length={lines.lines.has(run.id) ? (run.length ?? 0) : null}
+          system={system}
+          onOpen={choose}
+        />
+      ))}
     </section>
   );
 }
@@ -72,11 +77,17 @@ export function DuctList() {
 interface EntryProps {
   readonly id: string;
   readonly name: string;
-  readonly about: string;
+  readonly diameter: number;
+  /** null: it is not drawn. */
+  readonly length: number | null;
+  readonly system: UnitSystem;
   readonly onOpen: (id: string) => void;
 }
 
-const DuctEntry = memo(function DuctEntry({ id, name, about, onOpen }: EntryProps) {
+const DuctEntry = memo(function DuctEntry(props: EntryProps) {
+  const { id, name, diameter, length, system, onOpen } = props;
+  const lies = length === null ? 'not drawn' : formatShort(length, 'length', system);
+  const about = `${formatShort(diameter, 'diameter', system)}, ${lies}`;
   return (
     <OpeningLine id={id} name={name} about={about} onOpen={() => onOpen(id)}>
       <DuctBody id={id} />
@@ -111,7 +122,7 @@ function DuctBody({ id }: { readonly id: string }) {
             <Button onClick={() => splitRunInHalf(id)}>Split</Button>
           </>
         )}
-        <Button look="quiet" onClick={() => takeOut(id, run.name)}>
+        <Button look="quiet" onClick={() => removeThings([id])}>
           {behind > 0 ? `Take out, with ${behind} behind it` : 'Take out'}
         </Button>
       </div>

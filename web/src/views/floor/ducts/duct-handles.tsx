@@ -7,25 +7,14 @@ import {
   type PartOfRun,
   type Point3,
   type Run,
-  toSI,
 } from '@frank-gauge/core';
-import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { type KeyboardEvent, useRef } from 'react';
 import { useChoices } from '@/store/choices';
+import { useOnceAFrame } from '@/ui/use-once-a-frame';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { GRID, KEY_WAYS, snapTo } from '../grid-steps';
 import { movePointTo } from './edit-ducts';
 import type { Ducts } from './use-ducts';
-
-/** Points snap to so much of a grid: three inches, or five centimetres. */
-export const GRID = { us: toSI(3, 'in'), metric: 0.05 } as const;
-
-const WAYS: Readonly<Record<string, Point3>> = {
-  ArrowLeft: { x: -1, y: 0, z: 0 },
-  ArrowRight: { x: 1, y: 0, z: 0 },
-  ArrowUp: { x: 0, y: 1, z: 0 },
-  ArrowDown: { x: 0, y: -1, z: 0 },
-  PageUp: { x: 0, y: 0, z: 1 },
-  PageDown: { x: 0, y: 0, z: -1 },
-};
 
 /** A drawing in which points of ducts are taken hold of: where they are, and what a drag does. */
 export interface HandleDrawing {
@@ -167,8 +156,8 @@ function Handle({ id, at, kind, name, drawing }: HandleProps) {
   const held = useRef<{ from: Point3; x: number; y: number } | null>(null);
   const grid = GRID[system];
   const { x, y } = drawing.spot(at);
-  const snapped = (value: number) => Math.round(value / grid) * grid;
-  const drag = (event: PointerEvent<SVGGElement>) => {
+  const snapped = (value: number) => snapTo(grid, value);
+  const drag = useOnceAFrame((event: { readonly clientX: number; readonly clientY: number }) => {
     if (!held.current) return;
     const { from, x: x0, y: y0 } = held.current;
     const by = {
@@ -184,15 +173,16 @@ function Handle({ id, at, kind, name, drawing }: HandleProps) {
     };
     const isMoved = Math.hypot(event.clientX - x0, event.clientY - y0) > 3;
     if (isMoved && (to.x !== at.x || to.y !== at.y || to.z !== at.z)) movePointTo(id, to);
-  };
+  });
   const press = (event: KeyboardEvent<SVGGElement>) => {
-    const way = WAYS[event.key];
+    const way = KEY_WAYS[event.key];
     if (!way) return;
     event.preventDefault();
     const step = grid * (event.shiftKey ? 10 : 1);
     movePointTo(id, { x: at.x + way.x * step, y: at.y + way.y * step, z: at.z + way.z * step });
   };
   const stop = () => {
+    drag.flush();
     held.current = null;
   };
   return (
@@ -207,7 +197,7 @@ function Handle({ id, at, kind, name, drawing }: HandleProps) {
         event.currentTarget.setPointerCapture(event.pointerId);
         held.current = { from: at, x: event.clientX, y: event.clientY };
       }}
-      onPointerMove={drag}
+      onPointerMove={({ clientX, clientY }) => drag.call({ clientX, clientY })}
       onPointerUp={stop}
       onPointerCancel={stop}
       onKeyDown={press}

@@ -11,9 +11,12 @@ import {
 } from '@frank-gauge/core';
 import { memo } from 'react';
 import { useChoices } from '@/store/choices';
-import { useSolvedShop } from '../../frame/solved-shop';
+import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
 import { useChooseThing } from '../choose-thing';
-import type { PlanDrawing } from '../plan-drawing';
+import { removeThings } from '../edit-together';
+import { type PlanDrawing, turnedAbout } from '../plan-drawing';
+import { letGo, takeAlso, togetherWith, useTaken } from '../selection';
+import { isTaking } from '../things-on-plan';
 import { type AirTone, airTone } from './air-tone';
 import { GateMark, UPRIGHT } from './gate-mark';
 import type { Ducts } from './use-ducts';
@@ -25,8 +28,10 @@ interface Props {
 
 /** Every drawn duct, as wide as it is and as deep in tone as its air is fast. */
 export function DuctShapes({ drawing, ducts }: Props) {
-  const { shop, selected, system } = useSolvedShop();
+  const { shop, system } = useSolvedShop();
+  const { selected } = useJudgedDrops();
   const choose = useChooseThing();
+  const taken = useTaken();
   const open = useChoices((choices) => choices.parts[shop.id]);
   const wrong = new Set(
     ducts.conflicts.flatMap((conflict) =>
@@ -48,6 +53,7 @@ export function DuctShapes({ drawing, ducts }: Props) {
           tone={airTone(ducts.speed(line.run.id), shop.shop.rules)}
           isOpen={open === line.run.id}
           isOnWay={way.has(line.run.id)}
+          isTaken={taken.has(line.run.id)}
           isWrong={wrong.has(line.run.id)}
           air={airText(ducts.speed(line.run.id), line.run.diameter, system)}
           system={system}
@@ -96,6 +102,7 @@ interface ShapeProps {
   readonly tone: AirTone;
   readonly isOpen: boolean;
   readonly isOnWay: boolean;
+  readonly isTaken: boolean;
   readonly isWrong: boolean;
   /** What moves in it now, in words; '' where it is still. */
   readonly air: string;
@@ -125,6 +132,7 @@ function looksAlike(a: ShapeProps, b: ShapeProps): boolean {
     Math.abs(a.tone.opacity - b.tone.opacity) < 0.02 &&
     a.isOpen === b.isOpen &&
     a.isOnWay === b.isOnWay &&
+    a.isTaken === b.isTaken &&
     a.isWrong === b.isWrong &&
     a.air === b.air &&
     a.system === b.system &&
@@ -147,6 +155,7 @@ function DuctDrawn({
   tone,
   isOpen,
   isOnWay,
+  isTaken,
   isWrong,
   air,
   system,
@@ -157,7 +166,7 @@ function DuctDrawn({
   const pipe = pathThrough(pipePoints(line), drawing);
   const hosePath = hose ? pathThrough([hose.from, hose.to], drawing) : '';
   const edge = isWrong ? 'var(--starved)' : 'var(--ink)';
-  const edgeWidth = width + (isOpen || isOnWay ? 5 : 2.5);
+  const edgeWidth = width + (isOpen || isOnWay || isTaken ? 5 : 2.5);
   const figures = `${formatShort(run.diameter, 'diameter', system)}, ${formatShort(laid.length ?? 0, 'length', system)}`;
   return (
     <g>
@@ -165,11 +174,24 @@ function DuctDrawn({
       <g
         role="button"
         tabIndex={0}
-        aria-label={`${run.name}; ${figures}${air === '' ? '' : `; ${air}, ${tone.state}`}`}
-        aria-pressed={isOpen}
-        onClick={() => onChoose(run.id)}
+        aria-label={`${run.name}; ${figures}${air === '' ? '' : `; ${air}, ${tone.state}`}${isTaken ? '; taken together' : ''}`}
+        aria-pressed={isOpen || isTaken}
+        onClick={(event) => {
+          if (isTaking(event)) takeAlso(run.id, isOpen ? run.id : '');
+          else {
+            letGo();
+            onChoose(run.id);
+          }
+        }}
         onKeyUp={(event) => {
-          if (event.key === 'Enter') onChoose(run.id);
+          if (event.key !== 'Enter') return;
+          if (event.shiftKey) takeAlso(run.id, isOpen ? run.id : '');
+          else onChoose(run.id);
+        }}
+        onKeyDown={(event) => {
+          if (event.key !== 'Delete' && event.key !== 'Backspace') return;
+          event.preventDefault();
+          removeThings(togetherWith(run.id));
         }}
         className="cursor-pointer"
         fill="none"
@@ -265,16 +287,20 @@ function FlowMarks({
 }) {
   if (tone.state === 'still') return null;
   const size = Math.max(3, Math.min(6, width * 0.4));
+  const arrow = [
+    { x: -size, y: -size },
+    { x: size, y: 0 },
+    { x: -size, y: size },
+  ];
   const isCarried = tone.state === 'carrying' || tone.state === 'fast';
   return line.legs.map(({ from, to, way, start }) => {
     const [a, b] = [drawing.spot(from), drawing.spot(to)];
     if (Math.hypot(b.x - a.x, b.y - a.y) < 28 || Math.abs(way.z) > UPRIGHT) return null;
-    const turn = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
+    const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
     return (
       <path
         key={start}
-        transform={`translate(${((a.x + b.x) / 2).toFixed(1)} ${((a.y + b.y) / 2).toFixed(1)}) rotate(${turn.toFixed(1)})`}
-        d={`M${-size} ${-size} L${size} 0 L${-size} ${size} Z`}
+        d={turnedAbout(middle, { x: b.x - a.x, y: b.y - a.y })(arrow)}
         fill={isCarried ? 'var(--paper)' : 'none'}
         stroke={isCarried ? 'none' : 'var(--ink)'}
         strokeWidth={1}

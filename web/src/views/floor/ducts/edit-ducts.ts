@@ -2,7 +2,6 @@ import {
   addBend,
   addMachine,
   type BendStyle,
-  copyMachine,
   type DuctEnd,
   drawRun,
   type Goal,
@@ -14,20 +13,14 @@ import {
   type Point3,
   raiseDucts,
   removeBend,
-  removeMachine,
   setBendStyle,
   splitInHalf,
-  takeOutDucts,
 } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
-import { toast } from 'sonner';
 import { choosePart } from '@/store/choices';
 import { edit, useSession } from '@/store/shop-session';
-import { undoAloud } from '../../frame/undo-aloud';
 
 const newId = () => nanoid(10);
-
-const undoAction = { label: 'Undo', onClick: () => void undoAloud() };
 
 const openShopId = () => {
   const session = useSession.getState();
@@ -92,30 +85,10 @@ export function splitRunInHalf(run: string): void {
   });
 }
 
-export function takeOut(run: string, name: string): void {
-  edit(`take out ${name}`, (shop) => takeOutDucts(shop, run));
-  choosePart(openShopId(), '');
-  toast(`Took out ${name}`, { action: undoAction });
-}
-
 export function addMachineHere(kind: MachineKindId): void {
   let id = '';
   edit('add a machine', (shop) => {
     id = addMachine(shop, kind, newId);
   });
   if (id) choosePart(openShopId(), id);
-}
-
-export function copyMachineHere(machine: string, name: string): void {
-  let id: string | null = null;
-  edit(`copy ${name}`, (shop) => {
-    id = copyMachine(shop, machine, newId);
-  });
-  if (id) choosePart(openShopId(), id);
-}
-
-export function removeMachineHere(machine: string, name: string): void {
-  edit(`remove ${name}`, (shop) => removeMachine(shop, machine));
-  choosePart(openShopId(), '');
-  toast(`Removed ${name}`, { action: undoAction });
 }

@@ -1,18 +1,20 @@
 'use client';
 
-import { type DuctLine, setGate } from '@frank-gauge/core';
+import { type DuctLine, type Spot, setGate } from '@frank-gauge/core';
 import { edit } from '@/store/shop-session';
-import type { PlanDrawing } from '../plan-drawing';
+import { type PlanDrawing, turnedAbout } from '../plan-drawing';
 
 /** Steeper than this, a leg is a riser and seen from its end. */
 export const UPRIGHT = 0.8;
 
 /** A gate in a riser, seen from above: a frame about the duct, filled where it is shut. */
 function UprightGate({
+  at: { x, y },
   half,
   isOpen,
   width,
 }: {
+  readonly at: { readonly x: number; readonly y: number };
   readonly half: number;
   readonly isOpen: boolean;
   readonly width: number;
@@ -20,19 +22,33 @@ function UprightGate({
   return (
     <>
       <rect
-        x={-half + 1}
-        y={-half + 1}
+        x={x - half + 1}
+        y={y - half + 1}
         width={2 * half - 2}
         height={2 * half - 2}
         fill="var(--paper)"
         stroke="var(--ink)"
         strokeWidth={1.5}
       />
-      <circle r={width / 2 + 1} fill={isOpen ? 'var(--paper)' : 'var(--ink)'} stroke="var(--ink)" />
-      {isOpen && <circle r={1.5} fill="var(--ink)" />}
+      <circle
+        cx={x}
+        cy={y}
+        r={width / 2 + 1}
+        fill={isOpen ? 'var(--paper)' : 'var(--ink)'}
+        stroke="var(--ink)"
+      />
+      {isOpen && <circle cx={x} cy={y} r={1.5} fill="var(--ink)" />}
     </>
   );
 }
+
+/** A bar across a duct, so long each way along it and so wide to each side. */
+const acrossBy = (along: number, across: number): readonly Spot[] => [
+  { x: -along, y: -across },
+  { x: along, y: -across },
+  { x: along, y: across },
+  { x: -along, y: across },
+];
 
 /** A gate, to be opened and shut by a tap. */
 export function GateMark({
@@ -51,8 +67,9 @@ export function GateMark({
   const at = gate.end === 'downstream' ? leg.to : leg.from;
   const { x, y } = drawing.spot(at);
   const other = drawing.spot(gate.end === 'downstream' ? leg.from : leg.to);
-  const turn = (Math.atan2(other.y - y, other.x - x) * 180) / Math.PI;
+  const about = turnedAbout({ x, y }, { x: other.x - x, y: other.y - y });
   const half = width / 2 + 5;
+  const slide = gate.open ? 2 : 3.5;
   const toggle = () =>
     edit(`${gate.open ? 'shut' : 'open'} ${run.name}`, (shop) => setGate(shop, run.id, !gate.open));
   return (
@@ -68,19 +85,15 @@ export function GateMark({
         event.preventDefault();
         toggle();
       }}
-      transform={`translate(${x.toFixed(1)} ${y.toFixed(1)}) rotate(${turn.toFixed(1)})`}
       className="cursor-pointer"
     >
       <title>{`Gate of ${run.name}: ${gate.open ? 'open' : 'shut'}`}</title>
-      <rect x={-12} y={-half - 5} width={24} height={2 * half + 10} fill="transparent" />
+      <path d={about(acrossBy(12, half + 5))} fill="transparent" />
       {Math.abs(leg.way.z) > UPRIGHT ? (
-        <UprightGate half={half} isOpen={gate.open} width={width} />
+        <UprightGate at={{ x, y }} half={half} isOpen={gate.open} width={width} />
       ) : (
-        <rect
-          x={gate.open ? -2 : -3.5}
-          y={-half}
-          width={gate.open ? 4 : 7}
-          height={2 * half}
+        <path
+          d={about(acrossBy(slide, half))}
           fill={gate.open ? 'var(--paper)' : 'var(--ink)'}
           stroke="var(--ink)"
           strokeWidth={1.5}

@@ -5,13 +5,12 @@ import {
   type DuctLine,
   type DuctLines,
   ductConflicts,
-  ductLines,
   type Run,
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { useRested } from '@/ui/use-rested';
+import { FEW_MACHINES } from '../../frame/floor-conflicts';
 import { useSolvedShop } from '../../frame/solved-shop';
-import { FEW_MACHINES } from '../use-standing';
 
 export interface Ducts {
   readonly lines: DuctLines;
@@ -24,10 +23,8 @@ export interface Ducts {
 }
 
 function useReckoned(): Ducts {
-  const { shop, tree, now } = useSolvedShop();
-  const { room, machines, collector, ducts } = shop;
+  const { shop, lines, tree, now } = useSolvedShop();
   const still = useMemo(() => {
-    const lines = ductLines(shop);
     const top = ({ points }: DuctLine) => Math.max(...points.map(({ z }) => z));
     const drawn = [...lines.lines.values()].sort((a, b) => top(a) - top(b));
     const byId = new Map(tree.upstreamFirst.map((run) => [run.id, run]));
@@ -36,8 +33,8 @@ function useReckoned(): Ducts {
       drawn,
       laid: (run: string) => byId.get(run),
     };
-  }, [room, machines, collector, ducts, tree]);
-  const rested = useRested(shop, machines.length <= FEW_MACHINES);
+  }, [lines, tree]);
+  const rested = useRested(shop, shop.machines.length <= FEW_MACHINES);
   const conflicts = useMemo(
     () => ductConflicts(rested),
     [rested.machines, rested.collector, rested.room, rested.ducts],

@@ -1,0 +1,59 @@
+'use client';
+
+import type { Shop, TakenTogether } from '@frank-gauge/core';
+import { create } from 'zustand';
+import { COLLECTOR } from './collector-id';
+
+/** What is taken together on the floor, to be moved, copied or taken out at once. */
+interface Selection {
+  /** Machines, runs, and the collector. */
+  readonly ids: ReadonlySet<string>;
+}
+
+const NONE: Selection = { ids: new Set() };
+
+export const useSelection = create<Selection>(() => NONE);
+
+export const useTaken = (): ReadonlySet<string> => useSelection(({ ids }) => ids);
+
+export function takeTogether(ids: Iterable<string>): void {
+  useSelection.setState({ ids: new Set(ids) });
+}
+
+export const letGo = (): void => useSelection.setState(NONE);
+
+/** Takes one more, or lets go of it; what was open before is one of them too. */
+export function takeAlso(id: string, open = ''): void {
+  const { ids } = useSelection.getState();
+  const next = new Set(ids.size === 0 && open !== '' ? [open] : ids);
+  if (ids.size > 0 && ids.has(id)) next.delete(id);
+  else next.add(id);
+  takeTogether(next);
+}
+
+/** A thing, or all that is taken if it is one of them. */
+export function togetherWith(id: string): readonly string[] {
+  const { ids } = useSelection.getState();
+  return ids.has(id) ? [...ids] : [id];
+}
+
+/** Of these ids, what there is in the shop, by kind. */
+export function takenOf(shop: Shop, ids: Iterable<string>): TakenTogether {
+  const all = new Set(ids);
+  const among = (things: readonly { readonly id: string }[]) =>
+    new Set(things.flatMap(({ id }) => (all.has(id) ? [id] : [])));
+  return {
+    machines: among(shop.machines),
+    isCollector: all.has(COLLECTOR) && shop.collector.place !== null,
+    runs: among(shop.ducts.runs),
+  };
+}
+
+/** Everything that has a place. */
+export function allOf({ machines, collector, ducts }: Shop): string[] {
+  return [
+    ...machines.flatMap(({ id, place }) => (place ? [id] : [])),
+    ...(collector.place ? [COLLECTOR] : []),
+    ...ducts.runs.flatMap(({ id, route }) => (route ? [id] : [])),
+  ];
+}

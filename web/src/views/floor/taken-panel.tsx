@@ -1,0 +1,159 @@
+'use client';
+
+import { PIPE_IDS, PIPES, type Run, type TakenTogether } from '@frank-gauge/core';
+import { useState } from 'react';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { useSolvedShop } from '../frame/solved-shop';
+import { DiameterLine, FieldLine, Line } from '../parts/line';
+import { useDrawing } from './ducts/drawing-state';
+import { copyThings, editRuns, moveThings, removeThings, turnThings } from './edit-together';
+import { allOf, letGo, takenOf, takeTogether, useTaken } from './selection';
+
+const QUARTER = Math.PI / 2;
+const FAR = 100;
+
+/** What is taken together: moved by figures, turned, copied, taken out; its ducts sized at once. */
+export function TakenPanel() {
+  const { shop } = useSolvedShop();
+  const tool = useDrawing((drawing) => drawing.tool);
+  const ids = useTaken();
+  const taken = takenOf(shop, ids);
+  const count = taken.machines.size + taken.runs.size + (taken.isCollector ? 1 : 0);
+  if (count === 0 && tool !== 'take') return null;
+  const all = [...ids];
+  return (
+    <section aria-label="Taken together" className="mb-4 border-rule border-b pb-3">
+      <h2 className="text-[18px]">Taken together</h2>
+      <p className="pt-1" role="status">
+        {count === 0 ? 'Nothing yet.' : `${said(taken)}.`}
+      </p>
+      <p className="text-[14px] text-quiet">
+        Shift and click takes one more; Shift and drag on the ground takes all within. Moved
+        together, ducts go along; with Alt they stay.
+      </p>
+      <div className="flex flex-wrap gap-1.5 pt-2">
+        <Button onClick={() => takeTogether(allOf(shop))}>Take all</Button>
+        {count > 0 && (
+          <Button look="quiet" onClick={letGo}>
+            Let go
+          </Button>
+        )}
+      </div>
+      {count > 0 && (
+        <>
+          <MoveFields ids={all} />
+          {taken.runs.size > 0 && <RunFields taken={taken} />}
+          <div className="flex flex-wrap gap-1.5 pt-2">
+            {taken.machines.size + Number(taken.isCollector) > 0 && (
+              <Button onClick={() => turnThings(all, QUARTER)}>Quarter turn</Button>
+            )}
+            {taken.machines.size > 0 && (
+              <Button onClick={() => copyThings(all)}>Copy, with their ducts</Button>
+            )}
+            {taken.machines.size + taken.runs.size > 0 && (
+              <Button look="quiet" onClick={() => removeThings(all)}>
+                Take out
+              </Button>
+            )}
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** '2 machines, 1 duct and the collector' */
+function said({ machines, runs, isCollector }: TakenTogether): string {
+  const counted = (count: number, one: string) =>
+    count === 0 ? [] : [`${count} ${one}${count > 1 ? 's' : ''}`];
+  const parts = [
+    ...counted(machines.size, 'machine'),
+    ...counted(runs.size, 'duct'),
+    ...(isCollector ? ['the collector'] : []),
+  ];
+  return parts.length > 1
+    ? `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`
+    : (parts[0] ?? '');
+}
+
+/** How far to move them, as an alternative to the drag. */
+function MoveFields({ ids }: { readonly ids: readonly string[] }) {
+  const [right, setRight] = useState(0);
+  const [back, setBack] = useState(0);
+  const way = { kind: 'length', min: -FAR, max: FAR, saves: false } as const;
+  return (
+    <div className="pt-2">
+      <FieldLine
+        line="to the right by"
+        label="Move them to the right by"
+        value={right}
+        onChange={setRight}
+        {...way}
+      />
+      <FieldLine
+        line="to the back by"
+        label="Move them to the back by"
+        value={back}
+        onChange={setBack}
+        {...way}
+      />
+      <Button
+        className="mt-1"
+        disabled={right === 0 && back === 0}
+        onClick={() => moveThings(ids, { x: right, y: back })}
+      >
+        Move them
+      </Button>
+    </div>
+  );
+}
+
+const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short }));
+
+/** Diameter and pipe of all ducts that are taken: empty where they differ. */
+function RunFields({ taken }: { readonly taken: TakenTogether }) {
+  const { shop } = useSolvedShop();
+  const runs = shop.ducts.runs.filter(({ id }) => taken.runs.has(id));
+  const diameter = common(runs, (run) => run.diameter);
+  const pipe = common(runs, (run) => run.pipe);
+  return (
+    <div className="pt-2">
+      <DiameterLine
+        line="true inside, all"
+        label="True inside diameter of the ducts taken"
+        value={diameter}
+        placeholder="they differ"
+        onChange={(next) =>
+          editRuns(taken.runs, 'diameter', (own) => {
+            own.diameter = next;
+          })
+        }
+      />
+      <Line label="pipe, all">
+        <Choice
+          label="Pipe of the ducts taken"
+          value={pipe ?? ''}
+          options={
+            pipe === null ? [{ value: '', label: 'they differ' }, ...PIPE_OPTIONS] : PIPE_OPTIONS
+          }
+          onChange={(next) => {
+            if (next !== '') {
+              editRuns(taken.runs, 'pipe', (own) => {
+                own.pipe = next;
+              });
+            }
+          }}
+        />
+      </Line>
+    </div>
+  );
+}
+
+/** What all of them have; null where they differ. */
+function common<T>(runs: readonly Run[], of: (run: Run) => T): T | null {
+  const [first] = runs;
+  if (!first) return null;
+  const value = of(first);
+  return runs.every((run) => of(run) === value) ? value : null;
+}

@@ -1,0 +1,26 @@
+'use client';
+
+import { type FloorConflict, floorConflicts } from '@frank-gauge/core';
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { useRested } from '@/ui/use-rested';
+import { useSolvedShop } from './solved-shop';
+
+/** With more machines than this, what is in the way is said when a drag rests. */
+export const FEW_MACHINES = 12;
+
+const Context = createContext<readonly FloorConflict[] | null>(null);
+
+/** Reckons once, for the order of work and for the floor, what stands in the way of what. */
+export function FloorConflictsProvider({ children }: { readonly children: ReactNode }) {
+  const { shop } = useSolvedShop();
+  const rested = useRested(shop, shop.machines.length <= FEW_MACHINES);
+  const { machines, collector, room } = rested;
+  const conflicts = useMemo(() => floorConflicts(rested), [machines, collector, room]);
+  return <Context value={conflicts}>{children}</Context>;
+}
+
+export function useFloorConflicts(): readonly FloorConflict[] {
+  const conflicts = useContext(Context);
+  if (!conflicts) throw new Error('outside a shop');
+  return conflicts;
+}
