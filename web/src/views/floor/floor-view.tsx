@@ -1,11 +1,10 @@
 'use client';
 
-import { useChoices } from '@/store/choices';
 import { Button } from '@/ui/button';
-import { Ladder } from '../air/ladder';
-import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
+import { useSolvedShop } from '../frame/solved-shop';
 import { MachineMenu } from '../parts/machine-menu';
 import { useChooseThing } from './choose-thing';
+import { DropLadder } from './drop-ladder';
 import { useDrawKeys } from './ducts/draw-layer';
 import { DrawPanel } from './ducts/draw-panel';
 import { useDrawing } from './ducts/drawing-state';
@@ -21,21 +20,6 @@ import { TakenPanel } from './taken-panel';
 import { useTakingKeys } from './taking-keys';
 import { CollectorPlaceLine, MachineLine } from './thing-fields';
 import { StandingProvider } from './use-standing';
-
-/** The ladder of the drop that is open, under the plan its way is lit on. */
-function WayLadder() {
-  const { shop } = useSolvedShop();
-  const { selected } = useJudgedDrops();
-  const open = useChoices((choices) => choices.parts[shop.id]);
-  const tool = useDrawing((drawing) => drawing.tool);
-  const isOwn = selected?.drop.machine.id === open || selected?.drop.path[0]?.id === open;
-  // While ducts are drawn the plan keeps its size.
-  return selected && open && isOwn && tool === 'move' ? (
-    <div className="shrink-0 border-rule border-t px-2 pt-2">
-      <Ladder />
-    </div>
-  ) : null;
-}
 
 /** The room to scale, and where everything stands in it. */
 export function FloorView() {
@@ -72,7 +56,6 @@ export function FloorView() {
             className="order-1 flex min-h-0 min-w-0 flex-col p-2 md:order-2"
           >
             <FloorPicture />
-            <WayLadder />
           </section>
           <section
             aria-label="What stands in the way"
@@ -85,6 +68,7 @@ export function FloorView() {
             ) : (
               <>
                 <TakenPanel />
+                <DropLadder />
                 <FloorLedger />
               </>
             )}

@@ -2,6 +2,8 @@
 
 import type { Shop, TakenTogether } from '@frank-gauge/core';
 import { create } from 'zustand';
+import { useChoices } from '@/store/choices';
+import { useSession } from '@/store/shop-session';
 import { COLLECTOR } from './collector-id';
 
 /** What is taken together on the floor, to be moved, copied or taken out at once. */
@@ -22,13 +24,20 @@ export function takeTogether(ids: Iterable<string>): void {
 
 export const letGo = (): void => useSelection.setState(NONE);
 
-/** Takes one more, or lets go of it; what was open before is one of them too. */
-export function takeAlso(id: string, open = ''): void {
+/** Takes one more, or lets go of it. Where nothing was taken yet, what is open is one of them. */
+export function takeAlso(id: string): void {
   const { ids } = useSelection.getState();
-  const next = new Set(ids.size === 0 && open !== '' ? [open] : ids);
-  if (ids.size > 0 && ids.has(id)) next.delete(id);
+  const next = new Set(ids.size === 0 ? openThing() : ids);
+  if (ids.has(id)) next.delete(id);
   else next.add(id);
   takeTogether(next);
+}
+
+function openThing(): string[] {
+  const session = useSession.getState();
+  if (session.status !== 'open') return [];
+  const open = useChoices.getState().parts[session.id];
+  return open !== undefined && allOf(session.shop).includes(open) ? [open] : [];
 }
 
 /** A thing, or all that is taken if it is one of them. */

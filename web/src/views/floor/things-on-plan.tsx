@@ -102,7 +102,7 @@ export const ThingOnPlan = memo(function ThingOnPlan(props: StandingProps) {
       onPointerCancel={stop}
       onClick={(event) => {
         if (hasDragged.current && isTaken) return;
-        if (isTaking(event)) takeAlso(id, isOpen ? id : '');
+        if (isTaking(event)) takeAlso(id);
         else {
           letGo();
           onChoose(id);
@@ -111,7 +111,7 @@ export const ThingOnPlan = memo(function ThingOnPlan(props: StandingProps) {
       onKeyDown={press}
       onKeyUp={(event) => {
         if (event.key !== 'Enter') return;
-        if (event.shiftKey) takeAlso(id, isOpen ? id : '');
+        if (event.shiftKey) takeAlso(id);
         else onChoose(id);
       }}
       className="cursor-move touch-none"
@@ -120,7 +120,7 @@ export const ThingOnPlan = memo(function ThingOnPlan(props: StandingProps) {
       fill={isOpen || isTaken ? 'var(--selection)' : 'var(--paper)'}
     >
       <Footprint thing={thing} drawing={drawing} />
-      {isTaken && <Corners thing={thing} drawing={drawing} />}
+      {isTaken && <TakenMarks spots={thing.corners} drawing={drawing} />}
     </g>
   );
 });
@@ -164,13 +164,19 @@ function Footprint({ thing, drawing }: ThingProps) {
   );
 }
 
-/** Marks at the corners of what is taken together. */
-function Corners({ thing, drawing }: ThingProps) {
-  return thing.corners.map((corner, i) => {
-    const { x, y } = drawing.spot(corner);
+/** Marks at the corners, or along the way, of what is taken together. */
+export function TakenMarks({
+  spots,
+  drawing,
+}: {
+  readonly spots: readonly Spot[];
+  readonly drawing: PlanDrawing;
+}) {
+  return spots.map((spot, i) => {
+    const { x, y } = drawing.spot(spot);
     return (
       <rect
-        key={`${i} of ${thing.id}`}
+        key={`${i} ${spot.x} ${spot.y}`}
         x={x - 3.5}
         y={y - 3.5}
         width={7}

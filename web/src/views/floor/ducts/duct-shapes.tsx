@@ -16,7 +16,7 @@ import { useChooseThing } from '../choose-thing';
 import { removeThings } from '../edit-together';
 import { type PlanDrawing, turnedAbout } from '../plan-drawing';
 import { letGo, takeAlso, togetherWith, useTaken } from '../selection';
-import { isTaking } from '../things-on-plan';
+import { isTaking, TakenMarks } from '../things-on-plan';
 import { type AirTone, airTone } from './air-tone';
 import { GateMark, UPRIGHT } from './gate-mark';
 import type { Ducts } from './use-ducts';
@@ -177,7 +177,7 @@ function DuctDrawn({
         aria-label={`${run.name}; ${figures}${air === '' ? '' : `; ${air}, ${tone.state}`}${isTaken ? '; taken together' : ''}`}
         aria-pressed={isOpen || isTaken}
         onClick={(event) => {
-          if (isTaking(event)) takeAlso(run.id, isOpen ? run.id : '');
+          if (isTaking(event)) takeAlso(run.id);
           else {
             letGo();
             onChoose(run.id);
@@ -185,7 +185,7 @@ function DuctDrawn({
         }}
         onKeyUp={(event) => {
           if (event.key !== 'Enter') return;
-          if (event.shiftKey) takeAlso(run.id, isOpen ? run.id : '');
+          if (event.shiftKey) takeAlso(run.id);
           else onChoose(run.id);
         }}
         onKeyDown={(event) => {
@@ -227,6 +227,7 @@ function DuctDrawn({
           />
         ))}
         <FlowMarks line={line} drawing={drawing} tone={tone} width={width} />
+        {isTaken && <TakenMarks spots={line.points} drawing={drawing} />}
       </g>
       {run.gate && <GateMark line={line} drawing={drawing} width={width} />}
     </g>

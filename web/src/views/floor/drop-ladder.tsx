@@ -1,0 +1,102 @@
+'use client';
+
+import {
+  formatShort,
+  pressureLadder,
+  type Rung,
+  STYLES,
+  unitSymbol,
+  writeNumber,
+} from '@frank-gauge/core';
+import { scaleLinear } from 'd3-scale';
+import { useChoices } from '@/store/choices';
+import { failureSentence } from '@/words/failure-words';
+import { gather } from '../air/gather-rungs';
+import { rungLabel } from '../air/rung-label';
+import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
+
+/** The ladder of the drop that is open, beside the plan its way is lit on: each part a line. */
+export function DropLadder() {
+  const { shop, system } = useSolvedShop();
+  const { selected } = useJudgedDrops();
+  const open = useChoices((choices) => choices.parts[shop.id]);
+  const rule = useChoices((choices) => choices.rule);
+  const isOwn = selected?.drop.machine.id === open || selected?.drop.path[0]?.id === open;
+  if (!selected || !open || !isOwn) return null;
+  const { name } = selected.drop;
+  return (
+    <section aria-label={`Way of ${name} to the blower`} className="pb-4">
+      <h2 className="text-[18px]">{name}, from hood to room</h2>
+      {selected.kind === 'judged' ? (
+        <>
+          <p className="pt-1">
+            <strong className="font-semibold">{formatShort(selected.flow, 'flow', system)}</strong>{' '}
+            of {formatShort(selected.need, 'flow', system)} wanted,{' '}
+            {rule === 'one' ? 'only its gate open' : 'gates as now'}.
+          </p>
+          <Rungs rungs={gather(pressureLadder(selected.solution, selected.drop))} />
+        </>
+      ) : (
+        <p role="alert" className="pt-1 text-starved-text">
+          {failureSentence(selected.reason, system)}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Rungs({ rungs }: { readonly rungs: readonly Rung[] }) {
+  const { system, tree } = useSolvedShop();
+  const pressure = useChoices((choices) => choices.pressure);
+  const style = STYLES[system].pressure;
+  const ends = (rung: Rung) =>
+    pressure === 'static'
+      ? ([rung.staticBefore, rung.staticAfter] as const)
+      : ([rung.totalBefore, rung.totalAfter] as const);
+  const levels = rungs.flatMap(ends);
+  const along = scaleLinear()
+    .domain([Math.min(...levels), Math.max(...levels, 0)])
+    .range([0, 100]);
+  const most = Math.max(...rungs.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
+  return (
+    <table className="mt-1.5 w-full border-collapse text-[14px]">
+      <caption className="pb-1 text-left text-[13px] text-quiet">
+        {pressure}, {unitSymbol('pressure', system)}, and what each part takes
+      </caption>
+      <tbody>
+        {rungs.map((rung, i) => {
+          const [from, to] = ends(rung);
+          const isBlower = rung.kind === 'blower';
+          const left = along(Math.min(from, to));
+          const width = Math.max(0.8, along(Math.max(from, to)) - left);
+          return (
+            <tr key={`${rung.run} ${rung.kind} ${i}`} className="border-rule border-b">
+              <th scope="row" className="w-26 py-0.5 pr-2 text-left font-normal text-quiet">
+                {rungLabel(rung, tree, system).join(' ')}
+              </th>
+              <td className="relative">
+                <span
+                  aria-hidden
+                  className={`absolute inset-y-1 ${isBlower ? 'border border-ink' : 'bg-enough'}`}
+                  style={{
+                    left: `${left}%`,
+                    width: `${width}%`,
+                    opacity: isBlower ? 1 : 0.25 + 0.6 * Math.max(0, rung.loss / most),
+                  }}
+                />
+                <span
+                  aria-hidden
+                  className="absolute inset-y-0 border-rule border-l"
+                  style={{ left: `${along(0)}%` }}
+                />
+              </td>
+              <td className="w-12 py-0.5 pl-2 text-right font-semibold">
+                {isBlower ? `+${writeNumber(-rung.loss, style)}` : writeNumber(rung.loss, style)}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
