@@ -22,15 +22,21 @@ export function extentOf({ outline }: Pick<Room, 'outline'>) {
 }
 
 /** Floor area, m², by the shoelace formula. */
-export const floorArea = (outline: Polygon): number =>
-  Math.abs(edgesOf(outline).reduce((sum, { from, to }) => sum + from.x * to.y - to.x * from.y, 0)) /
-  2;
+export const floorArea = (outline: Polygon): number => Math.abs(signedArea(outline));
+
+/** Floor area, m²; negative where the outline goes round clockwise. */
+const signedArea = (outline: Polygon): number =>
+  edgesOf(outline).reduce((sum, { from, to }) => sum + from.x * to.y - to.x * from.y, 0) / 2;
 
 /** A wall with what of it is open, in m from its start. */
 export interface Wall extends Edge {
   readonly length: number;
+  /** The way from it into the room, of length 1. */
+  readonly inward: Spot;
   readonly doors: readonly Span[];
   readonly windows: readonly Span[];
+  /** Middles of its studs, m from its start; none where their spacing is not known. */
+  readonly studs: readonly number[];
 }
 
 export interface Span {
@@ -42,8 +48,12 @@ export interface Span {
 /** A room's walls, as its outline goes; doors and windows held within them. */
 export function wallsOf(room: Room): Wall[] {
   if (room.outline.length < 3) return [];
+  const left = signedArea(room.outline) < 0 ? -1 : 1;
   return edgesOf(room.outline).map((edge, i) => {
-    const length = Math.hypot(edge.to.x - edge.from.x, edge.to.y - edge.from.y);
+    const [dx, dy] = [edge.to.x - edge.from.x, edge.to.y - edge.from.y];
+    const length = Math.hypot(dx, dy);
+    const unit = length > 0 ? left / length : 0;
+    const inward = { x: -dy * unit, y: dx * unit };
     const spans = (openings: Room['doors']): Span[] =>
       openings
         .filter(({ wall }) => wall === i)
@@ -53,8 +63,22 @@ export function wallsOf(room: Room): Wall[] {
           to: Math.min(Math.max(along + width, 0), length),
         }))
         .filter(({ from, to }) => to > from);
-    return { ...edge, length, doors: spans(room.doors), windows: spans(room.windows) };
+    const [doors, windows] = [spans(room.doors), spans(room.windows)];
+    const studs = studsOf(length, room.walls[i]?.studSpacing ?? null, doors);
+    return { ...edge, length, inward, doors, windows, studs };
   });
+}
+
+/** More studs than this in one wall are not drawn. */
+const MOST_STUDS = 500;
+
+/** Studs counted on centre from the wall's start, as framers lay them out, but for its doors. */
+function studsOf(length: number, spacing: number | null, doors: readonly Span[]): number[] {
+  if (spacing === null || length / spacing > MOST_STUDS) return [];
+  const count = Math.ceil(length / spacing - 1e-6) - 1;
+  return Array.from({ length: Math.max(0, count) }, (_, i) => (i + 1) * spacing).filter(
+    (at) => !doors.some(({ from, to }) => at > from && at < to),
+  );
 }
 
 /** A place on a wall, `along` m from its start. */

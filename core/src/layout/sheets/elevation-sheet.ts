@@ -1,5 +1,5 @@
 import type { Spot } from '../../floor/plane';
-import { extentOf } from '../../floor/room-outline';
+import { extentOf, onWall, wallsOf } from '../../floor/room-outline';
 import type { Shop } from '../../shop/schema';
 import type { Point3 } from '../space';
 import { ductItems, type Projection } from './duct-items';
@@ -26,8 +26,9 @@ const FAR: Readonly<Record<Side, (at: Point3) => number>> = {
 };
 
 /**
- * The shop from one side: floor, ceiling and walls as the room's extent, what stands as upright
- * boxes (machines as high as their tables or ports), ducts at their heights, names.
+ * The shop from one side: floor, ceiling and walls as the room's extent with the studs of the walls
+ * one faces, what stands as upright boxes (machines as high as their kind usually is), ducts at their
+ * heights, names.
  */
 export function elevationSheet(shop: Shop, side: Side): SheetItem[] {
   const project = ELEVATIONS[side];
@@ -68,6 +69,8 @@ export function elevationSheet(shop: Shop, side: Side): SheetItem[] {
       );
     }
   }
+  items.push(...studItems(shop, side));
+  const named: Named[] = [];
   const solids = solidsOf(shop).map((solid) => ({
     ...solid,
     far: Math.max(...solid.corners.map(FAR[side])),
@@ -75,10 +78,59 @@ export function elevationSheet(shop: Shop, side: Side): SheetItem[] {
   for (const { layer, name, corners } of solids.toSorted((a, b) => b.far - a.far)) {
     const box = boxAround(corners.map(project));
     items.push(lineOf(layer, box, true));
-    if (layer === 'machines') items.push(textOf('names', { x: middle(box), y: 0.08 }, name));
+    // The nearest first: they keep their place where names are close.
+    if (layer === 'machines') named.unshift({ name, x: middle(box) });
   }
-  return [...items, ...ductItems(shop, project)];
+  return [...items, ...ductItems(shop, project), ...nameItems(named)];
 }
+
+interface Named {
+  readonly name: string;
+  readonly x: number;
+}
+
+/** A letter is about so wide, a name stands so high over the floor or the name below it, m. */
+const LETTER = 0.09;
+const FOOT = 0.08;
+const ROW = 0.22;
+
+/** Names at the foot of what they name, over all that is drawn; a row higher where they would meet. */
+function nameItems(named: readonly Named[]): SheetItem[] {
+  const rows: { from: number; to: number }[][] = [];
+  return named.map(({ name, x }) => {
+    const half = (name.length * LETTER) / 2;
+    const isFree = (row: (typeof rows)[number]) =>
+      row.every(({ from, to }) => x + half < from || x - half > to);
+    const free = rows.findIndex(isFree);
+    const index = free < 0 ? rows.length : free;
+    const row = rows[index] ?? [];
+    row.push({ from: x - half, to: x + half });
+    rows[index] = row;
+    return textOf('names', { x, y: FOOT + index * ROW }, name);
+  });
+}
+
+/** Studs of the walls one faces, from the floor to the ceiling or to where a wall usually ends. */
+function studItems({ room }: Shop, side: Side): SheetItem[] {
+  const project = ELEVATIONS[side];
+  const top = room.ceilingHeight ?? USUAL_CEILING;
+  const farther = FAR[side];
+  return wallsOf(room).flatMap((wall) => {
+    if (farther({ ...wall.inward, z: 0 }) > -FACING) return [];
+    return wall.studs.map((along) => {
+      const { x } = project({ ...onWall(wall, along), z: 0 });
+      return lineOf('studs', [
+        { x, y: 0 },
+        { x, y: top },
+      ]);
+    });
+  });
+}
+
+/** A wall one faces turns to the viewer at least so much: the cosine. */
+const FACING = 0.9;
+/** A ceiling nobody has measured, m. */
+const USUAL_CEILING = 2.4;
 
 function boxAround(spots: readonly Spot[]): Spot[] {
   const xs = spots.map(({ x }) => x);

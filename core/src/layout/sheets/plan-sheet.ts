@@ -1,5 +1,5 @@
-import { cornersOf, onFloor } from '../../floor/plane';
-import { onWall, solidOf, wallsOf } from '../../floor/room-outline';
+import { cornersOf, onFloor, type Spot } from '../../floor/plane';
+import { onWall, solidOf, type Wall, wallsOf } from '../../floor/room-outline';
 import { collectorBlock, edgeOn, machineBlock, roomFrame, workingRoom } from '../../floor/standing';
 import type { Shop } from '../../shop/schema';
 import { ductItems, type Projection } from './duct-items';
@@ -8,8 +8,18 @@ import { lineOf, type SheetItem, textOf } from './sheet';
 /** Seen from above. */
 const FROM_ABOVE: Projection = ({ x, y }) => ({ x, y });
 
+/** A stud is drawn so deep into the wall, m. */
+const STUD_DEPTH = 0.09;
+
+/** A stud from above: a stroke from the room's side of its wall outward. */
+function studOnPlan(wall: Wall, along: number): [Spot, Spot] {
+  const at = onWall(wall, along);
+  const { x, y } = wall.inward;
+  return [at, { x: at.x - x * STUD_DEPTH, y: at.y - y * STUD_DEPTH }];
+}
+
 /**
- * The plan: walls between their doors, the room's outline as one closed line, doors, windows, posts,
+ * The plan: walls between their doors with their studs, the room's outline as one closed line, doors, windows, posts,
  * machines with the room their work takes, the collector, ducts with their centrelines, and names.
  */
 export function planSheet(shop: Shop): SheetItem[] {
@@ -17,6 +27,7 @@ export function planSheet(shop: Shop): SheetItem[] {
   if (shop.room.outline.length >= 3) items.push(lineOf('outline', shop.room.outline, true));
   for (const wall of wallsOf(shop.room)) {
     for (const { from, to } of solidOf(wall)) items.push(lineOf('walls', [from, to]));
+    for (const at of wall.studs) items.push(lineOf('studs', studOnPlan(wall, at)));
     for (const { from, to } of wall.doors) {
       items.push(lineOf('doors', [onWall(wall, from), onWall(wall, to)]));
     }

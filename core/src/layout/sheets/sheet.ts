@@ -4,6 +4,7 @@ import type { Spot } from '../../floor/plane';
 export const SHEET_LAYERS = {
   walls: { name: 'WALLS', color: 7 },
   outline: { name: 'ROOM_OUTLINE', color: 8 },
+  studs: { name: 'STUDS', color: 9 },
   doors: { name: 'DOORS', color: 8 },
   windows: { name: 'WINDOWS', color: 8 },
   posts: { name: 'POSTS', color: 7 },

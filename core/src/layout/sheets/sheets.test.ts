@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { drawnShop } from '../../../reference/sample-shops';
+import { copyOf, drawnShop } from '../../../reference/sample-shops';
 import { ductLines } from '../duct-lines';
 import { ELEVATIONS, elevationSheet } from './elevation-sheet';
 import { isometric, isometricSheet } from './isometric-sheet';
@@ -101,10 +101,53 @@ describe('sheets of a drawn shop', () => {
     expect(feet).toEqual(feet.toSorted((a, b) => b - a));
   });
 
-  it('machines are as high as their table or their port; a floor sweep is low', () => {
+  it('studs are on centre from the corner, none in a door, and seen where one faces their wall', () => {
+    const studded = copyOf(shop);
+    const [width = 0, depth = 0] = [
+      Math.max(...shop.room.outline.map(({ x }) => x)),
+      Math.max(...shop.room.outline.map(({ y }) => y)),
+    ];
+    // The back wall: it begins at the right and goes left.
+    studded.room.walls = [0, 1, 2, 3].map((i) => ({ studSpacing: i === 2 ? 0.4 : null }));
+    studded.room.doors = [{ id: 'd', wall: 2, along: 0.9, width: 0.8 }];
+    const seen = on(elevationSheet(studded, 'front'), 'studs');
+    const at = seen.flatMap((item) => (item.kind === 'line' ? [item.points[0]?.x ?? 0] : []));
+    const all = Math.ceil(width / 0.4 - 1e-6) - 1;
+    // Those at 1.2 and 1.6 m would stand in the door, from 0.9 to 1.7 m.
+    expect(at).toHaveLength(all - 2);
+    const fromCorner = at.slice(0, 3).map((x) => Number((width - x).toFixed(9)));
+    expect(fromCorner).toEqual([0.4, 0.8, 2]);
+    for (const side of ['back', 'left', 'right'] as const) {
+      expect(on(elevationSheet(studded, side), 'studs')).toEqual([]);
+    }
+    // Drawn the other way round, the same wall faces the same way.
+    studded.room.outline.reverse();
+    studded.room.doors = [];
+    studded.room.walls = studded.room.walls.map(() => ({ studSpacing: 0.4 }));
+    for (const [side, span] of [
+      ['front', width],
+      ['left', depth],
+    ] as const) {
+      const extent = sheetExtent(on(elevationSheet(studded, side), 'studs'));
+      expect(extent?.width).toBeGreaterThan(span - 0.9);
+      expect(on(elevationSheet(studded, side), 'studs')).toHaveLength(
+        Math.ceil(span / 0.4 - 1e-6) - 1,
+      );
+    }
+    // On the plan they go outward from the room.
+    const extent = sheetExtent(on(planSheet(studded), 'studs'));
+    expect(extent).toMatchObject({ x0: -0.09, y0: -0.09 });
+  });
+
+  it('machines are as high as their kind or their port; a floor sweep is low', () => {
     const heights = new Map(shop.machines.map((machine) => [machine.kind, machineHeight(machine)]));
-    expect(heights.get('tableSaw')).toBe(0.86);
+    expect(heights.get('tableSaw')).toBeCloseTo(0.889, 9);
     expect(heights.get('sawGuard')).toBeGreaterThan(2);
+    const [machine] = shop.machines;
+    if (!machine) throw new Error('no machine');
+    const own = { ...machine, kind: 'sweep of my own', ports: [] };
+    expect(machineHeight(own)).toBe(0.86);
+    expect(machineHeight({ ...own, kind: 'floorSweep' })).toBeLessThan(0.2);
     const solids = solidsOf(shop);
     expect(solids.filter(({ layer }) => layer === 'machines')).toHaveLength(4);
     expect(solids.filter(({ layer }) => layer === 'collector').map(({ name }) => name)).toContain(

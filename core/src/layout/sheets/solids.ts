@@ -13,18 +13,17 @@ export interface Solid {
   readonly corners: readonly Point3[];
 }
 
-/** A machine is drawn as high as its table, or a little higher than its port, m: an estimate. */
+/** A machine of a kind of one's own is drawn as high as a table, m. */
 const TABLE = 0.86;
+/** Every machine a little higher than its port, m. */
 const OVER_PORT = 0.05;
 
-/** Floor sweeps and guards are no higher than their port. */
-const isLow = ({ kind }: Machine) =>
-  Object.hasOwn(MACHINE_KINDS, kind) && MACHINE_KINDS[kind as MachineKindId].feed === 'none';
-
-/** How high a machine is drawn, m. */
+/** How high a machine is drawn, m: as its kind usually is, and no lower than its ports. */
 export const machineHeight = (machine: Machine): number =>
   Math.max(
-    isLow(machine) ? OVER_PORT : TABLE,
+    Object.hasOwn(MACHINE_KINDS, machine.kind)
+      ? MACHINE_KINDS[machine.kind as MachineKindId].height
+      : TABLE,
     ...machine.ports.map((port) => (portMouth(machine, port)?.at.z ?? 0) + OVER_PORT),
   );
 

@@ -68,18 +68,40 @@ export const Walls = memo(function Walls({ drawing, room }: Omit<RoomProps, 'sys
   );
 });
 
-/** A wall as a thick line, open at its doors, thin at its windows. */
+/** How thick a wall is drawn, px. */
+const WALL_WIDTH = 6;
+
+/** A wall as a thick line, its studs marked in it, open at its doors, thin at its windows. */
 function WallShape({ wall, drawing }: { readonly wall: Wall; readonly drawing: PlanDrawing }) {
+  // Studs are marked through the wall's thickness on the screen.
+  const across = {
+    x: (WALL_WIDTH / 2) * wall.inward.x,
+    y: (WALL_WIDTH / 2) * -wall.inward.y,
+  };
   const line = (from: number, to: number) => {
     const [a, b] = [drawing.spot(onWall(wall, from)), drawing.spot(onWall(wall, to))];
     return { x1: a.x, y1: a.y, x2: b.x, y2: b.y };
   };
+  const studs = wall.studs
+    .map((along) => {
+      const { x, y } = drawing.spot(onWall(wall, along));
+      return `M${(x - across.x).toFixed(1)} ${(y - across.y).toFixed(1)}L${(x + across.x).toFixed(1)} ${(y + across.y).toFixed(1)}`;
+    })
+    .join('');
   return (
     <g stroke="var(--ink)" strokeLinecap="square">
-      <line {...line(0, wall.length)} strokeWidth={6} />
+      <line {...line(0, wall.length)} strokeWidth={WALL_WIDTH} />
+      {wall.studs.length > 0 && (
+        <path d={studs} stroke="var(--paper)" strokeWidth={1.5} strokeLinecap="butt" />
+      )}
       {wall.windows.map(({ id, from, to }) => (
         <g key={id}>
-          <line {...line(from, to)} strokeWidth={6} stroke="var(--paper)" strokeLinecap="butt" />
+          <line
+            {...line(from, to)}
+            strokeWidth={WALL_WIDTH}
+            stroke="var(--paper)"
+            strokeLinecap="butt"
+          />
           <line {...line(from, to)} strokeWidth={1.5} strokeLinecap="butt" />
         </g>
       ))}

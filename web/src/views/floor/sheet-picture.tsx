@@ -170,6 +170,7 @@ const LOOKS: Readonly<
 > = {
   walls: { stroke: 'var(--ink)', width: 4, fill: 'none' },
   outline: { stroke: 'var(--rule)', width: 1.5, fill: 'none' },
+  studs: { stroke: 'var(--rule)', width: 1, fill: 'none', dash: '6 4' },
   doors: { stroke: 'var(--ink)', width: 1.5, fill: 'none', dash: '3 4' },
   windows: { stroke: 'var(--ink)', width: 1.5, fill: 'none' },
   posts: { stroke: 'var(--quiet)', width: 1, fill: 'var(--strip)' },
