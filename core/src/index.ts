@@ -73,14 +73,13 @@ export { DUCT_END_IDS, DUCT_ENDS } from './fitting/weather-cap';
 export {
   addCorner,
   isRectangular,
-  placeCollector,
-  placeMachine,
   removeCorner,
   setOutline,
   setRoomSize,
   turnedBy,
 } from './floor/edit-floor';
 export { type FloorConflict, floorConflicts, type Occupant } from './floor/floor-conflicts';
+export { placeAll, placeCollector, placeMachine } from './floor/free-place';
 export { outlineFromDxf } from './floor/outline-from-dxf';
 export { type Block, cornersOf, onFloor, type Polygon, type Spot } from './floor/plane';
 export {

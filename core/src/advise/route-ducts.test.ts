@@ -122,4 +122,27 @@ describe('routes', () => {
     }));
     expect(routeDucts(shop, 'designed', counter())).toEqual({ ok: false, why: 'no way through' });
   });
+
+  it('do not go out through a wall and back to an inlet that looks at it', () => {
+    const shop = bareShop();
+    put(shop, 'tableSaw', 4, 2);
+    shop.collector.inlet.side = 'left';
+    shop.collector.place = { x: 0.7, y: 6.4, z: 0 };
+    expect(routeDucts(shop, 'designed', counter())).toEqual({ ok: false, why: 'inlet at a wall' });
+    shop.collector.inlet.side = 'right';
+    expect(routeDucts(shop, 'designed', counter()).ok).toBe(true);
+  });
+
+  it('a riser that leans into its main is not said to hang where heads are', () => {
+    const shop = bareShop();
+    put(shop, 'tableSaw', 4, 2);
+    put(shop, 'bandSaw', 6, 2);
+    put(shop, 'jointer', 2, 2);
+    for (const { ducts } of proposalsOf(shop)) {
+      const low = ductConflicts({ ...shop, ducts }).filter(
+        ({ kind }) => kind === 'below head height',
+      );
+      expect(low).toEqual([]);
+    }
+  });
 });

@@ -1,3 +1,4 @@
+import { isInside, type Spot } from '../floor/plane';
 import { arrangeDucts } from '../layout/arrange-ducts';
 import { type DuctConflict, ductConflicts } from '../layout/duct-conflicts';
 import { ductLines } from '../layout/duct-lines';
@@ -38,6 +39,8 @@ export interface RouteProposal {
 export type WhyNotRouted =
   /** No machine, or no collector, stands on the floor yet. */
   | 'nothing to join'
+  /** There is no room for duct ahead of the collector's inlet: a wall stands there. */
+  | 'inlet at a wall'
   /** Walls or posts shut something off. */
   | 'no way through'
   | 'unsolved';
@@ -85,6 +88,10 @@ export function routeDucts(
   );
   if (!mouth || terminals.length === 0) return { ok: false, why: 'nothing to join' };
   const root = aheadOf(shop, mouth);
+  const { outline } = shop.room;
+  const isIn = (at: Spot) => outline.length < 3 || isInside(outline, at);
+  // A collector that stands outside is led to through the wall.
+  if (isIn(mouth.at) && !isIn(root)) return { ok: false, why: 'inlet at a wall' };
   const places = [root, ...terminals.map(({ foot }) => foot)];
   const proposals: RouteProposal[] = [];
   const known = new Set<string>();

@@ -1,7 +1,6 @@
 import type { Shop } from '../shop/schema';
-import { cornersOf, isInside, overlapDepth, type Polygon, type Spot } from './plane';
-import { extentOf, rectangularRoom } from './room-outline';
-import { collectorBlock, machineBlock, machineSize } from './standing';
+import type { Polygon } from './plane';
+import { rectangularRoom } from './room-outline';
 
 /**
  * Gives the room another outline; what stands keeps its place, walls their studs. Openings of walls
@@ -56,49 +55,4 @@ export function turnedBy(turn: number, by: number): number {
   const raw = (((turn + by) % full) + full) % full;
   const turned = raw > Math.PI + 1e-9 ? raw - full : raw;
   return Math.abs(turned) < 1e-9 ? 0 : turned;
-}
-
-/** Steps in which a free place is sought, m. */
-const STEP = 0.25;
-
-/**
- * A place in the room for something of this size where nothing stands yet, nearest its first corner;
- * the middle of the room where there is none; the origin's side where there is no room at all.
- */
-export function freePlace(shop: Shop, width: number, depth: number): Spot {
-  const extent = extentOf(shop.room);
-  if (!extent) return { x: width / 2, y: depth / 2 };
-  const taken = [
-    ...shop.machines.flatMap((machine) => machineBlock(machine) ?? []),
-    collectorBlock(shop),
-  ].flatMap((block) => (block ? [cornersOf(block)] : []));
-  const { x0, y0 } = extent;
-  for (let y = y0 + depth / 2; y <= y0 + extent.depth - depth / 2 + 1e-9; y += STEP) {
-    for (let x = x0 + width / 2; x <= x0 + extent.width - width / 2 + 1e-9; x += STEP) {
-      const corners = cornersOf({ at: { x, y }, turn: 0, width, depth });
-      const isFree = taken.every((other) => overlapDepth(corners, other) <= 0);
-      const middle = { x, y };
-      if (isFree && isInside(shop.room.outline, middle)) return middle;
-    }
-  }
-  return { x: x0 + extent.width / 2, y: y0 + extent.depth / 2 };
-}
-
-/** Puts a machine where there is room for it. */
-export function placeMachine(shop: Shop, id: string): void {
-  const machine = shop.machines.find((each) => each.id === id);
-  if (!machine || machine.place) return;
-  const { width, depth } = machineSize(machine);
-  machine.place = { ...freePlace(shop, width, depth) };
-}
-
-/** Puts the collector where there is room for it. */
-export function placeCollector(shop: Shop): void {
-  if (shop.collector.place) return;
-  const size = collectorBlock({
-    ...shop,
-    collector: { ...shop.collector, place: { x: 0, y: 0, z: 0 } },
-  });
-  const { x, y } = freePlace(shop, size?.width ?? 1, size?.depth ?? 1);
-  shop.collector.place = { x, y, z: 0 };
 }

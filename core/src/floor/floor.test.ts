@@ -3,16 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { copyOf, threeBranchShop } from '../../reference/sample-shops';
 import { toSI } from '../quantity/units';
 import { type Shop, shopSchema } from '../shop/schema';
-import {
-  addCorner,
-  freePlace,
-  isRectangular,
-  placeCollector,
-  placeMachine,
-  removeCorner,
-  setRoomSize,
-  turnedBy,
-} from './edit-floor';
+import { addCorner, isRectangular, removeCorner, setRoomSize, turnedBy } from './edit-floor';
 import { type FloorConflict, floorConflicts } from './floor-conflicts';
 import {
   type Block,
@@ -335,31 +326,7 @@ describe('machines by their kind', () => {
   });
 });
 
-describe('placing', () => {
-  it('puts each where nothing stands, until the room is full of nothing wrong', () => {
-    const shop = roomy();
-    placeCollector(shop);
-    for (const { id } of shop.machines) placeMachine(shop, id);
-    expect(shop.machines.every(({ place }) => place !== null)).toBe(true);
-    expect(said(shop, 'overlap')).toEqual([]);
-    expect(said(shop, 'outside')).toEqual([]);
-    const before = copyOf(shop);
-    placeCollector(shop);
-    placeMachine(shop, shop.machines[0]?.id ?? '');
-    expect(shop).toEqual(before);
-  });
-
-  it('without a room starts at the corner; in a full one in the middle', () => {
-    const bare = threeBranchShop();
-    expect(freePlace(bare, 2, 1)).toEqual({ x: 1, y: 0.5 });
-    const full = roomy((shop) => {
-      put(shop, 0, 'floorSweep', 4, 3);
-      const [machine] = shop.machines;
-      if (machine) machine.size = { width: 8, depth: 6 };
-    });
-    expect(freePlace(full, 1, 1)).toEqual({ x: 4, y: 3 });
-  });
-
+describe('turning', () => {
   it('four quarter turns are none', () => {
     let turn = 0;
     for (let i = 0; i < 4; i++) turn = turnedBy(turn, QUARTER);

@@ -2,7 +2,15 @@ import { type Feed, MACHINE_KINDS, type MachineKindId } from '../shop/machine-ki
 import type { Machine, Shop } from '../shop/schema';
 import { standStack } from '../stack/stand-stack';
 import { sizesOf } from '../stack/usual-sizes';
-import type { Block } from './plane';
+import type { Block, Spot } from './plane';
+
+/** The way out of each side, in a thing's own axes: its front looks toward −y. */
+export const SIDE_WAYS = {
+  left: { x: -1, y: 0 },
+  right: { x: 1, y: 0 },
+  front: { x: 0, y: -1 },
+  back: { x: 0, y: 1 },
+} as const satisfies Record<string, Spot>;
 
 /** Room a person wants at a machine's front, m: common practice, no source. */
 export const STANDING_ROOM = 0.75;

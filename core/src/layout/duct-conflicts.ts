@@ -193,10 +193,13 @@ const underside =
   ({ from, to }: Leg) =>
     Math.min(from.z, to.z) - radius;
 
-/** A leg somebody could run into: not upright, not on the floor, not over what stands or by a wall. */
+/** From 45° on a leg goes up rather than across: it is part of its riser. The sine. */
+const STEEP = 0.69;
+
+/** A leg somebody could run into: not steep, not on the floor, not over what stands or by a wall. */
 function isOverhead(leg: Leg, radius: number, { taken, walls, shop }: Surroundings): boolean {
   const { from, to, way } = leg;
-  if (Math.abs(way.z) > 0.8 || Math.max(from.z, to.z) < FLOOR_DUCT) return false;
+  if (Math.abs(way.z) > STEEP || Math.max(from.z, to.z) < FLOOR_DUCT) return false;
   const outline = shop.room.outline;
   // Well above every head it is in nobody's way.
   if (Math.min(from.z, to.z) - radius >= HEAD_HEIGHT) return false;

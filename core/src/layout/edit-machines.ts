@@ -1,7 +1,7 @@
-import { freePlace } from '../floor/edit-floor';
+import { freeMachinePlace } from '../floor/free-place';
 import { cornersOf, overlapDepth, type Spot } from '../floor/plane';
 import { extentOf } from '../floor/room-outline';
-import { collectorBlock, machineBlock, machineSize } from '../floor/standing';
+import { collectorBlock, machineBlock } from '../floor/standing';
 import { freeName, type NewId, newMachine } from '../shop/edit-ducts';
 import type { MachineKindId } from '../shop/machine-kinds';
 import type { Machine, Run, Shop } from '../shop/schema';
@@ -33,8 +33,7 @@ export function leadUsual(
 /** Adds a machine of a kind where there is room for it. Returns its id. */
 export function addMachine(shop: Shop, kindId: MachineKindId, newId: NewId): string {
   const own = newMachine(shop, kindId, newId);
-  const { width, depth } = machineSize(own);
-  own.place = { ...freePlace(shop, width, depth) };
+  own.place = { ...freeMachinePlace(shop, own) };
   shop.machines.push(own);
   return own.id;
 }
@@ -59,7 +58,6 @@ export function removeMachine(shop: Shop, machineId: string): void {
 export function copyMachine(shop: Shop, machineId: string, newId: NewId, at?: Spot): string | null {
   const machine = shop.machines.find(({ id }) => id === machineId);
   if (!machine) return null;
-  const { width, depth } = machineSize(machine);
   const id = newId();
   const copy: Machine = {
     ...machine,
@@ -68,7 +66,7 @@ export function copyMachine(shop: Shop, machineId: string, newId: NewId, at?: Sp
       machine.name.replace(/ \d+$/, ''),
       shop.machines.map(({ name }) => name),
     ),
-    place: { ...(at ?? freePlace(shop, width, depth)) },
+    place: { ...(at ?? freeMachinePlace(shop, { ...machine, id })) },
     size: machine.size && { ...machine.size },
     feed: machine.feed && { ...machine.feed },
     ports: machine.ports.map((port) => ({

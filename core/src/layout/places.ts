@@ -1,6 +1,6 @@
 import { inBlock, onFloor } from '../floor/plane';
-import { collectorBlock, machineBlock, machineSize } from '../floor/standing';
-import { MACHINE_KINDS, type MachineKindId, type PortSide } from '../shop/machine-kinds';
+import { collectorBlock, machineBlock, machineSize, SIDE_WAYS } from '../floor/standing';
+import { MACHINE_KINDS, type MachineKindId } from '../shop/machine-kinds';
 import type { Machine, Port, Shop } from '../shop/schema';
 import { inletOfStack } from '../stack/inlet-of-stack';
 import type { Point3 } from './space';
@@ -15,20 +15,13 @@ const UNKNOWN = { portSide: 'back', portHeight: 0.9 } as const;
 /** Between ports of one machine that nobody has placed, m. */
 const BESIDE = 0.25;
 
-const SIDES: Readonly<Record<PortSide | 'front', Point3>> = {
-  left: { x: -1, y: 0, z: 0 },
-  right: { x: 1, y: 0, z: 0 },
-  front: { x: 0, y: -1, z: 0 },
-  back: { x: 0, y: 1, z: 0 },
-};
-
 /** Where a machine of its kind usually has its port, in its own axes, m. */
 export function usualPort(machine: Machine, port: Port): Point3 {
   const { portSide, portHeight } = Object.hasOwn(MACHINE_KINDS, machine.kind)
     ? MACHINE_KINDS[machine.kind as MachineKindId]
     : UNKNOWN;
   const { width, depth } = machineSize(machine);
-  const side = SIDES[portSide];
+  const side = SIDE_WAYS[portSide];
   const nth = machine.ports.filter(({ at }) => at === null).findIndex(({ id }) => id === port.id);
   const beside = Math.max(0, nth) * BESIDE;
   return {
@@ -46,8 +39,8 @@ export function portMouth(machine: Machine, port: Port): Mouth | null {
   const reach = { x: own.x / block.width, y: own.y / block.depth };
   const side =
     Math.abs(reach.x) > Math.abs(reach.y)
-      ? SIDES[reach.x < 0 ? 'left' : 'right']
-      : SIDES[reach.y < 0 ? 'front' : 'back'];
+      ? SIDE_WAYS[reach.x < 0 ? 'left' : 'right']
+      : SIDE_WAYS[reach.y < 0 ? 'front' : 'back'];
   return {
     at: { ...onFloor(block, own), z: own.z },
     out: { ...onFloor({ at: { x: 0, y: 0 }, turn: block.turn }, side), z: 0 },
@@ -70,7 +63,7 @@ export function inletMouth(shop: Shop): Mouth | null {
   const z = height ?? own.z;
   return {
     at: { ...onFloor(block, own), z: z + (collector.place?.z ?? 0) },
-    out: { ...onFloor({ at: { x: 0, y: 0 }, turn: block.turn }, SIDES[side]), z: 0 },
+    out: { ...onFloor({ at: { x: 0, y: 0 }, turn: block.turn }, SIDE_WAYS[side]), z: 0 },
   };
 }
 

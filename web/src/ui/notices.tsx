@@ -16,7 +16,8 @@ export function Notices() {
           toast:
             'flex w-full items-center gap-3 border border-ink bg-paper px-4 py-3 text-ink shadow-float font-figure',
           title: 'text-[15px]',
-          actionButton: 'ml-auto border border-ink px-3 py-1 font-semibold hover:bg-selection',
+          actionButton:
+            'ml-auto shrink-0 whitespace-nowrap border border-ink px-3 py-1 font-semibold hover:bg-selection',
         },
       }}
     />

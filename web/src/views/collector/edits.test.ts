@@ -13,7 +13,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { database } from '@/store/database';
 import { addShop } from '@/store/shop-list';
 import { closeShop, openShop, undo, useSession } from '@/store/shop-session';
-import { editMachine, placeAll } from '../floor/edit-things';
+import { editMachine, placeEverything } from '../floor/edit-things';
 import { moveTo, turnThings } from '../floor/edit-together';
 import {
   addStep,
@@ -139,7 +139,7 @@ describe('ends of joints', () => {
 
 describe('things on the floor', () => {
   it('are placed, moved, turned and sized', async () => {
-    placeAll();
+    placeEverything();
     const [machine] = shop().machines;
     if (!machine) throw new Error('no machine');
     expect(machine.place).not.toBeNull();

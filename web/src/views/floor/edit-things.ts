@@ -1,5 +1,6 @@
 import {
   type Machine,
+  placeAll,
   placeCollector,
   placeMachine,
   type Room,
@@ -53,9 +54,6 @@ export function place(id: string, name: string): void {
 }
 
 /** Places all that is not placed yet. */
-export function placeAll(): void {
-  edit('place everything', (shop) => {
-    placeCollector(shop);
-    for (const { id } of shop.machines) placeMachine(shop, id);
-  });
+export function placeEverything(): void {
+  edit('place everything', placeAll);
 }

@@ -11,10 +11,11 @@ import { useDrawing } from './ducts/drawing-state';
 import { DuctList } from './ducts/duct-fields';
 import { addMachineHere } from './ducts/edit-ducts';
 import { DuctsProvider } from './ducts/use-ducts';
-import { placeAll } from './edit-things';
+import { placeEverything } from './edit-things';
 import { FloorLedger } from './floor-ledger';
 import { FloorPicture } from './floor-picture';
 import { Helpers } from './helpers/helpers';
+import { NextSteps } from './next-steps';
 import { RoomFields } from './room-fields';
 import { TakenPanel } from './taken-panel';
 import { useTakingKeys } from './taking-keys';
@@ -46,7 +47,7 @@ export function FloorView() {
             ))}
             <div className="p-3">
               <MachineMenu label="Add a machine" onChoose={addMachineHere} />{' '}
-              {isMissing && <Button onClick={placeAll}>Place what is not placed</Button>}
+              {isMissing && <Button onClick={placeEverything}>Place what is not placed</Button>}
             </div>
             <DuctList />
             <Helpers />
@@ -68,6 +69,7 @@ export function FloorView() {
             ) : (
               <>
                 <TakenPanel />
+                <NextSteps />
                 <DropLadder />
                 <FloorLedger />
               </>

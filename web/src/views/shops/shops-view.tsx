@@ -30,7 +30,7 @@ export function ShopsView() {
       STANDARD_DENSITY,
     );
     const id = await addShop(newShop(nanoid(12), name, units, curve));
-    router.push(`/shop/${id}/air`);
+    router.push(`/shop/${id}/floor`);
   };
   const readFiles = async (files: FileList | null) => {
     const file = files?.[0];

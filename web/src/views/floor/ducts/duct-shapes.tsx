@@ -219,7 +219,7 @@ function DuctDrawn({
         )}
         {risersOf(line).map((spot) => (
           <Riser
-            key={`${spot.x} ${spot.y}`}
+            key={`${spot.x} ${spot.y} ${spot.z}`}
             at={spot}
             width={width}
             drawing={drawing}

@@ -40,7 +40,11 @@ function Helper({
   readonly children: ReactNode;
 }) {
   return (
-    <section aria-label={title} className="border-rule border-b py-2">
+    <section
+      id={title.toLowerCase().replace(' ', '-')}
+      aria-label={title}
+      className="border-rule border-b py-2"
+    >
       <h3 className="text-[16px]">{title}</h3>
       <p className="pb-1 text-[14px] text-quiet">{about}</p>
       {children}
@@ -110,6 +114,8 @@ const WAYS: Readonly<Record<RouteWay, string>> = {
 
 const WHY: Readonly<Record<WhyNotRouted, string>> = {
   'nothing to join': 'Place a machine and the collector first.',
+  'inlet at a wall':
+    'The collector’s inlet looks at a wall so near that no duct gets in. Turn the collector, move it, or let ducts come from another of its sides.',
   'no way through': 'Posts or walls shut a machine off from the collector.',
   unsolved: 'No way of leading them has an answer: the blower would run past its curve.',
 };
