@@ -160,6 +160,8 @@ function followDownstream(
   }
 
   function meet(node: string, into: readonly Run[]): void {
+    const isMoved = into.map((run) => !isStill(shiftOf(run.from)));
+    if (!isMoved.includes(true) && isStill(shiftOf(node))) return;
     const isFixed = node === tree.inlet.id || forced.has(node);
     const out = tree.outOf.get(node);
     const next = out && lines.get(out.id);
@@ -170,7 +172,6 @@ function followDownstream(
       const [start, end] = [shiftOf(run.from), isFixed ? shiftOf(node) : STILL];
       return wayAlong(line, start, end, isFixed ? 'fixed' : after);
     });
-    const isMoved = into.map((run) => !isStill(shiftOf(run.from)));
     const found = ways.flatMap((way) => way ?? []);
     const slide = found.find(({ end }) => !isStill(end))?.end ?? null;
     if (isFixed || slide === null) {

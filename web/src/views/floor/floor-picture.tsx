@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { memo } from 'react';
 import { Button } from '@/ui/button';
 import { Segmented } from '@/ui/segmented';
 import { takeTool, useDrawing } from './ducts/drawing-state';
@@ -28,7 +29,7 @@ const SpacePicture = dynamic(
 );
 
 /** The shop as plan, from a side, in isometric or in 3D, and the tool that draws ducts. */
-export function FloorPicture() {
+export const FloorPicture = memo(function FloorPicture() {
   const look = useFloorLook();
   const tool = useDrawing((drawing) => drawing.tool);
   return (
@@ -74,4 +75,4 @@ export function FloorPicture() {
       )}
     </>
   );
-}
+});

@@ -2,12 +2,12 @@
 
 import { Redo2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
+import { memo } from 'react';
 import { choose, useChoices } from '@/store/choices';
 import { edit, useSession } from '@/store/shop-session';
 import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
 import { openPalette } from './palette-state';
-import { useSolvedShop } from './solved-shop';
 import { ThemeButton } from './theme-button';
 import { redoAloud, undoAloud } from './undo-aloud';
 
@@ -63,8 +63,12 @@ function UndoButtons() {
   );
 }
 
-export function Header() {
-  const { shop } = useSolvedShop();
+/** Drawn anew for what it shows alone: most edits change nothing of it. */
+export const Header = memo(function Header() {
+  const name = useSession((session) => (session.status === 'open' ? session.shop.shop.name : ''));
+  const units = useSession((session) =>
+    session.status === 'open' ? session.shop.shop.units : 'us',
+  );
   const view = useChoices((choices) => choices.view);
   return (
     <header className="flex flex-wrap items-center gap-x-3 border-ink border-b px-3 md:h-13 md:flex-nowrap md:px-4">
@@ -74,13 +78,13 @@ export function Header() {
       <div className="min-w-24 flex-1 md:max-w-56">
         <TextField
           label="Shop name"
-          value={shop.shop.name}
+          value={name}
           whenEmpty="A shop needs a name."
-          onChange={(name) =>
+          onChange={(next) =>
             edit(
               'rename the shop',
               (draft) => {
-                draft.shop.name = name;
+                draft.shop.name = next;
               },
               {
                 merge: 'shop name',
@@ -112,14 +116,14 @@ export function Header() {
         </button>
         <Segmented
           label="Units"
-          value={shop.shop.units}
+          value={units}
           options={[
             { value: 'us', label: 'US' },
             { value: 'metric', label: 'SI' },
           ]}
-          onChange={(units) =>
+          onChange={(next) =>
             edit('change units', (draft) => {
-              draft.shop.units = units;
+              draft.shop.units = next;
             })
           }
         />
@@ -127,4 +131,4 @@ export function Header() {
       </div>
     </header>
   );
-}
+});

@@ -2,7 +2,7 @@
 
 import { collectorLoad, formatQuantity, STYLES, setGate, writeNumber } from '@frank-gauge/core';
 import { ChevronUp } from 'lucide-react';
-import { type ReactNode, useState } from 'react';
+import { memo, type ReactNode, useState } from 'react';
 import { chooseDrop, useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { failureSentence } from '@/words/failure-words';
@@ -126,23 +126,7 @@ function Gates({ isOpen }: { readonly isOpen: boolean }) {
       {gated.map((run) => {
         const open = run.gate?.open ?? false;
         const name = nameOf(run.id, run.name);
-        return (
-          <button
-            key={run.id}
-            type="button"
-            aria-pressed={open}
-            title={`${name}: ${open ? 'open' : 'shut'}`}
-            onClick={() =>
-              edit(`${open ? 'shut' : 'open'} ${name}`, (draft) => setGate(draft, run.id, !open))
-            }
-            className="min-h-12 shrink-0 border border-ink px-2.5 aria-pressed:border-enough aria-pressed:bg-enough aria-pressed:text-on-signal md:min-h-8.5"
-          >
-            <span aria-hidden className="mr-1 text-[12px]">
-              {open ? '●' : '○'}
-            </span>
-            {name}
-          </button>
-        );
+        return <GateButton key={run.id} run={run.id} name={name} isOpen={open} />;
       })}
       {shop.ducts.runs.some((run) => run.gate?.open) && (
         <span className="sr-only">Tap a gate to open or shut it.</span>
@@ -150,3 +134,28 @@ function Gates({ isOpen }: { readonly isOpen: boolean }) {
     </fieldset>
   );
 }
+
+interface GateProps {
+  readonly run: string;
+  readonly name: string;
+  readonly isOpen: boolean;
+}
+
+const GateButton = memo(function GateButton({ run, name, isOpen }: GateProps) {
+  return (
+    <button
+      type="button"
+      aria-pressed={isOpen}
+      title={`${name}: ${isOpen ? 'open' : 'shut'}`}
+      onClick={() =>
+        edit(`${isOpen ? 'shut' : 'open'} ${name}`, (draft) => setGate(draft, run, !isOpen))
+      }
+      className="min-h-12 shrink-0 border border-ink px-2.5 aria-pressed:border-enough aria-pressed:bg-enough aria-pressed:text-on-signal md:min-h-8.5"
+    >
+      <span aria-hidden className="mr-1 text-[12px]">
+        {isOpen ? '●' : '○'}
+      </span>
+      {name}
+    </button>
+  );
+});

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { memo } from 'react';
 import { useFloorConflicts } from './floor-conflicts';
 import { useJudgedDrops, useSolvedShop, worstOf } from './solved-shop';
 
@@ -58,34 +59,63 @@ export function Steps({ id }: { readonly id: string }) {
         const isHere = pathname === address || pathname.startsWith(`${address}/`);
         const mark = marks[path];
         return (
-          <Link
+          <StepLink
             key={path}
-            href={address}
-            aria-current={isHere ? 'page' : undefined}
-            className="flex min-h-11 min-w-0 flex-1 items-center justify-center gap-1 px-1 font-medium font-name text-[15px] sm:gap-2 sm:px-3 sm:text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2"
-          >
-            <span className="grid size-4.5 shrink-0 place-items-center rounded-full sm:size-5 border border-current font-figure text-[12px]">
-              {index + 1}
-            </span>
-            <span className="md:col-span-2 md:row-start-2">{name}</span>
-            {mark && (
-              <span
-                title={mark.says}
-                className={`font-figure text-[13px] sm:ml-auto ${mark.sign === '▼' && !isHere ? 'text-starved-text' : ''}`}
-              >
-                <span aria-hidden>{mark.sign}</span>
-                <span className="sr-only">, {mark.says}</span>
-              </span>
-            )}
-          </Link>
+            address={address}
+            number={index + 1}
+            name={name}
+            isHere={isHere}
+            sign={mark?.sign ?? ''}
+            says={mark?.says ?? ''}
+          />
         );
       })}
-      <Link
-        href="/sources"
-        className="hidden p-2.5 text-[14px] text-quiet underline hover:text-ink md:mt-auto md:block md:pb-4"
-      >
-        Sources
-      </Link>
+      <SourcesLink />
     </nav>
   );
 }
+
+interface StepProps {
+  readonly address: string;
+  readonly number: number;
+  readonly name: string;
+  readonly isHere: boolean;
+  /** What there is to say of it, as a sign and in words; '' for nothing. */
+  readonly sign: string;
+  readonly says: string;
+}
+
+const StepLink = memo(function StepLink({ address, number, name, isHere, sign, says }: StepProps) {
+  return (
+    <Link
+      href={address}
+      aria-current={isHere ? 'page' : undefined}
+      className="flex min-h-11 min-w-0 flex-1 items-center justify-center gap-1 px-1 font-medium font-name text-[15px] sm:gap-2 sm:px-3 sm:text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2"
+    >
+      <span className="grid size-4.5 shrink-0 place-items-center rounded-full sm:size-5 border border-current font-figure text-[12px]">
+        {number}
+      </span>
+      <span className="md:col-span-2 md:row-start-2">{name}</span>
+      {sign !== '' && (
+        <span
+          title={says}
+          className={`font-figure text-[13px] sm:ml-auto ${sign === '▼' && !isHere ? 'text-starved-text' : ''}`}
+        >
+          <span aria-hidden>{sign}</span>
+          <span className="sr-only">, {says}</span>
+        </span>
+      )}
+    </Link>
+  );
+});
+
+const SourcesLink = memo(function SourcesLink() {
+  return (
+    <Link
+      href="/sources"
+      className="hidden p-2.5 text-[14px] text-quiet underline hover:text-ink md:mt-auto md:block md:pb-4"
+    >
+      Sources
+    </Link>
+  );
+});

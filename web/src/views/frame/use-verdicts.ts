@@ -12,7 +12,7 @@ import { whenIdle } from '@/ui/when-idle';
 
 /** A shop of no more drops than this is judged whole in the frame of the edit. */
 const AT_ONCE = 12;
-/** How long drops are judged at a stretch, ms: a drag stays smooth. */
+/** How long drops are judged at a stretch at most, ms: an edit that comes meanwhile waits so long. */
 const STRETCH = 5;
 
 /** What was judged last, and by whom: a judge judges one air. */
@@ -62,12 +62,12 @@ export function useVerdicts(
     const waiting = drops.filter(isStale).toSorted((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id));
     if (waiting.length === 0) return;
     let stop = () => {};
-    const goOn = () => {
+    const goOn = (hasTime: () => boolean) => {
       const until = performance.now() + STRETCH;
-      while (waiting.length > 0 && performance.now() < until) {
+      do {
         const drop = waiting.shift();
         if (drop) again(drop);
-      }
+      } while (waiting.length > 0 && hasTime() && performance.now() < until);
       if (waiting.length === 0) say();
       else stop = whenIdle(goOn);
     };
