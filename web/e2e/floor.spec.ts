@@ -91,7 +91,7 @@ test('an empty room is drawn by its sizes; a wrong one is refused and the room s
   await page.getByRole('button', { name: /^(Start|Create|Make|Open)/ }).click();
   await page.waitForURL(/\/shop\//);
   await page.goto(page.url().replace(/\/[a-z]+$/, '/floor'));
-  await expect(ledger(page)).toContainText('Say how wide and deep the room is');
+  await expect(ledger(page)).toContainText('say your own width and depth under Room');
   await page.getByRole('button', { name: /^Room/, expanded: false }).click();
   await page.getByLabel('Width of the room').fill('24 ft');
   await page.getByLabel('Depth of the room').fill('20 ft');

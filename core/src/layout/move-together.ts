@@ -20,9 +20,9 @@ const LEAST_LEG = 0.05;
 
 const isStill = ({ x, y }: Spot) => Math.abs(x) < LEAST && Math.abs(y) < LEAST;
 /** To the nanometre: sums of steps end where they were meant to. */
-const tidied = (value: number) => Math.round(value * 1e9) / 1e9;
-const added = ({ x, y }: Spot, by: Spot): Spot =>
-  isStill(by) ? { x, y } : { x: tidied(x + by.x), y: tidied(y + by.y) };
+const tidied = (value: number, by: number) =>
+  Math.abs(by) < LEAST ? value : Math.round((value + by) * 1e9) / 1e9;
+const added = ({ x, y }: Spot, by: Spot): Spot => ({ x: tidied(x, by.x), y: tidied(y, by.y) });
 const less = (a: Spot, b: Spot): Spot => ({ x: a.x - b.x, y: a.y - b.y });
 const isSame = (a: Spot, b: Spot) => isStill(less(a, b));
 const shifted = ({ x, y, z }: Point3, by: Spot): Point3 => ({ ...added({ x, y }, by), z });

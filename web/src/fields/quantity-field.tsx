@@ -104,6 +104,7 @@ export function QuantityField(props: Props) {
       {(refusal ?? echo) !== null && (
         <span
           id={noteId}
+          data-note
           role={refusal ? 'alert' : 'status'}
           className={`absolute top-full left-0 z-30 w-max max-w-60 border bg-paper px-2 py-1 text-left text-[14px] shadow-float ${refusal ? 'border-starved text-starved-text' : 'border-rule'}`}
         >

@@ -150,4 +150,13 @@ describe('another shop', () => {
     expect(open().id).toBe('two');
     expect(open().shop.shop.name).toBe('Second');
   });
+
+  it('opens even if many writes of the one left end only after it was read', async () => {
+    await addShop(newShop('two', 'Second', 'us', curve), { keepId: true });
+    for (let i = 0; i < 40; i++) setName(`Name ${i}`);
+    openShop('two');
+    await vi.waitFor(() => expect(useSession.getState().status).toBe('open'), { timeout: 5000 });
+    expect(open().shop.shop.name).toBe('Second');
+    await vi.waitFor(async () => expect((await stored())?.shop.name).toBe('Name 39'));
+  });
 });

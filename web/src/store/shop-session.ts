@@ -209,10 +209,21 @@ function enqueue(
   return done;
 }
 
+/** Adopts what is stored of the shop that is watched. */
+function lookAgain(): void {
+  if (!watching) return;
+  const { id } = watching;
+  void database.shops.get(id).then((row) => adopt(id, row));
+}
+
 function finish(id: string, isShown: boolean, written: Written | null): Written | null {
   waiting--;
   const session = useSession.getState();
-  if (session.status !== 'open' || session.id !== id) return written;
+  if (session.status !== 'open' || session.id !== id) {
+    // Another shop is being opened: what came of it while this write was on its way was passed over.
+    if (waiting === 0) lookAgain();
+    return written;
+  }
   const saved = waiting === 0 ? 'saved' : 'saving';
   if (!written) {
     set({ ...session, saved: 'failed' });
@@ -223,14 +234,14 @@ function finish(id: string, isShown: boolean, written: Written | null): Written 
     const shop = isBehind && waiting === 0 ? row.document : session.shop;
     if (waiting === 0) isBehind = false;
     // News from another tab that came while this write was on its way was passed over: look again.
-    if (waiting === 0) void database.shops.get(id).then((latest) => adopt(id, latest));
+    if (waiting === 0) lookAgain();
     set({ ...session, shop, cursor: row.cursor, changes: row.changes, saved });
   } else if (written.reason === 'nothing') {
     set({ ...session, saved });
   } else {
     // What is stored no longer takes this change: show what is stored.
     known = -1;
-    void database.shops.get(id).then((row) => adopt(id, row));
+    lookAgain();
   }
   return written;
 }

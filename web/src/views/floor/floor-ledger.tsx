@@ -33,6 +33,8 @@ export function FloorLedger() {
   ];
   const { outline } = shop.room;
   const missing = shop.machines.filter(({ place }) => place === null);
+  // Of an empty floor there is nothing to say that the next step does not.
+  if (outline.length < 3 && shop.machines.length === 0) return null;
   return (
     <>
       {openRun && <RunFigures run={openRun} />}

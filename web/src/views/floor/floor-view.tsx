@@ -34,10 +34,10 @@ export function FloorView() {
   return (
     <StandingProvider>
       <DuctsProvider>
-        <div className="grid grid-cols-1 md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[300px_minmax(0,1fr)_272px] xl:grid-rows-[minmax(0,1fr)] xl:overflow-hidden">
+        <div className="grid grid-cols-1 md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:grid-rows-[minmax(0,3fr)_minmax(0,2fr)] md:overflow-hidden xl:grid-cols-[300px_minmax(0,1fr)_272px] xl:grid-rows-[minmax(0,1fr)]">
           <section
             aria-label="Room and machines"
-            className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"
+            className="order-2 border-rule md:order-1 md:row-span-2 md:overflow-y-auto md:border-r xl:row-span-1"
           >
             <h1 className="px-3 pt-3 pb-1 text-[17px]">Room and machines</h1>
             <RoomFields />
@@ -62,7 +62,7 @@ export function FloorView() {
             aria-label="What stands in the way"
             // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
             tabIndex={0}
-            className="order-3 border-rule p-3 max-xl:border-t md:col-span-2 xl:col-span-1 xl:overflow-y-auto xl:border-l"
+            className="order-3 border-rule p-3 max-xl:border-t md:overflow-y-auto xl:border-l"
           >
             {tool === 'draw' ? (
               <DrawPanel />

@@ -5,13 +5,13 @@ import type { ReactNode } from 'react';
 import { edit } from '@/store/shop-session';
 import { Button } from '@/ui/button';
 import { useSolvedShop } from '../frame/solved-shop';
-import { FieldLine } from '../parts/line';
 import { MachineMenu } from '../parts/machine-menu';
 import { COLLECTOR } from './collector-id';
 import { takeTool } from './ducts/drawing-state';
 import { addMachineHere } from './ducts/edit-ducts';
 import { useDucts } from './ducts/use-ducts';
-import { editRoom, place, placeEverything } from './edit-things';
+import { place, placeEverything } from './edit-things';
+import { CeilingLine } from './room-fields';
 
 /** Rooms to start from: one bay of a garage, two, and a small hall; m. */
 const ROOMS = {
@@ -46,7 +46,7 @@ export function NextSteps() {
       name: 'The room',
       isDone: room.outline.length >= 3,
       how: <RoomStep />,
-      also: <CeilingField />,
+      also: <CeilingLine line="its ceiling" label="How high the room is" />,
     },
     {
       name: 'The collector',
@@ -142,28 +142,5 @@ function RoomStep() {
         ))}
       </ul>
     </>
-  );
-}
-
-/** How high the room is, which decides how high the ducts hang. */
-function CeilingField() {
-  const { shop } = useSolvedShop();
-  const change = (height: number | null) =>
-    editRoom('ceiling', (own) => {
-      own.ceilingHeight = height;
-    });
-  return (
-    <FieldLine
-      line="its ceiling"
-      label="How high the room is"
-      value={shop.room.ceilingHeight}
-      kind="length"
-      min={0}
-      isMinExcluded
-      max={30}
-      placeholder="not known"
-      onChange={change}
-      onClear={() => change(null)}
-    />
   );
 }

@@ -23,7 +23,7 @@ import { type PlanDrawing, planDrawing, zoomed } from './plan-drawing';
 import { Grid, RoomSizes, Walls } from './room-shapes';
 import { useTaken } from './selection';
 import { useTakingFrame } from './taking-frame';
-import { ThingName, ThingOnPlan, WorkingRooms } from './things-on-plan';
+import { namedThings, ThingName, ThingOnPlan, WorkingRooms } from './things-on-plan';
 import { useStanding } from './use-standing';
 import { ZoomButtons } from './zoom-buttons';
 
@@ -44,10 +44,7 @@ export function PlanPicture() {
     [whole.scale, whole.x0, whole.y0, whole.x1, whole.y1, width, height, zoom.transform],
   );
   return (
-    <div
-      ref={box}
-      className="relative h-[420px] min-h-0 md:h-auto md:min-h-[320px] md:flex-1 xl:min-h-0"
-    >
+    <div ref={box} className="relative h-[420px] min-h-0 md:h-auto md:flex-1">
       {width > 0 && height > 0 && (
         <>
           <Plan drawing={drawing} zoom={zoom} width={width} height={height} />
@@ -117,6 +114,11 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
       {...frame.handlers}
     >
       <title>{`Plan with ${things.length} things in it`}</title>
+      {room.outline.length < 3 && things.length === 0 && (
+        <text x={width / 2} y={height / 2} textAnchor="middle" fontSize="15" fill="var(--quiet)">
+          The room is drawn here, to scale.
+        </text>
+      )}
       <Grid drawing={drawing} room={room} system={system} />
       {shop.machines.map((machine) => {
         const thing = thingOf.get(machine.id);
@@ -145,8 +147,14 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
         />
       ))}
       <DuctShapes drawing={drawing} ducts={ducts} />
-      {things.map((thing) => (
-        <ThingName key={thing.id} thing={thing} drawing={drawing} isWrong={wrong.has(thing.id)} />
+      {namedThings(things, drawing, wrong, open).map(({ thing, lower }) => (
+        <ThingName
+          key={thing.id}
+          thing={thing}
+          drawing={drawing}
+          lower={lower}
+          isWrong={wrong.has(thing.id)}
+        />
       ))}
       {tool === 'draw' ? (
         <DrawLayer drawing={drawing} ducts={ducts} width={width} height={height} />

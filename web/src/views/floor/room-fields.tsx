@@ -52,26 +52,7 @@ export function RoomFields() {
         </p>
       )}
       <OutlineFile />
-      <FieldLine
-        line="ceiling"
-        label="Height of the ceiling"
-        value={room.ceilingHeight}
-        kind="length"
-        min={0}
-        isMinExcluded
-        max={30}
-        placeholder="not known"
-        onChange={(height) =>
-          editRoom('ceiling', (own) => {
-            own.ceilingHeight = height;
-          })
-        }
-        onClear={() =>
-          editRoom('ceiling', (own) => {
-            own.ceilingHeight = null;
-          })
-        }
-      />
+      <CeilingLine line="ceiling" label="Height of the ceiling" />
       <FieldLine
         line="longest board"
         label="Longest board worked here"
@@ -95,5 +76,28 @@ export function RoomFields() {
         </>
       )}
     </OpeningLine>
+  );
+}
+
+/** How high the room is, which decides how high ducts hang; empty while nobody has measured it. */
+export function CeilingLine({ line, label }: { readonly line: string; readonly label: string }) {
+  const { shop } = useSolvedShop();
+  const change = (height: number | null) =>
+    editRoom('ceiling', (own) => {
+      own.ceilingHeight = height;
+    });
+  return (
+    <FieldLine
+      line={line}
+      label={label}
+      value={shop.room.ceilingHeight}
+      kind="length"
+      min={0}
+      isMinExcluded
+      max={30}
+      placeholder="not known"
+      onChange={change}
+      onClear={() => change(null)}
+    />
   );
 }

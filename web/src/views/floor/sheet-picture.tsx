@@ -66,10 +66,7 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
     y: (bottom - whole * (y - extent.y0)) * k + down,
   });
   return (
-    <div
-      ref={box}
-      className="relative h-[420px] min-h-0 md:h-auto md:min-h-[320px] md:flex-1 xl:min-h-0"
-    >
+    <div ref={box} className="relative h-[420px] min-h-0 md:h-auto md:flex-1">
       {width > 0 && height > 0 && (
         <>
           {/* biome-ignore lint/a11y/useSemanticElements: a drawing of things to be pressed is no fieldset */}

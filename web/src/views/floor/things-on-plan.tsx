@@ -192,14 +192,14 @@ export function TakenMarks({
 export const ThingName = memo(function ThingName({
   thing,
   drawing,
+  lower,
   isWrong,
-}: ThingProps & { readonly isWrong: boolean }) {
+}: ThingProps & { readonly lower: number; readonly isWrong: boolean }) {
   const label = labelSpot(thing, drawing);
-  if (!isWrong && drawing.scale < NAMED_FROM) return null;
   return (
     <text
       x={label.x}
-      y={label.y}
+      y={label.y + lower}
       textAnchor="middle"
       fontSize="13"
       fill={isWrong ? 'var(--starved-text)' : 'var(--ink)'}
@@ -214,8 +214,46 @@ export const ThingName = memo(function ThingName({
   );
 });
 
-/** From farther away than this names would stand on each other, px per m. */
+/** From farther away than this only what is wrong is named, px per m. */
 const NAMED_FROM = 18;
+/** A line of letters is so high, px. */
+const LINE = 15;
+
+/** A thing with its name, so many px lower than it usually stands. */
+interface Named {
+  readonly thing: Thing;
+  readonly lower: number;
+}
+
+/**
+ * What is named from so far away, what is open or wrong first: a name that would stand on another
+ * stands a line lower, or not at all.
+ */
+export function namedThings(
+  things: readonly Thing[],
+  drawing: PlanDrawing,
+  wrong: ReadonlySet<string>,
+  open: string | undefined,
+): readonly Named[] {
+  const isFirst = ({ id }: Thing) => id === open || wrong.has(id);
+  const isFar = drawing.scale < NAMED_FROM;
+  const first = things.filter(isFirst);
+  const others = isFar ? [] : things.filter((thing) => !isFirst(thing));
+  const taken: { x: number; y: number; half: number }[] = [];
+  return [...first, ...others].flatMap((thing): Named[] => {
+    const { x, y } = labelSpot(thing, drawing);
+    const half = (thing.name.length * LETTER) / 2;
+    const isClear = (lower: number) =>
+      taken.every(
+        (other) =>
+          Math.abs(other.x - x) > other.half + half || Math.abs(other.y - y - lower) >= LINE,
+      );
+    const lower = [0, LINE].find(isClear) ?? (isFirst(thing) ? 0 : null);
+    if (lower === null) return [];
+    taken.push({ x, y: y + lower, half });
+    return [{ thing, lower }];
+  });
+}
 
 /** A letter is about so wide, px. */
 const LETTER = 6.6;

@@ -15,7 +15,8 @@ export function Line({
   readonly children: ReactNode;
 }) {
   return (
-    <div className="grid grid-cols-[116px_1fr] items-center gap-x-2">
+    // What a field says of its value stands out to the left: at the right its column ends.
+    <div className="grid grid-cols-[116px_1fr] items-center gap-x-2 [&_[data-note]]:right-0 [&_[data-note]]:left-auto">
       <span className="text-[14px] text-quiet">{label}</span>
       {children}
     </div>

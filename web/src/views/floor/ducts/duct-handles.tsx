@@ -52,13 +52,17 @@ export function DuctHandles({ drawing, ducts }: Props) {
   return (
     <>
       <LegSizes line={line} drawing={drawing} />
-      {labelsOf(line, laid, losses, ducts.lines.places.get(line.run.to)).map(({ at, text }) => {
-        const { x, y } = drawing.spot(at);
+      {apart(
+        labelsOf(line, laid, losses, ducts.lines.places.get(line.run.to)).map(({ at, text }) => ({
+          ...drawing.spot(at),
+          text,
+        })),
+      ).map(({ x, y, text }) => {
         return (
           <text
-            key={text + at.x + at.y}
-            x={x + 9}
-            y={y - 9}
+            key={text + x + y}
+            x={x}
+            y={y}
             fontSize="12"
             fill="var(--ink)"
             stroke="var(--paper)"
@@ -80,6 +84,45 @@ export function DuctHandles({ drawing, ducts }: Props) {
       ))}
     </>
   );
+}
+
+interface Label {
+  readonly x: number;
+  readonly y: number;
+  readonly text: string;
+}
+
+/** A letter is about so wide, a line so high, px. */
+const LETTER = 6;
+const LINE = 14;
+/** Where a label may stand from what it names, to the right and below, px. */
+const BESIDE: readonly (readonly [right: number, down: number])[] = [
+  [9, -9],
+  [9, 20],
+  [9, -9 - LINE],
+  [9, 20 + LINE],
+];
+
+/** Labels beside what they name, none on another as long as there is a place for it. */
+function apart(labels: readonly Label[]): readonly Label[] {
+  const placed: Label[] = [];
+  const isClear = ({ x, y, text }: Label) =>
+    placed.every(
+      (other) =>
+        Math.abs(other.y - y) >= LINE ||
+        x > other.x + other.text.length * LETTER ||
+        other.x > x + text.length * LETTER,
+    );
+  for (const label of labels) {
+    const places = BESIDE.map(([right, down]) => ({
+      ...label,
+      x: label.x + right,
+      y: label.y + down,
+    }));
+    const own = places.find(isClear) ?? places[0];
+    if (own) placed.push(own);
+  }
+  return placed;
 }
 
 /** What a bend or a junction has become, with its coefficient now, where it stands. */

@@ -15,6 +15,7 @@ import { whyNotLed } from '@/words/duct-words';
 import { outward } from '../../air/runs/outward';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { DiameterLine, Line, ShopQuantity } from '../../parts/line';
+import { NeedLine } from '../../parts/need-line';
 import { editMachine } from '../edit-things';
 import { leadTheUsualWay } from './edit-ducts';
 import { useDucts } from './use-ducts';
@@ -72,6 +73,7 @@ function PortLine({ machine, port }: { readonly machine: Machine; readonly port:
           })
         }
       />
+      <NeedLine port={port} of={` at the ${name} of ${machine.name}`} onEdit={edit} />
       {mouth && <LeadLine machine={machine} port={port} />}
     </>
   );
