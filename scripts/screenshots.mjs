@@ -6,6 +6,7 @@ import { build, CHROMIUM, freePort, isBuilt, ROOT, startApp } from './machine.mj
 
 const PICTURES = [
   { name: 'floor', path: 'floor', press: 'Planer drop' },
+  { name: 'floor-tablet', path: 'floor', press: 'Table saw', width: 1024, height: 768 },
   { name: 'floor-isometric', path: 'floor', look: 'Isometric' },
   { name: 'floor-3d-dark', path: 'floor', look: '3D', theme: 'dark' },
   { name: 'collector', path: 'collector' },
