@@ -148,5 +148,17 @@ test('what a frame holds is copied, sized and taken out at once, and comes back'
   expect(sized.length).toBe(2);
   await page.getByRole('button', { name: 'Done taking' }).click();
   await expect(panel(page)).toHaveCount(0);
+
+  // While a duct is drawn Backspace means its last point, whatever has the focus; else what has it.
+  await page.getByRole('button', { name: 'Draw a duct' }).first().click();
+  await thing(page, 'Planer drop').focus();
+  await page.keyboard.press('Backspace');
+  await expect(thing(page, 'Planer drop')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop drawing' }).first().click();
+  await thing(page, 'Planer drop').focus();
+  await page.keyboard.press('Delete');
+  await expect(thing(page, 'Planer drop')).toHaveCount(0);
+  await page.locator('body').press('Control+z');
+  await expect(thing(page, 'Planer drop')).toBeVisible();
   await saved(page);
 });

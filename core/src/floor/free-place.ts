@@ -9,12 +9,12 @@ import { collectorBlock, machineBlock, machineSize, SIDE_WAYS, workingRoom } fro
 const STEP = 0.25;
 const MOST_STEPS = 400;
 /** What is kept clear about what stands, to get by and for a hose, m: common practice, no source. */
-const GAP = 0.4;
+export const GAP = 0.4;
 /** What stands at a wall stands so far off it, m. */
 const OFF_WALL = 0.05;
 
 /** Room for the straight duct and the elbow ahead of a collector's inlet, m. */
-const BEFORE_INLET = 1;
+export const BEFORE_INLET = 1;
 
 /** What a place is sought for. */
 interface Wanted {

@@ -4,6 +4,7 @@ import { copyOf, counter, drawnShop } from '../../reference/sample-shops';
 import { estimatedCurve } from '../collector/estimated-curve';
 import { setRoomSize } from '../floor/edit-floor';
 import type { Spot } from '../floor/plane';
+import { solveShop } from '../network/solve-shop';
 import { newShop } from '../shop/new-shop';
 import type { Shop } from '../shop/schema';
 import { readShop } from '../shop/shop-file';
@@ -145,6 +146,24 @@ describe('moving with the ducts attached', () => {
     }
   });
 
+  it('moved whole, the air is what it was; a drop moved farther off gets less', () => {
+    const { shop, drops } = shopWithTwoDrops();
+    const flowsOf = (each: Shop) => {
+      const solved = solveShop(each, { view: 'designed' });
+      if (solved.kind !== 'solved') throw new Error('no answer');
+      return drops.map(({ run }) => solved.airIn.get(run)?.[0]?.flowIn ?? 0);
+    };
+    for (const run of shop.ducts.runs) if (run.gate) run.gate.open = true;
+    const machines = drops.map(({ machine }) => machine);
+    const [one = 0, other = 0] = flowsOf(shop);
+    const whole = moved(shop, taking(machines, { isCollector: true }), { x: 0.3, y: -0.2 });
+    expect(flowsOf(whole)[0]).toBeCloseTo(one, 9);
+    expect(flowsOf(whole)[1]).toBeCloseTo(other, 9);
+    const [near = '', far = ''] = machines;
+    expect(flowsOf(moved(shop, taking([far]), { x: -1, y: 0 }))[1]).toBeLessThan(other);
+    expect(flowsOf(moved(shop, taking([near]), { x: 0, y: -0.5 }))[0]).toBeLessThan(one);
+  });
+
   it('a run that is taken goes with its joints; what else meets there follows as it can', () => {
     const { shop, drops } = shopWithTwoDrops();
     const [one] = drops;
@@ -160,7 +179,10 @@ describe('moving with the ducts attached', () => {
     const collector = taking([], { isCollector: true });
     const along = moved(shop, collector, { x: 0.5, y: 0 });
     expect(inletMouth(along)?.at.x).toBeCloseTo(inlet.x + 0.5, 9);
-    expect(shiftsOf(shop, along, id).at(0)).toBe('0,0');
+    expect(shiftsOf(shop, along, id)).toEqual(['0,0', '500,0']);
+    // Across it the last leg slants, and that is said.
+    const across = moved(shop, collector, { x: 0, y: 0.5 });
+    expect(shiftsOf(shop, across, id)).toEqual(['0,0', '0,500']);
   });
 
   it('whatever is moved however far, the shop stays one that can be read and arranged', () => {

@@ -1,3 +1,4 @@
+import { BEFORE_INLET, GAP } from '../floor/free-place';
 import { USUAL_BEND } from '../layout/bend-geometry';
 import { THROUGH } from '../layout/laid-runs';
 import { BESIDE_WALL, FLOOR_DUCT, HEAD_HEIGHT, INLET_STRAIGHT } from '../layout/layout-limits';
@@ -46,6 +47,31 @@ export const ductsOnTheFloor = (): CoefficientGroup[] => [
         origin: 'practice',
       },
     ],
+  },
+  {
+    title: 'Where things are put',
+    about: 'what is kept clear about a machine or a collector that nobody has placed yet',
+    source: 'common practice, no source',
+    coefficients: [
+      { name: 'About what stands', value: GAP, kind: 'diameter', origin: 'practice' },
+      {
+        name: 'Ahead of the collector’s inlet',
+        value: BEFORE_INLET,
+        kind: 'diameter',
+        origin: 'practice',
+      },
+    ],
+  },
+  {
+    title: 'Machines, how high',
+    about: 'how high a machine of its kind is drawn; nothing is worked out from it',
+    source: 'common practice, no source',
+    coefficients: Object.values(MACHINE_KINDS).map(({ name, height }) => ({
+      name: `${name}, its height`,
+      value: height,
+      kind: 'diameter' as const,
+      origin: 'practice' as const,
+    })),
   },
   {
     title: 'Ports, over the floor',

@@ -23,7 +23,8 @@ import { type PlanDrawing, planDrawing, zoomed } from './plan-drawing';
 import { Grid, RoomSizes, Walls } from './room-shapes';
 import { useTaken } from './selection';
 import { useTakingFrame } from './taking-frame';
-import { namedThings, ThingName, ThingOnPlan, WorkingRooms } from './things-on-plan';
+import { namedThings, ThingName } from './thing-names';
+import { ThingOnPlan, WorkingRooms } from './things-on-plan';
 import { useStanding } from './use-standing';
 import { ZoomButtons } from './zoom-buttons';
 

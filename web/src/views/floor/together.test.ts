@@ -26,7 +26,7 @@ import {
   togetherWith,
   useSelection,
 } from './selection';
-import { namedThings } from './things-on-plan';
+import { namedThings } from './thing-names';
 
 const curve = [
   { flow: 0, pressure: 2500 },

@@ -14,10 +14,12 @@ import { useChoices } from '@/store/choices';
 import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
 import { useChooseThing } from '../choose-thing';
 import { removeThings } from '../edit-together';
-import { type PlanDrawing, turnedAbout } from '../plan-drawing';
+import type { PlanDrawing } from '../plan-drawing';
 import { letGo, takeAlso, togetherWith, useTaken } from '../selection';
 import { isTaking, TakenMarks } from '../things-on-plan';
 import { type AirTone, airTone } from './air-tone';
+import { useDrawing } from './drawing-state';
+import { FlowMarks } from './flow-marks';
 import { GateMark, UPRIGHT } from './gate-mark';
 import type { Ducts } from './use-ducts';
 
@@ -189,7 +191,8 @@ function DuctDrawn({
           else onChoose(run.id);
         }}
         onKeyDown={(event) => {
-          if (event.key !== 'Delete' && event.key !== 'Backspace') return;
+          const isRemoving = event.key === 'Delete' || event.key === 'Backspace';
+          if (!isRemoving || useDrawing.getState().tool === 'draw') return;
           event.preventDefault();
           removeThings(togetherWith(run.id));
         }}
@@ -272,40 +275,4 @@ function Riser({
       <circle cx={x} cy={y} r={1.5} fill={edge} stroke="none" />
     </>
   );
-}
-
-/** Where a leg is long enough, the way its air goes: filled where it carries, open where it does not. */
-function FlowMarks({
-  line,
-  drawing,
-  tone,
-  width,
-}: {
-  readonly line: DuctLine;
-  readonly drawing: PlanDrawing;
-  readonly tone: AirTone;
-  readonly width: number;
-}) {
-  if (tone.state === 'still') return null;
-  const size = Math.max(3, Math.min(6, width * 0.4));
-  const arrow = [
-    { x: -size, y: -size },
-    { x: size, y: 0 },
-    { x: -size, y: size },
-  ];
-  const isCarried = tone.state === 'carrying' || tone.state === 'fast';
-  return line.legs.map(({ from, to, way, start }) => {
-    const [a, b] = [drawing.spot(from), drawing.spot(to)];
-    if (Math.hypot(b.x - a.x, b.y - a.y) < 28 || Math.abs(way.z) > UPRIGHT) return null;
-    const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
-    return (
-      <path
-        key={start}
-        d={turnedAbout(middle, { x: b.x - a.x, y: b.y - a.y })(arrow)}
-        fill={isCarried ? 'var(--paper)' : 'none'}
-        stroke={isCarried ? 'none' : 'var(--ink)'}
-        strokeWidth={1}
-      />
-    );
-  });
 }
