@@ -262,6 +262,16 @@ test('a bend is dragged and typed, made otherwise, and the drop’s figures foll
   await expect(page.getByRole('button', { name: /^Table saw drop 2 / })).toBeVisible();
 });
 
+test('where a run goes on wider the reducer is named with its sizes and coefficient', async ({
+  page,
+}) => {
+  await openFloor(page);
+  await page.getByRole('button', { name: /^Far end \d/, expanded: false }).click();
+  await expect(plan(page).getByText(/^5 in\. to 6 in\. +C 0\.0\d$/)).toBeVisible();
+  await page.getByLabel('True inside diameter of Far end').fill('6');
+  await expect(plan(page).getByText(/ to 6 in/)).toHaveCount(0);
+});
+
 test('gates are tapped on the plan, and a branch is taken out and brought back', async ({
   page,
 }) => {

@@ -7,6 +7,7 @@ import {
   type PartOfRun,
   type Point3,
   type Run,
+  type UnitSystem,
 } from '@frank-gauge/core';
 import { type KeyboardEvent, useRef } from 'react';
 import { useChoices } from '@/store/choices';
@@ -49,14 +50,21 @@ export function DuctHandles({ drawing, ducts }: Props) {
     kind: 'bend' as const,
   }));
   const losses = now.kind === 'solved' ? lossesOfRun(now, open) : [];
+  const sizes = legSizes(line, drawing, system);
   return (
     <>
-      <LegSizes line={line} drawing={drawing} />
+      <LegSizes sizes={sizes} />
       {apart(
-        labelsOf(line, laid, losses, ducts.lines.places.get(line.run.to)).map(({ at, text }) => ({
+        [
+          ...labelsOf(line, laid, losses, ducts.lines.places.get(line.run.to)),
+          ...reducerLabel(line, losses, ducts.follows(open), system),
+        ].map(({ at, text }) => ({
           ...drawing.spot(at),
           text,
         })),
+        sizes.flatMap(({ x, y, turn, text }) =>
+          turn === 0 ? [{ x: x - (text.length * LETTER) / 2, y, text }] : [],
+        ),
       ).map(({ x, y, text }) => {
         return (
           <text
@@ -103,11 +111,11 @@ const BESIDE: readonly (readonly [right: number, down: number])[] = [
   [9, 20 + LINE],
 ];
 
-/** Labels beside what they name, none on another as long as there is a place for it. */
-function apart(labels: readonly Label[]): readonly Label[] {
+/** Labels beside what they name, none on another or on `taken` as long as there is a place for it. */
+function apart(labels: readonly Label[], taken: readonly Label[]): readonly Label[] {
   const placed: Label[] = [];
   const isClear = ({ x, y, text }: Label) =>
-    placed.every(
+    [...taken, ...placed].every(
       (other) =>
         Math.abs(other.y - y) >= LINE ||
         x > other.x + other.text.length * LETTER ||
@@ -152,31 +160,62 @@ function labelsOf(
   return turns;
 }
 
-/** The length of each leg, along it. */
-function LegSizes({ line, drawing }: { readonly line: DuctLine; readonly drawing: HandleDrawing }) {
-  const { system } = useSolvedShop();
-  return line.legs.map(({ from, to, length, start }) => {
+/** The reducer at a run's downstream end, if it goes on wider or narrower. */
+function reducerLabel(
+  { run, points }: DuctLine,
+  losses: readonly PartOfRun[],
+  next: number | null,
+  system: UnitSystem,
+): { readonly at: Point3; readonly text: string }[] {
+  const at = points.at(-1);
+  if (!at || next === null || Math.abs(next - run.diameter) < 1e-4) return [];
+  const coefficient = losses.findLast(({ kind }) => kind === 'reducer')?.coefficient;
+  const sizes = [run.diameter, next].map((size) => formatShort(size, 'diameter', system));
+  const taken = coefficient == null ? '' : `  C ${coefficient.toFixed(2)}`;
+  return [{ at, text: `${sizes.join(' to ')}${taken}` }];
+}
+
+/** A label that stands along a leg, turned so many degrees. */
+interface LegSize extends Label {
+  readonly turn: number;
+}
+
+/** The length of each leg that is long enough to say it, beside its middle. */
+function legSizes(line: DuctLine, drawing: HandleDrawing, system: UnitSystem): readonly LegSize[] {
+  return line.legs.flatMap(({ from, to, length }): LegSize[] => {
     const [a, b] = [drawing.spot(from), drawing.spot(to)];
-    if (Math.hypot(b.x - a.x, b.y - a.y) < 46) return null;
-    const raw = (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI;
-    const turn = raw > 90 || raw <= -90 ? raw + 180 : raw;
+    if (Math.hypot(b.x - a.x, b.y - a.y) < 46) return [];
+    const raw = Math.round((Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI);
+    const turn = raw > 90 || raw <= -90 ? raw + (raw > 0 ? -180 : 180) : raw;
     const away = (line.run.diameter * drawing.scale) / 2 + 7;
-    return (
-      <text
-        key={start}
-        transform={`translate(${(a.x + b.x) / 2} ${(a.y + b.y) / 2}) rotate(${turn}) translate(0 ${-away})`}
-        textAnchor="middle"
-        fontSize="12"
-        fill="var(--quiet)"
-        stroke="var(--paper)"
-        strokeWidth={3}
-        paintOrder="stroke"
-        className="pointer-events-none select-none"
-      >
-        {formatShort(length, 'length', system)}
-      </text>
-    );
+    const lean = (turn * Math.PI) / 180;
+    return [
+      {
+        x: (a.x + b.x) / 2 + away * Math.sin(lean),
+        y: (a.y + b.y) / 2 - away * Math.cos(lean),
+        turn,
+        text: formatShort(length, 'length', system),
+      },
+    ];
   });
+}
+
+function LegSizes({ sizes }: { readonly sizes: readonly LegSize[] }) {
+  return sizes.map(({ x, y, turn, text }) => (
+    <text
+      key={`${x} ${y}`}
+      transform={`translate(${x} ${y}) rotate(${turn})`}
+      textAnchor="middle"
+      fontSize="12"
+      fill="var(--quiet)"
+      stroke="var(--paper)"
+      strokeWidth={3}
+      paintOrder="stroke"
+      className="pointer-events-none select-none"
+    >
+      {text}
+    </text>
+  ));
 }
 
 const overFloor = ({ x, y, z }: Point3, right: number, up: number): Point3 => ({

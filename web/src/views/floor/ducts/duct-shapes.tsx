@@ -21,6 +21,7 @@ import { type AirTone, airTone } from './air-tone';
 import { useDrawing } from './drawing-state';
 import { FlowMarks } from './flow-marks';
 import { GateMark, UPRIGHT } from './gate-mark';
+import { ReducerMark } from './reducer-mark';
 import type { Ducts } from './use-ducts';
 
 interface Props {
@@ -51,6 +52,7 @@ export function DuctShapes({ drawing, ducts }: Props) {
           key={line.run.id}
           line={line}
           laid={ducts.laid(line.run.id) ?? line.run}
+          next={ducts.follows(line.run.id)}
           drawing={drawing}
           tone={airTone(ducts.speed(line.run.id), shop.shop.rules)}
           isOpen={open === line.run.id}
@@ -100,6 +102,8 @@ function FastHatch() {
 interface ShapeProps {
   readonly line: DuctLine;
   readonly laid: Run;
+  /** Diameter of what it goes straight on into, m; null: it joins something else. */
+  readonly next: number | null;
   readonly drawing: PlanDrawing;
   readonly tone: AirTone;
   readonly isOpen: boolean;
@@ -130,6 +134,7 @@ function looksAlike(a: ShapeProps, b: ShapeProps): boolean {
     a.drawing === b.drawing &&
     a.line.run === b.line.run &&
     a.laid.length === b.laid.length &&
+    a.next === b.next &&
     a.tone.state === b.tone.state &&
     Math.abs(a.tone.opacity - b.tone.opacity) < 0.02 &&
     a.isOpen === b.isOpen &&
@@ -153,6 +158,7 @@ const DuctShape = memo(DuctDrawn, looksAlike);
 function DuctDrawn({
   line,
   laid,
+  next,
   drawing,
   tone,
   isOpen,
@@ -230,6 +236,15 @@ function DuctDrawn({
           />
         ))}
         <FlowMarks line={line} drawing={drawing} tone={tone} width={width} />
+        {next !== null && (
+          <ReducerMark
+            line={line}
+            drawing={drawing}
+            width={width}
+            next={Math.max(LEAST_WIDTH, next * drawing.scale)}
+            edge={edge}
+          />
+        )}
         {isTaken && <TakenMarks spots={line.points} drawing={drawing} />}
       </g>
       {run.gate && <GateMark line={line} drawing={drawing} width={width} />}

@@ -19,11 +19,14 @@ export interface Ducts {
   readonly conflicts: readonly DuctConflict[];
   /** As it lies: with the length, bends and angle the drawing gives it. */
   readonly laid: (run: string) => Run | undefined;
+  /** Diameter of what a run goes straight on into, m; null: it branches into something. */
+  readonly follows: (run: string) => number | null;
   readonly speed: (run: string) => number;
 }
 
 function useReckoned(): Ducts {
   const { shop, lines, tree, now } = useSolvedShop();
+  const inlet = shop.collector.separator.inletDiameter;
   const still = useMemo(() => {
     const top = ({ points }: DuctLine) => Math.max(...points.map(({ z }) => z));
     const drawn = [...lines.lines.values()].sort((a, b) => top(a) - top(b));
@@ -32,8 +35,13 @@ function useReckoned(): Ducts {
       lines,
       drawn,
       laid: (run: string) => byId.get(run),
+      follows: (run: string) => {
+        const own = byId.get(run);
+        if (own?.joins.kind !== 'straight') return null;
+        return tree.outOf.get(own.to)?.diameter ?? inlet;
+      },
     };
-  }, [lines, tree]);
+  }, [lines, tree, inlet]);
   const rested = useRested(shop, shop.machines.length <= FEW_MACHINES);
   const conflicts = useMemo(
     () => ductConflicts(rested),
