@@ -122,6 +122,7 @@ export {
   splitInHalf,
   takeOutDucts,
 } from './layout/edit-route';
+export { joinBy, type NotJoined } from './layout/join-style';
 export { laidAlong } from './layout/laid-runs';
 export { leadDrawn } from './layout/lead-drawn';
 export {

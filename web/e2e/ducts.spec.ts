@@ -262,6 +262,25 @@ test('a bend is dragged and typed, made otherwise, and the drop’s figures foll
   await expect(page.getByRole('button', { name: /^Table saw drop 2 / })).toBeVisible();
 });
 
+test('a wye is made a tee under its duct: the branch gets less, and it is undone in one step', async ({
+  page,
+}) => {
+  await openFloor(page);
+  await page.getByRole('button', { name: /^Band saw drop \d/, expanded: false }).click();
+  const joins = page.getByLabel('What Band saw drop joins by');
+  await expect(joins).toHaveValue('45');
+  await expect(plan(page).getByText(/^45° wye/)).toBeVisible();
+  const way = page.getByRole('region', { name: 'Way of Band saw to the blower' });
+  const gets = async () => Number.parseFloat((await way.locator('strong').textContent()) ?? '');
+  const before = await gets();
+  await joins.selectOption({ label: 'a tee' });
+  await expect(plan(page).getByText(/^90° tee/)).toBeVisible();
+  expect(await gets()).toBeLessThan(before);
+  await page.locator('body').press('Control+z');
+  await expect(joins).toHaveValue('45');
+  await expect.poll(gets).toBe(before);
+});
+
 test('where a run goes on wider the reducer is named with its sizes and coefficient', async ({
   page,
 }) => {

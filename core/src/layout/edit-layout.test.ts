@@ -21,6 +21,7 @@ import {
   splitInHalf,
   takeOutDucts,
 } from './edit-route';
+import { joinBy } from './join-style';
 import { laidRuns } from './laid-runs';
 import { leadDrawn } from './lead-drawn';
 import { type DuctEnd, leadDuct, rejoin } from './lead-duct';
@@ -88,6 +89,49 @@ describe('leading ducts', () => {
     expect(run?.gate).not.toBeNull();
     expect(kindsOf(shop)).not.toContain('against the flow');
     expect(kindsOf(shop)).not.toContain('no room to bend');
+  });
+
+  it('a wye is made a tee and a tee a wye, by any angle, and back as it was', () => {
+    const set = shopWithMain();
+    const { shop, main, newId } = set;
+    const saw = machineAt(set, 6, 2);
+    const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
+    if (!led.ok) throw new Error(led.why);
+    const angleOf = () => {
+      const joins = laidRuns(shop).find(({ id }) => id === led.run)?.joins;
+      return joins?.kind === 'branch' ? Math.round((joins.angle * 180) / Math.PI) : null;
+    };
+    const before = ductLines(shop).lines.get(led.run)?.points;
+    expect(angleOf()).toBe(45);
+    expect(joinBy(shop, led.run, Math.PI / 2, newId)).toBeNull();
+    expect(angleOf()).toBe(90);
+    for (const degrees of [30, 60, 45]) {
+      expect(joinBy(shop, led.run, (degrees * Math.PI) / 180, newId)).toBeNull();
+      expect(angleOf()).toBe(degrees);
+      expect(kindsOf(shop)).not.toContain('against the flow');
+    }
+    ductLines(shop)
+      .lines.get(led.run)
+      ?.points.forEach(({ x, y, z }, i) => {
+        expect(x).toBeCloseTo(before?.[i]?.x ?? 0, 9);
+        expect(y).toBeCloseTo(before?.[i]?.y ?? 0, 9);
+        expect(z).toBeCloseTo(before?.[i]?.z ?? 0, 9);
+      });
+    expect(readShop(shop).ok).toBe(true);
+    // A tee takes more of the branch's air than a wye: that is why it is asked.
+    const flow = () => solved(shop).airIn.get(led.run)?.[0]?.flowIn ?? 0;
+    for (const run of shop.ducts.runs) if (run.gate) run.gate.open = true;
+    const wye = flow();
+    joinBy(shop, led.run, Math.PI / 2, newId);
+    expect(flow()).toBeLessThan(wye);
+  });
+
+  it('what cannot join otherwise is left as it is', () => {
+    const { shop, main, newId } = shopWithMain();
+    const before = copyOf(shop);
+    expect(joinBy(shop, main, Math.PI / 4, newId)).toBe('not a plain branch');
+    expect(joinBy(shop, 'gone', Math.PI / 4, newId)).toBe('not a plain branch');
+    expect(shop).toEqual(before);
   });
 
   it('to a joint that is there it leans with the flow of what leaves it', () => {

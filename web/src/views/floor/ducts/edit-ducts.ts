@@ -5,11 +5,13 @@ import {
   type DuctEnd,
   drawRun,
   type Goal,
+  joinBy,
   type Led,
   leadDrawn,
   leadUsual,
   type MachineKindId,
   movePoint,
+  type NotJoined,
   type Point3,
   raiseDucts,
   removeBend,
@@ -67,6 +69,15 @@ export function bendAt(run: string, at: Point3): void {
   edit('add a bend', (shop) => {
     addBend(shop, run, at, newId);
   });
+}
+
+/** Makes a branch join by another angle, rad; answers why it cannot, or null. */
+export function joinRunBy(run: string, name: string, angle: number): NotJoined | null {
+  let why: NotJoined | null = null;
+  edit(`how ${name} joins`, (shop) => {
+    why = joinBy(shop, run, angle, newId);
+  });
+  return why;
 }
 
 export function straighten(run: string, bend: string): void {
