@@ -74,7 +74,7 @@ export function floorConflicts(shop: Shop): FloorConflict[] {
   const standing = everyoneOn(shop);
   const { outline, posts } = shop.room;
   const doors = wallsOf(shop.room).flatMap((wall) =>
-    wall.doors.map((door) => ({ door: door.id, clearance: doorClearance(wall, door, outline) })),
+    wall.doors.map((door) => ({ door: door.id, clearance: doorClearance(wall, door) })),
   );
   const found: FloorConflict[] = [];
 

@@ -48,7 +48,7 @@ export interface Span {
 /** A room's walls, as its outline goes; doors and windows held within them. */
 export function wallsOf(room: Room): Wall[] {
   if (room.outline.length < 3) return [];
-  const left = signedArea(room.outline) < 0 ? -1 : 1;
+  const left = isCounterClockwise(room.outline) ? 1 : -1;
   return edgesOf(room.outline).map((edge, i) => {
     const [dx, dy] = [edge.to.x - edge.from.x, edge.to.y - edge.from.y];
     const length = Math.hypot(dx, dy);
@@ -103,21 +103,16 @@ export function solidOf(wall: Wall): Edge[] {
 /** What a door needs clear within the room, m: common practice, no source. */
 export const DOOR_DEPTH = 0.9;
 
-/** The floor a door needs clear, inside the room; the outline goes counter-clockwise around it. */
-export function doorClearance(wall: Wall, door: Span, outline: Polygon): Polygon {
+/** The floor a door needs clear, inside the room. */
+export function doorClearance(wall: Wall, door: Span): Polygon {
   const a = onWall(wall, door.from);
   const b = onWall(wall, door.to);
-  const inward = {
-    x: -(wall.to.y - wall.from.y) / wall.length,
-    y: (wall.to.x - wall.from.x) / wall.length,
-  };
-  const sign = isCounterClockwise(outline) ? 1 : -1;
+  const { inward } = wall;
   const off = ({ x, y }: Spot): Spot => ({
-    x: x + sign * inward.x * DOOR_DEPTH,
-    y: y + sign * inward.y * DOOR_DEPTH,
+    x: x + inward.x * DOOR_DEPTH,
+    y: y + inward.y * DOOR_DEPTH,
   });
   return [a, b, off(b), off(a)];
 }
 
-export const isCounterClockwise = (outline: Polygon): boolean =>
-  edgesOf(outline).reduce((sum, { from, to }) => sum + from.x * to.y - to.x * from.y, 0) > 0;
+export const isCounterClockwise = (outline: Polygon): boolean => signedArea(outline) > 0;

@@ -2,13 +2,12 @@ import type { NewId } from '../shop/edit-ducts';
 import type { Shop } from '../shop/schema';
 import { bendsAt } from './bend-geometry';
 import { ductLines, firstWay } from './duct-lines';
+import { LEAST_LEG } from './layout-limits';
 import { distance, dot, minus, type Point3, plus, times, turnBetween, wayOf } from './space';
 import { WYE_REACH } from './usual-way';
 
 /** Square to the main within so much, rad. */
 const SQUARE = 0.09;
-/** What is left of a main's legs beside a joint that moves, m. */
-const LEAST_LEG = 0.05;
 
 /** Why a branch could not be made to join otherwise. */
 export type NotJoined =

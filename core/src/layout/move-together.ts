@@ -3,6 +3,7 @@ import type { Run, Shop } from '../shop/schema';
 import type { DuctTree } from '../shop/topology';
 import { arrangeDucts } from './arrange-ducts';
 import { type DuctLine, ductLines } from './duct-lines';
+import { LEAST_LEG } from './layout-limits';
 import { type Point3, wayOf } from './space';
 
 /** What is moved at once: machines, the collector, runs with all their points. */
@@ -15,8 +16,6 @@ export interface TakenTogether {
 const STILL: Spot = { x: 0, y: 0 };
 /** Less than this is no movement, m. */
 const LEAST = 1e-9;
-/** What is left of a leg that others go along with, m. */
-const LEAST_LEG = 0.05;
 
 const isStill = ({ x, y }: Spot) => Math.abs(x) < LEAST && Math.abs(y) < LEAST;
 /** To the nanometre: sums of steps end where they were meant to. */

@@ -7,14 +7,13 @@ import {
   ELBOW_STYLE_IDS,
   ELBOW_STYLES,
   formatShort,
-  type NotJoined,
   type Point3,
   type Run,
   runsBehind,
   type UnitSystem,
   usualRadiusRatio,
 } from '@frank-gauge/core';
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TakeOut } from '@/ui/take-out';
@@ -29,13 +28,13 @@ import { DrawIt } from './draw-it';
 import { takeTool } from './drawing-state';
 import {
   bendAt,
-  joinRunBy,
   movePointTo,
   raiseLevel,
   splitRunInHalf,
   straighten,
   styleBend,
 } from './edit-ducts';
+import { JoinLine } from './join-line';
 import { useDucts } from './use-ducts';
 
 const FAR = 200;
@@ -194,50 +193,6 @@ function WayFields({ run, line }: { readonly run: Run; readonly line: DuctLine }
       {joints.map(({ id, at, name }) => (
         <PointLine key={id} id={id} at={at} name={name} of={run.name} />
       ))}
-    </>
-  );
-}
-
-const JOINS = [30, 45, 60, 90] as const;
-
-const NOT_JOINED: Readonly<Record<NotJoined, string>> = {
-  'not a plain branch':
-    'It does not come squarely at its main, or more than two ducts meet there. Move its bends.',
-  'no room': 'There is no room for that on its main, or in its own last leg.',
-};
-
-/** By what a branch joins: a wye of some angle or a tee; its last leg and the joint follow. */
-function JoinLine({ run, angle }: { readonly run: Run; readonly angle: number }) {
-  const [refusal, setRefusal] = useState<NotJoined | null>(null);
-  const degrees = Math.round((angle * 180) / Math.PI);
-  const known = JOINS.find((each) => each === degrees);
-  const options = JOINS.map((each) => ({
-    value: String(each),
-    label: each === 90 ? 'a tee' : `a wye of ${each}°`,
-  }));
-  return (
-    <>
-      <Line label="joins by">
-        <Choice
-          label={`What ${run.name} joins by`}
-          value={known === undefined ? '' : String(known)}
-          options={
-            known === undefined
-              ? [{ value: '', label: `${degrees}°, as drawn` }, ...options]
-              : options
-          }
-          onChange={(value) => {
-            if (value !== '') {
-              setRefusal(joinRunBy(run.id, run.name, (Number(value) * Math.PI) / 180));
-            }
-          }}
-        />
-      </Line>
-      {refusal && (
-        <p role="alert" className="text-[14px] text-starved-text">
-          ▼ {NOT_JOINED[refusal]}
-        </p>
-      )}
     </>
   );
 }

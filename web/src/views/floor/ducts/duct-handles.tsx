@@ -67,17 +67,7 @@ export function DuctHandles({ drawing, ducts }: Props) {
         ),
       ).map(({ x, y, text }) => {
         return (
-          <text
-            key={text + x + y}
-            x={x}
-            y={y}
-            fontSize="12"
-            fill="var(--ink)"
-            stroke="var(--paper)"
-            strokeWidth={3}
-            paintOrder="stroke"
-            className="pointer-events-none select-none"
-          >
+          <text key={text + x + y} x={x} y={y} fill="var(--ink)" {...HALOED}>
             {text}
           </text>
         );
@@ -93,6 +83,15 @@ export function DuctHandles({ drawing, ducts }: Props) {
     </>
   );
 }
+
+/** How what is written over the drawing is kept readable. */
+const HALOED = {
+  fontSize: '12',
+  stroke: 'var(--paper)',
+  strokeWidth: 3,
+  paintOrder: 'stroke',
+  className: 'pointer-events-none select-none',
+} as const;
 
 interface Label {
   readonly x: number;
@@ -206,12 +205,8 @@ function LegSizes({ sizes }: { readonly sizes: readonly LegSize[] }) {
       key={`${x} ${y}`}
       transform={`translate(${x} ${y}) rotate(${turn})`}
       textAnchor="middle"
-      fontSize="12"
       fill="var(--quiet)"
-      stroke="var(--paper)"
-      strokeWidth={3}
-      paintOrder="stroke"
-      className="pointer-events-none select-none"
+      {...HALOED}
     >
       {text}
     </text>
