@@ -16,11 +16,11 @@ import {
   compareCandidates,
   curveInto,
   type DuctEnd,
-  estimatedCurve,
   filterResistance,
   fromSI,
   gatesOfDrop,
   leadDuct,
+  MEDIA,
   monotoneCurve,
   newShop,
   type Point3,
@@ -80,12 +80,7 @@ function standIn(stack: Stack): void {
 /** The text of the demo shop's file, the same whenever it is made. */
 export function heronSlipFile(): string {
   const newId = names();
-  const shop: Shop = newShop(
-    'heron-slip',
-    'Heron Slip',
-    'us',
-    estimatedCurve(toSI(12.5, 'in'), toSI(3450, 'rpm'), toSI(1150, 'cfm'), 1.2014),
-  );
+  const shop: Shop = newShop('heron-slip', 'Heron Slip', 'us', []);
   shop.shop.note = 'Oar and skiff shop in a former smokehouse. An invented example.';
   shop.room = {
     outline: [
@@ -107,21 +102,15 @@ export function heronSlipFile(): string {
     boardLength: toSI(8, 'ft'),
   };
   const { collector, condition, log } = shop;
-  Object.assign(collector.blower, {
-    name: '2 hp, 12½-in. wheel (estimate)',
-    wheelDiameter: toSI(12.5, 'in'),
-    breaker: 20,
-    plug: 'us20at240',
-  });
-  collector.blower.measured.wheelDiameter = toSI(12.5, 'in');
-  collector.blower.motor.power = toSI(2, 'hp');
+  collector.blower = { ...blowerOfClass('two', 'us'), plug: 'us20at240' };
   collector.separator.inletDiameter = toSI(6, 'in');
   collector.exhaust = {
     kind: 'filter',
     filter: {
       name: 'Spun-bond cartridge, 18½ × 36 in.',
-      area: toSI(140, 'ft2'),
-      permeability: toSI(20, 'perm_fpm'),
+      area: toSI(110, 'ft2'),
+      permeability: MEDIA.spunBond.permeability,
+      seasoned: 1,
       grade: 13,
     },
   };
@@ -278,7 +267,7 @@ export function heronSlipFile(): string {
 
   /** The shop as it really is: no cyclone is quite its textbook, no filter quite as guessed. */
   const reality: Shop = structuredClone(shop);
-  reality.collector.separator.heads = 5.5;
+  reality.collector.separator.heads = 3.3;
   reality.condition.filterLoading.value = 3.3;
 
   /** What nobody in the shop knows: a seam that opened behind the planer, in the far end. */

@@ -33,6 +33,7 @@ const filter = fc.record({
   name: fc.constant(''),
   area: measure(0.5, 40),
   permeability: measure(0.05, 0.4),
+  seasoned: fc.constantFrom(1, 3),
   grade: fc.constantFrom(null, 8, 13, 16),
 });
 

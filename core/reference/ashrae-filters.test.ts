@@ -11,6 +11,7 @@ import {
   filterResistance,
   MEDIA,
   pleatedArea,
+  workingLoading,
 } from '../src/collector/filter';
 import { finesLetBy, GRADE_IDS, GRADES } from '../src/collector/filter-grade';
 import { weatherCapLoss } from '../src/fitting/weather-cap';
@@ -48,6 +49,13 @@ describe('filters', () => {
     }
   });
 
+  it('a cloth bag is seasoned as soon as it has run, whatever is believed of it; a cartridge is not', () => {
+    const loadings = ({ seasoned }: { readonly seasoned: number }) =>
+      [1, 2, 5].map((loading) => workingLoading({ seasoned }, loading));
+    expect(loadings(MEDIA.cloth)).toEqual([3, 3, 5]);
+    expect(loadings(MEDIA.spunBond)).toEqual([1, 2, 5]);
+  });
+
   it('a pleated cartridge and a bag measure what geometry says', () => {
     // 200 pleats 40 mm deep and 0.6 m high: 2·0.04·0.6·200.
     expect(pleatedArea(0.04, 0.6, 200)).toBeCloseTo(9.6, 12);
@@ -75,9 +83,11 @@ describe('cake', () => {
 
   it('comes the later the more a separator catches; never, if it caught all', () => {
     const rate = 5e-4;
-    expect(timeToDue(filter, 1, rate, 0.9) / timeToDue(filter, 1, rate, 0)).toBeCloseTo(10, 9);
-    expect(timeToDue(filter, 1, rate, 1)).toBe(Number.POSITIVE_INFINITY);
-    expect(timeToDue(filter, 6, rate, 0.9)).toBe(0);
+    const toEight = [1, 8] as const;
+    const more = timeToDue(filter, toEight, rate, 0.9);
+    expect(more / timeToDue(filter, toEight, rate, 0)).toBeCloseTo(10, 9);
+    expect(timeToDue(filter, toEight, rate, 1)).toBe(Number.POSITIVE_INFINITY);
+    expect(timeToDue(filter, [9, 8], rate, 0.9)).toBe(0);
   });
 });
 

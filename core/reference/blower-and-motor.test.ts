@@ -1,11 +1,12 @@
-// - AMCA fan laws. NEC 430.248 single-phase full-load currents (from memory).
+// - AMCA fan laws. NEC 430.248 single-phase full-load currents, 430.52 breakers (from memory).
+// - AMCA 210: fan static pressure is static at the outlet less total at the inlet (from memory).
 // - ASTM D737: a filter at its permeability loses 125 Pa.
 import { describe, expect, it } from 'vitest';
 import { type BlowerPoint, scaleBlower } from '../src/collector/blower';
-import { estimatedCurve } from '../src/collector/estimated-curve';
+import { bareFanStatic, estimatedCurve } from '../src/collector/estimated-curve';
 import { filterResistance } from '../src/collector/filter';
 import { curveInto, monotoneCurve } from '../src/collector/monotone-curve';
-import { fullLoadCurrent, motorCurrent } from '../src/collector/motor';
+import { fullLoadCurrent, largestBreaker, motorCurrent } from '../src/collector/motor';
 import { greatestAirPower, shaftPower, staticEfficiency } from '../src/collector/shaft-power';
 import { fromSI, toSI } from '../src/quantity/units';
 
@@ -18,23 +19,26 @@ describe('blower', () => {
   ];
   const as = { density: 1.2, speed: 57.5, wheelDiameter: 0.3 };
 
-  it('follows the fan laws: flow N·D³, pressure ρ·N²·D²', () => {
+  it('follows the fan laws for speed and density: flow N, pressure ρ·N²', () => {
     const [, faster] = scaleBlower(points, as, { ...as, speed: 2 * as.speed });
     expect(faster?.flow).toBeCloseTo(0.4, 12);
     expect(faster?.pressure).toBeCloseTo(9200, 9);
-    const [, bigger] = scaleBlower(points, as, { ...as, wheelDiameter: 1.1 * as.wheelDiameter });
-    expect(bigger?.flow).toBeCloseTo(0.2 * 1.1 ** 3, 12);
-    expect(bigger?.pressure).toBeCloseTo(2300 * 1.1 ** 2, 9);
     const [, thinner] = scaleBlower(points, as, { ...as, density: 0.9 });
     expect(thinner).toEqual({ flow: 0.2, pressure: 2300 * 0.75 });
   });
 
-  it('asks for power by ρ·N³·D⁵ (AMCA)', () => {
+  it('with a larger wheel in its housing moves more by D, not D³ (common practice, no source)', () => {
+    const [, bigger] = scaleBlower(points, as, { ...as, wheelDiameter: 1.1 * as.wheelDiameter });
+    expect(bigger?.flow).toBeCloseTo(0.2 * 1.1, 12);
+    expect(bigger?.pressure).toBeCloseTo(2300 * 1.1 ** 2, 9);
+  });
+
+  it('asks for power by ρ·N³ (AMCA), and by D³ with a larger wheel in its housing', () => {
     const power = (state: typeof as, flow: number) =>
       shaftPower(flow, scaleBlower(points, as, state), 0.5);
     expect(power({ ...as, speed: 2 * as.speed }, 0.6) / power(as, 0.3)).toBeCloseTo(8, 6);
     const wider = { ...as, wheelDiameter: 1.1 * as.wheelDiameter };
-    expect(power(wider, 0.3 * 1.1 ** 3) / power(as, 0.3)).toBeCloseTo(1.1 ** 5, 6);
+    expect(power(wider, 0.3 * 1.1) / power(as, 0.3)).toBeCloseTo(1.1 ** 3, 6);
     expect(power({ ...as, density: 0.9 }, 0.3) / power(as, 0.3)).toBeCloseTo(0.75, 6);
   });
 
@@ -66,10 +70,37 @@ describe('blower', () => {
     [2, 24],
     [3, 34],
     [5, 56],
-  ])('a %f hp motor draws %f A at 115 V and half at 230 V', (hp, ampere) => {
+  ])('a %f hp motor draws %f A at 110–120 V and half at 220–240 V, unscaled', (hp, ampere) => {
     const motor = { power: toSI(hp, 'hp'), voltage: 115, plateCurrent: null };
-    expect(fullLoadCurrent(motor).current).toBeCloseTo(ampere, 6);
-    expect(fullLoadCurrent({ ...motor, voltage: 230 }).current).toBeCloseTo(ampere / 2, 6);
+    const at = (voltage: number) => fullLoadCurrent({ ...motor, voltage }, 'nec');
+    for (const voltage of [110, 115, 120]) {
+      expect(at(voltage)).toEqual({ current: expect.closeTo(ampere, 6), origin: 'standard' });
+    }
+    for (const voltage of [220, 230, 240]) {
+      expect(at(voltage)).toEqual({ current: expect.closeTo(ampere / 2, 6), origin: 'standard' });
+    }
+    expect(at(208).origin).toBe('estimate');
+  });
+
+  // NEC 430.52: 250 % for an inverse-time breaker, the next rating of 240.6 up (from memory).
+  it.each([
+    [12, 30],
+    [17, 45],
+    [28, 70],
+    [16, 40],
+  ])('%f A at full load may have a breaker of up to %f A', (fullLoad, rating) => {
+    expect(largestBreaker(fullLoad)).toBe(rating);
+  });
+
+  it('fan static pressure bare is the filter’s pressure and the open inlet’s entry loss', () => {
+    // 900 CFM through 5 in.: 6600 fpm, 2.716 in. w.g. by VP = (V/4005)²; 0.93 of it, and 0.5 behind.
+    const open = {
+      flow: toSI(900, 'cfm'),
+      inletDiameter: toSI(5, 'in'),
+      entryLoss: 0.93,
+      outlet: toSI(0.5, 'inwg'),
+    };
+    expect(fromSI(bareFanStatic(open, 1.2014), 'inwg')).toBeCloseTo(0.5 + 0.93 * 2.716, 2);
   });
 
   it('asks the shaft for Q·P/η and its motor for full-load current at rated load', () => {
@@ -81,9 +112,9 @@ describe('blower', () => {
     expect(shaftPower(0.5, points, 0.5)).toBeGreaterThan(shaftPower(best.flow, points, 0.5));
     expect(shaftPower(0, points, 0.5)).toBeLessThan(0.5 * shaftPower(best.flow, points, 0.5));
     const motor = { power: 1500, voltage: 230, plateCurrent: 12 };
-    expect(motorCurrent(motor, 1500)).toBeCloseTo(12, 9);
-    expect(motorCurrent(motor, 0)).toBeGreaterThan(3);
-    expect(motorCurrent(motor, 0)).toBeLessThan(motorCurrent(motor, 800));
+    expect(motorCurrent(motor, 'nec', 1500)).toBeCloseTo(12, 9);
+    expect(motorCurrent(motor, 'nec', 0)).toBeGreaterThan(3);
+    expect(motorCurrent(motor, 'nec', 0)).toBeLessThan(motorCurrent(motor, 'nec', 800));
   });
 
   it('a filter at its permeability loses 125 Pa clean, and twice that at loading 2', () => {

@@ -48,20 +48,27 @@ describe('daily noise dose by NIOSH', () => {
 });
 
 describe('noise in the open', () => {
+  it('does not fall to nothing when the blower is choked', () => {
+    const atBest = blowerSoundPower(0.3, 1600, 0.3);
+    const choked = blowerSoundPower(0, 2500, 0.3);
+    expect(Number.isFinite(choked)).toBe(true);
+    expect(Math.abs(choked - atBest)).toBeLessThan(6);
+  });
+
   it('falls by 6 dB for each doubling of distance', () => {
     expect(levelMoved(88, 1, 2)).toBeCloseTo(81.98, 2);
     expect(levelAt(100, 1) - levelAt(100, 2)).toBeCloseTo(6.02, 2);
   });
 
   it('twice the air is 3 dB more, twice the pressure 6 (fan sound laws)', () => {
-    const base = blowerSoundPower(0.2, 1500);
-    expect(blowerSoundPower(0.4, 1500) - base).toBeCloseTo(3.01, 2);
-    expect(blowerSoundPower(0.2, 3000) - base).toBeCloseTo(6.02, 2);
+    const base = blowerSoundPower(0.2, 1500, 0.3);
+    expect(blowerSoundPower(0.4, 1500, 0.3) - base).toBeCloseTo(3.01, 2);
+    expect(blowerSoundPower(0.2, 3000, 0.3) - base).toBeCloseTo(6.02, 2);
   });
 
   // Common practice, no source: small 2 hp collectors read 78–85 dB(A) at about 3 m.
   it('of a 2 hp collector lies where meters find it', () => {
-    const level = levelAt(blowerSoundPower(toSI(580, 'cfm'), toSI(8, 'inwg')), 3);
+    const level = levelAt(blowerSoundPower(toSI(580, 'cfm'), toSI(8, 'inwg'), toSI(600, 'cfm')), 3);
     expect(level).toBeGreaterThan(78);
     expect(level).toBeLessThan(85);
   });

@@ -33,6 +33,7 @@ export { revolvedStl } from './build/stl';
 export { type Baffle, baffleFor } from './collector/baffle';
 export { type BlowerPoint, scaleBlower } from './collector/blower';
 export {
+  BARE_ENTRY_LOSS,
   BLOWER_CLASS_IDS,
   BLOWER_CLASSES,
   type BlowerClassId,
@@ -57,15 +58,19 @@ export {
   type Box,
   WARM_RISE,
 } from './collector/enclosure';
-export { type CurveFromTests, curveFromTests, estimatedCurve } from './collector/estimated-curve';
-export { bagArea, filterResistance, MEDIA, pleatedArea } from './collector/filter';
+export {
+  type BareTest,
+  type CurveFromTests,
+  curveFromTests,
+  estimatedCurve,
+} from './collector/estimated-curve';
+export { bagArea, filterResistance, MEDIA, pleatedArea, workingLoading } from './collector/filter';
 export { GRADE_BANDS, GRADE_IDS, type GradeId } from './collector/filter-grade';
 export { type CurveValue, curveInto, monotoneCurve } from './collector/monotone-curve';
-export { CONDUCTOR_MARGIN } from './collector/motor';
 export { PLUG_IDS, PLUGS, type PlugId, TRIP_IDS, TRIPS, type TripId } from './collector/plug';
 export { SEPARATOR_KINDS, SEPARATORS } from './collector/separator';
 export { HOSE_IDS, HOSES } from './duct/hose';
-export { LEAKAGE_CLASSES } from './duct/leakage';
+export { LEAKAGE_CLASSES, SLIP_JOINT_GAP } from './duct/leakage';
 export { PIPE_IDS, PIPES } from './duct/pipes';
 export { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
 export { ENTRIES } from './fitting/hood';
@@ -149,6 +154,7 @@ export { SEPARATOR_RUN, separatorHeads } from './network/assemble/separator-segm
 export { NO_CHANGE, type View } from './network/assemble/setting';
 export { compileNetwork } from './network/compiled-network';
 export type { Network, PartKind, Segment } from './network/network';
+export { outletPressure } from './network/outlet-pressure';
 export {
   type NetworkState,
   type SolveFailure,
@@ -220,6 +226,7 @@ export {
 export { jointCount, runLength } from './shop/length';
 export { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from './shop/machine-kinds';
 export { newShop } from './shop/new-shop';
+export type { Renewal } from './shop/renewal';
 export {
   type Bend,
   type BendStyle,
@@ -253,7 +260,7 @@ export { boxAround } from './stack/box-around';
 export { bracketLoad, GRAVITY } from './stack/bracket';
 export type { Elevation, Joint, Placed, Point, StackPart } from './stack/elevation';
 export { type Conflict, type ConflictKind, stackConflicts } from './stack/stack-conflicts';
-export { binVolume, LIFT_BY_ONE, stackMasses } from './stack/stack-masses';
+export { binVolume, stackMasses } from './stack/stack-masses';
 export { standStack } from './stack/stand-stack';
 export { type StackSizes, sizesOf } from './stack/usual-sizes';
 export { type CollectorLoad, collectorLoad, filterOf } from './verdict/collector-load';
@@ -294,3 +301,4 @@ export {
 export { lossesOfRun, type PartOfRun } from './verdict/losses-of-run';
 export { pressureLadder, type Rung } from './verdict/pressure-ladder';
 export { type SeparatorSchool, separatorSchools } from './verdict/separator-schools';
+export { type SuctionStrength, suctionStrength } from './verdict/suction-strength';

@@ -91,7 +91,7 @@ describe('an answer', () => {
 
   it('takes a filter’s area from its pleats or its bag, and a hood’s loss from its taper', () => {
     const shop = threeBranchShop();
-    const filter = { name: '', area: 8, permeability: 0.1, grade: null };
+    const filter = { name: '', area: 8, permeability: 0.1, seasoned: 1, grade: null };
     shop.collector.exhaust = { kind: 'filter', filter };
     const faceOf = (filterArea: object) =>
       answered({ shop, openGates: ['saw'], filterArea, include: ['load'] }).load?.faceVelocity ?? 0;
@@ -110,7 +110,7 @@ describe('an answer', () => {
 
   it('with a filter that no dust reaches is still JSON', () => {
     const shop = threeBranchShop();
-    const filter = { name: '', area: 8, permeability: 0.1, grade: null };
+    const filter = { name: '', area: 8, permeability: 0.1, seasoned: 1, grade: null };
     shop.collector.exhaust = { kind: 'filter', filter };
     shop.collector.dust.rate = 0;
     expect(answered({ shop, include: ['load'] }).load?.filter?.timeToDue).toBeNull();
@@ -119,8 +119,10 @@ describe('an answer', () => {
   it('by a curve from a file, from two tests, or estimated', () => {
     const csv = answered({ curve: { kind: 'csv', text: 'm3/h,Pa\n0,2500\n2160,0' } });
     expect(csv.curve).toHaveLength(2);
-    const tests = { kind: 'tests', blocked: 2500, open: { flow: 0.3, pressure: 600 } };
+    const tests = { kind: 'tests', blocked: 2500, open: { flow: 0.3, outlet: 600 } };
     expect(answered({ curve: tests }).curve?.[0]).toEqual({ flow: 0, pressure: 2500 });
+    const bare = answered({ curve: { kind: 'bare', open: { flow: 0.4 } } });
+    expect(bare.curve?.at(-1)?.flow).toBeGreaterThan(0.4);
     const estimate = answered({ curve: { kind: 'estimate', freeFlow: 0.5 } });
     expect(estimate.curve?.at(-1)?.flow).toBeCloseTo(0.5, 12);
     expect(flowOf(estimate)).not.toBe(flowOf(answered({})));
@@ -149,7 +151,7 @@ describe('a request that cannot be answered', () => {
     [{ shop, view: 'dreamt' }, /^The request is not as it should be\.\nview: /],
     [{ shop, openGates: ['attic'] }, /openGates\.0: no run 'attic' with a gate/],
     [{ shop, curve: { kind: 'csv', text: '0,10\n5' } }, /curve: Line 2/],
-    [{ shop, curve: { kind: 'tests', blocked: 0, open: { flow: 1, pressure: 1 } } }, /curve: With/],
+    [{ shop, curve: { kind: 'tests', blocked: 0, open: { flow: 1, outlet: 1 } } }, /curve: With/],
     [{ shop, extra: 1 }, /Unrecognized key|unrecognized/i],
     [
       {

@@ -1,9 +1,16 @@
 import { airAtSite } from '../air/air-at-site';
 import type { BlowerPoint } from '../collector/blower';
 import { readCurveFile } from '../collector/curve-file';
-import { curveFromTests, estimatedCurve } from '../collector/estimated-curve';
+import {
+  type BareTest,
+  type CurveFromTests,
+  curveFromTests,
+  estimatedCurve,
+  estimatedShutOff,
+} from '../collector/estimated-curve';
 import { bagArea, pleatedArea } from '../collector/filter';
 import { taperedHoodLoss } from '../fitting/hood';
+import { outletPressure } from '../network/outlet-pressure';
 import type { Shop } from '../shop/schema';
 import type { Fault } from '../shop/shop-file';
 import type { AnswerRequest } from './request';
@@ -89,17 +96,41 @@ function withCurve(shop: Shop, { curve }: AnswerRequest): Asked {
   const { blower } = shop.collector;
   const { wheelDiameter, speed } = blower;
   const { density } = airAtSite(shop.shop.site);
-  const read =
-    curve.kind === 'csv'
-      ? readCurveFile(curve.text, curve.units)
-      : curve.kind === 'tests'
-        ? curveFromTests(curve.blocked, curve.open)
-        : {
-            ok: true as const,
-            points: estimatedCurve(wheelDiameter, speed, curve.freeFlow, density),
-          };
+  const read = curveOf(shop, curve, density);
   if (!read.ok) return refuse('The curve is not one.', 'curve', read.reason);
   blower.curve = read.points;
   if (curve.kind !== 'csv') blower.measured = { density, speed, wheelDiameter };
   return { ok: true, shop, curve: read.points };
 }
+
+function curveOf(
+  shop: Shop,
+  curve: NonNullable<AnswerRequest['curve']>,
+  density: number,
+): CurveFromTests {
+  const { wheelDiameter, speed } = shop.collector.blower;
+  switch (curve.kind) {
+    case 'csv':
+      return readCurveFile(curve.text, curve.units);
+    case 'tests':
+      return curveFromTests(curve.blocked, bareTest(shop, curve.open), density);
+    case 'estimate':
+      return {
+        ok: true,
+        points: estimatedCurve(wheelDiameter, speed, curve.freeFlow, density),
+      };
+    case 'bare': {
+      const shutOff = estimatedShutOff(wheelDiameter, speed, density);
+      return curveFromTests(shutOff, bareTest(shop, curve.open), density);
+    }
+  }
+}
+
+type Bare = Extract<NonNullable<AnswerRequest['curve']>, { kind: 'bare' }>['open'];
+
+const bareTest = (shop: Shop, { flow, inletDiameter, entryLoss, outlet }: Bare): BareTest => ({
+  flow,
+  inletDiameter: inletDiameter ?? shop.collector.separator.inletDiameter,
+  entryLoss,
+  outlet: outlet ?? outletPressure(shop, flow),
+});

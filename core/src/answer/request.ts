@@ -1,7 +1,20 @@
 import { z } from 'zod';
+import { BARE_ENTRY_LOSS } from '../collector/blower-classes';
 import { MOST_SETS } from '../verdict/every-gate-set';
 
 const finite = z.number();
+
+/**
+ * A blower with nothing attached to its inlet, SI. What is left out is the separator's inlet diameter, a
+ * plain pipe end, and what the shop's own filter takes at this flow.
+ */
+const bare = z.strictObject({
+  flow: finite,
+  inletDiameter: z.number().min(0.01).max(2).optional(),
+  entryLoss: z.number().min(0).max(50).default(BARE_ENTRY_LOSS),
+  /** Static pressure at the blower's outlet, Pa over the room. */
+  outlet: z.number().min(0).max(50_000).optional(),
+});
 
 /** A blower's curve by any of the ways there are; it takes the place of the shop's own. */
 const curve = z.discriminatedUnion('kind', [
@@ -11,14 +24,15 @@ const curve = z.discriminatedUnion('kind', [
     text: z.string().max(100_000),
     units: z.enum(['us', 'metric']).default('metric'),
   }),
-  /** Two field tests, made in the shop's own air and at its speed. SI. */
-  z.strictObject({
-    kind: z.literal('tests'),
-    blocked: finite,
-    open: z.strictObject({ flow: finite, pressure: finite }),
-  }),
-  /** From the shop's wheel and speed. */
+  /**
+   * Two field tests at the blower's own inlet, in the shop's own air and at its speed, SI: the suction
+   * with the inlet blocked, and what passes with it open and nothing attached.
+   */
+  z.strictObject({ kind: z.literal('tests'), blocked: finite, open: bare }),
+  /** From the shop's wheel and speed, and the flow at no fan static pressure, m³/s. */
   z.strictObject({ kind: z.literal('estimate'), freeFlow: z.number().positive().max(50) }),
+  /** The same from what the blower moves with nothing attached. */
+  z.strictObject({ kind: z.literal('bare'), open: bare }),
 ]);
 
 const side = z.number().positive().max(100);

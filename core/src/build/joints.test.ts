@@ -19,7 +19,7 @@ function jointsOf(shop: Shop): JointPlace[] {
 function filteredShop(): Shop {
   const shop = copyOf(threeBranchShop());
   Object.assign(shop.collector.separator, { kind: 'cyclone', heads: 5 });
-  const filter = { name: '', area: 10, permeability: 0.1, grade: null };
+  const filter = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
   shop.collector.exhaust = { kind: 'filter', filter };
   return shop;
 }

@@ -13,14 +13,15 @@ export interface BlowerState {
   readonly density: number;
   /** rev/s */
   readonly speed: number;
-  /** Wheel diameter, m. */
+  /** Diameter of the wheel in its housing, m. */
   readonly wheelDiameter: number;
 }
 
 /**
- * A blower's points at another density, speed or wheel, by the fan laws: Q ∝ N·D³,
- * P ∝ ρ·N²·D² (AMCA; a wheel changed within one housing follows them roughly, so treat a change of
- * more than a tenth as an estimate).
+ * A blower's points at another density, speed or wheel. Speed and density by the fan laws, Q ∝ N,
+ * P ∝ ρ·N² (AMCA). A larger wheel in the same housing is not a larger machine: Q ∝ D, P ∝ D², and so
+ * W ∝ D³ (common practice, no source; a range, and an estimate beyond a change of a tenth). The law
+ * Q ∝ D³ is for machines that are similar in every length, which no wheel changed in its housing makes.
  * @example // twice the speed: twice the flow, four times the pressure
  * scaleBlower([{ flow: 0.2, pressure: 1000 }], a, { ...a, speed: 2 * a.speed })
  */
@@ -31,7 +32,7 @@ export function scaleBlower(
 ): BlowerPoint[] {
   const speed = running.speed / measured.speed;
   const wheel = running.wheelDiameter / measured.wheelDiameter;
-  const flowScale = speed * wheel ** 3;
+  const flowScale = speed * wheel;
   const pressureScale = (running.density / measured.density) * speed ** 2 * wheel ** 2;
   return points.map(({ flow, pressure }) => ({
     flow: flow * flowScale,

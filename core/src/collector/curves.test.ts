@@ -1,6 +1,7 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readCurveFile } from './curve-file';
-import { curveFromTests, estimatedCurve } from './estimated-curve';
+import { bareFanStatic, curveFromTests, estimatedCurve, FALL_EXPONENT } from './estimated-curve';
 
 describe('a curve from a CSV file', () => {
   it.each([
@@ -38,16 +39,55 @@ describe('a curve from a CSV file', () => {
   });
 });
 
+/** An open inlet that takes nothing, so that the outlet's pressure is the fan's own. */
+const openTest = (flow: number, outlet: number) => ({
+  flow,
+  outlet,
+  inletDiameter: 0.15,
+  entryLoss: 0,
+});
+
 describe('a curve from two field tests', () => {
   it('goes through both, and falls to nothing', () => {
-    const made = curveFromTests(2500, { flow: 0.4, pressure: 500 });
+    const made = curveFromTests(2500, openTest(0.4, 500), 1.2);
     if (!made.ok) throw new Error(made.reason);
     const [first] = made.points;
     const last = made.points.at(-1);
     expect(first).toEqual({ flow: 0, pressure: 2500 });
     expect(last?.pressure).toBeCloseTo(0, 9);
-    // 2500·(1 − (0.4/Q)^1.9) = 500: Q = 0.4/0.8^(1/1.9)
+    // 2500·(1 − (0.4/Q)^1.9) = 500 at the outlet, no loss at a bell mouth: Q = 0.4/0.8^(1/1.9)
     expect(last?.flow).toBeCloseTo(0.4 / 0.8 ** (1 / 1.9), 9);
+  });
+
+  it('recovers a known fan from what taps and meter would show of it', () => {
+    const inlet = { inletDiameter: 0.127, entryLoss: 0.93 };
+    fc.assert(
+      fc.property(
+        fc.double({ min: 800, max: 4000, noNaN: true }),
+        fc.double({ min: 0.15, max: 0.7, noNaN: true }),
+        fc.double({ min: 0, max: 600, noNaN: true }),
+        fc.double({ min: 0.8, max: 1.3, noNaN: true }),
+        (shutOff, free, filter, density) => {
+          const known = (flow: number) => shutOff * (1 - (flow / free) ** FALL_EXPONENT);
+          // Where the known fan meets its open inlet and its filter, found by halving.
+          let [low, high] = [0, free];
+          for (let step = 0; step < 80; step++) {
+            const flow = (low + high) / 2;
+            const open = { ...inlet, flow, outlet: filter * flow };
+            if (known(flow) > bareFanStatic(open, density)) low = flow;
+            else high = flow;
+          }
+          fc.pre(low > 0.01);
+          const open = { ...inlet, flow: low, outlet: filter * low };
+          const made = curveFromTests(shutOff, open, density);
+          if (!made.ok) throw new Error(made.reason);
+          for (const { flow, pressure } of made.points) {
+            expect(Math.abs(pressure - known(flow))).toBeLessThan(1e-6 * shutOff);
+          }
+        },
+      ),
+      { numRuns: 200 },
+    );
   });
 
   it.each([
@@ -56,7 +96,7 @@ describe('a curve from two field tests', () => {
     [2500, 0.4, 2500],
     [Number.NaN, 0.4, 100],
   ])('%f, %f, %f are refused with a sentence', (blocked, flow, pressure) => {
-    const made = curveFromTests(blocked, { flow, pressure });
+    const made = curveFromTests(blocked, openTest(flow, pressure), 1.2);
     expect(made.ok ? '' : made.reason).toMatch(/\.$/);
   });
 });

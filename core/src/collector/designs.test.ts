@@ -13,7 +13,7 @@ import {
   MOTOR_EFFICIENCY,
   wallLoss,
 } from './enclosure';
-import { PLUG_IDS, plugCarries, plugSuits, startCurrent } from './plug';
+import { PLUG_IDS, plugCarries, plugSuits, startCurrent, wiringCode } from './plug';
 
 const air = { density: 1.2, viscosity: 1.82e-5 };
 const inch = (value: number) => toSI(value, 'in');
@@ -191,8 +191,16 @@ describe('plugs and starts', () => {
     expect(new Set([...suits(115), ...suits(230)]).size).toBe(PLUG_IDS.length);
   });
 
+  it('a circuit follows its plug’s rules, else its voltage’s, else its shop’s units’', () => {
+    expect(wiringCode('uk13', { voltage: 230 }, 'us')).toBe('other');
+    expect(wiringCode('us20at240', { voltage: 230 }, 'metric')).toBe('nec');
+    expect(wiringCode(null, { voltage: 115 }, 'metric')).toBe('nec');
+    expect(wiringCode('wired', { voltage: 230 }, 'metric')).toBe('other');
+    expect(wiringCode(null, { voltage: 230 }, 'us')).toBe('nec');
+  });
+
   it('a start takes about six times full load, or what the plate says', () => {
-    expect(startCurrent(motor(2, 230))).toBeCloseTo(72, 9);
-    expect(startCurrent({ ...motor(2, 230), startRatio: 5 })).toBeCloseTo(60, 9);
+    expect(startCurrent(motor(2, 230), 'nec')).toBeCloseTo(72, 9);
+    expect(startCurrent({ ...motor(2, 230), startRatio: 5 }, 'nec')).toBeCloseTo(60, 9);
   });
 });

@@ -8,17 +8,30 @@ export interface Filter {
   readonly area: number;
   /** Flow per area at 125 Pa when clean, m/s. */
   readonly permeability: number;
+  /** Loading the media has as soon as it has run, and keeps through every cleaning: 1 for none. */
+  readonly seasoned: number;
 }
+
+/**
+ * The loading a filter works with: what it is believed to be loaded to, and never less than the
+ * dust that stays in its media for good.
+ * @param loading 1 clean, 2–3 seasoned, 5–10 due
+ * @example workingLoading({ seasoned: 3 }, 1) // 3: a cloth bag that has run
+ */
+export const workingLoading = ({ seasoned }: Pick<Filter, 'seasoned'>, loading: number): number =>
+  Math.max(seasoned, loading);
 
 /**
  * Resistance of a filter in Pa per m³/s: its loss is linear in flow, since flow through media is
  * laminar. ΔP = 125 Pa × face velocity / permeability × loading (ASTM D737).
- * @param loading 1 clean, 2–3 seasoned, 5–10 due for cleaning
+ * @param loading of the media as it works, from `workingLoading`
  * @example // 10 m² at 0.1 m/s permeability, clean: 1 m³/s makes 125 Pa
  * filterResistance({ area: 10, permeability: 0.1 }, 1) // 125
  */
-export const filterResistance = (filter: Filter, loading: number): number =>
-  (PERMEABILITY_PRESSURE * loading) / (filter.area * filter.permeability);
+export const filterResistance = (
+  filter: Pick<Filter, 'area' | 'permeability'>,
+  loading: number,
+): number => (PERMEABILITY_PRESSURE * loading) / (filter.area * filter.permeability);
 
 /** Speed of the air arriving at the media, m/s. */
 export const faceVelocity = (flow: number, filter: Pick<Filter, 'area'>): number =>
@@ -26,18 +39,42 @@ export const faceVelocity = (flow: number, filter: Pick<Filter, 'area'>): number
 
 const perm = (cfmPerSquareFoot: number) => toSI(cfmPerSquareFoot, 'perm_fpm');
 
+const media = (
+  name: string,
+  permeability: number,
+  comfortable: number,
+  seasoned: number,
+  area: number,
+) => ({
+  name,
+  permeability: perm(permeability),
+  comfortable: perm(comfortable),
+  seasoned,
+  usualArea: area,
+});
+
 /**
- * Media in the trade with starting permeabilities: estimates, until a manometer replaces them.
- * `comfortable` is the face velocity in m/s above which each is called small: common practice, no
- * source. Cartridges clog early above 8 ft/min; cloth runs at up to 30 and leaks fines.
+ * Media area in m² such filters usually have: the upper bag that small machines are sold with, 20 × 33
+ * in., a felt one half as long again, and a cartridge of 110 ft². Common practice, no source.
+ */
+const STOCK_BAG = bagArea(toSI(20, 'in'), toSI(33, 'in'));
+const LONG_BAG = bagArea(toSI(20, 'in'), toSI(50, 'in'));
+const CARTRIDGE = toSI(110, 'ft2');
+
+/**
+ * Media in the trade with starting permeabilities, CFM/ft² at half an inch of water, in use and in
+ * their pleats rather than flat and new: estimates, until a manometer replaces them. The second
+ * number is the face velocity in ft/min above which each is called small: common practice, no source.
+ * Cartridges clog early above 8; cloth runs at up to 30 and leaks fines. The last is the loading a
+ * media is seasoned to as soon as it has run: cloth keeps what fills its weave.
  */
 export const MEDIA = {
-  cloth: { name: 'Cloth bag, 5 µm', permeability: perm(60), comfortable: perm(30) },
-  felt: { name: 'Felt bag, 1 µm', permeability: perm(30), comfortable: perm(15) },
-  spunBond: { name: 'Spun-bond cartridge', permeability: perm(20), comfortable: perm(8) },
-  nanofibre: { name: 'Fine nanofibre cartridge', permeability: perm(18), comfortable: perm(8) },
-  cellulose: { name: 'Cellulose cartridge', permeability: perm(15), comfortable: perm(8) },
-} as const satisfies Record<string, { name: string; permeability: number; comfortable: number }>;
+  cloth: media('Cloth bag, 5 µm', 30, 30, 3, STOCK_BAG),
+  felt: media('Felt bag, 1 µm', 20, 15, 1, LONG_BAG),
+  spunBond: media('Spun-bond cartridge', 10, 8, 1, CARTRIDGE),
+  nanofibre: media('Fine nanofibre cartridge', 9, 8, 1, CARTRIDGE),
+  cellulose: media('Cellulose cartridge', 8, 8, 1, CARTRIDGE),
+} as const;
 
 /** Face velocity above which media of this permeability is small for its flow, m/s. */
 export function comfortableFaceVelocity(permeability: number): number {
@@ -57,4 +94,6 @@ export const pleatedArea = (depth: number, height: number, pleats: number): numb
   2 * depth * height * pleats;
 
 /** Cloth area of a round bag, m²: π·D·L. */
-export const bagArea = (diameter: number, length: number): number => Math.PI * diameter * length;
+export function bagArea(diameter: number, length: number): number {
+  return Math.PI * diameter * length;
+}

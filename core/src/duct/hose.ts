@@ -12,10 +12,10 @@ export interface HoseKind {
 /** Flexible hose, fully stretched. */
 export const HOSES = {
   ribbed: {
-    name: 'Ribbed, wire in fabric',
-    roughness: 3e-3,
-    origin: 'standard',
-    source: 'ASHRAE Fundamentals, duct design: flexible, fabric and wire (from memory)',
+    name: 'Ribbed, wire-reinforced',
+    roughness: 1e-3,
+    origin: 'estimate',
+    source: 'modelling default that agrees with the handbook’s power fit for flexible hose',
   },
   smooth: {
     name: 'Smooth bore',
@@ -28,8 +28,16 @@ export const HOSES = {
 export type HoseId = keyof typeof HOSES;
 export const HOSE_IDS = Object.keys(HOSES) as [HoseId, ...HoseId[]];
 
-/** Diameter at which the compression rule below was anchored, m. */
-const ANCHOR_DIAMETER = 6 * 0.0254;
+const INCH = 0.0254;
+/** Excess per per cent of compression, and how it falls for each inch of diameter. */
+const EXCESS = 0.58;
+const FALL = 0.126;
+
+/**
+ * Diameters of the building flex the compression rule was measured on, m: 6 to 16 in. For narrower
+ * and stiffer shop hose it is an estimate.
+ */
+export const HOSE_RULE_DIAMETERS = { least: 6 * INCH, most: 16 * INCH } as const;
 
 /** Compression people measured at, as a share of the stretched length; beyond it, its end is held. */
 export const HOSE_COMPRESSIONS: ValidRange = {
@@ -40,15 +48,17 @@ export const HOSE_COMPRESSIONS: ValidRange = {
 };
 
 /**
- * What friction in hose is multiplied by when the hose is not stretched out.
+ * What friction in hose is multiplied by when the hose is not stretched out:
+ * 1 + 0.58·r·e^(−0.126·D), r the compression in per cent, D the diameter in inches.
  *
- * Form after Abushakra et al. 2004 (from memory): +60 % at 10 % compression at the anchor size,
- * proportional to compression and falling with diameter.
+ * Source: ASHRAE Fundamentals, duct design, after Abushakra et al. 2004 (from memory), measured on
+ * building flex of 6 to 16 in.; an estimate for stiff shop hose and for 4 in.
  *
  * @param compression share of its stretched length the hose is short by, held to 0–0.3
  * @param diameter m
- * @example hoseMultiplier(0.1, 0.1524) // 1.6
+ * @example hoseMultiplier(0.1, 0.1524) // 3.72
  */
 export function hoseMultiplier(compression: number, diameter: number): number {
-  return 1 + 6 * heldTo(HOSE_COMPRESSIONS, compression) * (ANCHOR_DIAMETER / diameter);
+  const perCent = 100 * heldTo(HOSE_COMPRESSIONS, compression);
+  return 1 + EXCESS * perCent * Math.exp(-FALL * (diameter / INCH));
 }

@@ -14,15 +14,21 @@
  * brings. Weighted by flow and with A = 1 it is never below ρ/2·Σ Q(v·cos α − v_c)²: no energy is
  * created. The quotients by Q_c have cancelled, so it is finite and smooth down to no flow at all.
  *
- * A, by which Idelchik corrects branches wider than 0.35 of the main, may step at Q_s/Q_c = 0.4 by
- * 2 %; here it is the greater of its two forms, which meet at 0.389, so that it has no step.
+ * At a tee the momentum balance gives the straight leg 2q − q², q = Q_s/Q_c, while Idelchik's
+ * diagram 7-4 has 1.55q − q² (from memory). The tee's own is used at 90°, the wye's to 60°, and a
+ * straight mixture between, where the book has no diagram.
+ *
+ * A has two steps in the book, and none here:
+ * - at Q_s/Q_c = 0.4 by 2 %; here A is the greater of its two forms, which meet at 0.389;
+ * - at F_s/F_c = 0.35 from as little as 0.55 to 1; here it changes evenly from 0.3 to 0.4. Two mains
+ *   a hair apart would otherwise differ by half of what the branch loses, and a program that sizes
+ *   ducts would chase the step instead of the air.
  */
 
-/** What kind of leg: the way straight on; a branch; a branch so narrow that A is 1. */
+/** What kind of leg: the way straight on, or a branch. */
 export const STRAIGHT_LEG = 1;
 export const BRANCH_LEG = 2;
-export const NARROW_BRANCH_LEG = 3;
-export type LegKind = typeof STRAIGHT_LEG | typeof BRANCH_LEG | typeof NARROW_BRANCH_LEG;
+export type LegKind = typeof STRAIGHT_LEG | typeof BRANCH_LEG;
 
 /** What the geometry of a junction fixes for one of its legs. */
 export interface JunctionLeg {
@@ -33,26 +39,43 @@ export interface JunctionLeg {
   readonly combinedArea: number;
   /** Cosine of the angle between leg and main: 1 straight on, 0 at a tee. */
   readonly cosine: number;
+  /** Of a straight leg: how far what joins it does so as a tee, 0 (a wye) to 1; a branch's is 0. */
+  readonly tee: number;
 }
 
-/** Branches up to this share of the body's cross-section are narrow. */
-const NARROW = 0.35;
+/** Shares of the body's cross-section between which a branch turns from narrow (A = 1) to wide. */
+const NARROW = 0.3;
+const WIDE = 0.4;
 const SLOPED = 0.9;
 const LEAST_A = 0.55;
+/** What a tee's straight leg loses less than the momentum balance says, by the branch's share. */
+const TEE_RELIEF = 0.45;
+/** Branches up to this angle, rad, join as a wye; at a right angle they join as a tee. */
+const WYE_TO = Math.PI / 3;
 
-export const straightLeg = (combinedArea: number): JunctionLeg => ({
+/**
+ * How far a branch at `angle` (rad) joins as a tee: 0 up to 60°, 1 from 90° on.
+ * @example teeShare(Math.PI / 4) // 0
+ */
+export const teeShare = (angle: number): number =>
+  Math.min(Math.max((angle - WYE_TO) / (Math.PI / 2 - WYE_TO), 0), 1);
+
+/** @param tee how far what joins here does so as a tee, 0 to 1: `teeShare` of the branch's angle */
+export const straightLeg = (combinedArea: number, tee = 0): JunctionLeg => ({
   kind: STRAIGHT_LEG,
   area: combinedArea,
   combinedArea,
   cosine: 1,
+  tee,
 });
 
 /** @param angle between branch and main, rad; held to at most a right angle */
 export const branchLeg = (area: number, combinedArea: number, angle: number): JunctionLeg => ({
-  kind: area / combinedArea <= NARROW ? NARROW_BRANCH_LEG : BRANCH_LEG,
+  kind: BRANCH_LEG,
   area,
   combinedArea,
   cosine: Math.max(0, Math.cos(angle)),
+  tee: 0,
 });
 
 /** Pressure a leg loses, Pa, with its derivatives by own flow, combined flow and momentum M. */
@@ -77,6 +100,7 @@ export function legLossInto(
   kind: number,
   area: number,
   combinedArea: number,
+  tee: number,
   own: number,
   combined: number,
   m: number,
@@ -86,16 +110,22 @@ export function legLossInto(
   const velocity = own / area;
   const leaving = combined / combinedArea;
   const base = velocity * velocity + leaving * leaving - m;
-  let a = 1;
-  let byShare = 0;
-  let share = 0;
-  if (kind === BRANCH_LEG) {
-    share = combined > 0 ? Math.min(Math.max(own / combined, 0), 1) : 0;
-    a = SLOPED * (1 - share);
-    if (a <= LEAST_A) a = LEAST_A;
-    // A changes with the share only while the share is one. Divided so, it is finite at rest.
-    else if (own > 0 && own < combined) byShare = -SLOPED * (base / combined);
+  if (kind === STRAIGHT_LEG) {
+    const relief = (TEE_RELIEF * tee) / (combinedArea * combinedArea);
+    out.loss = half * (base - relief * (combined - own) * combined);
+    out.byOwn = half * ((2 * velocity) / area + relief * combined);
+    out.byCombined = half * ((2 * leaving) / combinedArea - relief * (2 * combined - own));
+    out.byMomentum = -half;
+    return;
   }
+  const wide = Math.min(Math.max((area / combinedArea - NARROW) / (WIDE - NARROW), 0), 1);
+  const share = combined > 0 ? Math.min(Math.max(own / combined, 0), 1) : 0;
+  let a = SLOPED * (1 - share);
+  let byShare = 0;
+  if (a <= LEAST_A) a = LEAST_A;
+  // A changes with the share only while the share is one. Divided so, it is finite at rest.
+  else if (own > 0 && own < combined) byShare = -wide * SLOPED * (base / combined);
+  a = 1 - wide * (1 - a);
   out.loss = half * a * base;
   out.byOwn = half * ((2 * a * velocity) / area + byShare);
   out.byCombined = half * ((2 * a * leaving) / combinedArea - byShare * share);
@@ -111,7 +141,8 @@ export function junctionLosses(
   const m = legs.reduce((sum, { leg, flow }) => sum + momentumOf(leg, flow), 0);
   const out: LegLoss = { loss: 0, byOwn: 0, byCombined: 0, byMomentum: 0 };
   return legs.map(({ leg, flow }) => {
-    legLossInto(out, leg.kind, leg.area, leg.combinedArea, flow, combined, m, density);
+    const { kind, area, combinedArea, tee } = leg;
+    legLossInto(out, kind, area, combinedArea, tee, flow, combined, m, density);
     return out.loss;
   });
 }
@@ -132,7 +163,7 @@ export function wyeCoefficients(areaRatio: number, angle: number, share: number)
   const [branch = 0, straight = 0] = junctionLosses(
     [
       { leg: branchLeg(areaRatio, 1, angle), flow: share },
-      { leg: straightLeg(1), flow: 1 - share },
+      { leg: straightLeg(1, teeShare(angle)), flow: 1 - share },
     ],
     2,
   );

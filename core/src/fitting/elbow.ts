@@ -8,6 +8,9 @@ export const ELBOW_STYLES = {
     name: 'Smooth, stamped',
     origin: 'standard',
     at: [
+      [0.5, 0.71],
+      [0.75, 0.33],
+      [1, 0.22],
       [1.5, 0.15],
       [2, 0.13],
       [2.5, 0.12],
@@ -17,6 +20,8 @@ export const ELBOW_STYLES = {
     name: 'Five-piece',
     origin: 'standard',
     at: [
+      [0.75, 0.46],
+      [1, 0.33],
       [1.5, 0.24],
       [2, 0.19],
       [2.5, 0.17],
@@ -26,6 +31,8 @@ export const ELBOW_STYLES = {
     name: 'Four-piece',
     origin: 'standard',
     at: [
+      [0.75, 0.5],
+      [1, 0.37],
       [1.5, 0.27],
       [2, 0.24],
       [2.5, 0.23],
@@ -35,9 +42,22 @@ export const ELBOW_STYLES = {
     name: 'Three-piece',
     origin: 'standard',
     at: [
+      [0.5, 0.9],
+      [0.75, 0.54],
+      [1, 0.42],
       [1.5, 0.34],
       [2, 0.33],
       [2.5, 0.33],
+    ],
+  },
+  /** Four pieces that turn on each other: the four-piece row, where such elbows have their radius. */
+  adjustable: {
+    name: 'Adjustable sheet metal',
+    origin: 'estimate',
+    at: [
+      [0.75, 0.5],
+      [1, 0.37],
+      [1.5, 0.27],
     ],
   },
   drain: {
@@ -59,9 +79,10 @@ export const ELBOW_STYLES = {
 export type ElbowStyle = keyof typeof ELBOW_STYLES;
 export const ELBOW_STYLE_IDS = Object.keys(ELBOW_STYLES) as [ElbowStyle, ...ElbowStyle[]];
 
+const USUAL_RADII: Partial<Record<ElbowStyle, number>> = { adjustable: 1, drain: 0.7, mitred: 0.5 };
+
 /** The radius/diameter an elbow of this style usually has. */
-export const usualRadiusRatio = (style: ElbowStyle): number =>
-  style === 'drain' ? 0.7 : style === 'mitred' ? 0.5 : 1.5;
+export const usualRadiusRatio = (style: ElbowStyle): number => USUAL_RADII[style] ?? 1.5;
 
 const RIGHT_ANGLE = Math.PI / 2;
 
@@ -81,7 +102,7 @@ export function elbowRadii(style: ElbowStyle): ValidRange {
   return { what: 'radius over diameter', kind: 'number', least, most };
 }
 
-/** A mitre is all edge at this R/D; from 1.5 on a bend loses in proportion to its angle. */
+/** A drain elbow is all edge at this R/D; at 1.5 it would lose in proportion to its angle. */
 const ALL_MITRE = 0.5;
 const ALL_BEND = 1.5;
 
@@ -95,24 +116,28 @@ function mitreShare(angle: number): number {
 }
 
 /**
- * Share of its 90° loss that an elbow through `angle` (rad) has. In proportion to the angle for
- * bends (ACGIH, from memory). A tight elbow loses at its edge, which grows faster than the angle:
- * Weisbach's mitre at R/D 0.5, and between it and 1.5 a straight mixture of the two, an estimate.
- * @example elbowAngleShare(Math.PI / 4, 1.5) // 0.5
- * @example elbowAngleShare(Math.PI / 4, 0.5) // 0.18: two mitred 45s lose a third of one 90
+ * Share of its 90° loss that an elbow through `angle` (rad) has. In proportion to the angle for the
+ * handbook's elbows (ACGIH, from memory). What has no radius loses at its edge, which grows faster
+ * than the angle: Weisbach's mitre for mitred elbows, and for drain elbows, which are little better, a
+ * straight mixture of the two by radius, an estimate.
+ * @example elbowAngleShare('fivePiece', Math.PI / 4, 1) // 0.5
+ * @example elbowAngleShare('mitred', Math.PI / 4, 0.5) // 0.19: two mitred 45s lose 0.37 of one 90
  */
-export function elbowAngleShare(angle: number, radiusRatio: number): number {
+export function elbowAngleShare(style: ElbowStyle, angle: number, radiusRatio: number): number {
   const turned = heldTo(ELBOW_ANGLES, angle);
+  const bend = turned / RIGHT_ANGLE;
+  if (style !== 'mitred' && style !== 'drain') return bend;
   const edge = Math.min(Math.max((ALL_BEND - radiusRatio) / (ALL_BEND - ALL_MITRE), 0), 1);
-  return edge * mitreShare(turned) + (1 - edge) * (turned / RIGHT_ANGLE);
+  return edge * mitreShare(turned) + (1 - edge) * bend;
 }
 
 /**
  * Loss coefficient of an elbow on its velocity pressure: the 90° value, straight lines between
  * the tabled R/D and held beyond the table's ends, times `elbowAngleShare`.
  *
- * Source: ACGIH Industrial Ventilation, elbow table (from memory); tight drain elbows 0.6–0.9 are
- * an estimate.
+ * Source: ACGIH Industrial Ventilation, elbow table (from memory), which begins at R/D 0.5 for
+ * stamped and three-piece elbows and at 0.75 for the others; tight drain elbows 0.6–0.9 are an
+ * estimate.
  *
  * @param angle rad, 0 to π (clamped)
  * @param radiusRatio centreline radius over diameter, held to `elbowRadii`
@@ -121,7 +146,7 @@ export function elbowAngleShare(angle: number, radiusRatio: number): number {
  */
 export function elbowLoss(style: ElbowStyle, angle: number, radiusRatio: number): number {
   const ratio = heldTo(elbowRadii(style), radiusRatio);
-  return lookUp(ELBOW_STYLES[style].at, ratio) * elbowAngleShare(angle, ratio);
+  return lookUp(ELBOW_STYLES[style].at, ratio) * elbowAngleShare(style, angle, ratio);
 }
 
 /** What of an elbow lies outside its table, and what was taken instead. */

@@ -9,13 +9,14 @@ export const ENTRIES = {
   tapered: { name: 'Tapered hood', loss: 0.25, origin: 'standard' },
   roundTaper: { name: 'Round tapered hood, 45°', loss: 0.06, origin: 'standard' },
   bell: { name: 'Bell mouth', loss: 0.04, origin: 'standard' },
-  boot: { name: 'Boot, square to round, straight', loss: 0.25, origin: 'standard' },
+  boot: { name: 'Boot, square to round, straight', loss: 0.25, origin: 'estimate' },
   turnedBoot: { name: 'Boot, square to round, turned 90°', loss: 1, origin: 'estimate' },
   cabinet: { name: 'Machine cabinet', loss: 2, origin: 'estimate' },
   passages: { name: 'Hood with inner passages', loss: 2.5, origin: 'estimate' },
 } as const satisfies Record<string, { name: string; loss: number; origin: Origin }>;
-// Source of the standard rows: ACGIH Industrial Ventilation, hood entry losses (from memory). The
-// turned boot is a straight one with three quarters of a velocity pressure for its corner.
+// Source of the standard rows: ACGIH Industrial Ventilation, hood entry losses (from memory). A boot
+// has no row of its own there: straight, it is taken as a tapered hood; turned, with three quarters of
+// a velocity pressure more for its corner.
 
 export type EntryId = keyof typeof ENTRIES;
 

@@ -28,9 +28,14 @@ export const WEATHER_CAP_HEIGHTS: ValidRange = {
 export const weatherCapLoss = (heightRatio: number): number => lookUp(WEATHER_CAP, heightRatio);
 
 /**
- * Ends of a duct outdoors with their loss beyond a plain open end, whose velocity pressure a
- * blower's static curve has already counted (AMCA).
+ * The velocity pressure of a duct that ends outdoors is lost with the air that leaves it. A blower's
+ * static curve counts none of the velocity at its own outlet (AMCA), which is spent in whatever widens
+ * or bends ahead of the duct; with a duct just as wide as the outlet, and straight on, this is up to one
+ * velocity pressure too cautious.
  */
+export const EXIT_LOSS = 1;
+
+/** Ends of a duct outdoors with their loss beyond the velocity pressure every open end loses. */
 export const DUCT_ENDS = {
   open: { name: 'Open end', loss: 0, origin: 'standard' },
   cap: { name: 'Weather cap, ¾ diameter clear', loss: weatherCapLoss(0.75), origin: 'standard' },

@@ -36,6 +36,8 @@ export interface CompiledNetwork {
   readonly leg: Int32Array;
   readonly legArea: Float64Array;
   readonly bodyArea: Float64Array;
+  /** How far a straight leg is a tee's, 0 to 1. */
+  readonly tee: Float64Array;
   /** A leg adds this × q² to its junction's momentum. */
   readonly momentum: Float64Array;
   /** Where the segments of each run stand, upstream first. */
@@ -75,6 +77,7 @@ export function compileNetwork(network: Network): CompiledNetwork {
     leg: new Int32Array(count),
     legArea: floats(),
     bodyArea: floats(),
+    tee: floats(),
     momentum: floats(),
     ofRun: placesOfRuns(segments),
   };
@@ -129,6 +132,7 @@ function layOut(c: CompiledNetwork, segment: Segment, s: number): void {
     c.leg[s] = junction.kind;
     c.legArea[s] = junction.area;
     c.bodyArea[s] = junction.combinedArea;
+    c.tee[s] = junction.tee;
     c.momentum[s] = (2 * junction.cosine) / (junction.area * junction.combinedArea);
   }
   c.kUp[s] = coefficients(segment, 'up') * perFlowSquared;

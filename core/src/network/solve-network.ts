@@ -250,7 +250,8 @@ function evaluate(
       const combined = at(qUp, d);
       const own = at(c.legArea, s);
       const body = at(c.bodyArea, s);
-      legLossInto(legOut, kind, own, body, down, combined, at(momentum, d), air.density);
+      const tee = at(c.tee, s);
+      legLossInto(legOut, kind, own, body, tee, down, combined, at(momentum, d), air.density);
       lost += share * legOut.loss;
       byOwn += share * legOut.byOwn;
       jQ[s] = share * legOut.byCombined;

@@ -296,10 +296,10 @@ describe('what must hold in a shop', () => {
     });
     Object.assign(port, { diameter: toSI(6, 'in'), entryLoss: 0.93 });
     const { blower, network, airIn } = solved(shop, 'designed');
-    // (0.93 + 5 heads)·VP + filter = H(Q), no friction in no length.
+    // (0.93 + 3 heads)·VP + filter = H(Q), no friction in no length.
     const velocity = airIn.get(id)?.[0]?.velocity ?? 0;
-    const ducts = 5.93 * velocityPressure(velocity, network.air.density);
-    const filter = (125 * blower.flow) / (toSI(110, 'ft2') * toSI(20, 'perm_fpm'));
+    const ducts = 3.93 * velocityPressure(velocity, network.air.density);
+    const filter = (125 * blower.flow) / (toSI(110, 'ft2') * toSI(10, 'perm_fpm'));
     const curve = (2000 * (1 - blower.flow) * network.air.density) / 1.2014;
     expect(ducts + filter).toBeCloseTo(curve, 5);
   });

@@ -232,6 +232,7 @@ function legLoss({ segments, air }: Network, state: NetworkState, index: number)
   const out: LegLoss = { loss: 0, byOwn: 0, byCombined: 0, byMomentum: 0 };
   const combined = segment.downstream < 0 ? state.flow : read(state.qUp, segment.downstream);
   const own = read(state.qDown, index);
-  legLossInto(out, leg.kind, leg.area, leg.combinedArea, own, combined, momentum, air.density);
+  const { kind, area, combinedArea, tee } = leg;
+  legLossInto(out, kind, area, combinedArea, tee, own, combined, momentum, air.density);
   return out.loss;
 }

@@ -7,6 +7,13 @@ import { fromSI } from '../quantity/units';
  */
 export const SPECIFIC_SOUND_POWER = 53;
 
+/**
+ * A choked blower is no quieter for the air it lacks: below this share of the flow where it makes most
+ * air power, the air it churns is counted as so much. An estimate; a wheel off its best flow is known to
+ * grow louder, by up to a dozen dB in ASHRAE's older tables (from memory).
+ */
+export const CHURNED_SHARE = 0.3;
+
 /** How far such an estimate may be off, dB: an estimate itself. */
 export const NOISE_DOUBT = 5;
 
@@ -18,13 +25,15 @@ export const NOISE_DISTANCE = 3;
 
 /**
  * Sound power of a blower at work, dB(A): Kw + 10·log₁₀(Q/CFM) + 20·log₁₀(P/in. w.g.); more air and
- * more pressure are both louder. −∞ where it does nothing.
+ * more pressure are both louder. Choked, its flow counts as 0.3 of its best at the least. −∞ where it
+ * makes no pressure.
  * @param flow m³/s
  * @param pressure Pa
- * @example blowerSoundPower(0.27, 2000) // about 98.6
+ * @param bestFlow at which it makes most air power, m³/s
+ * @example blowerSoundPower(0.27, 2000, 0.3) // about 98.6
  */
-export function blowerSoundPower(flow: number, pressure: number): number {
-  const air = Math.max(0, fromSI(flow, 'cfm'));
+export function blowerSoundPower(flow: number, pressure: number, bestFlow: number): number {
+  const air = fromSI(Math.max(flow, CHURNED_SHARE * bestFlow), 'cfm');
   const head = Math.max(0, fromSI(pressure, 'inwg'));
   return SPECIFIC_SOUND_POWER + 10 * Math.log10(air) + 20 * Math.log10(head);
 }

@@ -38,7 +38,8 @@ export type QuantityKind =
   | 'thickness'
   | 'duration'
   | 'heat'
-  | 'number';
+  | 'number'
+  | 'coefficient';
 
 export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, Style>>>> = {
   us: {
@@ -73,6 +74,7 @@ export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, S
     duration: { unit: 'h', places: 0 },
     heat: { unit: 'btuh', places: 0 },
     number: { unit: 'one', places: 2 },
+    coefficient: { unit: 'one', places: 4 },
   },
   metric: {
     length: { unit: 'm', places: 2 },
@@ -106,5 +108,6 @@ export const STYLES: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, S
     duration: { unit: 'h', places: 0 },
     heat: { unit: 'kw', places: 2 },
     number: { unit: 'one', places: 2 },
+    coefficient: { unit: 'one', places: 4 },
   },
 };

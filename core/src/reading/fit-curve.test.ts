@@ -159,7 +159,7 @@ describe('a field test', () => {
       0.3,
     );
     expect(out.value).toBeCloseTo(truth(0.3, 1.9), -1);
-    const media = { name: '', area: 10, permeability: 0.1, grade: null };
+    const media = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
     // Clean, this media takes 125 Pa per m³/s.
     expect(loadingOf(media, 900)).toBeCloseTo(7.2, 9);
     expect(loadingOf(media, 50)).toBe(1);

@@ -97,6 +97,8 @@ export const media = z.strictObject({
   name,
   area: positive(1000),
   permeability: positive(10),
+  /** Loading it has as soon as it has run, and keeps through cleaning: 3 for cloth, else 1. */
+  seasoned: z.number().min(1).max(20),
   /** Minimum efficiency reporting value; null: not known. */
   grade: z.literal([8, 11, 13, 14, 15, 16]).nullable(),
 });

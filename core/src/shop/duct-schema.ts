@@ -1,7 +1,15 @@
 import { z } from 'zod';
 import { diameter, id, name, pipe, point3, positive, share } from './atoms';
 
-const ELBOWS = ['smooth', 'fivePiece', 'fourPiece', 'threePiece', 'drain', 'mitred'] as const;
+const ELBOWS = [
+  'smooth',
+  'fivePiece',
+  'fourPiece',
+  'threePiece',
+  'adjustable',
+  'drain',
+  'mitred',
+] as const;
 
 /** How a turn of a duct is made: of which elbow, or of two half as sharp with a spacer between, m. */
 export const bendStyle = z.strictObject({

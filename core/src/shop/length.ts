@@ -12,16 +12,17 @@ export function runLength(run: Run, tree: Pick<DuctTree, 'nodes'>): number {
   return from && to ? Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z) : 0;
 }
 
-/** Lengths duct is sold in, m: 10 ft of pipe. Common practice, no source. */
-const PIECE = 3.048;
+/** Length pipe is sold in, m: 10 ft, snap-lock 5 ft. Common practice, no source. */
+const USUAL_PIECE = 3.048;
+const PIECES: Partial<Record<Run['pipe'], number>> = { snapLock: 1.524 };
 const GATE_JOINTS = 2;
 const FITTING_JOINTS = 2;
 
 /**
- * Joints of a run's pipe: as counted, or one for every ten feet, two for every fitting and gate, and
- * one for a hose.
+ * Joints of a run's pipe: as counted, or one for every piece of pipe (ten feet, snap-lock five), two for
+ * every fitting and gate, one for a hose, and one more where it begins at a wye.
  */
-export function jointCount(run: Run, tree: Pick<DuctTree, 'nodes'>): number {
+export function jointCount(run: Run, tree: Pick<DuctTree, 'nodes' | 'into'>): number {
   if (run.joints !== null) return run.joints;
   const length = runLength(run, tree);
   const fittings = run.fittings.reduce(
@@ -29,9 +30,10 @@ export function jointCount(run: Run, tree: Pick<DuctTree, 'nodes'>): number {
     0,
   );
   return (
-    Math.ceil(length / PIECE) +
+    Math.ceil(length / (PIECES[run.pipe] ?? USUAL_PIECE)) +
     FITTING_JOINTS * fittings +
     (run.gate ? GATE_JOINTS : 0) +
-    (run.hose ? 1 : 0)
+    (run.hose ? 1 : 0) +
+    ((tree.into.get(run.from) ?? []).length > 1 ? 1 : 0)
   );
 }

@@ -1,13 +1,19 @@
 import { fromVersion1 } from './from-version-1';
 import { fromVersion2 } from './from-version-2';
+import { fromVersion3 } from './from-version-3';
 import type { Migration } from './migration';
+import type { Renewal } from './renewal';
 import { VERSION } from './schema';
 
 /** In order, one for each version before the present. Version 1 is the first. */
-export const MIGRATIONS: readonly Migration[] = [fromVersion1, fromVersion2];
+export const MIGRATIONS: readonly Migration[] = [fromVersion1, fromVersion2, fromVersion3];
 
 export type Migrated =
-  | { readonly ok: true; readonly document: Record<string, unknown> }
+  | {
+      readonly ok: true;
+      readonly document: Record<string, unknown>;
+      readonly renewed: readonly Renewal[];
+    }
   | { readonly ok: false; readonly reason: string };
 
 /**
@@ -30,10 +36,12 @@ export function migrate(
     };
   }
   let current = document;
+  const renewed: Renewal[] = [];
   for (let at = version; at < present; at++) {
     const step = migrations.find(({ from }) => from === at);
     if (!step) return { ok: false, reason: `no way is known from its version ${at} to ${present}` };
+    renewed.push(...(step.renews?.(current) ?? []));
     current = { ...step.migrate(current), version: at + 1 };
   }
-  return { ok: true, document: current };
+  return { ok: true, document: current, renewed };
 }

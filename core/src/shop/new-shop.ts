@@ -52,7 +52,7 @@ export function newShop(
       separator: {
         kind: 'cyclone',
         inletDiameter: units === 'us' ? toSI(6, 'in') : toSI(150, 'mm'),
-        heads: 5,
+        heads: 3,
         origin: { kind: 'assumed' },
         proportions: null,
         caught: 0.97,
@@ -75,7 +75,8 @@ export function newShop(
         filter: {
           name: 'Spun-bond cartridge',
           area: toSI(110, 'ft2'),
-          permeability: toSI(20, 'perm_fpm'),
+          permeability: toSI(10, 'perm_fpm'),
+          seasoned: 1,
           grade: null,
         },
       },

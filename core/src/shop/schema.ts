@@ -23,7 +23,7 @@ import {
 import { stack } from './stack-schema';
 
 /**
- * The shop document, version 3: the program's open format. Everything in SI. Identifiers are
+ * The shop document, version 4: the program's open format. Everything in SI. Identifiers are
  * stable; places are metres from the room's corner, z up from the floor.
  *
  * Three words are kept apart: what is *designed* (ducts, collector), what condition it is *found* in
@@ -34,7 +34,7 @@ import { stack } from './stack-schema';
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 3;
+export const VERSION = 4;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { migrate } from './migrations';
+import type { Renewal } from './renewal';
 import { FORMAT, type Shop, shopSchema } from './schema';
 import { arrangeRuns } from './topology';
 
@@ -10,7 +11,12 @@ export interface Fault {
 }
 
 export type ReadShop =
-  | { readonly ok: true; readonly shop: Shop }
+  | {
+      readonly ok: true;
+      readonly shop: Shop;
+      /** Estimates of an older document that now follow the program's new ones. */
+      readonly renewed: readonly Renewal[];
+    }
   | { readonly ok: false; readonly faults: readonly [Fault, ...Fault[]] };
 
 /** A shop file larger than this is refused unread, in bytes. A log of 50,000 readings is 20 MB. */
@@ -60,7 +66,7 @@ export function readShop(document: unknown): ReadShop {
     }));
     return { ok: false, faults: [first ?? { path: 'ducts', message: 'no tree' }, ...rest] };
   }
-  return { ok: true, shop: checked.data };
+  return { ok: true, shop: checked.data, renewed: migrated.renewed };
 }
 
 /** Reads a shop from the text of a file; says where JSON stops making sense if it does. */

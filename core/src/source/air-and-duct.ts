@@ -1,6 +1,7 @@
 import { STANDARD_DENSITY } from '../air/air-at-site';
+import { WALL_MATERIALS } from '../duct/collapse';
 import { HOSE_COMPRESSIONS, HOSES, hoseMultiplier } from '../duct/hose';
-import { LEAKAGE_CLASSES, ORIFICE, SEAM_EXPONENT } from '../duct/leakage';
+import { LEAKAGE_CLASSES, ORIFICE, SEAM_EXPONENT, SLIP_JOINT_GAP } from '../duct/leakage';
 import { PIPES } from '../duct/pipes';
 import { POWER_FITS } from '../duct/power-fit';
 import { toSI } from '../quantity/units';
@@ -30,8 +31,9 @@ export const airAndDuct = (): CoefficientGroup[] => [
   },
   {
     title: 'Roughness of hose, stretched',
-    about: 'wire in fabric from the roughness table; smooth bore a modelling default',
-    source: `ASHRAE Fundamentals, duct design, roughness table (${FROM_MEMORY})`,
+    about:
+      'ribbed shop hose agrees with the handbook’s power fit for flexible duct; building flex of fabric and wire is rougher, about 3 mm',
+    source: 'modelling defaults, to be replaced by your own readings',
     coefficients: Object.values(HOSES).map(({ name, roughness, origin }) => ({
       name,
       value: roughness,
@@ -40,11 +42,15 @@ export const airAndDuct = (): CoefficientGroup[] => [
     })),
   },
   {
-    title: 'Hose bunched up',
-    about: `friction is multiplied, in proportion and less when wider; beyond ${100 * HOSE_COMPRESSIONS.most} % that is held`,
-    source: `Abushakra et al. 2004, form ${FROM_MEMORY}`,
+    title: 'Hose that is not stretched out',
+    about: `its friction is multiplied by 1 + 0.58·r·e^(−0.126·D), r the compression in per cent, D in inches; beyond ${100 * HOSE_COMPRESSIONS.most} % that is held. Measured on building flex of 6 to 16 in.: an estimate for stiff shop hose and for 4 in.`,
+    source: `ASHRAE Fundamentals, duct design, after Abushakra et al. 2004 (${FROM_MEMORY})`,
     coefficients: [4, 6, 8].map((inches) =>
-      plain(`By a tenth, ${inches} in.`, hoseMultiplier(0.1, toSI(inches, 'in')), 'standard'),
+      plain(
+        `Compressed by 10 %, ${inches} in.`,
+        hoseMultiplier(0.1, toSI(inches, 'in')),
+        'estimate',
+      ),
     ),
   },
   {
@@ -76,15 +82,36 @@ export const airAndDuct = (): CoefficientGroup[] => [
   {
     title: 'Leakage of seams',
     about: `CFM per 100 ft² at 1 in. w.g., rising with pressure to the power ${SEAM_EXPONENT} unless told otherwise`,
-    source: `SMACNA leakage classes (${FROM_MEMORY})`,
-    coefficients: Object.entries(LEAKAGE_CLASSES).map(([name, value]) =>
-      plain(`Class of joints ${name}`, value, 'standard'),
+    source: `SMACNA leakage classes 3, 6, 12, 24 and 48 (${FROM_MEMORY}); what stands between them modelling defaults`,
+    coefficients: Object.values(LEAKAGE_CLASSES).map(({ leakageClass, origin }) =>
+      plain(`Class ${leakageClass}`, leakageClass, origin),
     ),
   },
   {
     title: 'Openings',
     about: 'Q = c·A·√(2ΔP/ρ): holes, gaps around joints, and between blower and filter',
     source: `orifice equation, sharp edge (${FROM_MEMORY})`,
-    coefficients: [plain('Discharge coefficient', ORIFICE, 'standard')],
+    coefficients: [
+      plain('Discharge coefficient', ORIFICE, 'standard'),
+      {
+        name: 'Slip joint, not taped, gap all around',
+        value: SLIP_JOINT_GAP,
+        kind: 'roughness',
+        origin: 'estimate',
+      },
+    ],
+  },
+  {
+    title: 'Walls under suction',
+    about:
+      'a pipe collapses at 2E/(1 − ν²)·(t/D)³, a round drum by Windenburg and Trilling, a flat side bends by Roark; Young’s modulus in GPa',
+    source: `PVC of 400,000 psi, ASTM D1784; steel and aluminium standard texts (${FROM_MEMORY}); others modelling defaults`,
+    coefficients: Object.entries(WALL_MATERIALS).map(([id, { name, modulus }]) =>
+      plain(
+        name,
+        modulus / 1e9,
+        id === 'plasticPipe' || id === 'steel' || id === 'aluminium' ? 'standard' : 'estimate',
+      ),
+    ),
   },
 ];

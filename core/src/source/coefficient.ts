@@ -24,6 +24,6 @@ export const FROM_MEMORY = 'from memory';
 export const plain = (name: string, value: number, origin: Origin): Coefficient => ({
   name,
   value,
-  kind: 'number',
+  kind: 'coefficient',
   origin,
 });

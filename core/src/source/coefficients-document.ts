@@ -22,7 +22,7 @@ function section({ title, about, source, coefficients }: CoefficientGroup): stri
   );
   return `## ${title}
 
-${about}. Source: ${source}.
+${about.replace(/\.$/, '')}. Source: ${source}.
 
 | what | value | mark |
 | --- | --- | --- |

@@ -14,25 +14,31 @@ import { CLOSED_GATE_GAP, GATE_OPENINGS, OPEN_GATE_LOSS } from '../fitting/gate'
 import { ENTRIES, HOOD_TAPERS, TAPER_ANGLES } from '../fitting/hood';
 import { changeOfDiameterLoss, REDUCER_ANGLES } from '../fitting/reducer';
 import { DUCT_ENDS, WEATHER_CAP, WEATHER_CAP_HEIGHTS } from '../fitting/weather-cap';
+import type { Origin } from '../quantity/origin';
 import type { ValidRange } from '../quantity/valid-range';
 import { type CoefficientGroup, FROM_MEMORY, plain } from './coefficient';
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
-const RANGES: readonly ValidRange[] = [
-  ELBOW_ANGLES,
+const marked =
+  (origin: Origin) =>
+  (range: ValidRange): ValidRange & { readonly origin: Origin } => ({ ...range, origin });
+
+/** Ranges of published tables; and ours, where a formula is taken further than anyone has measured. */
+const RANGES = [
   ...ELBOW_STYLE_IDS.map((style) => {
     const range = elbowRadii(style);
-    return { ...range, what: `${range.what}, ${ELBOW_STYLES[style].name.toLowerCase()}` };
+    const { name, origin } = ELBOW_STYLES[style];
+    return marked(origin)({ ...range, what: `${range.what}, ${name.toLowerCase()}` });
   }),
-  BRANCH_ANGLES,
-  REDUCER_ANGLES,
-  TAPER_ANGLES,
-  GATE_OPENINGS,
-  WEATHER_CAP_HEIGHTS,
-  INLET_DISTANCES,
-  HOSE_COMPRESSIONS,
-  POWER_FIT_VELOCITIES,
+  ...[
+    BRANCH_ANGLES,
+    TAPER_ANGLES,
+    WEATHER_CAP_HEIGHTS,
+    HOSE_COMPRESSIONS,
+    POWER_FIT_VELOCITIES,
+  ].map(marked('standard')),
+  ...[ELBOW_ANGLES, REDUCER_ANGLES, GATE_OPENINGS, INLET_DISTANCES].map(marked('estimate')),
 ];
 
 /** Elbows, junctions, changes of diameter, gates, ways in and out. */
@@ -41,16 +47,16 @@ export const fittings = (): CoefficientGroup[] => [
     title: 'Ranges',
     about:
       'what each table and formula was made for; outside, its nearer end is reckoned with, and a finding says so (powers go on as powers do)',
-    source: `the tables’ own ends (${FROM_MEMORY})`,
-    coefficients: RANGES.flatMap(({ what, kind, least, most }) => [
-      { name: `${what}, from`, value: least, kind, origin: 'standard' as const },
-      { name: `${what}, to`, value: most, kind, origin: 'standard' as const },
+    source: `the tables’ own ends (${FROM_MEMORY}); those marked estimate are ours`,
+    coefficients: RANGES.flatMap(({ what, kind, least, most, origin }) => [
+      { name: `${what}, from`, value: least, kind, origin },
+      { name: `${what}, to`, value: most, kind, origin },
     ]),
   },
   {
     title: 'Elbows, 90°',
     about:
-      'on velocity pressure, by radius over diameter, its ends held beyond; other angles in proportion, tight ones by Weisbach’s mitre',
+      'on velocity pressure, by radius over diameter, its ends held beyond; other angles in proportion, mitred ones by Weisbach and drain elbows between the two',
     source: `ACGIH Industrial Ventilation, elbow table (${FROM_MEMORY})`,
     coefficients: Object.values(ELBOW_STYLES).flatMap(({ name, at, origin }) =>
       at.map(([ratio, loss]) => plain(`${name}, R/D ${ratio}`, loss, origin)),
@@ -84,7 +90,7 @@ export const fittings = (): CoefficientGroup[] => [
   {
     title: 'Wye by momentum, 45°',
     about:
-      'on the combined leg’s velocity pressure, branch as wide as the main, by the branch’s share of the air; negative: it is drawn along. 15° to 90°, beyond that a tee',
+      'on the combined leg’s velocity pressure, branch as wide as the main, by the branch’s share of the air; negative: it is drawn along. 15° to 90°, beyond that a tee, whose straight leg loses 1.55q − q²; A changes evenly between area ratios of 0.3 and 0.4 instead of stepping at 0.35',
     source: `Idelchik, converging wyes (${FROM_MEMORY})`,
     coefficients: [0, 0.25, 0.5, 0.75, 1].flatMap((share) => {
       const { branch, straight } = wyeCoefficients(1, radians(45), share);
@@ -95,8 +101,9 @@ export const fittings = (): CoefficientGroup[] => [
     }),
   },
   {
-    title: 'Branch entry, handbook method',
-    about: 'on the branch’s velocity pressure, by angle',
+    title: 'Branch entry, fixed coefficients',
+    about:
+      'on the branch’s velocity pressure, by angle, taken as a loss of total pressure, so that air slowing down in a wider main gives its velocity pressure back. The handbook’s own procedure balances static pressure and counts no such regain: a 4-in. branch alone into a 6-in. main then costs 1.1 of the branch’s velocity pressure, and here 0.28',
     source: `ACGIH Industrial Ventilation, branch entries (${FROM_MEMORY}); beyond 90° ours`,
     coefficients: BRANCH_ENTRY.filter(([degrees]) => degrees > 0).map(([degrees, loss]) =>
       plain(`${degrees}°`, loss, degrees > 90 ? 'estimate' : 'standard'),
@@ -160,7 +167,8 @@ export const fittings = (): CoefficientGroup[] => [
   },
   {
     title: 'Ends outdoors',
-    about: 'beyond an open end, on the duct’s velocity pressure; caps by clear height in diameters',
+    about:
+      'beyond the one velocity pressure that every open end loses, on the duct’s; caps by clear height in diameters',
     source: `ACGIH Industrial Ventilation, weather caps (${FROM_MEMORY}); flap and louvre ours`,
     coefficients: [
       ...WEATHER_CAP.map(([height, loss]) => plain(`Cap, ${height} D clear`, loss, 'standard')),

@@ -11,11 +11,16 @@ import {
   WALL_TRANSMITTANCE,
 } from '../collector/enclosure';
 import { PLUGS, TRIPS, USUAL_START_RATIO } from '../collector/plug';
-import { NOISE_DOUBT, SPECIFIC_SOUND_POWER, THROUGH_PARTITION } from '../noise/blower-noise';
+import {
+  CHURNED_SHARE,
+  NOISE_DOUBT,
+  SPECIFIC_SOUND_POWER,
+  THROUGH_PARTITION,
+} from '../noise/blower-noise';
 import { EXCHANGE, FULL_SHIFT, RECOMMENDED_LEVEL } from '../noise/daily-dose';
 import { SHAKE, SHEAR_OF_QUARTER_INCH, STUD_GRAVITY } from '../stack/bracket';
 import { BOX_CLEARANCE } from '../stack/stack-conflicts';
-import { CHIP_DENSITY, LIFT_BY_ONE } from '../stack/stack-masses';
+import { CHIP_DENSITY, LIFT_BY_ONE, TEAM_SHARES } from '../stack/stack-masses';
 import { type CoefficientGroup, FROM_MEMORY, plain } from './coefficient';
 
 /** How a collector stands, what joins it, what it is plugged into, and how loud it is. */
@@ -41,12 +46,19 @@ export const stackAndNoise = (): CoefficientGroup[] => [
     title: 'Lifting and hanging',
     about:
       'what one person lifts; lag screws in softwood studs, 1800·G^1.5·D^0.75 lb for each inch of thread; shaking counted twice',
-    source: `revised NIOSH lifting equation, 1991; NDS withdrawal (${FROM_MEMORY}); others modelling defaults`,
+    source: `revised NIOSH lifting equation, 1991; HSE L23 on team lifting; NDS withdrawal (${FROM_MEMORY}); others modelling defaults`,
     coefficients: [
       {
         name: 'One person, close to the body',
         value: LIFT_BY_ONE,
         kind: 'mass',
+        origin: 'standard',
+      },
+      { name: 'Two people, of the sum', value: TEAM_SHARES[1], kind: 'ratio', origin: 'standard' },
+      {
+        name: 'Three or more, of the sum',
+        value: TEAM_SHARES[2],
+        kind: 'ratio',
         origin: 'standard',
       },
       plain('Specific gravity of a stud', STUD_GRAVITY, 'standard'),
@@ -121,6 +133,12 @@ export const stackAndNoise = (): CoefficientGroup[] => [
     coefficients: [
       plain('Kw, A-weighted, dB', SPECIFIC_SOUND_POWER, 'estimate'),
       plain('May be off by, dB', NOISE_DOUBT, 'estimate'),
+      {
+        name: 'Flow counted when choked, of its best',
+        value: CHURNED_SHARE,
+        kind: 'ratio',
+        origin: 'estimate',
+      },
       plain('Another room or the attic keeps back, dB', THROUGH_PARTITION, 'practice'),
     ],
   },

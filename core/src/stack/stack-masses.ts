@@ -10,6 +10,21 @@ export const CHIP_DENSITY = 130;
  */
 export const LIFT_BY_ONE = 23;
 
+/**
+ * Share of the sum of what each could lift alone that people lift together: they get in each other's
+ * way, and cannot all be close. UK HSE guidance L23 on team lifting, two and three people (from memory);
+ * more than three lift no larger share.
+ */
+export const TEAM_SHARES = [1, 2 / 3, 1 / 2] as const;
+
+/**
+ * What people lift together, kg.
+ * @param people one or more
+ * @example liftBy(2) // 30.7
+ */
+export const liftBy = (people: number): number =>
+  LIFT_BY_ONE * people * (TEAM_SHARES[Math.min(people, TEAM_SHARES.length) - 1] ?? 0.5);
+
 /** Masses someone has to move, kg. */
 export interface StackMasses {
   /** The blower with its motor, up to where it is mounted. */
@@ -38,6 +53,6 @@ export function stackMasses(parts: CollectorParts): StackMasses {
     blower: sizes.blower.weight,
     fullBin: hasBin ? sizes.bin.weight + CHIP_DENSITY * binVolume(parts) : 0,
     offBin: hasBin && stack.emptying.kind === 'lift' ? sizes.separator.weight + stands : 0,
-    byPeople: LIFT_BY_ONE * stack.people,
+    byPeople: liftBy(stack.people),
   };
 }

@@ -9,7 +9,7 @@ import { boxAround } from './box-around';
 import { bracketLoad, GRAVITY, lateral, withdrawal } from './bracket';
 import type { Elevation, StackPart } from './elevation';
 import { type ConflictKind, stackConflicts } from './stack-conflicts';
-import { binVolume, LIFT_BY_ONE, stackMasses } from './stack-masses';
+import { binVolume, LIFT_BY_ONE, liftBy, stackMasses } from './stack-masses';
 import { standStack } from './stand-stack';
 import { sizesOf } from './usual-sizes';
 
@@ -31,8 +31,8 @@ function typed(change: (parts: CollectorParts) => void = () => {}): CollectorPar
   stack.blower = { housing: inch(18), width: inch(5), motorLength: inch(10), weight: 26 };
   stack.filter = { diameter: inch(18), height: inch(24), weight: 8, hungAt: null };
   stack.filterBin = { kind: 'bin', height: inch(12) };
-  stack.people = 2;
-  const filter = { name: '', area: 10, permeability: 0.1, grade: null };
+  stack.people = 4;
+  const filter = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
   const parts: CollectorParts = {
     separator,
     blower,
@@ -137,6 +137,20 @@ describe('a stack', () => {
     });
     expect(conflict(alone, 'heavy lift off the bin')?.short).toBeCloseTo(35 - LIFT_BY_ONE, 9);
     expect(conflict(alone, 'heavy blower')?.short).toBeCloseTo(3, 9);
+    const two = typed(({ stack }) => {
+      stack.people = 2;
+    });
+    expect(conflict(two, 'heavy lift off the bin')?.short).toBeCloseTo(35 - liftBy(2), 9);
+  });
+
+  // UK HSE L23 on team lifting: two lift two thirds of their sum, three half of it (from memory).
+  it('two people do not lift twice what one does, and more people never less', () => {
+    expect(liftBy(1)).toBe(LIFT_BY_ONE);
+    expect(liftBy(2)).toBeCloseTo((2 * LIFT_BY_ONE * 2) / 3, 9);
+    expect(liftBy(3)).toBeCloseTo((3 * LIFT_BY_ONE) / 2, 9);
+    for (let people = 1; people < 6; people++) {
+      expect(liftBy(people + 1)).toBeGreaterThan(liftBy(people));
+    }
   });
 
   it('a full 28-gal drum, worked by hand: π/4·0.508²·0.711 m³ at 130 kg/m³, and its own 5 kg', () => {
@@ -252,7 +266,7 @@ describe('a stack', () => {
         parts.separator.kind = 'none';
         parts.exhaust = {
           kind: 'enclosure',
-          filter: { name: '', area: 10, permeability: 0.1, grade: null },
+          filter: { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null },
           returnFilter: { area: 0.3, velocity: 1.5, pressure: 60 },
           box: { length: 2, width: 1, height, surfaceMass: 11, absorption: 0.5 },
         };
@@ -274,7 +288,7 @@ describe('a stack', () => {
       const box = boxAround(parts);
       parts.exhaust = {
         kind: 'enclosure',
-        filter: { name: '', area: 10, permeability: 0.1, grade: null },
+        filter: { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null },
         returnFilter: { area: 0.3, velocity: 1.5, pressure: 60 },
         box: { ...box },
       };
@@ -361,6 +375,17 @@ describe('a wall bracket', () => {
   // NDS reference withdrawal of a ¼-in. lag in spruce-pine-fir (G 0.42): 173 lb an inch, from memory.
   it('draws out at the code’s value for each inch of thread', () => {
     expect(withdrawal(inch(0.25), inch(1)) / (toSI(1, 'lb') * GRAVITY)).toBeCloseTo(173, 0);
+  });
+
+  // NDS yield mode IV with root diameter and steel as the thicker screws have them (from memory).
+  it('across its thread a thicker screw bears more, but by less than its section', () => {
+    const times = (diameter: number) => lateral(inch(diameter)) / lateral(inch(0.25));
+    expect(times(0.3125)).toBeCloseTo(1.25 ** 1.75 * Math.sqrt(60 / 70), 6);
+    expect(times(0.375)).toBeCloseTo(1.5 ** 1.75 * Math.sqrt(45 / 70), 6);
+    for (const diameter of [0.3125, 0.375, 0.5]) {
+      expect(times(diameter)).toBeGreaterThan(1);
+      expect(times(diameter)).toBeLessThan((diameter / 0.25) ** 2);
+    }
   });
 
   it('worked by hand: twice 26 kg, 9 in. out on a rise of 12', () => {

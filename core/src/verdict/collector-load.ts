@@ -3,17 +3,24 @@ import { timeToDue } from '../collector/cake';
 import { cutSize, shareCaught } from '../collector/cyclone';
 import {
   comfortableFaceVelocity,
-  type Filter,
   faceVelocity,
   filterResistance,
+  workingLoading,
 } from '../collector/filter';
 import { finesLetBy } from '../collector/filter-grade';
-import { CONDUCTOR_MARGIN, fullLoadCurrent, motorCurrent } from '../collector/motor';
-import { plugCarries, plugSuits, startCurrent, TRIPS } from '../collector/plug';
+import {
+  CONDUCTOR_MARGIN,
+  fullLoadCurrent,
+  largestBreaker,
+  motorCurrent,
+  type WiringCode,
+} from '../collector/motor';
+import { plugCarries, plugSuits, startCurrent, TRIPS, wiringCode } from '../collector/plug';
 import { greatestAirPower, shaftPower, staticEfficiency } from '../collector/shaft-power';
 import type { View } from '../network/assemble/setting';
 import type { ShopSolution } from '../network/solve-shop';
 import type { Collector, Media, Shop } from '../shop/schema';
+import { dueLoading } from './due-loading';
 
 /** How the collector stands at its operating point. SI. */
 export interface CollectorLoad {
@@ -25,9 +32,7 @@ export interface CollectorLoad {
   /** A, an estimate. */
   readonly current: number;
   readonly fullLoadCurrent: number;
-  readonly breaker: number;
-  /** The breaker is smaller than the code's 125 % of full-load current. */
-  readonly isCircuitSmall: boolean;
+  readonly circuit: CircuitLoad;
   /** While it starts, A, an estimate; and what its breaker lets pass for that moment, at the least. */
   readonly startCurrent: number;
   readonly startLimit: number;
@@ -44,14 +49,34 @@ export interface CollectorLoad {
   readonly room: RoomLoad | null;
 }
 
+/** What a motor asks of its circuit, A. */
+export interface CircuitLoad {
+  /** Whose wiring rules it is held to. */
+  readonly code: WiringCode;
+  readonly breaker: number;
+  /**
+   * What its conductors have to carry: 125 % of full load by the American code, elsewhere full load.
+   * An ordinary circuit's conductors carry what its breaker is rated for.
+   */
+  readonly conductors: number;
+  /** The largest breaker the American code lets it have; null elsewhere. */
+  readonly largestBreaker: number | null;
+  /** The breaker is rated below what the conductors have to carry. */
+  readonly isSmall: boolean;
+  /** The breaker is rated above the largest one the code lets it have. */
+  readonly isBreakerLarge: boolean;
+}
+
 export interface FilterLoad {
   readonly faceVelocity: number;
   /** Above which this media is called small for its flow. */
   readonly comfortable: number;
-  /** Pa, at its present loading, and with the same flow when clean. */
+  /** Pa, at its present loading, and with the same flow when cleaned. */
   readonly pressure: number;
   readonly cleanPressure: number;
   readonly loading: number;
+  /** Loading at which it takes a tenth of the air: then it is due for cleaning. */
+  readonly dueLoading: number;
   /** Running time until it is due for cleaning, s; null where no dust reaches it. */
   readonly timeToDue: number | null;
   /** Most that gets by, as shares of each of `GRADE_BANDS`; null where its grade is not known. */
@@ -89,22 +114,21 @@ export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): C
   const { blower: air, network } = solution;
   const { blower } = shop.collector;
   const power = shaftPower(air.flow, network.blower, blower.efficiency);
-  const full = fullLoadCurrent(blower.motor).current;
+  const code = wiringCode(blower.plug, blower.motor, shop.shop.units);
+  const full = fullLoadCurrent(blower.motor, code).current;
   const separator = separatorLoad(shop, solution);
   const media = filterOf(shop.collector);
   const loading = view === 'found' ? shop.condition.filterLoading.value : 1;
-  const through = air.flow - air.outletLeak;
-  const filter = media && filterLoad(media, loading, through, separator.caught, shop);
+  const filter = media && filterLoad(media, loading, separator.caught, shop, solution);
   const point = { flow: air.flow, pressure: air.rise };
   return {
     shaftPower: power,
     efficiency: staticEfficiency(point, network.blower, blower.efficiency),
     bestFlow: greatestAirPower(network.blower).flow,
-    current: motorCurrent(blower.motor, power),
+    current: motorCurrent(blower.motor, code, power),
     fullLoadCurrent: full,
-    breaker: blower.breaker,
-    isCircuitSmall: full * CONDUCTOR_MARGIN > blower.breaker * 1.001,
-    startCurrent: startCurrent(blower.motor),
+    circuit: circuitLoad(code, full, blower.breaker),
+    startCurrent: startCurrent(blower.motor, code),
     startLimit: TRIPS[blower.trip].least * blower.breaker,
     plugCarries: blower.plug && plugCarries(blower.plug),
     isPlugWrong: blower.plug !== null && !plugSuits(blower.plug, blower.motor),
@@ -117,23 +141,40 @@ export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): C
   };
 }
 
+function circuitLoad(code: WiringCode, full: number, breaker: number): CircuitLoad {
+  const isNec = code === 'nec';
+  const conductors = isNec ? full * CONDUCTOR_MARGIN : full;
+  const largest = isNec ? largestBreaker(full) : null;
+  return {
+    code,
+    breaker,
+    conductors,
+    largestBreaker: largest,
+    isSmall: conductors > breaker * 1.001,
+    isBreakerLarge: largest !== null && breaker > largest * 1.001,
+  };
+}
+
 function filterLoad(
-  media: Media,
-  loading: number,
-  flow: number,
+  filter: Media,
+  believed: number,
   caught: number,
   { collector }: Shop,
+  solution: ShopSolution,
 ): FilterLoad {
-  const filter: Filter = media;
-  const due = timeToDue(filter, loading, collector.dust.rate, caught);
+  const flow = solution.blower.flow - solution.blower.outletLeak;
+  const loading = workingLoading(filter, believed);
+  const dueAt = dueLoading(solution, filter, loading);
+  const due = timeToDue(filter, [loading, dueAt], collector.dust.rate, caught);
   return {
     faceVelocity: faceVelocity(flow, filter),
-    comfortable: comfortableFaceVelocity(media.permeability),
+    comfortable: comfortableFaceVelocity(filter.permeability),
     pressure: filterResistance(filter, loading) * flow,
-    cleanPressure: filterResistance(filter, 1) * flow,
+    cleanPressure: filterResistance(filter, workingLoading(filter, 1)) * flow,
     loading,
+    dueLoading: dueAt,
     timeToDue: Number.isFinite(due) ? due : null,
-    letBy: media.grade === null ? null : finesLetBy(media.grade),
+    letBy: filter.grade === null ? null : finesLetBy(filter.grade),
   };
 }
 

@@ -18,12 +18,18 @@ export function quieting({ stack, exhaust }: Pick<CollectorParts, 'stack' | 'exh
   return byPlace + (box ? boxQuieting(box, opening) : 0);
 }
 
+/** What a blower moves against what pressure, and the flow at which it makes most air power. SI. */
+export interface BlowerAtWork {
+  readonly flow: number;
+  readonly pressure: number;
+  readonly bestFlow: number;
+}
+
 /** A collector's level at `NOISE_DISTANCE`, dB(A), by its work and what stands around it. */
 export const estimatedLevel = (
   parts: Pick<CollectorParts, 'stack' | 'exhaust'>,
-  flow: number,
-  pressure: number,
-): number => levelAt(blowerSoundPower(flow, pressure), NOISE_DISTANCE) - quieting(parts);
+  { flow, pressure, bestFlow }: BlowerAtWork,
+): number => levelAt(blowerSoundPower(flow, pressure, bestFlow), NOISE_DISTANCE) - quieting(parts);
 
 /** The latest reading that says how far from the collector it was taken; null: none does. */
 export const latestAtDistance = (sounds: readonly SoundReading[]): SoundReading | null =>

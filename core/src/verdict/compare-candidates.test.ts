@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { copyOf, counter, threeBranchShop } from '../../reference/sample-shops';
-import { BLOWER_CLASS_IDS, blowerOfClass } from '../collector/blower-classes';
+import { blowerOfClass } from '../collector/blower-classes';
 import { arrangeDucts } from '../layout/arrange-ducts';
 import { addCandidate, MOST_COLLECTORS, removeCandidate, swapIn } from '../shop/edit-candidates';
 import { type Shop, shopSchema } from '../shop/schema';
@@ -109,31 +109,6 @@ describe('candidates', () => {
   });
 });
 
-describe('the library of blowers', () => {
-  it.each(BLOWER_CLASS_IDS)('%s is one the document takes, in both parts of the world', (id) => {
-    for (const system of ['us', 'metric'] as const) {
-      const shop = threeBranchShop();
-      shop.collector.blower = blowerOfClass(id, system);
-      expect(shopSchema.safeParse(shop).success).toBe(true);
-    }
-  });
-
-  it('the stronger, the more pressure and air; on 50 Hz less of both', () => {
-    const ends = (system: 'us' | 'metric') =>
-      BLOWER_CLASS_IDS.map((id) => {
-        const { curve } = blowerOfClass(id, system);
-        return [curve[0]?.pressure ?? 0, curve.at(-1)?.flow ?? 0] as const;
-      });
-    ends('us').forEach(([pressure, flow], i, all) => {
-      const before = all[i - 1];
-      if (before) expect(pressure > before[0] && flow > before[1]).toBe(true);
-      const [lower, less] = ends('metric')[i] ?? [0, 0];
-      expect(lower / pressure).toBeCloseTo((2850 / 3450) ** 2, 6);
-      expect(less / flow).toBeCloseTo(2850 / 3450, 6);
-    });
-  });
-});
-
 describe('how contenders stand and sound', () => {
   it('each has its own height, floor and conflicts under this ceiling', () => {
     const shop = withTwo();
@@ -180,7 +155,7 @@ describe('how contenders stand and sound', () => {
 describe('kinds of separator', () => {
   const shop = threeBranchShop();
   Object.assign(shop.collector.separator, { kind: 'cyclone', heads: 4 });
-  const filter = { name: '', area: 10, permeability: 0.1, grade: null };
+  const filter = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
   shop.collector.exhaust = { kind: 'filter', filter };
   const { tree } = compared(shop);
   const schools = separatorSchools(shop, tree, 'found');

@@ -1,3 +1,4 @@
+import { greatestAirPower } from '../collector/shaft-power';
 import type { View } from '../network/assemble/setting';
 import { withCandidate } from '../shop/edit-candidates';
 import type { Shop } from '../shop/schema';
@@ -6,7 +7,7 @@ import type { Elevation } from '../stack/elevation';
 import { type Conflict, stackConflicts } from '../stack/stack-conflicts';
 import { standStack } from '../stack/stand-stack';
 import { type CollectorLoad, collectorLoad } from './collector-load';
-import { estimatedLevel, foundLouder } from './collector-noise';
+import { type BlowerAtWork, estimatedLevel, foundLouder } from './collector-noise';
 import { type DropAir, judgeDrops, neededFlow } from './judge-drops';
 
 /** What one drop gets with a collector, its own gate alone open. SI. */
@@ -27,7 +28,7 @@ export interface Contender {
   readonly worst: DropWith | null;
   readonly best: DropWith | null;
   /** Where it works while the worst drop draws. */
-  readonly atWorst: { readonly flow: number; readonly pressure: number } | null;
+  readonly atWorst: BlowerAtWork | null;
   /** At the drop that asks most of its shaft; null without an answer. */
   readonly load: CollectorLoad | null;
   /** How it stands, and what about that does not fit. */
@@ -86,7 +87,11 @@ function contender(
   const before = present?.drops.find(({ drop }) => drop === worst?.drop)?.flow;
   const gain = worst?.flow != null && before != null ? worst.flow - before : null;
   const atWorst = first
-    ? { flow: first.solution.blower.flow, pressure: first.solution.blower.rise }
+    ? {
+        flow: first.solution.blower.flow,
+        pressure: first.solution.blower.rise,
+        bestFlow: greatestAirPower(first.solution.network.blower).flow,
+      }
     : null;
   const elevation = standStack(shop.collector, shop.room.ceilingHeight);
   return {
@@ -97,7 +102,7 @@ function contender(
     atWorst,
     elevation,
     conflicts: stackConflicts(shop.collector, elevation),
-    noise: atWorst && estimatedLevel(shop.collector, atWorst.flow, atWorst.pressure),
+    noise: atWorst && estimatedLevel(shop.collector, atWorst),
     load: loads.reduce<CollectorLoad | null>(
       (most, next) => (most && most.shaftPower >= next.shaftPower ? most : next),
       null,

@@ -36,7 +36,12 @@ describe('shops stored by an older version', () => {
     await leftBehind('renewed');
     const database = new Database('renewed');
     const row = await database.shops.get('heron-slip');
-    expect(row?.document.version).toBe(3);
+    expect(row?.document.version).toBe(4);
+    // Its cyclone and its cartridge were the program's own estimates.
+    expect(row?.renewed).toEqual([
+      { kind: 'separator', candidate: null },
+      { kind: 'filter', candidate: null },
+    ]);
     expect(row?.document.log).toEqual({ ...version1.log, sounds: [], curveTests: [] });
     expect(row?.document.collector.exhaust).toMatchObject({
       kind: 'filter',

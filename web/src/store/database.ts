@@ -1,4 +1,4 @@
-import { readShop, type Shop } from '@frank-gauge/core';
+import { type Renewal, readShop, type Shop } from '@frank-gauge/core';
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Patch } from 'immer';
 
@@ -14,6 +14,8 @@ export interface ShopRow {
   changed: string;
   /** When it was thrown away; null: it wasn't. */
   deleted: string | null;
+  /** Estimates renewed with a newer version of the program, until whoever owns the shop has seen it. */
+  renewed?: readonly Renewal[];
 }
 
 /** One change of a shop: enough to undo it and to do it again. */
@@ -36,15 +38,17 @@ export class Database extends Dexie {
     super(name);
     const tables = { shops: 'id, changed', changes: '[shop+position], shop' };
     this.version(1).stores(tables);
-    // Document versions 2 and 3. A further one wants a further line like these.
+    // Document versions 2, 3 and 4. A further one wants a further line like these.
     this.version(2).stores(tables).upgrade(renewDocuments);
     this.version(3).stores(tables).upgrade(renewDocuments);
+    this.version(4).stores(tables).upgrade(renewDocuments);
   }
 }
 
 /**
  * Brings stored documents to the present version. Changes remembered for undo speak of the old
  * shape and are let go; a document that cannot be read stays as it lies, to be told of when opened.
+ * What estimates were renewed is kept beside the document until it has been seen.
  */
 async function renewDocuments(upgrade: Transaction): Promise<void> {
   const shops = upgrade.table<ShopRow, string>('shops');
@@ -53,7 +57,8 @@ async function renewDocuments(upgrade: Transaction): Promise<void> {
     const read = readShop(row.document);
     if (!read.ok || row.document.version === read.shop.version) continue;
     const revision = row.revision + 1;
-    await shops.put({ ...row, document: read.shop, revision, cursor: 0, changes: 0 });
+    const { shop: document, renewed } = read;
+    await shops.put({ ...row, document, revision, cursor: 0, changes: 0, renewed });
     await changes.where('shop').equals(row.id).delete();
   }
 }

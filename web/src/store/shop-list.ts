@@ -1,6 +1,13 @@
 'use client';
 
-import { LARGEST_FILE, readShop, readShopFile, type Shop, writeShopFile } from '@frank-gauge/core';
+import {
+  LARGEST_FILE,
+  type Renewal,
+  readShop,
+  readShopFile,
+  type Shop,
+  writeShopFile,
+} from '@frank-gauge/core';
 import { produceWithPatches } from 'immer';
 import { nanoid } from 'nanoid';
 import { forgetChanges, storeChange } from './change-log';
@@ -17,8 +24,17 @@ export async function listShops(): Promise<ShopRow[]> {
   return rows.filter((row) => row.deleted === null);
 }
 
+interface AddOptions {
+  readonly keepId?: boolean;
+  /** Estimates renewed while its file was read, to be told of when it is opened. */
+  readonly renewed?: readonly Renewal[];
+}
+
 /** Stores a shop as a new one under a fresh id, or under its own where that is wanted and free. */
-export async function addShop(shop: Shop, { keepId = false } = {}): Promise<string> {
+export async function addShop(
+  shop: Shop,
+  { keepId = false, renewed = [] }: AddOptions = {},
+): Promise<string> {
   const isFree = keepId && (await database.shops.get(shop.id)) === undefined;
   const id = isFree ? shop.id : nanoid(12);
   await database.shops.add({
@@ -29,6 +45,7 @@ export async function addShop(shop: Shop, { keepId = false } = {}): Promise<stri
     changes: 0,
     changed: new Date().toISOString(),
     deleted: null,
+    renewed,
   });
   return id;
 }
@@ -92,7 +109,7 @@ export async function importShop(file: File): Promise<Imported> {
     const more = others.length > 0 ? ` (and ${others.length} more)` : '';
     return refuse(path === '' ? message : `at ${path}, ${message}${more}`);
   }
-  const id = await addShop(read.shop, { keepId: true });
+  const id = await addShop(read.shop, { keepId: true, renewed: read.renewed });
   return { ok: true, id, name: read.shop.shop.name };
 }
 

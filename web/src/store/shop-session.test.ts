@@ -125,7 +125,7 @@ describe('an open shop', () => {
     closeShop();
     const row = await database.shops.get('one');
     if (!row) throw new Error('gone');
-    const broken = { ...row.document, version: 7 as 3 };
+    const broken = { ...row.document, version: 7 as 4 };
     await database.shops.put({ ...row, document: broken });
     openShop('one');
     await vi.waitFor(() => expect(useSession.getState().status).toBe('broken'));

@@ -1,6 +1,6 @@
 'use client';
 
-import { readShop, type Shop } from '@frank-gauge/core';
+import { type Renewal, readShop, type Shop } from '@frank-gauge/core';
 import { liveQuery, type Subscription } from 'dexie';
 import { enablePatches, type Patch, produceWithPatches } from 'immer';
 import { create } from 'zustand';
@@ -26,6 +26,8 @@ export type Session =
       readonly saved: 'saved' | 'saving' | 'failed';
       readonly cursor: number;
       readonly changes: number;
+      /** Estimates renewed since an older version, not yet acknowledged. */
+      readonly renewed: readonly Renewal[];
     };
 
 export type Recipe = (shop: Shop) => void;
@@ -86,7 +88,9 @@ function adopt(id: string, row: ShopRow | undefined): void {
   const isFirst = known < 0;
   known = row.revision;
   // What another tab wrote was valid there; what lay in storage may be older than this program.
-  const read = isFirst ? readShop(row.document) : ({ ok: true, shop: row.document } as const);
+  const read = isFirst
+    ? readShop(row.document)
+    : ({ ok: true, shop: row.document, renewed: [] } as const);
   if (read.ok)
     set({
       status: 'open',
@@ -95,6 +99,7 @@ function adopt(id: string, row: ShopRow | undefined): void {
       saved: 'saved',
       cursor: row.cursor,
       changes: row.changes,
+      renewed: row.renewed ?? read.renewed,
     });
   else {
     const [fault] = read.faults;
@@ -178,6 +183,14 @@ function joinGathered(
 
 // A page that is left stores what waits, at once.
 if (typeof window !== 'undefined') window.addEventListener('pagehide', releaseGathered);
+
+/** Lets go of the notice of renewed estimates, here and in storage. */
+export async function acknowledgeRenewed(): Promise<void> {
+  const session = useSession.getState();
+  if (session.status !== 'open') return;
+  set({ ...session, renewed: [] });
+  await database.shops.update(session.id, { renewed: [] });
+}
 
 /** Undoes the last change; answers its label, or null where there is none. */
 export const undo = (): Promise<string | null> => step(-1);

@@ -162,7 +162,7 @@ function words(conflict: Conflict, system: UnitSystem): ToldConflict {
     case 'flat sides':
       return {
         title: 'A bin with flat sides can be sucked in.',
-        text: 'With all gates shut the blower’s whole suction lies on it. A round drum, stiffened sides, or a relief valve in the duct.',
+        text: 'With all gates shut the blower’s whole suction lies on it; “Under suction” lists what such a bin stands. Use a round drum, stiffen the sides, or fit a relief valve in the duct.',
       };
     case 'liner sucked up':
       return {

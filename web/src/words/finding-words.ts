@@ -109,7 +109,15 @@ function words(
     case 'small circuit':
       return {
         title: `The ${write(finding.numbers.breaker, 'current')} circuit is small for this motor.`,
-        text: `It draws ${write(finding.numbers.fullLoad, 'current')} at full load, and conductors carry 125 % of that: ${write(finding.numbers.wanted, 'current')}.`,
+        text:
+          finding.numbers.largest === null
+            ? `The motor draws ${write(finding.numbers.fullLoad, 'current')} at full load, more than the circuit is rated for.`
+            : `The motor draws ${write(finding.numbers.fullLoad, 'current')} at full load. Its conductors must carry 125 % of that, ${write(finding.numbers.wanted, 'current')}, and an ordinary circuit’s carry what its breaker is rated for. With such conductors the breaker may be rated up to ${write(finding.numbers.largest, 'current')}.`,
+      };
+    case 'large breaker':
+      return {
+        title: `The ${write(finding.numbers.breaker, 'current')} breaker is large for this motor.`,
+        text: `The motor draws ${write(finding.numbers.fullLoad, 'current')} at full load; the code allows an inverse-time breaker of up to ${write(finding.numbers.largest, 'current')}. An electrician decides.`,
       };
     case 'small plug':
       return {
@@ -139,7 +147,7 @@ function words(
     case 'filter due':
       return {
         title: 'The filter is due for cleaning.',
-        text: `Loaded ×${finding.numbers.loading.toFixed(1)}, it takes ${write(finding.numbers.pressure, 'pressure')}; from ×${finding.numbers.due} on cleaning pays.`,
+        text: `It takes ${write(finding.numbers.pressure, 'pressure')}, and ${write(finding.numbers.clean, 'pressure')} when it is clean. That costs more than a tenth of the air, and cleaning brings it back.`,
       };
     case 'coarse filter':
       return {

@@ -11,7 +11,7 @@ import { type ShopSolution, solveShop } from '../solve-shop';
 function filteredShop(): Shop {
   const shop = threeBranchShop();
   Object.assign(shop.collector.separator, { kind: 'cyclone', heads: 5 });
-  const filter = { name: '', area: 10, permeability: 0.1, grade: null };
+  const filter = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
   shop.collector.exhaust = { kind: 'filter', filter };
   return shop;
 }

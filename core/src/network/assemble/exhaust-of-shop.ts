@@ -1,8 +1,8 @@
 import { circleArea } from '../../air/velocity-pressure';
 import { openingResistance } from '../../collector/air-outdoors';
-import { type Filter, filterResistance } from '../../collector/filter';
+import { type Filter, filterResistance, workingLoading } from '../../collector/filter';
 import { holeLeakage } from '../../duct/leakage';
-import { DUCT_ENDS } from '../../fitting/weather-cap';
+import { DUCT_ENDS, EXIT_LOSS } from '../../fitting/weather-cap';
 import { chainOrder } from '../../shop/chain-order';
 import type { Exhaust } from '../network';
 import { pipeLaw } from './friction-by-school';
@@ -14,7 +14,10 @@ import type { Setting } from './setting';
  * end; into another room and back by an opening; or out of an enclosure by a return filter. Dust
  * loads the first filter the air meets; an enclosure's return filter, if that is its only one.
  */
-export function exhaustOfShop(setting: Setting, density: number): Exhaust {
+export function exhaustOfShop(
+  setting: Pick<Setting, 'shop' | 'view' | 'factors'>,
+  density: number,
+): Exhaust {
   const { shop, view, factors } = setting;
   const { exhaust, separator } = shop.collector;
   const order = chainOrder(shop.collector);
@@ -25,7 +28,7 @@ export function exhaustOfShop(setting: Setting, density: number): Exhaust {
   const isAhead = order === 'cleanSide';
   const hole = isFound && !isAhead ? holeLeakage(pressureSide.area, density) * factors.leaks : 0;
   const through = (filter: Filter | null) =>
-    filter ? filterResistance(filter, loading) * factors.filter : 0;
+    filter ? filterResistance(filter, workingLoading(filter, loading)) * factors.filter : 0;
   const { kind } = exhaust;
   const pushed = order === 'pushed' ? separatorHeads(separator) * factors.separator : 0;
   const inSeparator = (pushed * density) / (2 * circleArea(separator.inletDiameter) ** 2);
@@ -44,7 +47,7 @@ export function exhaustOfShop(setting: Setting, density: number): Exhaust {
       return { ...plain, linear: through(exhaust.filter) };
     case 'outdoors': {
       const { diameter, length, pipe, lossCoefficient, end } = exhaust;
-      const heads = lossCoefficient * factors.fittings + DUCT_ENDS[end].loss;
+      const heads = lossCoefficient * factors.fittings + DUCT_ENDS[end].loss + EXIT_LOSS;
       const friction = pipeLaw(pipe, length, shop.shop.rules.friction, factors.friction);
       return {
         ...plain,

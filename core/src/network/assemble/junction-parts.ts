@@ -1,6 +1,11 @@
 import { circleArea } from '../../air/velocity-pressure';
 import { branchEntryLoss } from '../../fitting/branch-entry';
-import { branchLeg, type JunctionLeg, straightLeg } from '../../fitting/converging-junction';
+import {
+  branchLeg,
+  type JunctionLeg,
+  straightLeg,
+  teeShare,
+} from '../../fitting/converging-junction';
 import { USUAL_REDUCER_ANGLE } from '../../fitting/reducer';
 import type { Run } from '../../shop/schema';
 import type { Part } from '../network';
@@ -34,6 +39,18 @@ export function leavingParts(node: string, setting: Setting): Part[] {
   return reducerParts({ from, to, on: to }, 'up', setting, reducerAngleAt(node, setting));
 }
 
+/** How far what joins at a node does so as a tee: its branches' shares, weighted by their areas. */
+function teeShareAt(node: string, { tree }: Setting): number {
+  let tee = 0;
+  let area = 0;
+  for (const { joins, diameter } of tree.into.get(node) ?? []) {
+    if (joins.kind !== 'branch') continue;
+    tee += teeShare(joins.angle) * circleArea(diameter);
+    area += circleArea(diameter);
+  }
+  return area === 0 ? 0 : tee / area;
+}
+
 export interface EndOfRun {
   /** What the momentum of the junction is reckoned from; null where there is none. */
   readonly junction: JunctionLeg | null;
@@ -62,7 +79,7 @@ export function endOfRun(run: Run, setting: Setting): EndOfRun {
           parts: [lossy('branch', 'down', 0)],
         }
       : {
-          junction: straightLeg(circleArea(body)),
+          junction: straightLeg(circleArea(body), teeShareAt(run.to, setting)),
           parts: [...inLine, lossy('straight', 'down', 0)],
         };
   }

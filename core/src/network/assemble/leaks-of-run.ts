@@ -1,4 +1,4 @@
-import { holeLeakage, LEAKAGE_CLASSES, SEAM_EXPONENT, seamLeakage } from '../../duct/leakage';
+import { holeLeakage, SEALED_CLASS, SEAM_EXPONENT, seamLeakage } from '../../duct/leakage';
 import { jointCount } from '../../shop/length';
 import type { Run } from '../../shop/schema';
 import type { Setting } from './setting';
@@ -19,7 +19,7 @@ export function leaksOfRun(run: Run, setting: Setting, density: number): LeaksOf
   const { sealing, joints, holes } = shop.condition;
   const isFound = view === 'found';
   const ownClass = sealing.runs.find((entry) => entry.run === run.id)?.leakageClass;
-  const leakageClass = isFound ? (ownClass ?? sealing.usual) : LEAKAGE_CLASSES.sealed;
+  const leakageClass = isFound ? (ownClass ?? sealing.usual) : SEALED_CLASS;
   const exponent = seamExponent(setting);
   const seam = (diameter: number, length: number) =>
     seamLeakage(leakageClass, Math.PI * diameter * length, exponent) * factors.leaks;

@@ -1,6 +1,4 @@
 import { SAFE_DEPRESSION } from '../../collector/air-outdoors';
-import { DUE_LOADING } from '../../collector/cake';
-import { CONDUCTOR_MARGIN } from '../../collector/motor';
 import { PLUGS } from '../../collector/plug';
 import { CLEAR_DIAMETERS } from '../../fitting/close-elbows';
 import { inletElbowOf, SEPARATOR_RUN } from '../../network/assemble/separator-segment';
@@ -44,15 +42,24 @@ function inletFindings(shop: Shop, solution: ShopSolution): Finding[] {
 
 function motorFindings(shop: Shop, load: CollectorLoad): Finding[] {
   const found: Finding[] = [];
-  const { fullLoadCurrent: fullLoad, breaker, current } = load;
-  if (load.isCircuitSmall) {
-    const wanted = fullLoad * CONDUCTOR_MARGIN;
+  const { fullLoadCurrent: fullLoad, circuit, current } = load;
+  const { breaker, conductors, largestBreaker } = circuit;
+  if (circuit.isSmall) {
     found.push({
       kind: 'small circuit',
       severity: 'serious',
       where: at('motor'),
-      numbers: { breaker, wanted, fullLoad },
-      remedy: { kind: 'larger circuit', rating: wanted },
+      numbers: { breaker, wanted: conductors, fullLoad, largest: largestBreaker },
+      remedy: { kind: 'larger circuit', rating: conductors },
+    });
+  }
+  if (circuit.isBreakerLarge && largestBreaker !== null) {
+    found.push({
+      kind: 'large breaker',
+      severity: 'caution',
+      where: at('motor'),
+      numbers: { breaker, largest: largestBreaker, fullLoad },
+      remedy: null,
     });
   }
   found.push(...plugFindings(shop, load));
@@ -109,13 +116,13 @@ function filterFindings(shop: Shop, { blower }: ShopSolution, load: CollectorLoa
       remedy: { kind: 'larger filter', area: (blower.flow - blower.outletLeak) / comfortable },
     });
   }
-  if (filter && filter.loading >= DUE_LOADING) {
-    const { loading, pressure } = filter;
+  if (filter && filter.loading >= filter.dueLoading && filter.pressure > filter.cleanPressure) {
+    const { loading, pressure, dueLoading: due } = filter;
     found.push({
       kind: 'filter due',
       severity: 'caution',
       where: at('filter'),
-      numbers: { loading, due: DUE_LOADING, pressure },
+      numbers: { loading, due, pressure, clean: filter.cleanPressure },
       remedy: { kind: 'clean the filter' },
     });
   }

@@ -62,13 +62,17 @@ export type Finding =
   | (Says<'outside its range', { given: number; used: number }> & { readonly held: HeldValue })
   | Says<'leak-prone', { leak: number; share: number }>
   | Says<'pressure-side leak', { leak: number }>
-  | Says<'small circuit', { breaker: number; wanted: number; fullLoad: number }>
+  | Says<
+      'small circuit',
+      { breaker: number; wanted: number; fullLoad: number; largest: number | null }
+    >
+  | Says<'large breaker', { breaker: number; largest: number; fullLoad: number }>
   | Says<'small plug', { carries: number; fullLoad: number }>
   | Says<'plug of another voltage', { plug: number; motor: number }>
   | Says<'hard start', { start: number; least: number }>
   | Says<'overloaded motor', { power: number; rated: number; current: number; plate: number }>
   | Says<'small filter', { faceVelocity: number; comfortable: number }>
-  | Says<'filter due', { loading: number; due: number; pressure: number }>
+  | Says<'filter due', { loading: number; due: number; pressure: number; clean: number }>
   | Says<'coarse filter', { letBy: number }>
   | Says<'fast return', { faceVelocity: number; limit: number }>
   | Says<'air leaves the building', { flow: number; opening: number; heat: number | null }>

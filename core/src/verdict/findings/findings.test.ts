@@ -35,7 +35,7 @@ function shopWith(change: (saw: Run, shop: Shop) => void): Shop {
   if (!saw) throw new Error('no saw');
   shop.collector.exhaust = {
     kind: 'filter',
-    filter: { name: '', area: 20, permeability: 0.1, grade: null },
+    filter: { name: '', area: 20, permeability: 0.1, seasoned: 1, grade: null },
   };
   change(saw, shop);
   return shop;
@@ -167,10 +167,12 @@ describe('findings about the collector', () => {
   it('a filter due, a grade too coarse, dust blown out ahead of it', () => {
     const shop = shopWith((_, { collector, condition }) => {
       if (collector.exhaust.kind === 'filter') collector.exhaust.filter.grade = 11;
-      condition.filterLoading.value = 6;
+      condition.filterLoading.value = 11;
       condition.pressureSide.area = 1e-3;
     });
-    expect(find(shop, 'filter due')?.numbers.loading).toBe(6);
+    expect(find(shop, 'filter due')?.numbers.loading).toBe(11);
+    shop.condition.filterLoading.value = 2;
+    expect(find(shop, 'filter due')).toBeNull();
     expect(find(shop, 'coarse filter')?.numbers.letBy).toBeCloseTo(0.8, 12);
     expect(find(shop, 'pressure-side leak')?.severity).toBe('serious');
     expect(find(shop, 'pressure-side leak')?.numbers.leak).toBeGreaterThan(0);

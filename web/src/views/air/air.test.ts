@@ -211,8 +211,15 @@ describe('sentences', () => {
       kind: 'small circuit',
       severity: 'serious',
       where: at('motor'),
-      numbers: { breaker: 15, wanted: 30, fullLoad: 24 },
+      numbers: { breaker: 15, wanted: 30, fullLoad: 24, largest: 60 },
       remedy: { kind: 'larger circuit', rating: 30 },
+    },
+    'large breaker': {
+      kind: 'large breaker',
+      severity: 'caution',
+      where: at('motor'),
+      numbers: { breaker: 50, largest: 30, fullLoad: 12 },
+      remedy: null,
     },
     'small plug': {
       kind: 'small plug',
@@ -253,7 +260,7 @@ describe('sentences', () => {
       kind: 'filter due',
       severity: 'caution',
       where: at('filter'),
-      numbers: { loading: 6, due: 5, pressure: 300 },
+      numbers: { loading: 6, due: 5, pressure: 300, clean: 50 },
       remedy: { kind: 'clean the filter' },
     },
     'coarse filter': {

@@ -82,7 +82,7 @@ function Figures() {
         <Big text={formatQuantity(now.blower.rise, 'pressure', system)} />
       </Figure>
       <Figure
-        label={`motor, of ${writeNumber(load.breaker, { unit: 'a', places: 0 })} A, est.`}
+        label={`motor, of ${writeNumber(load.circuit.breaker, { unit: 'a', places: 0 })} A, est.`}
         isLate
       >
         <Big text={formatQuantity(load.current, 'current', system)} />

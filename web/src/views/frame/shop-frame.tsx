@@ -9,6 +9,7 @@ import { Header } from './header';
 import { LiveStrip } from './live-strip';
 import { BrokenShop, MissingShop } from './no-shop';
 import { Palette } from './palette';
+import { RenewedNotice } from './renewed-notice';
 import { Shortcuts } from './shortcuts';
 import { SolvedShopProvider } from './solved-shop';
 import { Steps } from './steps';
@@ -42,6 +43,7 @@ export function ShopFrame({ id, children }: { readonly id: string; readonly chil
       <FloorConflictsProvider>
         <div className="flex min-h-dvh flex-col md:h-dvh">
           <Header />
+          <RenewedNotice />
           <div className="flex min-h-0 flex-1 flex-col md:flex-row">
             <Steps id={id} />
             <main className="min-h-0 min-w-0 flex-1">{children}</main>

@@ -1,6 +1,6 @@
 'use client';
 
-import { CONDUCTOR_MARGIN, formatShort, PLUG_IDS, PLUGS, TRIP_IDS, TRIPS } from '@frank-gauge/core';
+import { formatShort, PLUG_IDS, PLUGS, TRIP_IDS, TRIPS } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../frame/solved-shop';
 import { useCollector } from './edited-collector';
@@ -85,10 +85,14 @@ function CircuitLine() {
   if (!load) return null;
   const amps = (value: number) =>
     formatShort(value < 20 ? Number(value.toPrecision(2)) : Math.round(value), 'current', system);
-  const wanted = load.fullLoadCurrent * CONDUCTOR_MARGIN;
+  const { circuit } = load;
+  const isNec = circuit.code === 'nec';
   const wrong = [
-    load.isCircuitSmall &&
-      `its circuit should carry ${amps(wanted)} (125 %), and carries ${amps(load.breaker)}`,
+    circuit.isSmall &&
+      `its conductors should carry ${amps(circuit.conductors)}${isNec ? ' (125 % of full load)' : ''}, and an ordinary ${amps(circuit.breaker)} circuit’s do not`,
+    circuit.isBreakerLarge &&
+      circuit.largestBreaker !== null &&
+      `the breaker is rated above the ${amps(circuit.largestBreaker)} it may be`,
     load.isPlugWrong && 'the plug is for another voltage',
     !load.isPlugWrong &&
       load.plugCarries !== null &&
@@ -107,6 +111,8 @@ function CircuitLine() {
       ) : (
         'The circuit does.'
       )}{' '}
+      {circuit.largestBreaker !== null &&
+        `Conductors carry 125 % of full load (NEC 430.22); the breaker may be rated up to ${amps(circuit.largestBreaker)} (NEC 430.52). `}
       Wiring is an electrician’s, by your local code.
     </p>
   );

@@ -1,6 +1,15 @@
 'use client';
 
-import { airAtSite, curveFromTests } from '@frank-gauge/core';
+import {
+  airAtSite,
+  BARE_ENTRY_LOSS,
+  type CollectorParts,
+  curveFromTests,
+  formatShort,
+  outletPressure,
+  type QuantityKind,
+  type Shop,
+} from '@frank-gauge/core';
 import { useState } from 'react';
 import { Button } from '@/ui/button';
 import { useSolvedShop } from '../frame/solved-shop';
@@ -11,14 +20,16 @@ import { ShopQuantity } from './line';
 interface Tests {
   readonly blocked: number | null;
   readonly flow: number | null;
-  readonly pressure: number | null;
+  readonly outlet: number | null;
+  readonly inletDiameter: number;
+  readonly entryLoss: number;
 }
 
-const NOTHING: Tests = { blocked: null, flow: null, pressure: null };
+type TestField = keyof Tests;
 
 /**
- * A curve from two tests with a manometer across the blower and a meter at its open inlet. It is
- * drawn for the shop's own air, at the speed the wheel turns here.
+ * A curve from two tests at the blower's own inlet: the suction with it blocked, and the flow with it open.
+ * It is drawn for the shop's own air, at the speed the wheel turns here.
  */
 export function CurveFromTests() {
   const [isOpen, setOpen] = useState(false);
@@ -38,20 +49,29 @@ export function CurveFromTests() {
 }
 
 function Form({ onDone }: { readonly onDone: () => void }) {
-  const { shop } = useSolvedShop();
-  const { editBlower } = useCollector();
-  const [tests, setTests] = useState<Tests>(NOTHING);
+  const { shop, system } = useSolvedShop();
+  const { parts, editBlower } = useCollector();
+  const [tests, setTests] = useState<Tests>({
+    blocked: null,
+    flow: null,
+    outlet: null,
+    inletDiameter: parts.separator.inletDiameter,
+    entryLoss: BARE_ENTRY_LOSS,
+  });
   const [refusal, setRefusal] = useState<string | null>(null);
+  // Left out, the outlet is taken at what this shop's own filter asks of such a flow.
+  const ownOutlet = tests.flow === null ? null : outletPressure(withParts(shop, parts), tests.flow);
   const draw = () => {
-    const { blocked, flow, pressure } = tests;
-    if (blocked === null || flow === null || pressure === null) {
-      setRefusal('All three readings are needed.');
+    const { blocked, flow, outlet, inletDiameter, entryLoss } = tests;
+    if (blocked === null || flow === null) {
+      setRefusal('The suction with the inlet blocked and the flow with it open are both needed.');
       return;
     }
-    const made = curveFromTests(blocked, { flow, pressure });
+    const { density } = airAtSite(shop.shop.site);
+    const open = { flow, inletDiameter, entryLoss, outlet: outlet ?? ownOutlet ?? 0 };
+    const made = curveFromTests(blocked, open, density);
     setRefusal(made.ok ? null : made.reason);
     if (!made.ok) return;
-    const { density } = airAtSite(shop.shop.site);
     editBlower('blower curve', (own) => {
       const { speed, wheelDiameter } = own;
       own.curve = made.points;
@@ -59,31 +79,43 @@ function Form({ onDone }: { readonly onDone: () => void }) {
     });
     onDone();
   };
-  const field = (name: keyof Tests, says: string, label: string, most: number) => (
+  const field = (
+    name: TestField,
+    label: string,
+    kind: QuantityKind,
+    { min = 0, max, placeholder }: { min?: number; max: number; placeholder?: string },
+  ) => (
     <div className="grid grid-cols-[1fr_92px] items-center gap-2">
-      <span className="text-[14px] text-quiet">{says}</span>
+      <span className="text-[14px] text-quiet">{label}</span>
       <ShopQuantity
         label={label}
         value={tests[name]}
-        kind={name === 'flow' ? 'flow' : 'pressure'}
-        min={0}
-        max={most}
+        kind={kind}
+        min={min}
+        max={max}
+        {...(placeholder !== undefined && { placeholder })}
         saves={false}
         onChange={(value) => setTests((before) => ({ ...before, [name]: value }))}
-        onClear={() => setTests((before) => ({ ...before, [name]: null }))}
+        {...((name === 'blocked' || name === 'flow' || name === 'outlet') && {
+          onClear: () => setTests((before) => ({ ...before, [name]: null })),
+        })}
       />
     </div>
   );
   return (
     <div className="border-rule border-l pb-1 pl-2">
-      {field(
-        'blocked',
-        'inlet blocked, across it',
-        'Pressure across the blower, inlet blocked',
-        50_000,
-      )}
-      {field('flow', 'inlet open, flow', 'Flow with the inlet open', 50)}
-      {field('pressure', 'inlet open, across it', 'Pressure across the blower, inlet open', 50_000)}
+      <p className="text-[14px] text-quiet">
+        Both at the blower’s own inlet, with no separator and no duct on it.
+      </p>
+      {field('blocked', 'Inlet blocked: suction at a tap in it', 'pressure', { max: 50_000 })}
+      {field('flow', 'Inlet open: flow', 'flow', { max: 50 })}
+      {field('inletDiameter', 'Inlet, inside diameter', 'diameter', { min: 0.01, max: 2 })}
+      {field('entryLoss', 'Inlet, entry loss coefficient', 'number', { max: 50 })}
+      {field('outlet', 'Inlet open: pressure at the outlet', 'pressure', {
+        max: 50_000,
+        placeholder:
+          ownOutlet === null ? 'its filter’s' : formatShort(ownOutlet, 'pressure', system),
+      })}
       {refusal && (
         <p role="alert" className="text-[14px] text-starved-text">
           {refusal}
@@ -93,9 +125,17 @@ function Form({ onDone }: { readonly onDone: () => void }) {
         Draw the curve
       </Button>
       <p className="pt-1 text-[14px] text-quiet">
-        Block the inlet for seconds only, with a flat board, hands clear. Between the two the curve
-        is an estimate.
+        Fan static pressure is static at the outlet less total at the inlet (AMCA). An open pipe end
+        loses 0.93 of its velocity pressure, a flanged one 0.49; the rest of what a tap shows there
+        is velocity, not loss. Block the inlet for seconds only, with a flat board, hands clear.
+        Between the two tests the curve is an estimate.
       </p>
     </div>
   );
 }
+
+/** The shop with the collector that is being described standing in it. */
+const withParts = (shop: Shop, parts: CollectorParts): Shop => ({
+  ...shop,
+  collector: { ...shop.collector, ...parts },
+});

@@ -1,7 +1,9 @@
 'use client';
 
 import {
+  filterOf,
   formatShort,
+  fromSI,
   GRADE_IDS,
   MEDIA,
   type Media,
@@ -23,13 +25,35 @@ const MEDIA_OPTIONS = [
 ];
 const UNKNOWN = 'unknown';
 
+type KnownMedia = (typeof MEDIA)[keyof typeof MEDIA];
+
+/** The area such a filter usually has, in a round number of the shop's units, m². */
+const usualArea = (media: KnownMedia, system: UnitSystem): number =>
+  system === 'us'
+    ? toSI(Math.round(10 * fromSI(media.usualArea, 'ft2')) / 10, 'ft2')
+    : Math.round(10 * media.usualArea) / 10;
+
 /** A new filter to be changed: a spun-bond cartridge of a usual size. */
 export const usualFilter = (system: UnitSystem): Media => ({
   name: MEDIA.spunBond.name,
-  area: system === 'us' ? toSI(110, 'ft2') : 10,
+  area: usualArea(MEDIA.spunBond, system),
   permeability: MEDIA.spunBond.permeability,
+  seasoned: MEDIA.spunBond.seasoned,
   grade: null,
 });
+
+/** Two areas nearer than this share of each other are the same usual one. */
+const SAME_AREA = 0.03;
+
+/** Another media in a filter: its area goes along only while it is the one the old media usually has. */
+function changeMedia(own: Media, media: KnownMedia, system: UnitSystem): void {
+  const before = Object.values(MEDIA).find(({ permeability }) => permeability === own.permeability);
+  const isUsual = before && Math.abs(own.area / before.usualArea - 1) < SAME_AREA;
+  own.name = media.name;
+  own.permeability = media.permeability;
+  own.seasoned = media.seasoned;
+  if (isUsual) own.area = usualArea(media, system);
+}
 
 interface Props {
   readonly filter: Media;
@@ -39,6 +63,7 @@ interface Props {
 /** A filter's media, area, permeability and grade, and how loaded it is found. */
 export function FilterFields({ filter, change }: Props) {
   const { isPresent } = useCollector();
+  const { system } = useSolvedShop();
   const known = Object.entries(MEDIA).find(
     ([, { permeability }]) => permeability === filter.permeability,
   );
@@ -52,10 +77,7 @@ export function FilterFields({ filter, change }: Props) {
           onChange={(value) => {
             const media = Object.entries(MEDIA).find(([id]) => id === value)?.[1];
             if (!media) return;
-            change('media', (own) => {
-              own.name = media.name;
-              own.permeability = media.permeability;
-            });
+            change('media', (own) => changeMedia(own, media, system));
           }}
         />
       </Line>
@@ -91,6 +113,19 @@ export function FilterFields({ filter, change }: Props) {
         onChange={(value) =>
           change('permeability', (own) => {
             own.permeability = value;
+          })
+        }
+      />
+      <FieldLine
+        line="seasoned to, × clean"
+        label="Loading the media is seasoned to, times clean"
+        value={filter.seasoned}
+        kind="number"
+        min={1}
+        max={20}
+        onChange={(seasoned) =>
+          change('seasoning', (own) => {
+            own.seasoned = seasoned;
           })
         }
       />
@@ -154,8 +189,9 @@ function FilterLife() {
     <p className="pt-1 text-[14px] text-quiet">
       It takes {formatShort(filter.pressure, 'pressure', system)} at{' '}
       {formatShort(filter.faceVelocity, 'faceVelocity', system)}
-      {filter.loading > 1 && `, clean ${formatShort(filter.cleanPressure, 'pressure', system)}`}; up
-      to {formatShort(filter.comfortable, 'faceVelocity', system)} are usual. {due}, with{' '}
+      {filter.pressure > filter.cleanPressure &&
+        `, cleaned ${formatShort(filter.cleanPressure, 'pressure', system)}`}
+      ; up to {formatShort(filter.comfortable, 'faceVelocity', system)} are usual. {due}, with{' '}
       {`${Math.round(100 * separator.caught)}\u00a0% of the dust caught before it: an estimate.`}
       {filter.letBy && ` It may let ${Math.round(100 * filter.letBy[0])} % of 0.3–1 µm by.`}
     </p>
@@ -165,6 +201,10 @@ function FilterLife() {
 /** How loaded the first filter is believed to be: part of the shop's condition. */
 export function LoadingField() {
   const { shop } = useSolvedShop();
+  const { load } = useCollector();
+  const filter = load?.filter;
+  const due = filter ? `due at about ${filter.dueLoading.toFixed(1)}` : '5–10 due';
+  const seasoned = filterOf(shop.collector)?.seasoned ?? 1;
   return (
     <Line label="loaded, as found">
       <span className="grid grid-cols-[72px_1fr] items-center gap-2">
@@ -180,7 +220,9 @@ export function LoadingField() {
             })
           }
         />
-        <span className="text-[14px] text-quiet">1 clean, 2–3 seasoned, 5–10 due</span>
+        <span className="text-[14px] text-quiet">
+          {seasoned > 1 ? `at least ${seasoned} once it has run` : '1 clean, 2–3 seasoned'}, {due}
+        </span>
       </span>
     </Line>
   );

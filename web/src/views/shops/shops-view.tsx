@@ -1,6 +1,6 @@
 'use client';
 
-import { estimatedCurve, newShop, STANDARD_DENSITY, toSI } from '@frank-gauge/core';
+import { blowerOfClass, newShop } from '@frank-gauge/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { nanoid } from 'nanoid';
 import Link from 'next/link';
@@ -23,13 +23,9 @@ export function ShopsView() {
   useEffect(() => void emptyBin(new Date()), []);
 
   const create = async (name: string, units: 'us' | 'metric') => {
-    const curve = estimatedCurve(
-      toSI(12, 'in'),
-      toSI(3450, 'rpm'),
-      toSI(1050, 'cfm'),
-      STANDARD_DENSITY,
-    );
-    const id = await addShop(newShop(nanoid(12), name, units, curve));
+    const shop = newShop(nanoid(12), name, units, []);
+    shop.collector.blower = blowerOfClass('two', units);
+    const id = await addShop(shop);
     router.push(`/shop/${id}/floor`);
   };
   const readFiles = async (files: FileList | null) => {

@@ -2,9 +2,9 @@
 
 import {
   formatShort,
-  LEAKAGE_CLASSES,
   SEPARATORS,
   type Shop,
+  SLIP_JOINT_GAP,
   type UnitSystem,
 } from '@frank-gauge/core';
 import { exhaustWord } from '@/words/part-words';
@@ -15,7 +15,7 @@ import { ExhaustFields } from '../../parts/exhaust-fields';
 import { OpeningLine } from '../../parts/opening-line';
 import { SeparatorFields } from '../../parts/separator-fields';
 import { LeakFields } from './leak-fields';
-import { CLASSES, SEALING } from './sealing-classes';
+import { sealingName } from './sealing-classes';
 import { SiteFields } from './site-fields';
 
 /** The collector's parts and the site, a line each, opening to their fields. */
@@ -78,11 +78,16 @@ export function CollectorLines() {
 /** The shop's seams, and what else is believed to be open. */
 function leaksWords(shop: Shop, system: UnitSystem): string {
   const { sealing, joints, holes, pressureSide } = shop.condition;
-  const known = CLASSES.find((name) => LEAKAGE_CLASSES[name] === sealing.usual);
   const more = [
-    ...(joints.usual > 0 ? [`${formatShort(joints.usual, 'roughness', system)} gaps`] : []),
+    ...(joints.usual > 0
+      ? [
+          joints.usual === SLIP_JOINT_GAP
+            ? 'slip joints not taped'
+            : `${formatShort(joints.usual, 'roughness', system)} gaps`,
+        ]
+      : []),
     ...(holes.length > 0 ? [`${holes.length} open`] : []),
     ...(pressureSide.area > 0 ? ['▼ blower side'] : []),
   ];
-  return [known ? SEALING[known] : `class ${sealing.usual}`, ...more].join(', ');
+  return [sealingName(sealing.usual), ...more].join(', ');
 }

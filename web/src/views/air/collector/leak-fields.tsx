@@ -1,19 +1,27 @@
 'use client';
 
-import { formatShort, LEAKAGE_CLASSES } from '@frank-gauge/core';
+import { formatShort, LEAKAGE_CLASSES, SLIP_JOINT_GAP } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { editCollector } from '../../parts/edit-collector';
 import { FieldLine, Line } from '../../parts/line';
-import { CLASSES, SEALING } from './sealing-classes';
+import { SEALING_OPTIONS, sealingOf } from './sealing-classes';
 
 const OWN = 'own';
+
+/** Ways joints are closed, with the gap all around each that they leave, m. */
+const JOINTS = [
+  { value: 'closed', label: 'taped, sealed or gasketed', gap: 0 },
+  { value: 'slip', label: 'slip joints, not taped: an estimate', gap: SLIP_JOINT_GAP },
+] as const;
+
+const jointStyle = (gap: number) => JOINTS.find((style) => style.gap === gap)?.value ?? OWN;
 
 /** What is believed of the whole shop's leaks: runs may differ, each in its own details. */
 export function LeakFields() {
   const { shop, now, system } = useSolvedShop();
   const { sealing, joints, pressureSide } = shop.condition;
-  const known = CLASSES.find((name) => LEAKAGE_CLASSES[name] === sealing.usual);
+  const known = sealingOf(sealing.usual);
   const blownOut = now.kind === 'solved' ? now.blower.outletLeak : 0;
   return (
     <>
@@ -22,16 +30,13 @@ export function LeakFields() {
           label="How tight the shop’s seams are"
           value={known ?? OWN}
           options={[
-            ...CLASSES.map((value) => ({
-              value,
-              label: `${SEALING[value]}, class ${LEAKAGE_CLASSES[value]}`,
-            })),
+            ...SEALING_OPTIONS,
             { value: OWN, label: `own figure: class ${sealing.usual}` },
           ]}
           onChange={(value) => {
             if (value === OWN) return;
             editCollector('seams of the shop', ({ condition }) => {
-              condition.sealing.usual = LEAKAGE_CLASSES[value];
+              condition.sealing.usual = LEAKAGE_CLASSES[value].leakageClass;
             });
           }}
         />
@@ -49,6 +54,23 @@ export function LeakFields() {
           })
         }
       />
+      <Line label="joints">
+        <Choice
+          label="How the shop’s joints are closed"
+          value={jointStyle(joints.usual)}
+          options={[
+            ...JOINTS.map(({ value, label }) => ({ value, label })),
+            { value: OWN, label: 'own figure for the gap' },
+          ]}
+          onChange={(value) => {
+            const gap = JOINTS.find((style) => style.value === value)?.gap;
+            if (gap === undefined) return;
+            editCollector('joints of the shop', ({ condition }) => {
+              condition.joints.usual = gap;
+            });
+          }}
+        />
+      </Line>
       <FieldLine
         line="gap at joints"
         label="Gap around every joint"

@@ -14,7 +14,7 @@ const FRICTION: Record<Method['friction'], string> = {
 const nameOf = ({ friction, junctions }: Method): string =>
   friction === 'equivalentFeet'
     ? FRICTION[friction]
-    : `${FRICTION[friction]}, ${junctions === 'momentum' ? 'momentum' : 'handbook wyes'}`;
+    : `${FRICTION[friction]}, ${junctions === 'momentum' ? 'momentum' : 'fixed coefficients'}`;
 
 /** What the selected drop gets by every school: how much the choice of one matters here. */
 export function MethodSpread() {

@@ -76,7 +76,7 @@ export function SiteFields() {
           value={rules.junctions}
           options={[
             { value: 'momentum', label: 'by momentum (Idelchik)' },
-            { value: 'handbook', label: 'by the handbook’s table (ACGIH)' },
+            { value: 'handbook', label: 'fixed branch coefficients (ACGIH table)' },
           ]}
           onChange={(value) =>
             editCollector('how wyes are reckoned', (own) => {

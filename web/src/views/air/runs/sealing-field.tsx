@@ -5,7 +5,7 @@ import { edit } from '@/store/shop-session';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { Line, ShopQuantity } from '../../parts/line';
-import { CLASSES, SEALING } from '../collector/sealing-classes';
+import { SEALING_OPTIONS, sealingName, sealingOf } from '../collector/sealing-classes';
 import { editRun } from './edit-runs';
 
 const USUAL = 'usual';
@@ -15,8 +15,7 @@ export function SealingField({ run }: { readonly run: Run }) {
   const { shop } = useSolvedShop();
   const { sealing } = shop.condition;
   const own = sealing.runs.find((entry) => entry.run === run.id);
-  const known = CLASSES.find((name) => LEAKAGE_CLASSES[name] === own?.leakageClass);
-  const usual = CLASSES.find((name) => LEAKAGE_CLASSES[name] === sealing.usual);
+  const known = sealingOf(own?.leakageClass);
   return (
     <>
       <Line label="seams, as found">
@@ -26,12 +25,9 @@ export function SealingField({ run }: { readonly run: Run }) {
           options={[
             {
               value: USUAL,
-              label: `as the shop’s: ${usual ? SEALING[usual] : `class ${sealing.usual}`}`,
+              label: `as the shop’s: ${sealingName(sealing.usual)}`,
             },
-            ...CLASSES.map((value) => ({
-              value,
-              label: `${SEALING[value]}, class ${LEAKAGE_CLASSES[value]}`,
-            })),
+            ...SEALING_OPTIONS,
           ]}
           onChange={(value) =>
             edit(`seams of ${run.name}`, ({ condition }) => {
@@ -41,7 +37,7 @@ export function SealingField({ run }: { readonly run: Run }) {
               if (value === USUAL) return;
               condition.sealing.runs.push({
                 run: run.id,
-                leakageClass: LEAKAGE_CLASSES[value],
+                leakageClass: LEAKAGE_CLASSES[value].leakageClass,
                 origin: { kind: 'assumed' },
               });
             })

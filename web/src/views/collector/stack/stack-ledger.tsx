@@ -6,8 +6,8 @@ import {
   type Conflict,
   formatShort,
   GRAVITY,
-  LIFT_BY_ONE,
   stackMasses,
+  suctionStrength,
 } from '@frank-gauge/core';
 import type { ReactNode } from 'react';
 import { tellConflict } from '@/words/conflict-words';
@@ -30,6 +30,7 @@ export function StackLedger() {
     <>
       <h2 className="text-[18px]">What it takes</h2>
       <Figures />
+      <Suction />
       <h2 className="pt-4 text-[18px]">What to look at</h2>
       {conflicts.length === 0 ? (
         <p className="pt-1">
@@ -107,7 +108,7 @@ function Figures() {
       <Figure name="blower to lift">
         {mass(masses.blower)};{' '}
         {parts.stack.people === 1 ? 'one lifts' : `${parts.stack.people} lift`}{' '}
-        {mass(LIFT_BY_ONE * parts.stack.people)}
+        {mass(masses.byPeople)}
       </Figure>
       {parts.stack.mount.kind === 'wall' && (
         <Figure name="upper screws">
@@ -115,6 +116,48 @@ function Figures() {
         </Figure>
       )}
     </dl>
+  );
+}
+
+/** What bin and pipes stand, against the most this blower pulls. */
+function Suction() {
+  const { shop, system } = useSolvedShop();
+  const { parts } = useCollector();
+  const { shutOff, weakestPipe, bin } = suctionStrength(shop, parts);
+  const pressure = (value: number) => formatShort(value, 'pressure', system);
+  const run = shop.ducts.runs.find(({ id }) => id === weakestPipe?.run);
+  const isFlat = parts.stack.bin.shape === 'square';
+  const stands = (value: number) => (
+    <>
+      {value < shutOff && (
+        <span className="text-starved-text">
+          <span aria-hidden>▼ </span>
+          <span className="sr-only">gives way: </span>
+        </span>
+      )}
+      about {pressure(value)}
+    </>
+  );
+  return (
+    <>
+      <h2 className="pt-4 text-[18px]">Under suction</h2>
+      <dl className="pt-1">
+        <Figure name="blower, every gate shut">{pressure(shutOff)}</Figure>
+        {weakestPipe && run && (
+          <Figure name={`collapses first: ${run.name}`}>{stands(weakestPipe.pressure)}</Figure>
+        )}
+        {bin.map(({ name, pressure: value }) => (
+          <Figure key={name} name={name}>
+            {stands(value)}
+          </Figure>
+        ))}
+      </dl>
+      <p className="pt-1 text-[14px] text-quiet">
+        {bin.length > 0 &&
+          `What a ${isFlat ? 'flat-sided' : 'round'} bin of this size stands, by its wall. ${isFlat ? 'Thin flat sides are sucked in: fit a relief valve. ' : ''}`}
+        Estimates, for sound walls; dents make them less.
+      </p>
+    </>
   );
 }
 

@@ -44,9 +44,9 @@ export function GlanceRows({ contenders }: Contenders) {
         label="current, of its breaker"
         cell={({ load }) =>
           load && (
-            <span className={load.isCircuitSmall ? 'text-starved-text' : ''}>
-              {load.isCircuitSmall && <span className="block">▼ small circuit</span>}
-              {write(load.current, 'current')} of {write(load.breaker, 'current')}
+            <span className={load.circuit.isSmall ? 'text-starved-text' : ''}>
+              {load.circuit.isSmall && <span className="block">▼ small circuit</span>}
+              {write(load.current, 'current')} of {write(load.circuit.breaker, 'current')}
             </span>
           )
         }

@@ -1,0 +1,16 @@
+import { airAtSite } from '../air/air-at-site';
+import type { Shop } from '../shop/schema';
+import { exhaustOfShop } from './assemble/exhaust-of-shop';
+import { NO_CHANGE, type View } from './assemble/setting';
+import { exhaustInto } from './exhaust-law';
+
+/**
+ * Static pressure in Pa that a shop's filter, or its way outdoors, asks of the blower at `flow` (m³/s),
+ * no matter what feeds the blower. As found unless told otherwise.
+ */
+export function outletPressure(shop: Shop, flow: number, view: View = 'found'): number {
+  const air = airAtSite(shop.shop.site);
+  const out = { pressure: 0, slope: 0, leak: 0 };
+  exhaustInto(out, exhaustOfShop({ shop, view, factors: NO_CHANGE }, air.density), flow, air);
+  return out.pressure;
+}
