@@ -69,7 +69,7 @@ export { GRADE_BANDS, GRADE_IDS, type GradeId } from './collector/filter-grade';
 export { type CurveValue, curveInto, monotoneCurve } from './collector/monotone-curve';
 export { PLUG_IDS, PLUGS, type PlugId, TRIP_IDS, TRIPS, type TripId } from './collector/plug';
 export { SEPARATOR_KINDS, SEPARATORS } from './collector/separator';
-export { HOSE_IDS, HOSES } from './duct/hose';
+export { HOSE_IDS, HOSES, hoseMultiplier } from './duct/hose';
 export { LEAKAGE_CLASSES, SLIP_JOINT_GAP } from './duct/leakage';
 export { PIPE_IDS, PIPES } from './duct/pipes';
 export { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';

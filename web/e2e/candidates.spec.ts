@@ -45,9 +45,11 @@ test('a cyclone held against one stage: what it costs in air, before any money i
   await expect(page.getByRole('columnheader', { name: 'One stage' })).toBeVisible();
   const two = await gets(page, 'Planer', 0);
   const one = await gets(page, 'Planer', 1);
-  expect(one).toBeGreaterThan(two * 1.1);
+  expect(one).toBeGreaterThan(two * 1.03);
   const row = page.getByRole('row', { name: /^Planer/ });
-  await expect(row).toContainText(`+${one - two}`);
+  // Each is rounded by itself, and so is their difference.
+  const gain = Number(/\+(\d+)/.exec((await row.textContent()) ?? '')?.[1]);
+  expect(Math.abs(gain - (one - two))).toBeLessThanOrEqual(1);
   await expect(page.getByRole('row', { name: /bin gets of the dust/ })).toContainText('0 %');
 });
 
@@ -106,7 +108,7 @@ test('a cyclone put into a one-stage shop: what it costs in air is read before i
   await page.getByLabel('Kind of separator').selectOption({ label: 'Cyclone' });
   const without = await gets(page, 'Planer', 0);
   const cost = without - (await gets(page, 'Planer', 1));
-  expect(cost).toBeGreaterThan(0.09 * without);
+  expect(cost).toBeGreaterThan(0.03 * without);
   await expect(page.getByRole('row', { name: /^Planer/ })).toContainText(`−${cost}`);
   await expect(page.getByRole('row', { name: /bin gets of the dust/ })).toContainText('97 %');
 });
@@ -119,10 +121,11 @@ test('a true 2 hp motor on a 15 A circuit is flagged, at its fields and in the t
   await page.getByLabel('Voltage of the motor').fill('120');
   await page.getByLabel('Rating of the breaker').fill('15');
   await expect(page.getByText('▼ small circuit')).toBeVisible();
-  // 24 A at 115 V, 23 at 120; the circuit carries 125 % of it.
+  // 24 A at 110–120 V by the code's table; conductors carry 125 % of it, its breaker up to 250 %.
   await expect(
-    page.getByText(/Its circuit should carry 29 A \(125 %\), and carries 15 A/),
+    page.getByText(/Its conductors should carry 30 A \(125 % of full load\)/),
   ).toBeVisible();
+  await expect(page.getByText(/the breaker may be rated up to 60 A/)).toBeVisible();
   await expect(page.getByText(/the plug is for another voltage/)).toBeVisible();
   await page.getByLabel('How the motor is connected').selectOption({ label: '15 A, 120 V' });
   await expect(page.getByText(/the plug carries 12 A for hours/)).toBeVisible();

@@ -6,10 +6,10 @@ test('one stage instead of two: what the cyclone costs in air', async ({ page })
   await page.getByRole('button', { name: /^Separator/ }).click();
   await page.getByLabel('Kind of separator').selectOption({ label: 'None, one stage' });
   const without = await flowOf(page, 'Planer');
-  expect(without).toBeGreaterThan(before * 1.1);
+  expect(without).toBeGreaterThan(before * 1.03);
   await page.getByLabel('Kind of separator').selectOption({ label: 'Slotted baffle in a drum' });
   expect(await flowOf(page, 'Planer')).toBeLessThan(before);
-  await expect(page.getByText('usual 8–12; until measured, an estimate')).toBeVisible();
+  await expect(page.getByText('usual 7–12; until measured, an estimate')).toBeVisible();
 });
 
 test('a filter of no area is refused; outdoors comes with its caution', async ({ page }) => {
@@ -55,7 +55,7 @@ test('a tee takes more than a wye; tighter joints and fewer elbows give it back'
   expect(straight).toBeGreaterThan(tee);
   await page
     .getByLabel('How tight its seams are')
-    .selectOption({ label: 'unsealed joints, class 30' });
+    .selectOption({ label: 'unsealed, class 30, an estimate' });
   expect(await flowOf(page, 'Drum sander')).toBeLessThanOrEqual(straight);
   await page.getByRole('button', { name: '+ elbow' }).click();
   await page.getByLabel('Number of elbows').last().fill('1.5');

@@ -2,7 +2,7 @@ import { DOOR_DEPTH } from '../floor/room-outline';
 import { STANDING_ROOM } from '../floor/standing';
 import { MACHINE_KINDS } from '../shop/machine-kinds';
 import { LIMITS } from '../verdict/findings/limits';
-import { DOUBT } from '../verdict/flow-uncertainty';
+import { DOUBT, FITTED_SEPARATOR_DOUBT } from '../verdict/flow-uncertainty';
 import { airAndDuct } from './air-and-duct';
 import type { CoefficientGroup } from './coefficient';
 import { collector } from './collector';
@@ -66,12 +66,20 @@ export const coefficientGroups = (): CoefficientGroup[] => [
     title: 'Doubt',
     about: 'how far each kind of number may be off, 95 times in 100: what every ± is made of',
     source: 'modelling defaults, until readings say more',
-    coefficients: Object.entries(DOUBT).map(([name, value]) => ({
-      name: `${name.charAt(0).toUpperCase()}${name.slice(1)}`,
-      value,
-      kind: 'ratio',
-      origin: 'estimate',
-    })),
+    coefficients: [
+      ...Object.entries(DOUBT).map(([name, value]) => ({
+        name: `${name.charAt(0).toUpperCase()}${name.slice(1)}`,
+        value,
+        kind: 'ratio' as const,
+        origin: 'estimate' as const,
+      })),
+      {
+        name: 'Separator, fitted to readings',
+        value: FITTED_SEPARATOR_DOUBT,
+        kind: 'ratio',
+        origin: 'estimate',
+      },
+    ],
   },
   ...ductsOnTheFloor(),
 ];

@@ -12,11 +12,19 @@ export const DOUBT: Factors = {
   entries: 0.3,
   fittings: 0.2,
   friction: 0.1,
-  separator: 0.25,
+  separator: 0.4,
   filter: 0.2,
   leaks: 0.5,
   blower: 0.05,
 };
+
+/** The same of a separator's loss that was fitted to readings before and after it. */
+export const FITTED_SEPARATOR_DOUBT = 0.15;
+
+const doubtOf = (kind: DoubtKind, { collector }: Shop): number =>
+  kind === 'separator' && collector.separator.origin.kind === 'fitted'
+    ? FITTED_SEPARATOR_DOUBT
+    : DOUBT[kind];
 
 /** Numbers every drop shares: where they are off, all drops are off the same way. */
 export const SHARED_DOUBTS = ['separator', 'filter', 'leaks', 'blower'] as const;
@@ -40,7 +48,7 @@ export function flowChanges(
   const change = (kind: DoubtKind): number => {
     if (base.kind !== 'solved') return 0;
     // Raising the blower's pressure could push it past its curve; lowering tells as much.
-    const doubt = kind === 'blower' ? -DOUBT[kind] : DOUBT[kind];
+    const doubt = kind === 'blower' ? -doubtOf(kind, shop) : doubtOf(kind, shop);
     const factors = { ...NO_CHANGE, [kind]: 1 + doubt };
     const solved = solveTree(shop, tree, { ...options, factors }, base.state);
     const flow = ({ airIn }: typeof base) => airIn.get(run)?.[0]?.flowIn ?? 0;

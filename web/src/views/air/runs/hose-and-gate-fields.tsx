@@ -1,6 +1,6 @@
 'use client';
 
-import { HOSE_IDS, HOSES, type Run } from '@frank-gauge/core';
+import { HOSE_IDS, HOSES, hoseMultiplier, type Run } from '@frank-gauge/core';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { DiameterLine, FieldLine, Line } from '../../parts/line';
@@ -40,8 +40,8 @@ export function HoseFields({ run }: { readonly run: Run }) {
         }
       />
       <FieldLine
-        line="hose, bunched by"
-        label="How far the hose is bunched up"
+        line="hose compression"
+        label="Hose compression"
         value={hose.compression}
         kind="ratio"
         min={0}
@@ -52,6 +52,13 @@ export function HoseFields({ run }: { readonly run: Run }) {
           })
         }
       />
+      {hose.compression > 0 && (
+        <p className="text-[14px] text-quiet">
+          Its friction counts {hoseMultiplier(hose.compression, hose.diameter).toFixed(1)} times
+          that of stretched hose: measured on building flex of 6 to 16 in., an estimate for shop
+          hose.
+        </p>
+      )}
     </>
   );
 }

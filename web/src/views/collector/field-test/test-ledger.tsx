@@ -43,8 +43,9 @@ export function TestLedger({ test, fit }: Props) {
             <strong className="font-semibold">
               {writeNumber(middle.pressure, STYLES[system].pressure)} ± {pressure(middle.doubt)}
             </strong>
-            ; free, it would move about {flow(curve.freeFlow)}, though beyond {flow(curve.tested)}{' '}
-            nothing was read.
+            ; it would make no pressure at about {flow(curve.freeFlow)}, though beyond{' '}
+            {flow(curve.tested)} nothing was read. With nothing attached it moves less than that:
+            its open inlet and its filter take pressure too.
           </p>
           <p className="pt-1 text-[14px] text-quiet">
             It falls by the flow to the power {curve.exponent.toFixed(2)}

@@ -5,9 +5,12 @@ import {
   bracketLoad,
   type Conflict,
   formatShort,
+  fromSI,
   GRAVITY,
+  STYLES,
   stackMasses,
   suctionStrength,
+  toSI,
 } from '@frank-gauge/core';
 import type { ReactNode } from 'react';
 import { tellConflict } from '@/words/conflict-words';
@@ -125,6 +128,10 @@ function Suction() {
   const { parts } = useCollector();
   const { shutOff, weakestPipe, bin } = suctionStrength(shop, parts);
   const pressure = (value: number) => formatShort(value, 'pressure', system);
+  // Two figures: no wall is known better.
+  const { unit } = STYLES[system].pressure;
+  const roughly = (value: number) =>
+    pressure(toSI(Number(fromSI(value, unit).toPrecision(2)), unit));
   const run = shop.ducts.runs.find(({ id }) => id === weakestPipe?.run);
   const isFlat = parts.stack.bin.shape === 'square';
   const stands = (value: number) => (
@@ -135,7 +142,7 @@ function Suction() {
           <span className="sr-only">gives way: </span>
         </span>
       )}
-      about {pressure(value)}
+      about {roughly(value)}
     </>
   );
   return (
@@ -144,7 +151,9 @@ function Suction() {
       <dl className="pt-1">
         <Figure name="blower, every gate shut">{pressure(shutOff)}</Figure>
         {weakestPipe && run && (
-          <Figure name={`collapses first: ${run.name}`}>{stands(weakestPipe.pressure)}</Figure>
+          <Figure name="weakest pipe">
+            {run.name}, {stands(weakestPipe.pressure)}
+          </Figure>
         )}
         {bin.map(({ name, pressure: value }) => (
           <Figure key={name} name={name}>
