@@ -1,4 +1,5 @@
-import { solveTree } from '../network/solve-shop';
+import { networksByGates } from '../network/assemble/networks-by-gates';
+import { solveOperatingPoint } from '../network/operating-point';
 import type { Compared, ComparedReading } from '../reading/compare-reading';
 import type { Reading, Shop } from '../shop/schema';
 import type { DuctTree } from '../shop/topology';
@@ -47,9 +48,10 @@ const TRIAL_LOADING = 1.5;
 
 /**
  * Which run do the shortfalls share? An opening in a run draws air whichever gate stands open, so
- * it lowers every drop, but each by its own amount, and that pattern is its mark. For every run the
- * shop is solved with a trial opening there, with the gates of each reading; so is a more heavily
- * loaded filter, for the collector. The pattern that explains most of the readings' shortfall (ln
+ * it lowers every drop, but each by its own amount, and that pattern is its mark. It is the derivative
+ * of each reading's flow by an opening in each run, which one adjoint pass a reading gives for all runs;
+ * so is a more heavily loaded filter's, for the collector. The size of the opening named first is
+ * corrected by solving the shop with it. The pattern that explains most of the readings' shortfall (ln
  * of measured over predicted) by generalised least squares is named if it explains enough, with
  * those that explain nearly as much.
  *
@@ -65,13 +67,13 @@ export function sharedShortfall(
   const measured = latestOfEachDrop(tree, compared);
   if (measured.length < 2) return { kind: 'too few', drops: measured.length };
 
-  const ratios = measured.map(({ result }) => Math.log(result.measured.flow / result.predicted));
+  const ratios = lnRatios(measured);
   const lower = cholesky(covariance(measured));
   const r = whiten(lower, ratios);
-  const fitted = trials(shop, tree).map(({ suspect, changed }) => {
-    const pattern = measured.map((one) => patternOf(changed, tree, one));
-    return { suspect, ...fitPattern(r, whiten(lower, pattern)) };
-  });
+  const fitted = patterns(tree, measured).map(({ suspect, ofDrops }) => ({
+    suspect,
+    ...fitPattern(r, whiten(lower, ofDrops)),
+  }));
   const plausible = fitted
     .filter(({ amount, explains }) => amount > 0 && explains > 0)
     .sort((a, b) => b.explains - a.explains);
@@ -88,12 +90,20 @@ export function sharedShortfall(
       couldShow: 1 - Math.exp(-Math.sqrt(CONVINCING) * sigma),
     };
   }
-  const [first, ...others] = plausible
+  // First order tells which to look at; how openings really act tells these few apart.
+  const named = plausible
     .filter(({ explains }) => explains > Math.max(CONVINCING / 2, best.explains - AS_GOOD))
-    .map(({ suspect, amount }) => scaled(suspect, amount));
+    .map(({ suspect, amount, explains }) => ({ suspect: scaled(suspect, amount), explains }));
+  const looked = named
+    .slice(0, MOST_CORRECTED)
+    .map((each) => corrected(shop, tree, measured, lower, each))
+    .sort((a, b) => b.explains - a.explains);
+  const [first, ...others] = [...looked, ...named.slice(MOST_CORRECTED)].map(
+    ({ suspect }) => suspect,
+  );
   return {
     kind: 'shared',
-    suspects: [first ?? best.suspect, ...others],
+    suspects: [first ?? scaled(best.suspect, best.amount), ...others],
     drops: measured
       .map(({ result }, i) => ({ drop: result.drop.id, shortfall: 1 - Math.exp(ratios[i] ?? 0) }))
       .sort((a, b) => b.shortfall - a.shortfall),
@@ -124,11 +134,17 @@ function covariance(measured: readonly Measured[]): Matrix {
   return measured.map((a, i) =>
     measured.map((b, j) => {
       const shared = SHARED_DOUBTS.reduce(
-        (sum, kind) => sum + share(a, a.result.changes[kind]) * share(b, b.result.changes[kind]),
+        (sum, kind) =>
+          sum +
+          share(a, a.result.sensitivities.changes[kind]) *
+            share(b, b.result.sensitivities.changes[kind]),
         0,
       );
       if (i !== j) return shared;
-      const own = OWN_DOUBTS.reduce((sum, kind) => sum + share(a, a.result.changes[kind]) ** 2, 0);
+      const own = OWN_DOUBTS.reduce(
+        (sum, kind) => sum + share(a, a.result.sensitivities.changes[kind]) ** 2,
+        0,
+      );
       const { measured: reading } = a.result;
       const doubt = reading.kind === 'value' ? reading.doubt : 0;
       return shared + own + share(a, doubt) ** 2;
@@ -136,35 +152,85 @@ function covariance(measured: readonly Measured[]): Matrix {
   );
 }
 
-interface Trial {
+/** What a suspect does to the drops that were read: ln of each flow, for one unit of it. */
+interface Pattern {
   readonly suspect: Suspect;
-  readonly changed: Shop;
+  readonly ofDrops: readonly number[];
 }
 
-function trials(shop: Shop, tree: DuctTree): Trial[] {
-  const { condition } = shop;
-  const origin = { kind: 'assumed' } as const;
-  const inRuns = tree.upstreamFirst.map(({ id: run }): Trial => {
-    const holes = [...condition.holes, { run, area: TRIAL_AREA, origin }];
-    return {
+/** Every run with an opening of one trial size, and a filter half as loaded again, to first order. */
+function patterns(tree: DuctTree, measured: readonly Measured[]): Pattern[] {
+  const inRuns = tree.upstreamFirst.map(
+    ({ id: run }): Pattern => ({
       suspect: { kind: 'run', run, area: TRIAL_AREA },
-      changed: { ...shop, condition: { ...condition, holes } },
-    };
-  });
-  const value = condition.filterLoading.value * TRIAL_LOADING;
-  const filterLoading = { value, origin };
-  const loaded: Trial = {
+      ofDrops: measured.map(
+        ({ result }) => (TRIAL_AREA * result.sensitivities.byOpening(run)) / result.predicted,
+      ),
+    }),
+  );
+  const loaded: Pattern = {
     suspect: { kind: 'collector' },
-    changed: { ...shop, condition: { ...condition, filterLoading } },
+    ofDrops: measured.map(
+      ({ result }) => ((TRIAL_LOADING - 1) * result.sensitivities.byLoading) / result.predicted,
+    ),
   };
   return [...inRuns, loaded];
 }
 
-/** ln of a drop's flow with the trial change over its flow without, gates as in the reading. */
-function patternOf(changed: Shop, tree: DuctTree, { reading, result }: Measured): number {
-  const openGates = new Set(reading.openGates);
-  const solved = solveTree(changed, tree, { view: 'found', openGates });
-  if (solved.kind !== 'solved') return 0;
-  const flow = solved.airIn.get(result.drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
-  return flow > 0 ? Math.log(flow / result.predicted) : 0;
+/** Suspects that are looked at more closely, and rounds of correcting each one's size. */
+const MOST_CORRECTED = 4;
+const ROUNDS = 2;
+
+interface Weighed {
+  readonly suspect: Suspect;
+  /** χ² it explains. */
+  readonly explains: number;
 }
+
+/**
+ * An opening's size and what it explains, corrected for how openings really act, which is less than in
+ * proportion: the shop is solved with it, and it grows or shrinks by what the readings still lack.
+ */
+function corrected(
+  shop: Shop,
+  tree: DuctTree,
+  measured: readonly Measured[],
+  lower: Matrix,
+  { suspect, explains }: Weighed,
+): Weighed {
+  if (suspect.kind !== 'run') return { suspect, explains };
+  const ratios = whiten(lower, lnRatios(measured));
+  let { area } = suspect;
+  let explained = explains;
+  for (let round = 0; round < ROUNDS; round++) {
+    const pattern = openedBy(shop, tree, measured, suspect.run, area);
+    const fit = fitPattern(ratios, whiten(lower, pattern));
+    if (!(fit.amount > 0) || !Number.isFinite(fit.amount)) break;
+    area *= fit.amount;
+    explained = fit.explains;
+  }
+  return { suspect: { ...suspect, area }, explains: explained };
+}
+
+/** ln of each measured drop's flow with an opening in a run over its flow without. */
+function openedBy(
+  shop: Shop,
+  tree: DuctTree,
+  measured: readonly Measured[],
+  run: string,
+  area: number,
+): number[] {
+  const hole = { run, area, origin: { kind: 'assumed' } as const };
+  const condition = { ...shop.condition, holes: [...shop.condition.holes, hole] };
+  const networkOf = networksByGates({ ...shop, condition }, tree, { view: 'found' });
+  return measured.map(({ reading, result }) => {
+    const compiled = networkOf(new Set(reading.openGates));
+    const solved = solveOperatingPoint(compiled);
+    const own = compiled.ofRun.get(result.drop.path[0]?.id ?? '')?.[0] ?? -1;
+    const flow = solved.kind === 'converged' ? (solved.state.qUp[own] ?? 0) : 0;
+    return flow > 0 ? Math.log(flow / result.predicted) : 0;
+  });
+}
+
+const lnRatios = (measured: readonly Measured[]): number[] =>
+  measured.map(({ result }) => Math.log(result.measured.flow / result.predicted));

@@ -139,6 +139,30 @@ function leadIn(compiled: CompiledNetwork, imposed: number | null): Solved {
   return reached;
 }
 
+/** A network's equations (2) to (4) and the blower's, linearised at a solution. */
+export interface Linearised
+  extends Pick<Residuals, 'lUp' | 'lDown' | 'leakP' | 'leakQ' | 'jQ' | 'jM' | 'blowerSlope'> {
+  readonly qDown: Float64Array;
+}
+
+/** Linearises a network where it is solved; what it answers is a copy, and stays. */
+export function linearise(compiled: CompiledNetwork, at: NetworkState): Linearised {
+  const { unknowns, residuals } = workspaceFor(compiled.count);
+  startFrom(unknowns, at);
+  evaluate(compiled, unknowns, residuals, { imposed: null, momentum: 1 });
+  const own = (array: Float64Array) => array.slice(0, compiled.count);
+  return {
+    lUp: own(residuals.lUp),
+    lDown: own(residuals.lDown),
+    leakP: own(residuals.leakP),
+    leakQ: own(residuals.leakQ),
+    jQ: own(residuals.jQ),
+    jM: own(residuals.jM),
+    blowerSlope: residuals.blowerSlope,
+    qDown: at.qDown,
+  };
+}
+
 /** What is solved: a blower that moves so much whatever it takes, and how much junctions count. */
 interface Task {
   readonly imposed: number | null;

@@ -66,6 +66,8 @@ export interface AirByRun {
 export interface ShopSolution {
   readonly kind: 'solved';
   readonly tree: DuctTree;
+  /** The network it is the solution of, laid out as it was solved. */
+  readonly compiled: CompiledNetwork;
   readonly network: Network;
   /** To start a next solve from. */
   readonly state: NetworkState;
@@ -121,6 +123,7 @@ export function solveCompiled(
   return {
     kind: 'solved',
     tree,
+    compiled,
     network,
     state,
     iterations,

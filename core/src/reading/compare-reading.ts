@@ -1,9 +1,11 @@
 import { type Air, airAtSite } from '../air/air-at-site';
 import { PIPES } from '../duct/pipes';
-import { solveTree } from '../network/solve-shop';
+import { networksByGates } from '../network/assemble/networks-by-gates';
+import type { CompiledNetwork } from '../network/compiled-network';
+import { solveCompiled } from '../network/solve-shop';
 import type { Reading, Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
-import { type DoubtKind, flowChanges } from '../verdict/flow-uncertainty';
+import { type DropSensitivities, dropSensitivities } from '../verdict/flow-uncertainty';
 import { type MeasuredFlow, measuredFlow } from './measured-flow';
 
 /** A reading held against what the model predicts with the same gates open. m³/s, 95 %. */
@@ -14,8 +16,8 @@ export type Compared =
       readonly measured: MeasuredFlow;
       readonly predicted: number;
       readonly predictedDoubt: number;
-      /** What that doubt is made of. */
-      readonly changes: Readonly<Record<DoubtKind, number>>;
+      /** What that doubt is made of, and how the prediction moves with openings and with a loaded filter. */
+      readonly sensitivities: DropSensitivities;
       /** measured − predicted; null for a lower bound below the prediction: it says nothing. */
       readonly difference: number | null;
       readonly differenceDoubt: number;
@@ -34,8 +36,7 @@ export interface ComparedReading {
 interface Prediction {
   readonly drop: Drop;
   readonly air: Air;
-  readonly flow: number;
-  readonly changes: Readonly<Record<DoubtKind, number>>;
+  readonly sensitivities: DropSensitivities;
 }
 
 /**
@@ -48,28 +49,30 @@ export function compareReadings(
   readings: readonly Reading[],
 ): ComparedReading[] {
   const predictions = new Map<string, Prediction | null>();
+  const networkOf = networksByGates(shop, tree, { view: 'found' });
   return readings.map((reading) => {
     const key = [reading.node, ...[...reading.openGates].sort()].join('\n');
     let prediction = predictions.get(key);
     if (prediction === undefined) {
-      prediction = predict(shop, tree, reading);
+      prediction = predict(shop, tree, networkOf, reading);
       predictions.set(key, prediction);
     }
     return { reading, result: compare(shop, reading, prediction) };
   });
 }
 
-function predict(shop: Shop, tree: DuctTree, { node, openGates }: Reading): Prediction | null {
+function predict(
+  shop: Shop,
+  tree: DuctTree,
+  networkOf: (openGates: ReadonlySet<string>) => CompiledNetwork,
+  { node, openGates }: Reading,
+): Prediction | null {
   const drop = tree.drops.find(({ id }) => id === node);
-  const options = { view: 'found', openGates: new Set(openGates) } as const;
-  const solved = solveTree(shop, tree, options);
-  if (!drop || solved.kind !== 'solved') return null;
-  return {
-    drop,
-    air: solved.network.air,
-    flow: solved.airIn.get(drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0,
-    changes: flowChanges(shop, tree, drop, options),
-  };
+  if (!drop) return null;
+  const solved = solveCompiled(tree, networkOf(new Set(openGates)));
+  if (solved.kind !== 'solved') return null;
+  const sensitivities = dropSensitivities(shop, 'found', solved, drop);
+  return sensitivities && { drop, air: solved.network.air, sensitivities };
 }
 
 function compare(shop: Shop, reading: Reading, prediction: Prediction | null): Compared {
@@ -83,8 +86,9 @@ function compare(shop: Shop, reading: Reading, prediction: Prediction | null): C
   );
   if (!prediction) return { kind: 'no prediction', measured };
 
-  const { drop, flow: predicted, changes } = prediction;
-  const predictedDoubt = Math.hypot(...Object.values(changes));
+  const { drop, sensitivities } = prediction;
+  const predicted = sensitivities.flow;
+  const predictedDoubt = Math.hypot(...Object.values(sensitivities.changes));
   const doubt = measured.kind === 'value' ? measured.doubt : 0;
   const differenceDoubt = Math.hypot(doubt, predictedDoubt);
   const gap = measured.flow - predicted;
@@ -95,7 +99,7 @@ function compare(shop: Shop, reading: Reading, prediction: Prediction | null): C
     measured,
     predicted,
     predictedDoubt,
-    changes,
+    sensitivities,
     difference,
     differenceDoubt,
     isShown: difference !== null && Math.abs(difference) > differenceDoubt,

@@ -1,14 +1,16 @@
-import { type Factors, NO_CHANGE } from '../network/assemble/setting';
+import { holeLeakage } from '../duct/leakage';
+import type { View } from '../network/assemble/setting';
 import type { NetworkOptions } from '../network/assemble/shop-to-network';
-import { solveTree } from '../network/solve-shop';
+import { type ShopSolution, solveTree } from '../network/solve-shop';
 import type { Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
+import { type EstimateKind, sensitivities } from './flow-sensitivities';
 
 /**
  * How far each kind of number may be off, as a share, 95 times in 100: modelling estimates, until
  * readings say more. Coefficients marked standard still vary from one workshop's elbow to the next.
  */
-export const DOUBT: Factors = {
+export const DOUBT: Readonly<Record<EstimateKind, number>> = {
   entries: 0.3,
   fittings: 0.2,
   friction: 0.1,
@@ -31,48 +33,68 @@ export const SHARED_DOUBTS = ['separator', 'filter', 'leaks', 'blower'] as const
 /** Numbers each drop has for itself. */
 export const OWN_DOUBTS = ['entries', 'fittings', 'friction'] as const;
 
-export type DoubtKind = keyof Factors;
+export type DoubtKind = EstimateKind;
+
+/** How a drop's flow moves with what the model assumes, at one solution. */
+export interface DropSensitivities {
+  /** m³/s through its port. */
+  readonly flow: number;
+  /** By how much, in m³/s with its sign, when each kind of estimate is off by its doubt. */
+  readonly changes: Readonly<Record<DoubtKind, number>>;
+  /** For each m² of an opening in a run's pipe, m³/s for each m². */
+  readonly byOpening: (run: string) => number;
+  /** For a filter twice as loaded, m³/s. */
+  readonly byLoading: number;
+}
 
 /**
- * By how much a drop's predicted flow changes, in m³/s with its sign, when each kind of estimate is
- * off by its doubt: the shop is solved again for each. Zeros where the shop has no solution.
+ * A drop's flow in a solution, and its derivatives by everything estimated, from one adjoint pass.
+ * First order: doubts add as straight lines.
  */
-export function flowChanges(
+export function dropSensitivities(
   shop: Shop,
-  tree: DuctTree,
+  view: View,
+  { compiled, state }: Pick<ShopSolution, 'compiled' | 'state'>,
   drop: Drop,
-  options: NetworkOptions,
-): Record<DoubtKind, number> {
-  const run = drop.path[0]?.id ?? '';
-  const base = solveTree(shop, tree, options);
-  const change = (kind: DoubtKind): number => {
-    if (base.kind !== 'solved') return 0;
-    // Raising the blower's pressure could push it past its curve; lowering tells as much.
-    const doubt = kind === 'blower' ? -doubtOf(kind, shop) : doubtOf(kind, shop);
-    const factors = { ...NO_CHANGE, [kind]: 1 + doubt };
-    const solved = solveTree(shop, tree, { ...options, factors }, base.state);
-    const flow = ({ airIn }: typeof base) => airIn.get(run)?.[0]?.flowIn ?? 0;
-    return solved.kind === 'solved' ? flow(solved) - flow(base) : 0;
-  };
+): DropSensitivities | null {
+  const segment = compiled.ofRun.get(drop.path[0]?.id ?? '')?.[0];
+  if (segment === undefined) return null;
+  const answer = { kind: 'flow', segment } as const;
+  const of = sensitivities({ shop, view, compiled, state }, answer);
+  const change = (kind: DoubtKind): number => doubtOf(kind, shop) * of.byEstimate[kind];
+  const perArea = holeLeakage(1, compiled.network.air.density);
   return {
-    entries: change('entries'),
-    fittings: change('fittings'),
-    friction: change('friction'),
-    separator: change('separator'),
-    filter: change('filter'),
-    leaks: change('leaks'),
-    blower: change('blower'),
+    flow: state.qUp[segment] ?? 0,
+    changes: {
+      entries: change('entries'),
+      fittings: change('fittings'),
+      friction: change('friction'),
+      separator: change('separator'),
+      filter: change('filter'),
+      leaks: change('leaks'),
+      blower: change('blower'),
+    },
+    byOpening: (run) => {
+      const pipe = compiled.ofRun.get(run)?.at(-1);
+      return pipe === undefined ? 0 : of.byOpening(pipe, perArea);
+    },
+    byLoading: of.byEstimate.filter,
   };
 }
 
 /**
- * How far a drop's predicted flow may be off, in m³/s, 95 times in 100: the changes of
- * `flowChanges` added at right angles (law of propagation of uncertainty, GUM section 5, first
- * order, kinds taken as independent).
+ * How far a drop's predicted flow may be off, in m³/s, 95 times in 100: what each kind of estimate
+ * moves it by, added at right angles (law of propagation of uncertainty, GUM section 5, first order,
+ * kinds taken as independent). 0 where the shop has no solution.
  */
-export const flowUncertainty = (
+export function flowUncertainty(
   shop: Shop,
   tree: DuctTree,
   drop: Drop,
   options: NetworkOptions,
-): number => Math.hypot(...Object.values(flowChanges(shop, tree, drop, options)));
+): number {
+  const solved = solveTree(shop, tree, options);
+  if (solved.kind !== 'solved') return 0;
+  const own = dropSensitivities(shop, options.view, solved, drop);
+  return own ? Math.hypot(...Object.values(own.changes)) : 0;
+}
