@@ -2,6 +2,7 @@
 // quantity <- air <- duct, fitting, collector <- network <- verdict, leak, improve.
 // `shop` knows geometry, not air.
 const ROOMS = [
+  'catalogue',
   'quantity',
   'air',
   'duct',
@@ -24,19 +25,21 @@ const ROOMS = [
 
 /** What each room of the core may import from, besides itself. */
 const MAY_IMPORT = {
+  catalogue: [],
   quantity: [],
   air: ['quantity'],
-  duct: ['quantity', 'air'],
-  fitting: ['quantity', 'air'],
-  collector: ['quantity', 'air'],
-  shop: ['quantity'],
-  stack: ['quantity', 'collector', 'shop'],
+  duct: ['catalogue', 'quantity', 'air'],
+  fitting: ['catalogue', 'quantity', 'air'],
+  collector: ['catalogue', 'quantity', 'air'],
+  shop: ['catalogue', 'quantity'],
+  stack: ['catalogue', 'quantity', 'collector', 'shop'],
   noise: ['quantity'],
-  build: ['quantity', 'duct', 'shop'],
-  floor: ['quantity', 'shop', 'stack'],
-  layout: ['quantity', 'duct', 'shop', 'stack', 'floor'],
-  network: ['quantity', 'air', 'duct', 'fitting', 'collector', 'shop', 'layout'],
+  build: ['catalogue', 'quantity', 'duct', 'shop'],
+  floor: ['catalogue', 'quantity', 'shop', 'stack'],
+  layout: ['catalogue', 'quantity', 'duct', 'shop', 'stack', 'floor'],
+  network: ['catalogue', 'quantity', 'air', 'duct', 'fitting', 'collector', 'shop', 'layout'],
   verdict: [
+    'catalogue',
     'quantity',
     'air',
     'duct',
@@ -48,9 +51,10 @@ const MAY_IMPORT = {
     'layout',
     'network',
   ],
-  reading: ['quantity', 'air', 'duct', 'collector', 'shop', 'network', 'verdict'],
-  leak: ['quantity', 'air', 'duct', 'shop', 'network', 'verdict', 'reading'],
+  reading: ['catalogue', 'quantity', 'air', 'duct', 'collector', 'shop', 'network', 'verdict'],
+  leak: ['catalogue', 'quantity', 'air', 'duct', 'shop', 'network', 'verdict', 'reading'],
   source: [
+    'catalogue',
     'quantity',
     'air',
     'duct',
@@ -64,8 +68,28 @@ const MAY_IMPORT = {
     'layout',
     'verdict',
   ],
-  answer: ['air', 'fitting', 'collector', 'shop', 'layout', 'network', 'reading', 'verdict'],
-  advise: ['quantity', 'duct', 'shop', 'stack', 'floor', 'layout', 'network', 'verdict'],
+  answer: [
+    'catalogue',
+    'air',
+    'fitting',
+    'collector',
+    'shop',
+    'layout',
+    'network',
+    'reading',
+    'verdict',
+  ],
+  advise: [
+    'catalogue',
+    'quantity',
+    'duct',
+    'shop',
+    'stack',
+    'floor',
+    'layout',
+    'network',
+    'verdict',
+  ],
 };
 
 const roomRules = ROOMS.map((room) => ({

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
+import { ELBOW_STYLE_IDS } from '../src/catalogue/ids';
 import { estimatedCurve } from '../src/collector/estimated-curve';
-import { ELBOW_STYLE_IDS } from '../src/fitting/elbow';
+
 import { toSI } from '../src/quantity/units';
 import { addDrop, addRun } from '../src/shop/edit-ducts';
 import { MACHINE_KIND_IDS } from '../src/shop/machine-kinds';

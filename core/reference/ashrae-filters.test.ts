@@ -2,6 +2,7 @@
 // the trade's 1.08·CFM·°F Btu/h; all from memory.
 import { describe, expect, it } from 'vitest';
 import { STANDARD_DENSITY } from '../src/air/air-at-site';
+import { GRADE_IDS } from '../src/catalogue/ids';
 import { heatLost, makeUpOpening, openingResistance } from '../src/collector/air-outdoors';
 import { CAKE_RESISTANCE, dustToLoading, loadingAfter, timeToDue } from '../src/collector/cake';
 import {
@@ -13,7 +14,7 @@ import {
   pleatedArea,
   workingLoading,
 } from '../src/collector/filter';
-import { finesLetBy, GRADE_IDS, GRADES } from '../src/collector/filter-grade';
+import { finesLetBy, GRADES } from '../src/collector/filter-grade';
 import { weatherCapLoss } from '../src/fitting/weather-cap';
 import { fromSI, toSI } from '../src/quantity/units';
 

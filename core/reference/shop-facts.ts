@@ -1,3 +1,4 @@
+import type { SeparatorKind } from '../src/catalogue/ids';
 import {
   BARE_ENTRY_LOSS,
   BLOWER_CLASSES,
@@ -5,7 +6,7 @@ import {
   blowerOfClass,
 } from '../src/collector/blower-classes';
 import { MEDIA } from '../src/collector/filter';
-import { SEPARATORS, type SeparatorKind } from '../src/collector/separator';
+import { SEPARATORS } from '../src/collector/separator';
 import { SLIP_JOINT_GAP } from '../src/duct/leakage';
 import { PIPES } from '../src/duct/pipes';
 import { solveShop } from '../src/network/solve-shop';

@@ -30,6 +30,19 @@ export { type BandChain, bandChain } from './build/band-chain';
 export type { Closing, Fit } from './build/fit';
 export { type EndWhat, type JointEnd, type JointPlace, jointsOfShop } from './build/joints-of-shop';
 export { revolvedStl } from './build/stl';
+export {
+  DUCT_END_IDS,
+  ELBOW_STYLE_IDS,
+  GRADE_IDS,
+  type GradeId,
+  HOSE_IDS,
+  PIPE_IDS,
+  PLUG_IDS,
+  type PlugId,
+  SEPARATOR_KINDS,
+  TRIP_IDS,
+  type TripId,
+} from './catalogue/ids';
 export { type Baffle, baffleFor } from './collector/baffle';
 export { type BlowerPoint, scaleBlower } from './collector/blower';
 export {
@@ -39,7 +52,7 @@ export {
   type BlowerClassId,
   blowerOfClass,
 } from './collector/blower-classes';
-export { readCurveFile } from './collector/curve-file';
+export { checkedCurve, readCurveFile } from './collector/curve-file';
 export {
   CYCLONE_FAMILIES,
   CYCLONE_FAMILY_IDS,
@@ -65,16 +78,16 @@ export {
   estimatedCurve,
 } from './collector/estimated-curve';
 export { bagArea, filterResistance, MEDIA, pleatedArea, workingLoading } from './collector/filter';
-export { GRADE_BANDS, GRADE_IDS, type GradeId } from './collector/filter-grade';
+export { GRADE_BANDS } from './collector/filter-grade';
 export { type CurveValue, curveInto, monotoneCurve } from './collector/monotone-curve';
-export { PLUG_IDS, PLUGS, type PlugId, TRIP_IDS, TRIPS, type TripId } from './collector/plug';
-export { SEPARATOR_KINDS, SEPARATORS } from './collector/separator';
-export { HOSE_IDS, HOSES, hoseMultiplier } from './duct/hose';
+export { PLUGS, TRIPS } from './collector/plug';
+export { SEPARATORS } from './collector/separator';
+export { HOSES, hoseMultiplier } from './duct/hose';
 export { LEAKAGE_CLASSES, SLIP_JOINT_GAP } from './duct/leakage';
-export { PIPE_IDS, PIPES } from './duct/pipes';
-export { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
+export { PIPES } from './duct/pipes';
+export { ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
 export { ENTRIES } from './fitting/hood';
-export { DUCT_END_IDS, DUCT_ENDS } from './fitting/weather-cap';
+export { DUCT_ENDS } from './fitting/weather-cap';
 export {
   addCorner,
   isRectangular,
@@ -302,3 +315,6 @@ export { lossesOfRun, type PartOfRun } from './verdict/losses-of-run';
 export { pressureLadder, type Rung } from './verdict/pressure-ladder';
 export { type SeparatorSchool, separatorSchools } from './verdict/separator-schools';
 export { type SuctionStrength, suctionStrength } from './verdict/suction-strength';
+export { fanCurveLine, systemCurve } from './verdict/system-curve';
+export { carriageOf, minimumTransport, runsWithChips } from './verdict/transport';
+export { worstDrop } from './verdict/worst-drop';

@@ -9,6 +9,7 @@ import type { NewId } from '../shop/edit-ducts';
 import type { Machine, Port, Run, Shop } from '../shop/schema';
 import { widestCarrying } from '../verdict/findings/carrying-size';
 import { neededFlow } from '../verdict/judge-drops';
+import { kindOfRun, minimumTransport } from '../verdict/transport';
 import type { OverheadGrid } from './overhead-grid';
 
 /** A port to be joined, and where its riser stands. */
@@ -161,7 +162,8 @@ function sizeByVelocity(shop: Shop): void {
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) return;
   const { tree } = arranged;
-  const { gates, carryingVelocity, settlingVelocity } = shop.shop.rules;
+  const { rules } = shop.shop;
+  const { gates } = rules;
   const atOnce = gates.kind === 'atMost' ? gates.count : 1;
   const most = shop.collector.separator.inletDiameter;
   for (const { id, pipe } of tree.upstreamFirst) {
@@ -175,8 +177,7 @@ function sizeByVelocity(shop: Shop): void {
     const sizes = PIPES[pipe].sizes
       .map(({ inside }) => inside)
       .filter((size) => size <= most * 1.05);
-    const isDrop = tree.drops.some(({ path }) => path[0]?.id === id);
-    const velocity = isDrop ? carryingVelocity : settlingVelocity;
+    const velocity = minimumTransport(rules, kindOfRun(tree, id));
     const wanted = widestCarrying(pipe, flow, velocity) ?? sizes[0] ?? most;
     const widestIn = Math.max(
       0,

@@ -8,6 +8,7 @@ import type { View } from '../network/assemble/setting';
 import type { NewId } from '../shop/edit-ducts';
 import type { Run, Shop } from '../shop/schema';
 import { judgeDrops } from '../verdict/judge-drops';
+import { byMargin, marginShare } from '../verdict/worst-drop';
 import { layTree, type Terminal } from './lay-tree';
 import { type OverheadGrid, overheadGrid } from './overhead-grid';
 import { type RouteWay, weighings } from './route-weighing';
@@ -138,20 +139,20 @@ export function scoreOf(shop: Shop, view: View): RouteScore | null {
   const arranged = arrangeDucts(shop);
   if (!arranged.ok || arranged.tree.drops.length === 0) return null;
   const { tree } = arranged;
-  const { settlingVelocity } = shop.shop.rules;
-  let worst: { margin: number; drop: string } | null = null;
-  let slowestMain = Infinity;
-  for (const verdict of judgeDrops(shop, tree, view, 'one')) {
-    if (verdict.kind !== 'judged') return null;
-    const margin = verdict.margin / verdict.need;
-    if (!worst || margin < worst.margin) worst = { margin, drop: verdict.drop.name };
-    if (verdict.main) slowestMain = Math.min(slowestMain, verdict.main.velocity / settlingVelocity);
-  }
+  const verdicts = judgeDrops(shop, tree, view, 'one');
+  const judged = byMargin(verdicts);
+  if (judged.length < verdicts.length) return null;
+  const [worst] = judged;
+  const slowestMain = judged.reduce(
+    (slowest, { main }) =>
+      main && main.transport !== null ? Math.min(slowest, main.velocity / main.transport) : slowest,
+    Infinity,
+  );
   const sum = (of: (run: Run) => number) =>
     tree.upstreamFirst.reduce((all, run) => all + of(run), 0);
   return {
-    worstMargin: worst?.margin ?? 0,
-    worstDrop: worst?.drop ?? '',
+    worstMargin: worst ? marginShare(worst) : 0,
+    worstDrop: worst?.drop.name ?? '',
     length: sum(({ length, hose }) => (length ?? 0) + (hose?.length ?? 0)),
     fittings: sum(({ fittings, joins }) => fittings.length + (joins.kind === 'branch' ? 1 : 0)),
     wall: sum(({ length, diameter }) => Math.PI * diameter * (length ?? 0)),

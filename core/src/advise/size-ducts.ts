@@ -2,11 +2,13 @@ import { PIPES } from '../duct/pipes';
 import { withRun } from '../layout/arrange-ducts';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { View } from '../network/assemble/setting';
+import { dropFlow } from '../network/drop-flow';
 import { solveCompiled } from '../network/solve-shop';
 import type { Run, Shop } from '../shop/schema';
-import type { Drop, DuctTree } from '../shop/topology';
+import type { DuctTree } from '../shop/topology';
 import { gateSets, gatesOfDrops } from '../verdict/gate-sets';
 import { neededFlow } from '../verdict/judge-drops';
+import { kindOfRun, minimumTransport, runsWithChips } from '../verdict/transport';
 
 /** What a choice of sizes comes to. The less of each the better, the first first. */
 export interface SizeScore {
@@ -204,15 +206,9 @@ function movesTo(
 
 /** How a choice of sizes does with every set of gates. */
 function judgeOf(shop: Shop, tree: DuctTree, runs: readonly Run[], view: View) {
-  const { carryingVelocity, settlingVelocity, gates } = shop.shop.rules;
-  const drops = new Set(tree.drops.map(({ path }) => path[0]?.id));
+  const { rules } = shop.shop;
+  const { gates } = rules;
   const sets = [...gateSets(tree, gates)];
-  const behind = new Map(
-    runs.map((run) => [
-      run.id,
-      new Set(tree.drops.filter(({ path }) => path.some(({ id }) => id === run.id))),
-    ]),
-  );
   return (diameters: readonly number[]): Judged => {
     let sized = tree;
     runs.forEach((run, i) => {
@@ -238,13 +234,14 @@ function judgeOf(shop: Shop, tree: DuctTree, runs: readonly Run[], view: View) {
         continue;
       }
       for (const drop of drawing) {
-        const gets = solved.airIn.get(drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
+        const gets = dropFlow(solved, drop) ?? 0;
         const wants = neededFlow(drop.port);
         miss(1 - gets / wants, { kind: 'need', drop: drop.id, gets, wants });
       }
-      for (const run of carriersOf(runs, behind, drawing)) {
+      const withChips = runsWithChips(drawing);
+      for (const run of runs.filter(({ id }) => withChips.has(id))) {
         const velocity = solved.airIn.velocityInto(run.id);
-        const wants = drops.has(run.id) ? carryingVelocity : settlingVelocity;
+        const wants = minimumTransport(rules, kindOfRun(tree, run.id));
         miss(1 - velocity / wants, {
           kind: 'carrying',
           run: run.id,
@@ -261,16 +258,6 @@ function judgeOf(shop: Shop, tree: DuctTree, runs: readonly Run[], view: View) {
     return { diameters, score: { short, shortOver, wall }, unmet: byRun(unmet) };
   };
 }
-
-/** Runs that chips go through while these draw; fine dust is carried by less. */
-const carriersOf = (
-  runs: readonly Run[],
-  behind: ReadonlyMap<string, ReadonlySet<Drop>>,
-  drawing: readonly Drop[],
-): Run[] =>
-  runs.filter(({ id }) =>
-    drawing.some((drop) => drop.machine.chips !== 'fine' && behind.get(id)?.has(drop)),
-  );
 
 /** The worst of each drop and run, worst first. */
 function byRun(unmet: readonly Unmet[]): Unmet[] {

@@ -112,9 +112,10 @@ function answerTree(
 /** What is said of every drop that draws, each thing once. */
 function allFindings(shop: Shop, solution: ShopSolution, view: AnswerRequest['view']): Finding[] {
   const open = gatesOpenNow(solution.tree);
+  const drawing = solution.tree.drops.filter((drop) => isDrawing(drop, open));
   const said = new Map<string, Finding>();
   for (const drop of solution.tree.drops) {
-    const air = judgeDrop(drop, solution, isDrawing(drop, open));
+    const air = judgeDrop(drop, solution, shop.shop.rules, drawing);
     for (const finding of findings(shop, air, view, 'now')) {
       said.set(JSON.stringify([finding.kind, finding.where, finding.numbers]), finding);
     }

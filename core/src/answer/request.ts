@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FRICTION_METHODS, JUNCTION_METHODS } from '../catalogue/ids';
 import { BARE_ENTRY_LOSS } from '../collector/blower-classes';
 import { MOST_SETS } from '../verdict/every-gate-set';
 
@@ -67,8 +68,8 @@ export const requestSchema = z.strictObject({
   openGates: z.array(z.string()).max(2000).optional(),
   view: z.enum(['designed', 'found']).default('found'),
   /** Schools to reckon by instead of the shop's own. */
-  friction: z.enum(['darcy', 'powerFit', 'equivalentFeet']).optional(),
-  junctions: z.enum(['momentum', 'handbook']).optional(),
+  friction: z.enum(FRICTION_METHODS).optional(),
+  junctions: z.enum(JUNCTION_METHODS).optional(),
   curve: curve.optional(),
   filterArea: filterArea.optional(),
   hoods: z.array(hood).max(500).default([]),
@@ -87,7 +88,9 @@ export const overSetsSchema = z.discriminatedUnion('kind', [
     kind: z.literal('evaluated'),
     sets: z.int().max(MOST_SETS),
     drops: z.array(z.strictObject({ drop: z.string(), least: met, margin: finite })),
-    runs: z.array(z.strictObject({ run: z.string(), slowest: met, fastest: met })),
+    runs: z.array(
+      z.strictObject({ run: z.string(), slowest: met, fastest: met, settles: met.nullable() }),
+    ),
     unsolved: z.array(z.array(z.string())),
   }),
   z.strictObject({ kind: z.literal('too many sets'), sets: finite, most: finite }),

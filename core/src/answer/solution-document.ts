@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { dropFlow } from '../network/drop-flow';
 import { allAir, type ShopSolved } from '../network/solve-shop';
 import { neededFlow } from '../verdict/judge-drops';
 
@@ -52,7 +53,7 @@ export type SolutionDocument = z.infer<typeof solutionSchema>;
 /** A solution without what only the solver needs, ready for JSON. */
 export function describeSolution(solved: ShopSolved): SolutionDocument {
   if (solved.kind === 'unsolved') return { kind: 'unsolved', reason: { ...solved.reason } };
-  const { iterations, residual, network, blower, tree, airIn } = solved;
+  const { iterations, residual, network, blower, tree } = solved;
   return {
     kind: 'solved',
     iterations,
@@ -62,7 +63,7 @@ export function describeSolution(solved: ShopSolved): SolutionDocument {
     drops: tree.drops.map((drop) => ({
       id: drop.id,
       name: drop.name,
-      flow: airIn.get(drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0,
+      flow: dropFlow(solved, drop) ?? 0,
       needed: neededFlow(drop.port),
     })),
     runs: allAir(solved).map(([run, segments]) => ({

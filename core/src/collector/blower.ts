@@ -40,6 +40,10 @@ export function scaleBlower(
   }));
 }
 
+/** Whether a curve rises anywhere, out of a stall: such a blower may settle at more than one flow. */
+export const isRising = (points: readonly BlowerPoint[]): boolean =>
+  points.some(({ pressure }, i) => pressure > (points[i - 1]?.pressure ?? Infinity));
+
 /** The smooth curve through a blower's points; at least two, flow rising. */
 export const blowerCurve = (points: readonly BlowerPoint[]): MonotoneCurve =>
   monotoneCurve(points.map(({ flow, pressure }) => [flow, pressure] as const));

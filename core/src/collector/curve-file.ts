@@ -1,13 +1,12 @@
 import papaparse from 'papaparse';
 import { parseQuantity } from '../quantity/parse-quantity';
+import { curveFault } from '../quantity/rising-points';
 import { STYLES, type UnitSystem } from '../quantity/unit-system';
 import type { BlowerPoint } from './blower';
 
 export type ReadCurve =
   | { readonly ok: true; readonly points: BlowerPoint[] }
   | { readonly ok: false; readonly reason: string };
-
-const MOST_POINTS = 200;
 
 /** What parts flow from pressure, likeliest first: whoever writes 0,5 parts with a semicolon. */
 const DELIMITERS = ['\t', ';'] as const;
@@ -25,6 +24,7 @@ export function readCurveFile(text: string, system: UnitSystem): ReadCurve {
   const delimiter = DELIMITERS.find((candidate) => text.includes(candidate)) ?? ',';
   const lines = papaparse.parse<string[]>(text, { delimiter }).data;
   const points: BlowerPoint[] = [];
+  const lineOf: number[] = [];
   let units: readonly string[] = ['', ''];
   for (const [index, cells] of lines.entries()) {
     const refuse = (why: string): ReadCurve => ({ ok: false, reason: `Line ${index + 1}: ${why}` });
@@ -43,17 +43,30 @@ export function readCurveFile(text: string, system: UnitSystem): ReadCurve {
     if (!flow.ok) return refuse(flow.reason);
     if (!pressure.ok) return refuse(pressure.reason);
     if (flow.value < 0 || pressure.value < 0) return refuse('a curve has no values below zero.');
-    const before = points.at(-1);
-    if (before && flow.value <= before.flow) {
-      return refuse('the flow goes backward: each point has to lie beyond the one before.');
-    }
     points.push({ flow: flow.value, pressure: pressure.value });
+    lineOf.push(index + 1);
   }
-  if (points.length < 2) return { ok: false, reason: 'A curve needs at least two points.' };
-  if (points.length > MOST_POINTS) {
-    return { ok: false, reason: `A curve takes at most ${MOST_POINTS} points.` };
+  return checkedCurve(points, lineOf);
+}
+
+/**
+ * Points read from text as a curve, or why they are none, in a sentence.
+ * @param lineOf the line each point stands in, as a text editor counts them
+ */
+export function checkedCurve(points: BlowerPoint[], lineOf: readonly number[]): ReadCurve {
+  const fault = curveFault(points.map(({ flow }) => flow));
+  if (!fault) return { ok: true, points };
+  switch (fault.kind) {
+    case 'too few':
+      return { ok: false, reason: 'A curve needs at least two points.' };
+    case 'too many':
+      return { ok: false, reason: `A curve takes at most ${fault.most} points.` };
+    case 'goes backward':
+      return {
+        ok: false,
+        reason: `Line ${lineOf[fault.at] ?? fault.at + 1}: the flow goes backward: each point has to lie beyond the one before.`,
+      };
   }
-  return { ok: true, points };
 }
 
 const HEADING_WORDS = /^(?:volume|flow|air|fan|blower|static|total|pressure|sp|tp|q|p)\b[\s,:]*/i;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { circleArea } from '../air/velocity-pressure';
+import { PLUG_IDS } from '../catalogue/ids';
 import { toSI } from '../quantity/units';
 import { baffleFor, SLOT_ARC } from './baffle';
 import { cutSize, DUSTS } from './cyclone';
@@ -13,7 +14,7 @@ import {
   MOTOR_EFFICIENCY,
   wallLoss,
 } from './enclosure';
-import { PLUG_IDS, plugCarries, plugSuits, startCurrent, wiringCode } from './plug';
+import { plugCarries, plugSuits, startCurrent, wiringCode } from './plug';
 
 const air = { density: 1.2, viscosity: 1.82e-5 };
 const inch = (value: number) => toSI(value, 'in');

@@ -1,3 +1,5 @@
+import type { GradeId } from '../catalogue/ids';
+
 /** Sizes a grade is stated for. */
 export const GRADE_BANDS = ['0.3–1 µm', '1–3 µm', '3–10 µm'] as const;
 
@@ -15,10 +17,7 @@ export const GRADES = {
   14: [0.75, 0.9, 0.95],
   15: [0.85, 0.9, 0.95],
   16: [0.95, 0.95, 0.95],
-} as const satisfies Record<number, Grade>;
-
-export type GradeId = keyof typeof GRADES;
-export const GRADE_IDS = Object.keys(GRADES).map(Number) as GradeId[];
+} as const satisfies Record<GradeId, Grade>;
 
 /**
  * The most of each band's dust a filter of this grade may let by, as shares; 1 where the standard

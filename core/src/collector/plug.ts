@@ -1,3 +1,4 @@
+import type { PlugId, TripId } from '../catalogue/ids';
 import { fullLoadCurrent, type Motor, type WiringCode } from './motor';
 
 /** A cord and plug on a US circuit carries 80 % of its rating (NEC 210.23, from memory). */
@@ -25,7 +26,7 @@ export const PLUGS = {
   blue16: { name: '16 A, blue round', volts: 230, rating: 16, margin: 1, code: 'other' },
   blue32: { name: '32 A, blue round', volts: 230, rating: 32, margin: 1, code: 'other' },
 } as const satisfies Record<
-  string,
+  PlugId,
   {
     name: string;
     volts: number | null;
@@ -34,9 +35,6 @@ export const PLUGS = {
     code: WiringCode | null;
   }
 >;
-
-export type PlugId = keyof typeof PLUGS;
-export const PLUG_IDS = Object.keys(PLUGS) as PlugId[];
 
 /** Supplies above this are of the 208–240 V kind, V. */
 const BETWEEN_SUPPLIES = 180;
@@ -79,10 +77,7 @@ export const TRIPS = {
   B: { name: 'B', least: 3 },
   C: { name: 'C', least: 5 },
   D: { name: 'D, for motors', least: 10 },
-} as const satisfies Record<string, { name: string; least: number }>;
-
-export type TripId = keyof typeof TRIPS;
-export const TRIP_IDS = Object.keys(TRIPS) as TripId[];
+} as const satisfies Record<TripId, { name: string; least: number }>;
 
 /** Current while it starts, A: full-load current times the ratio on its plate, or the usual one. */
 export const startCurrent = (

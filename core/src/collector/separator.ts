@@ -1,4 +1,5 @@
 import { circleArea } from '../air/velocity-pressure';
+import type { SeparatorKind } from '../catalogue/ids';
 import type { Origin } from '../quantity/origin';
 import { type CycloneProportions, inletArea, inletHeads } from './cyclone';
 
@@ -29,7 +30,7 @@ export const SEPARATORS = {
     origin: 'estimate',
   },
 } as const satisfies Record<
-  string,
+  SeparatorKind,
   {
     name: string;
     heads: number;
@@ -38,9 +39,6 @@ export const SEPARATORS = {
     origin: Origin;
   }
 >;
-
-export type SeparatorKind = keyof typeof SEPARATORS;
-export const SEPARATOR_KINDS = Object.keys(SEPARATORS) as [SeparatorKind, ...SeparatorKind[]];
 
 /**
  * A cyclone's loss as heads of the round inlet of `inletDiameter` m that feeds its rectangular one:

@@ -1,6 +1,7 @@
+import type { PipeId } from '../catalogue/ids';
 import { lookUp, type Table } from '../quantity/look-up';
 import { toSI } from '../quantity/units';
-import { type PipeId, pipeOutside } from './pipes';
+import { pipeOutside } from './pipes';
 
 /** What a wall is made of: Young's modulus in Pa, Poisson's ratio, and the bending stress it bears, Pa. */
 export interface WallMaterial {

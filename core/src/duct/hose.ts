@@ -1,3 +1,4 @@
+import type { HoseId } from '../catalogue/ids';
 import type { Origin } from '../quantity/origin';
 import { heldTo, type ValidRange } from '../quantity/valid-range';
 
@@ -23,10 +24,7 @@ export const HOSES = {
     origin: 'estimate',
     source: 'modelling default, to be replaced by your own readings',
   },
-} as const satisfies Record<string, HoseKind>;
-
-export type HoseId = keyof typeof HOSES;
-export const HOSE_IDS = Object.keys(HOSES) as [HoseId, ...HoseId[]];
+} as const satisfies Record<HoseId, HoseKind>;
 
 const INCH = 0.0254;
 /** Excess per per cent of compression, and how it falls for each inch of diameter. */

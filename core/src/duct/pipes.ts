@@ -1,3 +1,4 @@
+import type { PipeId } from '../catalogue/ids';
 import type { Origin } from '../quantity/origin';
 import type { PowerFitId } from './power-fit';
 
@@ -145,10 +146,7 @@ export const PIPES = {
     source: `${ASHRAE}: average`,
     sizes: byInside(3, 4, 5, 6, 7, 8),
   },
-} as const satisfies Record<string, Pipe>;
-
-export type PipeId = keyof typeof PIPES;
-export const PIPE_IDS = Object.keys(PIPES) as [PipeId, ...PipeId[]];
+} as const satisfies Record<PipeId, Pipe>;
 
 /** Two true diameters nearer than this are one size, m. */
 const SAME_SIZE = 0.5e-3;

@@ -1,3 +1,4 @@
+import type { ElbowStyle } from '../catalogue/ids';
 import { lookUp, type Table } from '../quantity/look-up';
 import type { Origin } from '../quantity/origin';
 import { type HeldValue, heldTo, heldValue, type ValidRange } from '../quantity/valid-range';
@@ -74,10 +75,7 @@ export const ELBOW_STYLES = {
     origin: 'standard',
     at: [[0.5, 1.2]],
   },
-} as const satisfies Record<string, { name: string; origin: Origin; at: Table }>;
-
-export type ElbowStyle = keyof typeof ELBOW_STYLES;
-export const ELBOW_STYLE_IDS = Object.keys(ELBOW_STYLES) as [ElbowStyle, ...ElbowStyle[]];
+} as const satisfies Record<ElbowStyle, { name: string; origin: Origin; at: Table }>;
 
 const USUAL_RADII: Partial<Record<ElbowStyle, number>> = { adjustable: 1, drain: 0.7, mitred: 0.5 };
 

@@ -1,3 +1,4 @@
+import type { DuctEndId } from '../catalogue/ids';
 import { lookUp, type Table } from '../quantity/look-up';
 import type { Origin } from '../quantity/origin';
 import type { ValidRange } from '../quantity/valid-range';
@@ -42,7 +43,4 @@ export const DUCT_ENDS = {
   lowCap: { name: 'Weather cap, ½ diameter clear', loss: weatherCapLoss(0.5), origin: 'standard' },
   flap: { name: 'Wall hood with a flap', loss: 1, origin: 'estimate' },
   louvre: { name: 'Louvre with a screen', loss: 2, origin: 'estimate' },
-} as const satisfies Record<string, { name: string; loss: number; origin: Origin }>;
-
-export type DuctEndId = keyof typeof DUCT_ENDS;
-export const DUCT_END_IDS = Object.keys(DUCT_ENDS) as [DuctEndId, ...DuctEndId[]];
+} as const satisfies Record<DuctEndId, { name: string; loss: number; origin: Origin }>;

@@ -1,3 +1,4 @@
+import { isRising } from '../collector/blower';
 import { type CurveValue, curveInto } from '../collector/monotone-curve';
 import type { CompiledNetwork } from './compiled-network';
 import { type ExhaustPressure, exhaustInto } from './exhaust-law';
@@ -34,7 +35,7 @@ export function solveOperatingPoint(
   compiled: CompiledNetwork,
   from?: NetworkState,
 ): OperatingPoint {
-  return isRising(compiled) ? lastStable(compiled) : newton(compiled, from);
+  return isRising(compiled.network.blower) ? lastStable(compiled) : newton(compiled, from);
 }
 
 /** The one crossing. */
@@ -43,10 +44,6 @@ function newton(compiled: CompiledNetwork, from?: NetworkState): OperatingPoint 
   if (solved.kind === 'failed') return solved;
   const { flow, rise } = solved.state;
   return { ...solved, crossings: [{ flow, rise, isStable: true }] };
-}
-
-function isRising({ network: { blower } }: CompiledNetwork): boolean {
-  return blower.some(({ pressure }, i) => pressure > (blower[i - 1]?.pressure ?? Infinity));
 }
 
 type Met = Extract<Solved, { kind: 'converged' }>;

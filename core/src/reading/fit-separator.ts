@@ -1,4 +1,5 @@
 import type { NetworkOptions } from '../network/assemble/shop-to-network';
+import { dropFlow } from '../network/drop-flow';
 import { solveTree } from '../network/solve-shop';
 import type { Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
@@ -67,13 +68,12 @@ export function fitSeparator(
 
 /** The drop's flow with a separator of so many heads, over its flow without one. */
 function flowShares(shop: Shop, tree: DuctTree, drop: Drop, options: NetworkOptions) {
-  const own = drop.path[0]?.id ?? '';
   const flowWith = (heads: number): number | null => {
     const kind = 'lid' as const;
     const separator = { ...shop.collector.separator, kind, heads, proportions: null };
     const changed = { ...shop, collector: { ...shop.collector, separator } };
     const solved = solveTree(changed, tree, options);
-    return solved.kind === 'solved' ? (solved.airIn.get(own)?.[0]?.flowIn ?? 0) : null;
+    return solved.kind === 'solved' ? dropFlow(solved, drop) : null;
   };
   const free = flowWith(0);
   if (free === null || !(free > 0)) return null;

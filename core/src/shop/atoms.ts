@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PIPE_IDS } from '../catalogue/ids';
 
 /** Pieces that the document's schemas share. Lengths in m, times as ISO 8601 with their offset. */
 
@@ -19,14 +20,4 @@ export const origin = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('fitted'), on: when }),
 ]);
 
-export const pipe = z.enum([
-  'galvanised',
-  'snapLock',
-  'spiralMetric',
-  'drain',
-  'sewer',
-  'schedule40',
-  'ventilation',
-  'aluminium',
-  'average',
-]);
+export const pipe = z.enum(PIPE_IDS);

@@ -1,22 +1,21 @@
 import { z } from 'zod';
+import { DUCT_END_IDS, GRADE_IDS, PLUG_IDS, SEPARATOR_KINDS, TRIP_IDS } from '../catalogue/ids';
+import { curveFault, LEAST_POINTS, MOST_POINTS } from '../quantity/rising-points';
 import { diameter, name, origin, pipe, positive, share } from './atoms';
 
 const curve = z
   .array(
     z.strictObject({ flow: z.number().min(0).max(50), pressure: z.number().min(0).max(50_000) }),
   )
-  .min(2, 'a blower curve needs at least two points')
-  .max(200)
+  .min(LEAST_POINTS, 'a blower curve needs at least two points')
+  .max(MOST_POINTS)
   .superRefine((points, context) => {
-    points.forEach((point, i) => {
-      const before = points[i - 1];
-      if (before && point.flow <= before.flow) {
-        context.addIssue({
-          code: 'custom',
-          path: [i, 'flow'],
-          message: `the curve's flow goes backward: point ${i + 1} has to lie beyond point ${i}`,
-        });
-      }
+    const fault = curveFault(points.map(({ flow }) => flow));
+    if (fault?.kind !== 'goes backward') return;
+    context.addIssue({
+      code: 'custom',
+      path: [fault.at, 'flow'],
+      message: `the curve's flow goes backward: point ${fault.at + 1} has to lie beyond point ${fault.at}`,
     });
   });
 
@@ -42,22 +41,9 @@ export const blower = z.strictObject({
   }),
   /** Rating of its breaker, A, and how soon a surge trips it. */
   breaker: positive(1000),
-  trip: z.enum(['unknown', 'B', 'C', 'D']),
+  trip: z.enum(TRIP_IDS),
   /** How it is connected; null: not known. */
-  plug: z
-    .enum([
-      'wired',
-      'us15',
-      'us20',
-      'us15at240',
-      'us20at240',
-      'usLock30',
-      'uk13',
-      'eu16',
-      'blue16',
-      'blue32',
-    ])
-    .nullable(),
+  plug: z.enum(PLUG_IDS).nullable(),
   /** An elbow ahead of its inlet, with the straight duct between, m; null: none that is near. */
   inletElbow: z
     .strictObject({ radiusRatio: z.number().min(0.5).max(10), straight: z.number().min(0).max(50) })
@@ -65,7 +51,7 @@ export const blower = z.strictObject({
 });
 
 export const separator = z.strictObject({
-  kind: z.enum(['none', 'cyclone', 'baffle', 'lid']),
+  kind: z.enum(SEPARATOR_KINDS),
   inletDiameter: diameter,
   /** Loss as velocity heads of its inlet, believed while no proportions are given. */
   heads: z.number().min(0).max(100),
@@ -100,7 +86,7 @@ export const media = z.strictObject({
   /** Loading it has as soon as it has run, and keeps through cleaning: 3 for cloth, else 1. */
   seasoned: z.number().min(1).max(20),
   /** Minimum efficiency reporting value; null: not known. */
-  grade: z.literal([8, 11, 13, 14, 15, 16]).nullable(),
+  grade: z.literal(GRADE_IDS).nullable(),
 });
 
 /** What heating the air that leaves costs by: outdoors in K, and hours it runs in a season. */
@@ -119,7 +105,7 @@ export const exhaust = z.discriminatedUnion('kind', [
     pipe,
     /** Its elbows and other fittings together, on its velocity pressure. */
     lossCoefficient: z.number().min(0).max(100),
-    end: z.enum(['open', 'cap', 'lowCap', 'flap', 'louvre']),
+    end: z.enum(DUCT_END_IDS),
     heating: heating.nullable(),
   }),
   /** Into another room, through a filter or none there, and back through an opening, m². */

@@ -1,19 +1,10 @@
 import { z } from 'zod';
+import { ELBOW_STYLE_IDS, HOSE_IDS } from '../catalogue/ids';
 import { diameter, id, name, pipe, point3, positive, share } from './atoms';
-
-const ELBOWS = [
-  'smooth',
-  'fivePiece',
-  'fourPiece',
-  'threePiece',
-  'adjustable',
-  'drain',
-  'mitred',
-] as const;
 
 /** How a turn of a duct is made: of which elbow, or of two half as sharp with a spacer between, m. */
 export const bendStyle = z.strictObject({
-  elbow: z.enum(ELBOWS),
+  elbow: z.enum(ELBOW_STYLE_IDS),
   radiusRatio: z.number().min(0.5).max(10),
   pair: z.number().min(0).max(20).nullable(),
 });
@@ -41,7 +32,7 @@ export const fitting = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('elbow'),
     id,
-    style: z.enum(ELBOWS),
+    style: z.enum(ELBOW_STYLE_IDS),
     angle: positive(Math.PI),
     radiusRatio: z.number().min(0.5).max(10),
     count: z.int().min(1).max(50),
@@ -52,7 +43,7 @@ export const fitting = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('pair'),
     id,
-    style: z.enum(ELBOWS),
+    style: z.enum(ELBOW_STYLE_IDS),
     radiusRatio: z.number().min(0.5).max(10),
     spacer: z.number().min(0).max(20),
     count: z.int().min(1).max(50),
@@ -67,7 +58,7 @@ export const fitting = z.discriminatedUnion('kind', [
 ]);
 
 export const hose = z.strictObject({
-  kind: z.enum(['ribbed', 'smooth']),
+  kind: z.enum(HOSE_IDS),
   length: positive(100),
   diameter,
   /** Share of its stretched length it is short by. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FRICTION_METHODS, JUNCTION_METHODS } from '../catalogue/ids';
 import { diameter, id, name, note, origin, point2, point3, positive, share } from './atoms';
 import { blower, dust, exhaust, type media, separator } from './collector-schema';
 import {
@@ -44,9 +45,9 @@ const site = z.strictObject({
 
 /** Which schools this shop follows. */
 const rules = z.strictObject({
-  junctions: z.enum(['momentum', 'handbook']),
+  junctions: z.enum(JUNCTION_METHODS),
   /** How duct, hose and fittings take pressure. */
-  friction: z.enum(['darcy', 'powerFit', 'equivalentFeet']),
+  friction: z.enum(FRICTION_METHODS),
   /** Which drops may draw at once; the sets name drops by their nodes. */
   gates: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('one') }),

@@ -1,3 +1,4 @@
+import { ELBOW_STYLE_IDS } from '../catalogue/ids';
 import { HOSE_COMPRESSIONS } from '../duct/hose';
 import { POWER_FIT_VELOCITIES } from '../duct/power-fit';
 import { BRANCH_ANGLES, BRANCH_ENTRY } from '../fitting/branch-entry';
@@ -8,7 +9,7 @@ import {
   INLET_SYSTEM_EFFECT,
 } from '../fitting/close-elbows';
 import { wyeCoefficients } from '../fitting/converging-junction';
-import { ELBOW_ANGLES, ELBOW_STYLE_IDS, ELBOW_STYLES, elbowRadii } from '../fitting/elbow';
+import { ELBOW_ANGLES, ELBOW_STYLES, elbowRadii } from '../fitting/elbow';
 import { ELBOW_DIAMETERS, HOSE_LENGTHS } from '../fitting/equivalent-feet';
 import { CLOSED_GATE_GAP, GATE_OPENINGS, OPEN_GATE_LOSS } from '../fitting/gate';
 import { ENTRIES, HOOD_TAPERS, TAPER_ANGLES } from '../fitting/hood';

@@ -9,6 +9,7 @@ import { standStack } from '../stack/stand-stack';
 import { type CollectorLoad, collectorLoad } from './collector-load';
 import { type BlowerAtWork, estimatedLevel, foundLouder } from './collector-noise';
 import { type DropAir, judgeDrops, neededFlow } from './judge-drops';
+import { byMargin } from './worst-drop';
 
 /** What one drop gets with a collector, its own gate alone open. SI. */
 export interface DropWith {
@@ -72,16 +73,15 @@ function contender(
   present: Contender | null,
 ): Contender {
   const verdicts = judgeDrops(shop, tree, view, 'one');
-  const judged = verdicts.flatMap((verdict) => (verdict.kind === 'judged' ? [verdict] : []));
-  const byMargin = [...judged].sort((a, b) => a.margin / a.need - b.margin / b.need);
+  const judged = byMargin(verdicts);
   const drops = verdicts.map((verdict): DropWith => {
     const { drop } = verdict;
     return verdict.kind === 'judged'
       ? dropWith(verdict)
       : { drop: drop.id, name: drop.name, flow: null, need: neededFlow(drop.port) };
   });
-  const [first] = byMargin;
-  const last = byMargin.at(-1);
+  const [first] = judged;
+  const last = judged.at(-1);
   const loads = judged.map(({ solution }) => collectorLoad(shop, solution, view));
   const worst = first ? dropWith(first) : null;
   const before = present?.drops.find(({ drop }) => drop === worst?.drop)?.flow;

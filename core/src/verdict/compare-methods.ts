@@ -1,4 +1,5 @@
 import type { NetworkOptions } from '../network/assemble/shop-to-network';
+import { dropFlow } from '../network/drop-flow';
 import { solveTree } from '../network/solve-shop';
 import type { Rules, Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
@@ -35,11 +36,10 @@ export function compareMethods(
   drop: Drop,
   options: NetworkOptions,
 ): ByMethod {
-  const own = drop.path[0]?.id ?? '';
   const flows = METHODS.map((method) => {
     const rules = { ...shop.shop.rules, ...method };
     const solved = solveTree({ ...shop, shop: { ...shop.shop, rules } }, tree, options);
-    const flow = solved.kind === 'solved' ? (solved.airIn.get(own)?.[0]?.flowIn ?? 0) : null;
+    const flow = solved.kind === 'solved' ? dropFlow(solved, drop) : null;
     return { method, flow };
   });
   const known = flows.flatMap(({ flow }) => (flow === null ? [] : [flow]));

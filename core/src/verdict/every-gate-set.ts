@@ -8,6 +8,7 @@ import type { Rules, Shop } from '../shop/schema';
 import type { DuctTree } from '../shop/topology';
 import { countGateSets, gateSets, gatesOfDrops, isDrawing } from './gate-sets';
 import { neededFlow } from './judge-drops';
+import { kindOfRun, minimumTransport, runsWithChips } from './transport';
 
 /** A value with the drops that draw, by id, when it is met. */
 export interface Met {
@@ -27,6 +28,8 @@ export interface RunOverSets {
   /** Over every set in which something behind it draws, m/s where its pipe begins. */
   readonly slowest: Met;
   readonly fastest: Met;
+  /** The slowest while chips pass it, where that lets them settle; null: nowhere. */
+  readonly settles: Met | null;
 }
 
 export type OverSets =
@@ -64,6 +67,7 @@ export function everyGateSet(
   const least = new Map<string, Met>();
   const slowest = new Map<string, Met>();
   const fastest = new Map<string, Met>();
+  const withChips = new Map<string, Met>();
   const unsolved: (readonly string[])[] = [];
   let sets = 0;
   for (const chosen of gateSets(tree, rule)) {
@@ -71,7 +75,8 @@ export function everyGateSet(
     sets++;
     const openGates = gatesOfDrops(chosen);
     // Whoever stands behind the same gates, or behind none, draws as well.
-    const drawing = tree.drops.filter((drop) => isDrawing(drop, openGates)).map(({ id }) => id);
+    const awake = tree.drops.filter((drop) => isDrawing(drop, openGates));
+    const drawing = awake.map(({ id }) => id);
     const compiled = networkOf(openGates);
     const solved = solveOperatingPoint(compiled);
     if (solved.kind === 'failed') {
@@ -80,6 +85,7 @@ export function everyGateSet(
     }
     const air = airAtEnds(compiled.network, solved.state);
     const isAwake = new Set(drawing);
+    const chips = runsWithChips(awake);
     for (const { id, path } of tree.drops) {
       const flow = air.get(path[0]?.id ?? '')?.flowIn;
       if (flow !== undefined && isAwake.has(id)) keep(least, id, { value: flow, drawing }, lower);
@@ -88,8 +94,14 @@ export function everyGateSet(
       if (!behind.get(run)?.some((drop) => isAwake.has(drop))) continue;
       keep(slowest, run, { value, drawing }, lower);
       keep(fastest, run, { value, drawing }, higher);
+      if (chips.has(run)) keep(withChips, run, { value, drawing }, lower);
     }
   }
+  const settlesAt = (run: string): Met | null => {
+    const slow = withChips.get(run);
+    const least = minimumTransport(shop.shop.rules, kindOfRun(tree, run));
+    return slow && slow.value < least ? slow : null;
+  };
   return {
     kind: 'evaluated',
     sets,
@@ -101,6 +113,7 @@ export function everyGateSet(
       run,
       slowest: met,
       fastest: fastest.get(run) ?? met,
+      settles: settlesAt(run),
     })),
     unsolved,
   };

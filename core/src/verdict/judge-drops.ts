@@ -2,6 +2,7 @@ import { circleArea } from '../air/velocity-pressure';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { View } from '../network/assemble/setting';
 import type { CompiledNetwork } from '../network/compiled-network';
+import { dropFlow } from '../network/drop-flow';
 import type { NetworkState } from '../network/solve-network';
 import {
   type ShopFailure,
@@ -9,15 +10,23 @@ import {
   type ShopSolved,
   solveCompiled,
 } from '../network/solve-shop';
-import type { Port, Shop } from '../shop/schema';
+import type { Port, Rules, Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
 import { gatesOfDrop, gatesOpenNow, isDrawing } from './gate-sets';
+import { makesChips, minimumTransport, runsWithChips } from './transport';
 
 /** Which gates a drop is judged with: its own alone, or the ones the document has open. */
 export type GateRule = 'one' | 'now';
 
 /** Shut: its gate is, so that only leakage flows and nothing is asked of it. */
 export type Standing = 'shut' | 'enough' | 'little short' | 'starved';
+
+/** The air of a main, and the least velocity that what passes it wants, m/s; null: no chips pass. */
+export interface MainAir {
+  readonly run: string;
+  readonly velocity: number;
+  readonly transport: number | null;
+}
 
 /** What a drop gets held against what it needs. SI. */
 export interface DropAir {
@@ -32,8 +41,10 @@ export interface DropAir {
   readonly standing: Standing;
   /** In the drop's own pipe. */
   readonly velocity: number;
+  /** Least velocity its chips want there, m/s; null: nothing that settles is drawn in. */
+  readonly transport: number | null;
   /** The slowest run after the drop's own, where something joined; null where nothing follows. */
-  readonly main: { readonly run: string; readonly velocity: number } | null;
+  readonly main: MainAir | null;
   /** Static pressure just behind the hood; negative is suction. */
   readonly hoodStatic: number;
 }
@@ -52,19 +63,32 @@ export const neededFlow = (port: Port): number =>
 const standingOf = (flow: number, need: number): Standing =>
   flow >= need ? 'enough' : flow >= need * (1 - LITTLE) ? 'little short' : 'starved';
 
-/** One drop's verdict from a solution; `isOpen` says whether its air is wanted there. */
-export function judgeDrop(drop: Drop, solution: ShopSolution, isOpen = true): DropAir {
+/**
+ * One drop's verdict from a solution.
+ * @param drawing the drops whose gates stand open; where this one is not among them it is shut
+ */
+export function judgeDrop(
+  drop: Drop,
+  solution: ShopSolution,
+  rules: Rules,
+  drawing: readonly Drop[],
+): DropAir {
   const own = solution.airIn.get(drop.path[0]?.id ?? '') ?? [];
   const first = own[0];
   const pipe = own.at(-1);
-  const flow = first?.flowIn ?? 0;
+  const flow = dropFlow(solution, drop) ?? 0;
   const need = neededFlow(drop.port);
   const entry = first?.parts.filter(({ kind }) => kind === 'entry') ?? [];
   const entryLoss = entry.reduce((sum, part) => sum + part.loss, 0);
   const velocityPressure = (solution.network.air.density * (first?.velocity ?? 0) ** 2) / 2;
-  const later = drop.path
-    .slice(1)
-    .map((run) => ({ run: run.id, velocity: solution.airIn.velocityInto(run.id) }));
+  const withChips = runsWithChips(drawing);
+  const later = drop.path.slice(1).map(
+    ({ id: run }): MainAir => ({
+      run,
+      velocity: solution.airIn.velocityInto(run),
+      transport: withChips.has(run) ? minimumTransport(rules, 'main') : null,
+    }),
+  );
   return {
     kind: 'judged',
     drop,
@@ -72,9 +96,10 @@ export function judgeDrop(drop: Drop, solution: ShopSolution, isOpen = true): Dr
     flow,
     need,
     margin: flow - need,
-    standing: isOpen ? standingOf(flow, need) : 'shut',
+    standing: drawing.includes(drop) ? standingOf(flow, need) : 'shut',
     velocity: pipe?.velocity ?? 0,
-    main: later.reduce<DropAir['main']>(
+    transport: makesChips(drop.machine) ? minimumTransport(rules, 'branch') : null,
+    main: later.reduce<MainAir | null>(
       (slowest, run) => (slowest && slowest.velocity <= run.velocity ? slowest : run),
       null,
     ),
@@ -85,12 +110,14 @@ export function judgeDrop(drop: Drop, solution: ShopSolution, isOpen = true): Dr
 /** The air of one shop by its open gates: as they stand now, or as a drop is judged with. */
 export interface GateAir {
   readonly tree: DuctTree;
+  readonly rules: Rules;
   readonly networkOf: (openGates: ReadonlySet<string>) => CompiledNetwork;
 }
 
 /** Makes a shop ready to be solved with one set of open gates after another. */
 export const gateAir = (shop: Shop, tree: DuctTree, view: View): GateAir => ({
   tree,
+  rules: shop.shop.rules,
   networkOf: networksByGates(shop, tree, { view }),
 });
 
@@ -107,13 +134,14 @@ export function dropJudge(
   air: GateAir,
   rule: GateRule,
 ): (drop: Drop, from?: NetworkState) => DropVerdict {
-  const { tree, networkOf } = air;
+  const { tree, rules, networkOf } = air;
   const openNow = gatesOpenNow(tree);
+  const drawingNow = tree.drops.filter((drop) => isDrawing(drop, openNow));
   const together = rule === 'now' ? airNow(air) : null;
   return (drop, from) => {
     const solved = together ?? solveCompiled(tree, networkOf(gatesOfDrop(drop)), from);
     return solved.kind === 'solved'
-      ? judgeDrop(drop, solved, rule === 'one' || isDrawing(drop, openNow))
+      ? judgeDrop(drop, solved, rules, rule === 'one' ? [drop] : drawingNow)
       : { kind: 'unsolved', drop, reason: solved.reason };
   };
 }

@@ -1,4 +1,5 @@
-import { SEPARATOR_KINDS, SEPARATORS, type SeparatorKind } from '../collector/separator';
+import { SEPARATOR_KINDS, type SeparatorKind } from '../catalogue/ids';
+import { SEPARATORS } from '../collector/separator';
 import type { View } from '../network/assemble/setting';
 import { withCandidate } from '../shop/edit-candidates';
 import type { Separator, Shop } from '../shop/schema';
@@ -6,6 +7,7 @@ import type { DuctTree } from '../shop/topology';
 import { standStack } from '../stack/stand-stack';
 import { collectorLoad } from './collector-load';
 import { judgeDrops } from './judge-drops';
+import { byMargin } from './worst-drop';
 
 /** What a kind of separator costs this shop in air, and saves in filter. SI. */
 export interface SeparatorSchool {
@@ -46,16 +48,11 @@ export function separatorSchools(shop: Shop, tree: DuctTree, view: View): Separa
     const separator = usual(collector.separator, kind);
     const parts = { ...collector, separator };
     const changed = withCandidate(shop, { id: '', name: '', cost: null, ...parts });
-    const drops = judgeDrops(changed, tree, view, 'one').flatMap((verdict) =>
-      verdict.kind === 'judged' ? [verdict] : [],
-    );
+    const drops = byMargin(judgeDrops(changed, tree, view, 'one'));
     return { kind, separator, changed, drops };
   });
   const bare = tried.find(({ kind }) => kind === 'none')?.drops ?? [];
-  const worst = bare.reduce<(typeof bare)[number] | null>(
-    (least, next) => (least && least.margin / least.need <= next.margin / next.need ? least : next),
-    null,
-  );
+  const worst = bare[0] ?? null;
   return tried.map(({ kind, separator, changed, drops }) => {
     const at = drops.find(({ drop }) => drop.id === worst?.drop.id) ?? null;
     const load = at && collectorLoad(changed, at.solution, view);

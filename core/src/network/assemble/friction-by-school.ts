@@ -1,16 +1,17 @@
+import type { FrictionMethod, PipeId } from '../../catalogue/ids';
 import type { FrictionLaw } from '../../duct/friction-law';
 import { HOSES, hoseMultiplier } from '../../duct/hose';
-import { PIPES, type PipeId } from '../../duct/pipes';
+import { PIPES } from '../../duct/pipes';
 import { POWER_FITS } from '../../duct/power-fit';
 import { equivalentLength, HOSE_LENGTHS } from '../../fitting/equivalent-feet';
-import type { Hose, Rules } from '../../shop/schema';
+import type { Hose } from '../../shop/schema';
 
 /**
  * How duct, hose and fittings take pressure by the school a shop follows: Darcy–Weisbach with
  * Colebrook's factor; the handbook's power fits; or equivalent feet, where every hose and fitting
  * counts as so much straight pipe.
  */
-export type School = Rules['friction'];
+export type School = FrictionMethod;
 
 /** A straight length of pipe in m. `multiplier` is what the friction is multiplied by. */
 export function pipeLaw(

@@ -1,5 +1,6 @@
 import { circleArea } from '../../air/velocity-pressure';
-import { PIPES, type PipeId } from '../../duct/pipes';
+import type { PipeId } from '../../catalogue/ids';
+import { PIPES } from '../../duct/pipes';
 
 const insides = (pipe: PipeId) => PIPES[pipe].sizes.map(({ inside }) => inside);
 

@@ -1,5 +1,6 @@
 import { withRun } from '../../layout/arrange-ducts';
 import type { View } from '../../network/assemble/setting';
+import { dropFlow } from '../../network/drop-flow';
 import { solveTree } from '../../network/solve-shop';
 import type { Shop } from '../../shop/schema';
 import { gatesOfDrop } from '../gate-sets';
@@ -15,7 +16,6 @@ const WORTH_CUTTING = 1.2;
 /** What a drop itself lacks: flow, velocity to carry chips, a shorter hose; and the main it uses. */
 export function dropFindings(shop: Shop, air: DropAir, view: View, rule: GateRule): Finding[] {
   const { drop, solution, flow, need } = air;
-  const { carryingVelocity, settlingVelocity } = shop.shop.rules;
   const where = { kind: 'drop', drop: drop.id } as const;
   const [own] = drop.path;
   const found: Finding[] = [];
@@ -29,14 +29,15 @@ export function dropFindings(shop: Shop, air: DropAir, view: View, rule: GateRul
     const numbers = { short: -air.margin, flow, need, share };
     found.push({ kind: 'starved', severity: 'serious', where, numbers, largest, remedy: cut });
   }
-  if (own && drop.machine.chips !== 'fine' && air.velocity < carryingVelocity) {
-    const diameter = widestCarrying(own.pipe, flow, carryingVelocity);
+  const { transport, main } = air;
+  if (own && transport !== null && air.velocity < transport) {
+    const diameter = widestCarrying(own.pipe, flow, transport);
     const isNarrower = diameter !== null && diameter < own.diameter;
     found.push({
       kind: 'slow drop',
       severity: 'caution',
       where,
-      numbers: { velocity: air.velocity, wanted: carryingVelocity },
+      numbers: { velocity: air.velocity, wanted: transport },
       remedy: isNarrower ? { kind: 'narrower', run: own.id, diameter } : null,
     });
   }
@@ -49,13 +50,13 @@ export function dropFindings(shop: Shop, air: DropAir, view: View, rule: GateRul
     const remedy = isShort ? null : cut;
     found.push({ kind: 'long hose', severity: 'caution', where, numbers, remedy });
   }
-  if (air.main && air.main.velocity < settlingVelocity) {
-    const { run, velocity } = air.main;
+  if (main && main.transport !== null && main.velocity < main.transport) {
+    const { run, velocity, transport: wanted } = main;
     found.push({
       kind: 'settling main',
       severity: 'caution',
       where: { kind: 'run', run },
-      numbers: { velocity, wanted: settlingVelocity },
+      numbers: { velocity, wanted },
       remedy: { kind: 'open another gate' },
     });
   }
@@ -80,6 +81,6 @@ function shorterHose(shop: Shop, air: DropAir, view: View, rule: GateRule): Reme
   const openGates = rule === 'one' ? gatesOfDrop(air.drop) : undefined;
   const solved = solveTree(shop, changed, { view, openGates });
   if (solved.kind !== 'solved') return null;
-  const gain = (solved.airIn.get(own.id)?.[0]?.flowIn ?? 0) - air.flow;
+  const gain = (dropFlow(solved, air.drop) ?? 0) - air.flow;
   return { kind: 'shorter hose', run: own.id, length, gain };
 }

@@ -4,6 +4,7 @@ import {
   type DuctTree,
   type Finding,
   type FindingKind,
+  fanCurveLine,
   findings,
   gatesOfDrop,
   judgeDrops,
@@ -11,13 +12,13 @@ import {
   readShop,
   type Shop,
   solveTree,
+  systemCurve,
 } from '@frank-gauge/core';
 import { describe, expect, it } from 'vitest';
 import { failureSentence } from '@/words/failure-words';
 import { tell } from '@/words/finding-words';
 import document from '../../../../demo/heron-slip.json';
 import { readCurve, writePoint } from '../parts/read-curve';
-import { blowerLine, demandLine } from './crossing-lines';
 import { gather } from './gather-rungs';
 import { rungLabel } from './rung-label';
 import { outward } from './runs/outward';
@@ -83,7 +84,7 @@ describe('the crossing', () => {
   it('the ducts’ own line passes through the operating point', () => {
     const { shop, tree } = demo();
     const { drop, solution } = planer({ shop, tree });
-    const asked = demandLine(shop, tree, drop, 'found', 'one');
+    const asked = systemCurve(shop, tree, 'found', gatesOfDrop(drop));
     const nearest = Math.min(
       ...asked.map(({ flow, pressure }) =>
         Math.hypot(flow / solution.blower.flow - 1, pressure / solution.blower.rise - 1),
@@ -97,7 +98,7 @@ describe('the crossing', () => {
   });
 
   it('the blower’s line falls from shut-off to the last point', () => {
-    const line = blowerLine(planer(demo()).solution);
+    const line = fanCurveLine(planer(demo()).solution);
     expect(line[0]?.flow).toBe(0);
     line.slice(1).forEach((point, i) => {
       expect(point.pressure).toBeLessThanOrEqual(line[i]?.pressure ?? 0);

@@ -1,6 +1,14 @@
 'use client';
 
-import { fromSI, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core';
+import {
+  fanCurveLine,
+  fromSI,
+  gatesOfDrop,
+  STYLES,
+  systemCurve,
+  unitSymbol,
+  writeNumber,
+} from '@frank-gauge/core';
 import { useDeferredValue, useMemo } from 'react';
 import {
   CartesianGrid,
@@ -14,7 +22,6 @@ import {
 } from 'recharts';
 import { useChoices } from '@/store/choices';
 import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
-import { blowerLine, demandLine } from './crossing-lines';
 
 /** The demand line takes a dozen solves, so it follows a moment behind an edit; the point does not. */
 function useDemand() {
@@ -27,7 +34,9 @@ function useDemand() {
   const id = selected?.drop.id;
   return useMemo(() => {
     const drop = laterTree.drops.find((candidate) => candidate.id === id);
-    return drop ? demandLine(laterShop, laterTree, drop, view, rule) : [];
+    if (!drop) return [];
+    const openGates = rule === 'one' ? gatesOfDrop(drop) : undefined;
+    return systemCurve(laterShop, laterTree, view, openGates);
   }, [laterShop, laterTree, id, view, rule]);
 }
 
@@ -43,7 +52,7 @@ export function CrossingChart() {
     pressure: fromSI(pressure, pressureStyle.unit),
   });
   const { blower } = selected.solution;
-  const made = blowerLine(selected.solution).map(inUnits);
+  const made = fanCurveLine(selected.solution).map(inUnits);
   const asked = demand.map(inUnits);
   const here = inUnits({ flow: blower.flow, pressure: blower.rise });
   const axis = {

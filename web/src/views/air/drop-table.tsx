@@ -118,7 +118,6 @@ interface RowProps {
 
 function DropRow({ verdict, isSelected }: RowProps) {
   const { shop, system } = useSolvedShop();
-  const { rules } = shop.shop;
   const write = (value: number, kind: QuantityKind) => writeNumber(value, STYLES[system][kind]);
   const { drop } = verdict;
   const name = (
@@ -144,10 +143,10 @@ function DropRow({ verdict, isSelected }: RowProps) {
       </tr>
     );
   }
-  const { flow, need, velocity, main, hoodStatic, standing } = verdict;
+  const { flow, need, velocity, transport, main, hoodStatic, standing } = verdict;
   const isDrawing = standing !== 'shut';
-  const isSlow = isDrawing && drop.machine.chips !== 'fine' && velocity < rules.carryingVelocity;
-  const isSettling = isDrawing && main !== null && main.velocity < rules.settlingVelocity;
+  const isSlow = isDrawing && transport !== null && velocity < transport;
+  const isSettling = isDrawing && main?.transport != null && main.velocity < main.transport;
   const { sign, word, tone } = SIGNS[standing];
   return (
     <tr className={look}>

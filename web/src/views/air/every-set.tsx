@@ -56,7 +56,7 @@ function Sets() {
 }
 
 function Worst({ over }: { readonly over: Extract<OverSets, { kind: 'evaluated' }> }) {
-  const { tree, shop, system } = useSolvedShop();
+  const { tree, system } = useSolvedShop();
   const isMain = new Set(
     tree.upstreamFirst
       .filter(({ from }) => (tree.into.get(from) ?? []).length > 0)
@@ -96,11 +96,7 @@ function Worst({ over }: { readonly over: Extract<OverSets, { kind: 'evaluated' 
           {heads('main', `slowest, ${unit('velocity')}`, 'fastest', 'slowest while these draw')}
           <tbody>
             {mains.map((main) => (
-              <MainLine
-                key={main.run}
-                main={main}
-                isSlow={main.slowest.value < shop.shop.rules.settlingVelocity}
-              />
+              <MainLine key={main.run} main={main} isSlow={main.settles !== null} />
             ))}
           </tbody>
         </table>

@@ -21,7 +21,7 @@ import { useSolvedShop } from '../frame/solved-shop';
 import { printDrawing } from '../parts/print-drawing';
 import { saveDrawing } from '../parts/save-drawing';
 import { chooseThing } from './choose-thing';
-import { airTone } from './ducts/air-tone';
+import { type AirTone, STILL_AIR } from './ducts/air-tone';
 import { DuctHandles } from './ducts/duct-handles';
 import { useDucts } from './ducts/use-ducts';
 import { ZoomButtons } from './zoom-buttons';
@@ -86,7 +86,7 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
                 onSheet={onSheet}
                 scale={scale}
                 isIsometric={view === 'isometric'}
-                speed={item.kind !== 'text' && item.run ? ducts.speed(item.run) : 0}
+                tone={item.kind !== 'text' && item.run ? ducts.tone(item.run) : STILL_AIR}
               />
             ))}
             {view !== 'isometric' && (
@@ -186,11 +186,11 @@ interface ShapeProps {
   readonly item: SheetItem;
   readonly onSheet: (at: Spot) => { readonly x: number; readonly y: number };
   readonly scale: number;
-  readonly speed: number;
+  readonly tone: AirTone;
   readonly isIsometric: boolean;
 }
 
-function Shape({ item, onSheet, scale, speed, isIsometric }: ShapeProps) {
+function Shape({ item, onSheet, scale, tone, isIsometric }: ShapeProps) {
   const { shop, tree } = useSolvedShop();
   const open = useChoices((choices) => choices.parts[shop.id]);
   const look = LOOKS[item.layer];
@@ -226,7 +226,6 @@ function Shape({ item, onSheet, scale, speed, isIsometric }: ShapeProps) {
     onClick: () => chooseThing(shop.id, tree, run),
     className: 'cursor-pointer',
   };
-  const tone = airTone(speed, shop.shop.rules);
   const hasTone = item.layer === 'ducts' && tone.opacity > 0;
   const shape = (of: object) => {
     if (item.kind === 'circle') {

@@ -23,7 +23,7 @@ import {
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { useSolvedShop } from '../frame/solved-shop';
 import { chooseThing } from './choose-thing';
-import { airTone } from './ducts/air-tone';
+import type { AirTone } from './ducts/air-tone';
 import { useDucts } from './ducts/use-ducts';
 
 /** The shop as it stands, to be turned and walked around; ducts in the tone of their air. */
@@ -191,13 +191,13 @@ function Box({ solid, colours }: { readonly solid: Solid; readonly colours: Colo
 /** The ducts as tubes; a bend is as round as its duct lets it be. */
 function Ducts({ colours }: { readonly colours: Colours }) {
   const { shop, tree } = useSolvedShop();
-  const { drawn, speed } = useDucts();
+  const { drawn, tone } = useDucts();
   return drawn.map((line) => (
     <Tube
       key={line.run.id}
       line={line}
       colours={colours}
-      tone={airTone(speed(line.run.id), shop.shop.rules)}
+      tone={tone(line.run.id)}
       onClick={() => chooseThing(shop.id, tree, line.run.id)}
     />
   ));
@@ -206,7 +206,7 @@ function Ducts({ colours }: { readonly colours: Colours }) {
 interface TubeProps {
   readonly line: DuctLine;
   readonly colours: Colours;
-  readonly tone: ReturnType<typeof airTone>;
+  readonly tone: AirTone;
   readonly onClick: () => void;
 }
 

@@ -1,12 +1,19 @@
 'use client';
 
-import { collectorLoad, formatQuantity, STYLES, setGate, writeNumber } from '@frank-gauge/core';
+import {
+  collectorLoad,
+  formatQuantity,
+  STYLES,
+  setGate,
+  worstDrop,
+  writeNumber,
+} from '@frank-gauge/core';
 import { ChevronUp } from 'lucide-react';
 import { memo, type ReactNode, useState } from 'react';
 import { chooseDrop, useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { failureSentence } from '@/words/failure-words';
-import { useJudgedDrops, useSolvedShop, worstOf } from './solved-shop';
+import { useJudgedDrops, useSolvedShop } from './solved-shop';
 
 /** Along the bottom of every shop view: what the blower does now, and the gates, to be tapped. */
 export function LiveStrip() {
@@ -65,7 +72,7 @@ function Figures() {
   const { now, shop, system } = useSolvedShop();
   const { verdicts } = useJudgedDrops();
   const view = useChoices((choices) => choices.view);
-  const worst = worstOf(verdicts);
+  const worst = worstDrop(verdicts);
   const { flow: flowStyle } = STYLES[system];
   if (now.kind === 'unsolved') {
     return (

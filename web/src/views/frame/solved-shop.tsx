@@ -14,6 +14,7 @@ import {
   type Shop,
   type ShopSolved,
   type UnitSystem,
+  worstDrop,
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo, useRef } from 'react';
 import { useChoices } from '@/store/choices';
@@ -52,18 +53,6 @@ export function useJudgedDrops(): JudgedDrops {
   if (!judged) throw new Error('outside a shop');
   return judged;
 }
-
-/** A drop that falls furthest short as a share of its need, if any is judged. */
-export const worstOf = (verdicts: readonly DropVerdict[]) =>
-  verdicts
-    .flatMap((verdict) =>
-      verdict.kind === 'judged' && verdict.standing !== 'shut' ? [verdict] : [],
-    )
-    .reduce<Extract<DropVerdict, { kind: 'judged' }> | null>(
-      (worst, next) =>
-        worst && worst.margin / worst.need <= next.margin / next.need ? worst : next,
-      null,
-    );
 
 interface Props {
   readonly shop: Shop;
@@ -121,7 +110,7 @@ interface JudgedProps extends Pick<SolvedProps, 'air' | 'children'> {
 function Judged({ air, rule, chosen, children }: JudgedProps) {
   const verdicts = useVerdicts(air, rule, chosen);
   const selected =
-    verdicts.find(({ drop }) => drop.id === chosen) ?? worstOf(verdicts) ?? verdicts[0] ?? null;
+    verdicts.find(({ drop }) => drop.id === chosen) ?? worstDrop(verdicts) ?? verdicts[0] ?? null;
   const value = useMemo<JudgedDrops>(() => ({ verdicts, selected }), [verdicts, selected]);
   return <JudgedContext value={value}>{children}</JudgedContext>;
 }

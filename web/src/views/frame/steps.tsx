@@ -1,10 +1,11 @@
 'use client';
 
+import { worstDrop } from '@frank-gauge/core';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { memo } from 'react';
 import { useFloorConflicts } from './floor-conflicts';
-import { useJudgedDrops, useSolvedShop, worstOf } from './solved-shop';
+import { useJudgedDrops, useSolvedShop } from './solved-shop';
 
 export const STEPS = [
   { path: 'floor', name: 'Floor' },
@@ -27,7 +28,7 @@ export function Steps({ id }: { readonly id: string }) {
   const pathname = usePathname();
   const { shop } = useSolvedShop();
   const { verdicts } = useJudgedDrops();
-  const worst = worstOf(verdicts);
+  const worst = worstDrop(verdicts);
   const isCrowded = useFloorConflicts().some(({ kind }) => kind !== 'feed blocked');
   const isShort = worst !== null && worst.standing !== 'enough';
   const marks: Record<(typeof STEPS)[number]['path'], { sign: string; says: string } | null> = {

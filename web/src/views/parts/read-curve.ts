@@ -1,4 +1,4 @@
-import { fromSI, parseQuantity, STYLES, type UnitSystem } from '@frank-gauge/core';
+import { checkedCurve, fromSI, parseQuantity, STYLES, type UnitSystem } from '@frank-gauge/core';
 
 export interface CurvePoint {
   flow: number;
@@ -26,6 +26,7 @@ export function readCurve(
 ): ReadCurve {
   const untouched = new Map(present.map((point) => [writePoint(point, system), point]));
   const points: CurvePoint[] = [];
+  const lineOf: number[] = [];
   const lines = text.split('\n');
   for (const [index, line] of lines.entries()) {
     if (line.trim() === '') continue;
@@ -41,13 +42,8 @@ export function readCurve(
     if (!pressure.ok) return refuse(pressure.reason);
     if (flow.value < 0 || pressure.value < 0) return refuse('a curve has no values below zero.');
     const point = untouched.get(line) ?? { flow: flow.value, pressure: pressure.value };
-    const before = points.at(-1);
-    if (before && point.flow <= before.flow) {
-      return refuse('the flow goes backward: each point has to lie beyond the one before.');
-    }
     points.push(point);
+    lineOf.push(index + 1);
   }
-  if (points.length < 2) return { ok: false, reason: 'A curve needs at least two points.' };
-  if (points.length > 200) return { ok: false, reason: 'A curve takes at most 200 points.' };
-  return { ok: true, points };
+  return checkedCurve(points, lineOf);
 }

@@ -7,6 +7,7 @@ import {
   type Shop,
   STYLES,
   unitSymbol,
+  worstDrop,
   writeNumber,
 } from '@frank-gauge/core';
 import { formatDistanceToNow } from 'date-fns';
@@ -19,7 +20,6 @@ import type { ShopRow } from '@/store/database';
 import { deleteShop, duplicateShop, exportShop, renameShop, restoreShop } from '@/store/shop-list';
 import { Sheet } from '@/ui/sheet';
 import { TextField } from '@/ui/text-field';
-import { worstOf } from '../frame/solved-shop';
 
 /** Checked, since what lies in storage may be older than the program. */
 function readRow(document: Shop) {
@@ -28,7 +28,7 @@ function readRow(document: Shop) {
   const arranged = arrangeDucts(read.shop);
   if (!arranged.ok) return null;
   const { drops } = arranged.tree;
-  return { drops, worst: worstOf(judgeDrops(read.shop, arranged.tree, 'found', 'one')) };
+  return { drops, worst: worstDrop(judgeDrops(read.shop, arranged.tree, 'found', 'one')) };
 }
 
 export function ShopLine({ row }: { readonly row: ShopRow }) {
@@ -67,7 +67,7 @@ export function ShopLine({ row }: { readonly row: ShopRow }) {
 }
 
 interface WorstProps {
-  readonly worst: ReturnType<typeof worstOf>;
+  readonly worst: ReturnType<typeof worstDrop>;
   readonly units: 'us' | 'metric';
 }
 

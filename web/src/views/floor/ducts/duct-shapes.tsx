@@ -17,7 +17,7 @@ import { removeThings } from '../edit-together';
 import type { PlanDrawing } from '../plan-drawing';
 import { letGo, takeAlso, togetherWith, useTaken } from '../selection';
 import { isTaking, TakenMarks } from '../things-on-plan';
-import { type AirTone, airTone } from './air-tone';
+import type { AirTone } from './air-tone';
 import { useDrawing } from './drawing-state';
 import { FlowMarks } from './flow-marks';
 import { GateMark, UPRIGHT } from './gate-mark';
@@ -54,7 +54,7 @@ export function DuctShapes({ drawing, ducts }: Props) {
           laid={ducts.laid(line.run.id) ?? line.run}
           next={ducts.follows(line.run.id)}
           drawing={drawing}
-          tone={airTone(ducts.speed(line.run.id), shop.shop.rules)}
+          tone={ducts.tone(line.run.id)}
           isOpen={open === line.run.id}
           isOnWay={way.has(line.run.id)}
           isTaken={taken.has(line.run.id)}

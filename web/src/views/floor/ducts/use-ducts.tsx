@@ -5,12 +5,16 @@ import {
   type DuctLine,
   type DuctLines,
   ductConflicts,
+  gatesOpenNow,
+  isDrawing,
   type Run,
+  runsWithChips,
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { useRested } from '@/ui/use-rested';
 import { FEW_MACHINES } from '../../frame/floor-conflicts';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { type AirTone, airTone } from './air-tone';
 
 export interface Ducts {
   readonly lines: DuctLines;
@@ -22,11 +26,14 @@ export interface Ducts {
   /** Diameter of what a run goes straight on into, m; null: it branches into something. */
   readonly follows: (run: string) => number | null;
   readonly speed: (run: string) => number;
+  /** How its air is drawn, with the gates open now. */
+  readonly tone: (run: string) => AirTone;
 }
 
 function useReckoned(): Ducts {
   const { shop, lines, tree, now } = useSolvedShop();
   const inlet = shop.collector.separator.inletDiameter;
+  const { rules } = shop.shop;
   const still = useMemo(() => {
     const top = ({ points }: DuctLine) => Math.max(...points.map(({ z }) => z));
     const drawn = [...lines.lines.values()].sort((a, b) => top(a) - top(b));
@@ -49,8 +56,14 @@ function useReckoned(): Ducts {
   );
   return useMemo(() => {
     const speed = (run: string) => (now.kind === 'solved' ? now.airIn.velocityInto(run) : 0);
-    return { ...still, conflicts, speed };
-  }, [still, conflicts, now]);
+    const open = gatesOpenNow(tree);
+    const drawing = tree.drops.filter((drop) => isDrawing(drop, open));
+    const passed = new Set(drawing.flatMap(({ path }) => path.map(({ id }) => id)));
+    const withChips = runsWithChips(drawing);
+    const tone = (run: string) =>
+      airTone(speed(run), rules, { isFineOnly: passed.has(run) && !withChips.has(run) });
+    return { ...still, conflicts, speed, tone };
+  }, [still, conflicts, now, tree, rules]);
 }
 
 const Context = createContext<Ducts | null>(null);
