@@ -162,6 +162,7 @@ export { sheetDxf } from './layout/sheets/sheet-dxf';
 export { type Solid, solidsOf } from './layout/sheets/solids';
 export { nearestFromAbove, nearestOn, type Point3 } from './layout/space';
 export { ductHeight, type Goal, riseFrom } from './layout/usual-way';
+export { type LogAnalysis, type ReadingVerdict, readLog } from './leak/read-log';
 export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';
 export { SEPARATOR_RUN, separatorHeads } from './network/assemble/separator-segment';
 export { NO_CHANGE, type View } from './network/assemble/setting';

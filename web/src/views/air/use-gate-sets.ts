@@ -1,9 +1,9 @@
 'use client';
 
 import type { OverSets, Shop, View } from '@frank-gauge/core';
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
-import type { GateSets } from '@/workers/gate-sets.worker';
+import { type Asked, engine } from '@/model/engine';
 
 export interface Solving {
   /** Of the shop as it last was solved through; null before the first. */
@@ -17,35 +17,37 @@ export interface Solving {
 /** An edit waits this long for the next one before its sets are solved, ms. */
 const SETTLE = 150;
 
-/** Every set of gates of a shop, solved in a worker that an edit stops and starts anew. */
+/** Every set of gates of a shop, solved by the engine, which an edit stops and starts anew. */
 export function useGateSets(shop: Shop, view: View): Solving {
   const [solving, setSolving] = useState<Solving>({ over: null, done: 0, isBroken: false });
   const { machines, collector, ducts, condition } = shop;
   const { site, rules } = shop.shop;
-  // The worker lives outside React: it is started for what the air depends on, and ended with it.
   useEffect(() => {
     setSolving(({ over }) => ({ over, done: 0, isBroken: false }));
-    let worker: Worker | null = null;
+    let asked: Asked<OverSets | null> | null = null;
     // Progress comes by a channel of its own, and may come in behind the answer.
     let isOver = false;
-    const finish = (last: Solving) => {
-      isOver = true;
-      setSolving(last);
-    };
     const start = setTimeout(() => {
-      worker = new Worker(new URL('../../workers/gate-sets.worker.ts', import.meta.url));
-      const breakOff = () => finish({ over: null, done: null, isBroken: true });
-      worker.onerror = breakOff;
       const report = proxy((done: number) => {
         if (!isOver) setSolving(({ over }) => ({ over, done, isBroken: false }));
       });
-      void wrap<GateSets>(worker)
-        .solve(shop, view, report)
-        .then((over) => finish({ over, done: null, isBroken: false }), breakOff);
+      asked = engine.ask<OverSets | null>('gate sets', async (remote) =>
+        remote.gateSets(shop, view, report),
+      );
+      void asked.outcome.then((outcome) => {
+        if (outcome.kind === 'superseded') return;
+        isOver = true;
+        setSolving({
+          over: outcome.kind === 'answered' ? outcome.answer : null,
+          done: null,
+          isBroken: outcome.kind === 'broken',
+        });
+      });
     }, SETTLE);
     return () => {
+      isOver = true;
       clearTimeout(start);
-      worker?.terminate();
+      asked?.cancel();
     };
   }, [machines, collector, ducts, condition, site, rules, view]);
   return solving;

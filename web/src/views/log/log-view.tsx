@@ -1,14 +1,17 @@
 'use client';
 
+import type { LogAnalysis } from '@frank-gauge/core';
 import { useSolvedShop } from '../frame/solved-shop';
-import { useCompared } from './compared-readings';
 import { ReadingForm } from './reading-form';
 import { ReadingTable } from './reading-table';
 import { Saying } from './saying';
+import { useLogAnalysis } from './use-log-analysis';
+
+const NO_VERDICTS: LogAnalysis['verdicts'] = new Map();
 
 /** Readings taken with whatever meter there is, each held against the model's own figure. */
 export function LogView() {
-  const compared = useCompared();
+  const { analysis, isBroken } = useLogAnalysis();
   const { tree } = useSolvedShop();
   return (
     <div className="grid md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:overflow-hidden">
@@ -26,8 +29,8 @@ export function LogView() {
         )}
       </section>
       <section aria-label="Readings" className="min-w-0 px-4 pt-3 pb-6 md:overflow-y-auto">
-        <Saying compared={compared} />
-        <ReadingTable compared={compared} />
+        <Saying analysis={analysis} isBroken={isBroken} />
+        <ReadingTable verdicts={analysis?.verdicts ?? NO_VERDICTS} />
       </section>
     </div>
   );

@@ -1,26 +1,29 @@
 'use client';
 
 import {
-  type Compared,
-  type ComparedReading,
   fromSI,
+  type LogAnalysis,
   type QuantityKind,
   type Reading,
+  type ReadingVerdict,
   STYLES,
   unitSymbol,
   writeNumber,
 } from '@frank-gauge/core';
 import { format } from 'date-fns';
 import { X } from 'lucide-react';
+import { useMemo } from 'react';
 import { toast } from 'sonner';
 import { edit } from '@/store/shop-session';
 import { useSolvedShop } from '../frame/solved-shop';
 import { undoAloud } from '../frame/undo-aloud';
 
 /** Every reading: as it was taken, what it says of the flow, what the model says, the difference. */
-export function ReadingTable({ compared }: { readonly compared: readonly ComparedReading[] }) {
-  const { system } = useSolvedShop();
-  if (compared.length === 0) return null;
+export function ReadingTable({ verdicts }: { readonly verdicts: LogAnalysis['verdicts'] }) {
+  const { shop, system } = useSolvedShop();
+  const { readings } = shop.log;
+  const sorted = useMemo(() => readings.toSorted((a, b) => (a.at < b.at ? 1 : -1)), [readings]);
+  if (sorted.length === 0) return null;
   const flow = unitSymbol('flow', system);
   return (
     <table className="w-full border-collapse">
@@ -37,12 +40,12 @@ export function ReadingTable({ compared }: { readonly compared: readonly Compare
         </tr>
       </thead>
       <tbody>
-        {compared.map(({ reading, result }, i) => (
+        {sorted.map((reading, i) => (
           <Row
             key={reading.id}
             reading={reading}
-            result={result}
-            isFirstOfDay={dayOf(reading) !== dayOf(compared[i - 1]?.reading)}
+            verdict={verdicts.get(reading.id) ?? null}
+            isFirstOfDay={dayOf(reading) !== dayOf(sorted[i - 1])}
           />
         ))}
       </tbody>
@@ -56,16 +59,17 @@ const dayOf = (reading: Reading | undefined) =>
 
 interface RowProps {
   readonly reading: Reading;
-  readonly result: Compared;
+  /** Null until it is compared. */
+  readonly verdict: ReadingVerdict | null;
   readonly isFirstOfDay: boolean;
 }
 
-function Row({ reading, result, isFirstOfDay }: RowProps) {
+function Row({ reading, verdict, isFirstOfDay }: RowProps) {
   const { system, tree } = useSolvedShop();
   const write = (value: number, kind: QuantityKind = 'flow') =>
     writeNumber(value, STYLES[system][kind]);
   const name = tree.drops.find(({ id }) => id === reading.node)?.name ?? `${reading.place} (gone)`;
-  const { measured } = result;
+  const measured = verdict?.measured;
   return (
     <>
       {isFirstOfDay && (
@@ -91,36 +95,36 @@ function Row({ reading, result, isFirstOfDay }: RowProps) {
         </td>
         <td className="whitespace-nowrap">
           <strong className="font-semibold text-[16px]">
-            {measured.kind === 'at least' ? '≥ ' : ''}
-            {write(measured.flow)}
+            {measured?.kind === 'at least' ? '≥ ' : ''}
+            {measured ? write(measured.flow) : '…'}
           </strong>
-          {measured.kind === 'value' && (
+          {measured?.kind === 'value' && (
             <span className="text-[13px] text-quiet"> ±{write(measured.doubt)}</span>
           )}
         </td>
         <td className="whitespace-nowrap">
-          {result.kind === 'compared' ? (
+          {verdict?.kind === 'compared' ? (
             <>
-              {write(result.predicted)}
-              <span className="text-[13px] text-quiet"> ±{write(result.predictedDoubt)}</span>
+              {write(verdict.predicted)}
+              <span className="text-[13px] text-quiet"> ±{write(verdict.predictedDoubt)}</span>
             </>
           ) : (
             '–'
           )}
         </td>
         <td className="whitespace-nowrap">
-          {result.kind === 'compared' && result.difference !== null ? (
+          {verdict?.kind === 'compared' && verdict.difference !== null ? (
             <>
-              {result.difference > 0 ? '+' : ''}
-              {write(result.difference)}
-              <span className="text-[13px] text-quiet"> ±{write(result.differenceDoubt)}</span>
+              {verdict.difference > 0 ? '+' : ''}
+              {write(verdict.difference)}
+              <span className="text-[13px] text-quiet"> ±{write(verdict.differenceDoubt)}</span>
             </>
           ) : (
             '–'
           )}
         </td>
         <td className="hidden text-left sm:table-cell">
-          <Verdict result={result} />
+          {verdict && <Verdict result={verdict} />}
         </td>
         <td>
           <RemoveButton reading={reading} name={name} />
@@ -148,7 +152,7 @@ function asRead(reading: Reading, system: 'us' | 'metric'): string {
   return `${repeats.join(' · ')} ${unitSymbol(reading.quantity, system)} in ${inside}${reading.spot === 'centre' ? ', centre' : ''}`;
 }
 
-function Verdict({ result }: { readonly result: Compared }) {
+function Verdict({ result }: { readonly result: ReadingVerdict }) {
   if (result.kind === 'no prediction')
     return <span className="text-quiet">nothing to compare with</span>;
   const { difference, isShown, predicted, measured } = result;

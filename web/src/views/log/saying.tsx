@@ -1,21 +1,30 @@
 'use client';
 
-import {
-  type ComparedReading,
-  formatQuantity,
-  type Suspect,
-  sharedShortfall,
-} from '@frank-gauge/core';
-import { useMemo } from 'react';
+import { formatQuantity, type Suspect } from '@frank-gauge/core';
 import { useSolvedShop } from '../frame/solved-shop';
+import type { ReadLog } from './use-log-analysis';
 
 const listed = (names: readonly string[], last: 'and' | 'or') =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} ${last} ${names.at(-1)}`;
 
 /** What the latest reading of every drop says together, in a sentence. */
-export function Saying({ compared }: { readonly compared: readonly ComparedReading[] }) {
+export function Saying({ analysis, isBroken }: ReadLog) {
   const { shop, tree, system } = useSolvedShop();
-  const said = useMemo(() => sharedShortfall(shop, tree, compared), [shop, tree, compared]);
+  if (isBroken) {
+    return (
+      <p role="alert" className="mb-3 max-w-prose text-[17px]">
+        The readings could not be compared: the browser ended the calculation. Reload the page.
+      </p>
+    );
+  }
+  if (!analysis) {
+    return (
+      <p role="status" className="mb-3 max-w-prose text-[17px] text-quiet">
+        Comparing the readings…
+      </p>
+    );
+  }
+  const said = analysis.shared;
   const percent = (share: number) => `${Math.round(share * 100)}\u00a0%`;
   const nameOf = (suspect: Suspect) =>
     suspect.kind === 'collector'

@@ -1,10 +1,11 @@
 'use client';
 
-import { type Remote, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Advise } from '@/workers/advise.worker';
+import { type Asked, engine } from '@/model/engine';
+import type { EngineApi } from '@/workers/engine.worker';
 
-/** A long search in a worker: at rest, under way with its best so far, done, or broken off. */
+/** A long search by the engine: at rest, under way with its best so far, done, or broken off. */
 export type Advice<T> =
   | { readonly kind: 'rest' }
   | { readonly kind: 'searching'; readonly progress: string; readonly best: T | null }
@@ -12,42 +13,41 @@ export type Advice<T> =
   | { readonly kind: 'broken' };
 
 /**
- * Runs one search at a time in a worker of its own. `stop` ends it and keeps the best so far; leaving
+ * Runs one search at a time, of all helpers together. `stop` ends it and keeps the best so far; leaving
  * the view ends it too.
  */
 export function useAdvice<T>() {
   const [advice, setAdvice] = useState<Advice<T>>({ kind: 'rest' });
-  const worker = useRef<Worker | null>(null);
+  const search = useRef<Asked<T | null> | null>(null);
   const end = useCallback(() => {
-    worker.current?.terminate();
-    worker.current = null;
+    search.current?.cancel();
+    search.current = null;
   }, []);
   useEffect(() => end, [end]);
   const start = useCallback(
     (
-      search: (
-        advise: Remote<Advise>,
+      run: (
+        remote: Remote<EngineApi>,
         tell: (progress: string, best: T | null) => void,
       ) => Promise<T | null>,
     ) => {
       end();
-      const own = new Worker(new URL('../../../workers/advise.worker.ts', import.meta.url));
-      worker.current = own;
-      const isCurrent = () => worker.current === own;
-      const breakOff = () => {
-        if (isCurrent()) setAdvice({ kind: 'broken' });
-      };
-      own.onerror = breakOff;
       setAdvice({ kind: 'searching', progress: '', best: null });
       // Progress comes by a channel of its own, and may come in behind the answer.
+      let own: Asked<T | null> | null = null;
       const tell = (progress: string, best: T | null) => {
-        if (isCurrent()) setAdvice({ kind: 'searching', progress, best });
+        if (own && search.current === own) setAdvice({ kind: 'searching', progress, best });
       };
-      search(wrap<Advise>(own), tell).then((answer) => {
-        if (!isCurrent()) return;
-        end();
-        setAdvice(answer === null ? { kind: 'broken' } : { kind: 'done', answer });
-      }, breakOff);
+      own = engine.ask('advice', (remote) => run(remote, tell));
+      search.current = own;
+      void own.outcome.then((outcome) => {
+        if (search.current !== own) return;
+        search.current = null;
+        if (outcome.kind === 'superseded') setAdvice({ kind: 'rest' });
+        else if (outcome.kind === 'broken' || outcome.answer === null)
+          setAdvice({ kind: 'broken' });
+        else setAdvice({ kind: 'done', answer: outcome.answer });
+      });
     },
     [end],
   );

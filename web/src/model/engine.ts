@@ -1,0 +1,141 @@
+import { type Remote, wrap } from 'comlink';
+import type { EngineApi } from '@/workers/engine.worker';
+
+/** How asking ended. */
+export type Outcome<T> =
+  | { readonly kind: 'answered'; readonly answer: T }
+  /** Something newer was asked of the same topic, or it was cancelled. */
+  | { readonly kind: 'superseded' }
+  /** The worker could not be started, or broke off. */
+  | { readonly kind: 'broken' };
+
+/** A worker at work: what it can be asked, and how to end it. */
+export interface EngineWorker<Api> {
+  readonly remote: Api;
+  readonly end: () => void;
+}
+
+interface Job {
+  readonly topic: string;
+  /** Run to its end though something newer waits: for what is short. */
+  readonly isShort: boolean;
+  /** Starts it; answers once it is done or has thrown. */
+  readonly start: () => Promise<void>;
+  readonly settle: (outcome: 'superseded' | 'broken') => void;
+  isSettled: boolean;
+}
+
+export interface AskOptions {
+  /**
+   * True for what takes a moment: it runs to its end, whose answer nobody wants any more, and the worker
+   * lives on. Else something newer of the same topic ends the worker, and a new one is made.
+   */
+  readonly isShort?: boolean;
+}
+
+export interface Asked<T> {
+  readonly outcome: Promise<Outcome<T>>;
+  readonly cancel: () => void;
+}
+
+/**
+ * Asks one worker for answers, one job at a time.
+ *
+ * A job *waits* until those before it are over; *runs*; and *settles* as answered, superseded or broken,
+ * once. Of each topic only the latest matters: asking anew supersedes what waits or runs of it. The worker
+ * is made when the first job runs, and anew after it was ended or broke; it remembers nothing, so that
+ * ending it loses nothing but the job it ran.
+ */
+export class Engine<Api> {
+  private readonly make: (onBroken: () => void) => EngineWorker<Api>;
+  private worker: EngineWorker<Api> | null = null;
+  private running: Job | null = null;
+  private waiting: Job[] = [];
+
+  constructor(make: (onBroken: () => void) => EngineWorker<Api>) {
+    this.make = make;
+  }
+
+  ask<T>(
+    topic: string,
+    run: (remote: Api) => Promise<T>,
+    { isShort = false }: AskOptions = {},
+  ): Asked<T> {
+    const before = [this.running, ...this.waiting].filter((job) => job?.topic === topic);
+    for (const job of before) if (job) this.drop(job);
+    let answer: (outcome: Outcome<T>) => void = () => {};
+    const outcome = new Promise<Outcome<T>>((resolve) => {
+      answer = resolve;
+    });
+    const job: Job = {
+      topic,
+      isShort,
+      isSettled: false,
+      start: async () => {
+        const made = await run(this.remote());
+        if (job.isSettled) return;
+        job.isSettled = true;
+        answer({ kind: 'answered', answer: made });
+      },
+      settle: (kind) => {
+        if (job.isSettled) return;
+        job.isSettled = true;
+        answer({ kind });
+      },
+    };
+    this.waiting.push(job);
+    this.next();
+    return { outcome, cancel: () => this.drop(job) };
+  }
+
+  private remote(): Api {
+    this.worker ??= this.make(() => this.breakOff());
+    return this.worker.remote;
+  }
+
+  /** Starts the job that waited longest, where none runs. */
+  private next(): void {
+    if (this.running) return;
+    const job = this.waiting.shift();
+    if (!job) return;
+    this.running = job;
+    const over = () => {
+      if (this.running !== job) return;
+      this.running = null;
+      this.next();
+    };
+    job.start().then(over, () => {
+      job.settle('broken');
+      if (this.running === job) this.end();
+      over();
+    });
+  }
+
+  private drop(job: Job): void {
+    job.settle('superseded');
+    this.waiting = this.waiting.filter((other) => other !== job);
+    if (this.running !== job || job.isShort) return;
+    this.end();
+    this.running = null;
+    this.next();
+  }
+
+  private breakOff(): void {
+    this.running?.settle('broken');
+    this.end();
+    this.running = null;
+    this.next();
+  }
+
+  private end(): void {
+    this.worker?.end();
+    this.worker = null;
+  }
+}
+
+/** The one worker of this page. */
+export const engine = new Engine<Remote<EngineApi>>((onBroken) => {
+  const worker = new Worker(new URL('../workers/engine.worker.ts', import.meta.url));
+  worker.onerror = onBroken;
+  return { remote: wrap<EngineApi>(worker), end: () => worker.terminate() };
+});
