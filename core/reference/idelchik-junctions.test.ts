@@ -154,7 +154,7 @@ describe('any junction', () => {
     fc.assert(
       fc.property(anyLegs, fc.nat(3), (legs, pick) => {
         const chosen = legs[pick % legs.length];
-        if (!chosen) return;
+        fc.pre(chosen !== undefined);
         const { leg } = chosen;
         const flow = chosen.flow + 0.02;
         const combined = legs.reduce((sum, each) => sum + each.flow + 0.02, 0);

@@ -135,7 +135,7 @@ const drawnAs = (shop: Shop): string =>
     .join(' ');
 
 /** What a layout comes to; null where it does not solve. */
-export function scoreOf(shop: Shop, view: View): RouteScore | null {
+function scoreOf(shop: Shop, view: View): RouteScore | null {
   const arranged = arrangeDucts(shop);
   if (!arranged.ok || arranged.tree.drops.length === 0) return null;
   const { tree } = arranged;

@@ -34,7 +34,7 @@ export const atmosphericPressure = (elevation: number): number =>
  * in K (ASHRAE Fundamentals, psychrometrics, equations 5 and 6, after Hyland and Wexler; from
  * memory, held against psychrolib in `core/reference`). Range 173 to 473 K.
  */
-export function saturationPressure(temperature: number): number {
+function saturationPressure(temperature: number): number {
   const t = temperature;
   const logarithm =
     t < 273.16

@@ -49,7 +49,7 @@ const blowerClass = (
 });
 
 /** All turn a two-pole motor's wheel directly: 3450 rpm on 60 Hz, 2850 on 50 Hz. */
-export const WHEEL_SPEEDS = { us: toSI(3450, 'rpm'), metric: toSI(2850, 'rpm') } as const;
+const WHEEL_SPEEDS = { us: toSI(3450, 'rpm'), metric: toSI(2850, 'rpm') } as const;
 
 /** Name, hp, wheel in inches, inlet in inches with the CFM through it bare, US volts and breaker, the other breaker. */
 export const BLOWER_CLASSES = {

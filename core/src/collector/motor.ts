@@ -86,7 +86,7 @@ export const CONDUCTOR_MARGIN = 1.25;
 export const BREAKER_MARGIN = 2.5;
 
 /** Ratings breakers are made in, A (NEC 240.6, from memory). */
-export const BREAKER_RATINGS = [
+const BREAKER_RATINGS = [
   15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200, 225, 250, 300, 350,
   400,
 ] as const;

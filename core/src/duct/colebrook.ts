@@ -15,7 +15,7 @@ import { octaveTable, readTable } from '../quantity/octave-table';
  */
 
 export const LAMINAR_END = 2000;
-export const TURBULENT_START = 4000;
+const TURBULENT_START = 4000;
 
 const A = 2 / Math.LN10;
 const ROUGH = 3.7;

@@ -108,7 +108,7 @@ export function panelPressure(
 }
 
 /** Walls bins are met with, by shape. Common practice, no source. */
-export const BIN_WALLS = {
+const BIN_WALLS = {
   round: [
     { name: 'steel drum, 0.9 mm', material: WALL_MATERIALS.steel, wall: 0.9e-3 },
     { name: 'fibre drum, 4 mm', material: WALL_MATERIALS.fibre, wall: 4e-3 },

@@ -31,12 +31,6 @@ const INCH = 0.0254;
 const EXCESS = 0.58;
 const FALL = 0.126;
 
-/**
- * Diameters of the building flex the compression rule was measured on, m: 6 to 16 in. For narrower
- * and stiffer shop hose it is an estimate.
- */
-export const HOSE_RULE_DIAMETERS = { least: 6 * INCH, most: 16 * INCH } as const;
-
 /** Compression people measured at, as a share of the stretched length; beyond it, its end is held. */
 export const HOSE_COMPRESSIONS: ValidRange = {
   what: 'compression of the hose',

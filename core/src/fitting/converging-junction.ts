@@ -27,7 +27,7 @@
 
 /** What kind of leg: the way straight on, or a branch. */
 export const STRAIGHT_LEG = 1;
-export const BRANCH_LEG = 2;
+const BRANCH_LEG = 2;
 export type LegKind = typeof STRAIGHT_LEG | typeof BRANCH_LEG;
 
 /** What the geometry of a junction fixes for one of its legs. */

@@ -121,7 +121,7 @@ function mitreShare(angle: number): number {
  * @example elbowAngleShare('fivePiece', Math.PI / 4, 1) // 0.5
  * @example elbowAngleShare('mitred', Math.PI / 4, 0.5) // 0.19: two mitred 45s lose 0.37 of one 90
  */
-export function elbowAngleShare(style: ElbowStyle, angle: number, radiusRatio: number): number {
+function elbowAngleShare(style: ElbowStyle, angle: number, radiusRatio: number): number {
   const turned = heldTo(ELBOW_ANGLES, angle);
   const bend = turned / RIGHT_ANGLE;
   if (style !== 'mitred' && style !== 'drain') return bend;

@@ -51,7 +51,7 @@ export function freeMachinePlace(shop: Shop, machine: Machine): Spot {
 }
 
 /** As `freeMachinePlace`, for the collector: against the back wall, its inlet looking into the room. */
-export function freeCollectorPlace(shop: Shop): Spot {
+function freeCollectorPlace(shop: Shop): Spot {
   const standing = (at: Spot): Shop => ({
     ...shop,
     collector: { ...shop.collector, place: { ...at, z: 0 } },

@@ -16,7 +16,7 @@ const UNKNOWN = { portSide: 'back', portHeight: 0.9 } as const;
 const BESIDE = 0.25;
 
 /** Where a machine of its kind usually has its port, in its own axes, m. */
-export function usualPort(machine: Machine, port: Port): Point3 {
+function usualPort(machine: Machine, port: Port): Point3 {
   const { portSide, portHeight } = Object.hasOwn(MACHINE_KINDS, machine.kind)
     ? MACHINE_KINDS[machine.kind as MachineKindId]
     : UNKNOWN;

@@ -21,7 +21,7 @@ export const times = ({ x, y, z }: Point3, by: number): Point3 => ({
   z: z * by,
 });
 export const dot = (a: Point3, b: Point3): number => a.x * b.x + a.y * b.y + a.z * b.z;
-export const lengthOf = (a: Point3): number => Math.hypot(a.x, a.y, a.z);
+const lengthOf = (a: Point3): number => Math.hypot(a.x, a.y, a.z);
 export const distance = (a: Point3, b: Point3): number => lengthOf(minus(a, b));
 
 /** Points nearer than this are one, m. */

@@ -3,8 +3,6 @@ export const RECOMMENDED_LEVEL = 85;
 export const FULL_SHIFT = 8;
 /** Each so many dB more halves the time. */
 export const EXCHANGE = 3;
-/** No one is to be exposed to more without protection, however short. */
-export const CEILING_LEVEL = 140;
 
 /**
  * Hours a day NIOSH allows at a level: T = 8 / 2^((L − 85)/3).

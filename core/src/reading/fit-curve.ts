@@ -36,7 +36,7 @@ export type FittedCurve =
   | { readonly ok: false; readonly reason: string };
 
 /** Fewer points than this say nothing about scatter. */
-export const LEAST_STEPS = 4;
+const LEAST_STEPS = 4;
 /** From so many on the exponent is fitted too. */
 const STEPS_FOR_EXPONENT = 6;
 const EXPONENTS = { least: 1, most: 4 } as const;

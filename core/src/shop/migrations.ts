@@ -6,7 +6,7 @@ import type { Renewal } from './renewal';
 import { VERSION } from './schema';
 
 /** In order, one for each version before the present. Version 1 is the first. */
-export const MIGRATIONS: readonly Migration[] = [fromVersion1, fromVersion2, fromVersion3];
+const MIGRATIONS: readonly Migration[] = [fromVersion1, fromVersion2, fromVersion3];
 
 export type Migrated =
   | {

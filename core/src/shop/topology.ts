@@ -47,7 +47,7 @@ function byDownstreamNode(runs: readonly Run[]): Map<string, Run[]> {
 }
 
 /** Names a port as people do: by its machine, and by itself where the machine has several. */
-export const dropName = (machine: Machine, port: Port): string =>
+const dropName = (machine: Machine, port: Port): string =>
   machine.ports.length > 1 && port.name !== '' ? `${machine.name}, ${port.name}` : machine.name;
 
 /**

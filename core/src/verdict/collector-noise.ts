@@ -10,7 +10,7 @@ import type { CollectorParts } from '../shop/edit-candidates';
 import type { SoundReading } from '../shop/schema';
 
 /** What stands between a blower and the ears, dB: a partition, or a box. */
-export function quieting({ stack, exhaust }: Pick<CollectorParts, 'stack' | 'exhaust'>): number {
+function quieting({ stack, exhaust }: Pick<CollectorParts, 'stack' | 'exhaust'>): number {
   const { kind } = stack.mount;
   const byPlace = kind === 'attic' || kind === 'nextRoom' ? THROUGH_PARTITION : 0;
   const box = exhaust.kind === 'enclosure' ? exhaust.box : null;

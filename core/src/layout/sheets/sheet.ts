@@ -48,7 +48,7 @@ export type SheetItem =
     };
 
 /** Height of letters that name things, m; on paper at 1 to 50 a little over two millimetres. */
-export const LETTERS = 0.12;
+const LETTERS = 0.12;
 
 export const lineOf = (
   layer: SheetLayer,

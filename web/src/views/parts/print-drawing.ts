@@ -25,7 +25,7 @@ export function checkRuler(): string {
 }
 
 /** The page that is printed: the drawing at its scale, what it is, and the ruler. */
-export function printPage(drawing: SVGSVGElement, metresPerPixel: number, name: string): string {
+function printPage(drawing: SVGSVGElement, metresPerPixel: number, name: string): string {
   const [width, height] = [drawing.clientWidth, drawing.clientHeight];
   const scale = printScale(width * metresPerPixel, height * metresPerPixel);
   const isWide = width > height;

@@ -3,7 +3,7 @@ import { LEAKAGE_CLASSES } from '@frank-gauge/core';
 type SealingClass = keyof typeof LEAKAGE_CLASSES;
 
 /** What the leakage classes are called. */
-export const SEALING: Record<SealingClass, string> = {
+const SEALING: Record<SealingClass, string> = {
   sealed: 'sealed as well as can be',
   sealedSeams: 'seams and joints sealed',
   taped: 'taped and screwed',

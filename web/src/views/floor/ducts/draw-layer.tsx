@@ -148,7 +148,7 @@ export function finishOpen(): void {
 }
 
 /** Keys while a duct is drawn. */
-export function drawKey(key: string): boolean {
+function drawKey(key: string): boolean {
   const { tool, begun } = useDrawing.getState();
   if (key.toLowerCase() === 'd' && tool === 'move') takeTool('draw');
   else if (tool !== 'draw') return false;
