@@ -65,12 +65,15 @@ interface Standing {
   readonly round: Round;
 }
 
+/** What stands in a shop, and in which room. */
+type Standings = Pick<Shop, 'machines' | 'collector' | 'room'>;
+
 /**
  * Everything about the plan that cannot stand or be worked: machines in each other, in a post or
  * through a wall, a blocked door, and feeds shorter than the longest board (or no place to stand).
  * Boards may go out by a door. What is not placed yet has nothing wrong with it.
  */
-export function floorConflicts(shop: Shop): FloorConflict[] {
+export function floorConflicts(shop: Standings): FloorConflict[] {
   const standing = everyoneOn(shop);
   const { outline, posts } = shop.room;
   const doors = wallsOf(shop.room).flatMap((wall) =>
@@ -102,7 +105,7 @@ export function floorConflicts(shop: Shop): FloorConflict[] {
   return [...found, ...blockedFeeds(shop, standing)];
 }
 
-function everyoneOn(shop: Shop): Standing[] {
+function everyoneOn(shop: Standings): Standing[] {
   const collector = collectorBlock(shop);
   const blocks: { who: Occupant; block: Block }[] = shop.machines.flatMap((machine) => {
     const block = machineBlock(machine);
@@ -125,7 +128,7 @@ function outsideBy(corners: Polygon, outline: Polygon): number {
   );
 }
 
-function blockedFeeds(shop: Shop, standing: readonly Standing[]): FloorConflict[] {
+function blockedFeeds(shop: Standings, standing: readonly Standing[]): FloorConflict[] {
   const obstacles: { who: Occupant; edges: Edge[]; round: Round | null }[] = [
     ...standing.map(({ who, corners, round }) => ({ who, edges: edgesOf(corners), round })),
     ...shop.room.posts.map(({ at, width }) => ({

@@ -87,7 +87,10 @@ export function machineBlock(machine: Machine): Block | null {
 }
 
 /** The collector on the floor, as wide and deep as it stands; null: it is not placed yet. */
-export function collectorBlock({ collector, room }: Shop): Block | null {
+export function collectorBlock({
+  collector,
+  room,
+}: Pick<Shop, 'collector' | 'room'>): Block | null {
   if (!collector.place) return null;
   const { floor } = standStack(collector, room.ceilingHeight);
   const least = sizesOf(collector).blower.housing;

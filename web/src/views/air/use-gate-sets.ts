@@ -4,6 +4,7 @@ import type { OverSets, Shop, View } from '@frank-gauge/core';
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
 import { type Asked, engine } from '@/model/engine';
+import { airPart } from '@/model/shop-parts';
 
 export interface Solving {
   /** Of the shop as it last was solved through; null before the first. */
@@ -20,8 +21,7 @@ const SETTLE = 150;
 /** Every set of gates of a shop, solved by the engine, which an edit stops and starts anew. */
 export function useGateSets(shop: Shop, view: View): Solving {
   const [solving, setSolving] = useState<Solving>({ over: null, done: 0, isBroken: false });
-  const { machines, collector, ducts, condition } = shop;
-  const { site, rules } = shop.shop;
+  const part = airPart(shop);
   useEffect(() => {
     setSolving(({ over }) => ({ over, done: 0, isBroken: false }));
     let asked: Asked<OverSets | null> | null = null;
@@ -32,7 +32,7 @@ export function useGateSets(shop: Shop, view: View): Solving {
         if (!isOver) setSolving(({ over }) => ({ over, done, isBroken: false }));
       });
       asked = engine.ask<OverSets | null>('gate sets', async (remote) =>
-        remote.gateSets(shop, view, report),
+        remote.gateSets(part, view, report),
       );
       void asked.outcome.then((outcome) => {
         if (outcome.kind === 'superseded') return;
@@ -49,6 +49,6 @@ export function useGateSets(shop: Shop, view: View): Solving {
       clearTimeout(start);
       asked?.cancel();
     };
-  }, [machines, collector, ducts, condition, site, rules, view]);
+  }, [part, view]);
   return solving;
 }

@@ -40,6 +40,7 @@ export function PlanPicture() {
   const standing = kept.current;
   const whole = planDrawing(shop.room, standing, width, height);
   // The same drawing as long as it looks the same: what is drawn in it need not be drawn anew.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: by what it looks like, not by what it was made from
   const drawing = useMemo(
     () => zoomed(whole, zoom.transform),
     [whole.scale, whole.x0, whole.y0, whole.x1, whole.y1, width, height, zoom.transform],

@@ -10,6 +10,7 @@ import {
   type Spot,
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { standingPart } from '@/model/shop-parts';
 import { useFloorConflicts } from '../frame/floor-conflicts';
 import { useSolvedShop } from '../frame/solved-shop';
 import { COLLECTOR } from './collector-id';
@@ -43,16 +44,17 @@ function thingOf(machine: Machine): Thing | null {
 
 function useReckoned(): Standing {
   const { shop } = useSolvedShop();
-  const { machines, collector, room } = shop;
+  const part = standingPart(shop);
   const still = useMemo(() => {
+    const { machines } = part;
     const nameOf = (id: string) => machines.find((machine) => machine.id === id)?.name ?? '';
-    const block = collectorBlock(shop);
+    const block = collectorBlock(part);
     const things = machines.flatMap((machine) => thingOf(machine) ?? []);
     if (block) {
       things.push({ id: COLLECTOR, name: 'Collector', block, corners: cornersOf(block) });
     }
     return { things, nameOf };
-  }, [machines, collector, room]);
+  }, [part]);
   const conflicts = useFloorConflicts();
   return useMemo(() => ({ ...still, conflicts }), [still, conflicts]);
 }

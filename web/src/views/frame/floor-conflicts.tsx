@@ -2,6 +2,7 @@
 
 import { type FloorConflict, floorConflicts } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { standingPart } from '@/model/shop-parts';
 import { useRested } from '@/ui/use-rested';
 import { useSolvedShop } from './solved-shop';
 
@@ -13,9 +14,8 @@ const Context = createContext<readonly FloorConflict[] | null>(null);
 /** Reckons once, for the order of work and for the floor, what stands in the way of what. */
 export function FloorConflictsProvider({ children }: { readonly children: ReactNode }) {
   const { shop } = useSolvedShop();
-  const rested = useRested(shop, shop.machines.length <= FEW_MACHINES);
-  const { machines, collector, room } = rested;
-  const conflicts = useMemo(() => floorConflicts(rested), [machines, collector, room]);
+  const rested = useRested(standingPart(shop), shop.machines.length <= FEW_MACHINES);
+  const conflicts = useMemo(() => floorConflicts(rested), [rested]);
   return <Context value={conflicts}>{children}</Context>;
 }
 

@@ -17,6 +17,7 @@ import {
   worstDrop,
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo, useRef } from 'react';
+import { airPart } from '@/model/shop-parts';
 import { useChoices } from '@/store/choices';
 import { useVerdicts } from './use-verdicts';
 
@@ -64,13 +65,12 @@ export function SolvedShopProvider({ shop, children }: Props) {
   const rule = useChoices((choices) => choices.rule);
   const chosen = useChoices((choices) => choices.drops[shop.id]);
   // Only what the air depends on: a reading logged or a note written solves nothing anew.
-  const { room, machines, collector, ducts, condition } = shop;
-  const { site, rules } = shop.shop;
+  const part = airPart(shop);
   const air = useMemo(() => {
-    const lines = ductLines(shop);
-    const arranged = arrangeDucts(shop, lines);
-    return arranged.ok ? { lines, gates: gateAir(shop, arranged.tree, view) } : null;
-  }, [room, machines, collector, ducts, condition, site, rules, view]);
+    const lines = ductLines(part);
+    const arranged = arrangeDucts(part, lines);
+    return arranged.ok ? { lines, gates: gateAir(part, arranged.tree, view) } : null;
+  }, [part, view]);
   if (!air) return <BrokenDucts />;
   return (
     <Solved shop={shop} lines={air.lines} air={air.gates}>

@@ -48,6 +48,7 @@ export function useVerdicts(
   };
   const isStale = (drop: Drop) => kept.current.get(drop.id)?.judge !== judge;
 
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is kept is asked anew by its judge and its turn
   const verdicts = useMemo(() => {
     const isSmall = drops.length <= AT_ONCE;
     for (const drop of drops) {
@@ -57,6 +58,7 @@ export function useVerdicts(
     return drops.flatMap((drop) => kept.current.get(drop.id)?.verdict ?? []);
   }, [judge, drops, looked, turn]);
 
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what waits is what this judge has not judged yet
   useEffect(() => {
     const ids = [...kept.current.keys()];
     const waiting = drops.filter(isStale).toSorted((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id));

@@ -3,6 +3,7 @@
 import type { LogAnalysis } from '@frank-gauge/core';
 import { useEffect, useState } from 'react';
 import { engine } from '@/model/engine';
+import { airPart } from '@/model/shop-parts';
 import { useSolvedShop } from '../frame/solved-shop';
 
 /** What the log says, and whether that could not be found out. */
@@ -16,16 +17,17 @@ export interface ReadLog {
 export function useLogAnalysis(): ReadLog {
   const { shop } = useSolvedShop();
   const [read, setRead] = useState<ReadLog>({ analysis: null, isBroken: false });
-  const { machines, collector, ducts, condition, log } = shop;
-  const { site, rules } = shop.shop;
+  const part = airPart(shop);
+  const { log } = shop;
   useEffect(() => {
-    const asked = engine.ask('log', (remote) => remote.readLog(shop), { isShort: true });
+    const logged = { ...part, log };
+    const asked = engine.ask('log', (remote) => remote.readLog(logged), { isShort: true });
     void asked.outcome.then((outcome) => {
       if (outcome.kind === 'superseded') return;
       const isBroken = outcome.kind === 'broken';
       setRead(({ analysis }) => ({ analysis: isBroken ? analysis : outcome.answer, isBroken }));
     });
     return () => asked.cancel();
-  }, [machines, collector, ducts, condition, site, rules, log]);
+  }, [part, log]);
   return read;
 }

@@ -2,6 +2,7 @@
 
 import { type JointPlace, jointsOfShop } from '@frank-gauge/core';
 import { useMemo, useState } from 'react';
+import { airPart } from '@/model/shop-parts';
 import { edit } from '@/store/shop-session';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { PresentCollector } from '../../parts/edited-collector';
@@ -13,11 +14,8 @@ import { JointTable } from './joint-table';
 /** What fits into what by true diameters, and what closes each joint. */
 export function FitsView() {
   const { shop, tree } = useSolvedShop();
-  const { ducts, collector, machines } = shop;
-  const joints = useMemo(
-    () => jointsOfShop({ ...shop, ducts, collector, machines }, tree),
-    [ducts, collector, machines, tree],
-  );
+  const part = airPart(shop);
+  const joints = useMemo(() => jointsOfShop(part, tree), [part, tree]);
   const [chosen, setChosen] = useState<string | null>(null);
   const joint = joints.find(({ id }) => id === chosen) ?? null;
   return (

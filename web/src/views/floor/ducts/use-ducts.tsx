@@ -11,6 +11,7 @@ import {
   runsWithChips,
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { airPart } from '@/model/shop-parts';
 import { useRested } from '@/ui/use-rested';
 import { FEW_MACHINES } from '../../frame/floor-conflicts';
 import { useSolvedShop } from '../../frame/solved-shop';
@@ -49,11 +50,8 @@ function useReckoned(): Ducts {
       },
     };
   }, [lines, tree, inlet]);
-  const rested = useRested(shop, shop.machines.length <= FEW_MACHINES);
-  const conflicts = useMemo(
-    () => ductConflicts(rested),
-    [rested.machines, rested.collector, rested.room, rested.ducts],
-  );
+  const rested = useRested(airPart(shop), shop.machines.length <= FEW_MACHINES);
+  const conflicts = useMemo(() => ductConflicts(rested), [rested]);
   return useMemo(() => {
     const speed = (run: string) => (now.kind === 'solved' ? now.airIn.velocityInto(run) : 0);
     const open = gatesOpenNow(tree);

@@ -1,0 +1,91 @@
+// npm run bench:trace: a hall of 60 drawn drops with 60 readings, its log opened in headless Chromium;
+// prints how long the readings take until they are compared and traced, and the longest task the page's
+// own thread had meanwhile. With --json one line of JSON and nothing else.
+import { chromium } from '@playwright/test';
+import { drawnShop } from '../core/reference/sample-shops';
+import { arrangeDucts } from '../core/src/layout/arrange-ducts';
+import { solveTree } from '../core/src/network/solve-shop';
+import type { Reading, Shop } from '../core/src/shop/schema';
+import { gatesOfDrop } from '../core/src/verdict/gate-sets';
+import { CHROMIUM_FLAGS } from './chromium.mjs';
+import { build, CHROMIUM, freePort, isBuilt, startApp } from './machine.mjs';
+
+const isJson = process.argv.includes('--json');
+
+/** Every drop read once, as the shop is but for an opening in one of its runs. */
+function readShop(): Shop {
+  const shop = drawnShop(60);
+  shop.shop.name = 'Hall';
+  for (const run of shop.ducts.runs) if (run.gate) run.gate.closedGap = 0.003;
+  const real: Shop = structuredClone(shop);
+  const far = real.ducts.runs.at(-20)?.id ?? '';
+  real.condition.holes.push({ run: far, area: 4e-3, origin: { kind: 'assumed' } });
+  const arranged = arrangeDucts(real);
+  if (!arranged.ok) throw new Error('no tree');
+  shop.log.instruments = [{ id: 'vane', name: 'Vane', kind: 'vane', accuracy: 0.03 }];
+  shop.log.readings = arranged.tree.drops.map((drop, i): Reading => {
+    const openGates = gatesOfDrop(drop);
+    const solved = solveTree(real, arranged.tree, { view: 'found', openGates });
+    if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
+    const flow = solved.airIn.get(drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
+    return {
+      id: `r${i}`,
+      at: '2026-01-01T10:00:00Z',
+      node: drop.id,
+      place: drop.name,
+      instrument: 'vane',
+      quantity: 'flow',
+      spot: 'average',
+      diameter: drop.port.diameter,
+      taken: [0.99, 1, 1.01].map((share) => ({ kind: 'value', value: share * flow })),
+      unit: 'cfm',
+      openGates: [...openGates],
+      note: '',
+    };
+  });
+  return shop;
+}
+
+/** Notes the page's own tasks longer than 50 ms, as the browser reports them. */
+const RECORD = `{
+  window.longTasks = [];
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries()) window.longTasks.push(entry.duration);
+  }).observe({ type: 'longtask' });
+}`;
+
+if (!isBuilt() && !build()) process.exit(1);
+const { child, address } = await startApp(await freePort(4796));
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(address);
+  await page.getByLabel('Shop file').setInputFiles({
+    name: 'hall.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(readShop())),
+  });
+  await page.getByRole('link', { name: /Hall/ }).click();
+  await page.waitForURL(/\/shop\//);
+  // Everything else has come to rest before the log is opened.
+  await page.waitForTimeout(4000);
+  await page.evaluate(RECORD);
+  const start = Date.now();
+  await page.getByRole('link', { name: /Log/ }).click();
+  await page.getByText(/The shortfalls share|No difference to speak of/).waitFor();
+  const totalMs = Date.now() - start;
+  await page.waitForTimeout(500);
+  const tasks = await page.evaluate<number[]>('window.longTasks');
+  const longestBlockMs = Math.max(0, ...tasks);
+  if (isJson) console.log(JSON.stringify({ trace60: { longestBlockMs, totalMs } }));
+  else {
+    console.log('60 drops, 60 readings: the log opened, compared and traced');
+    console.log(`  until it says what the readings share  ${totalMs} ms`);
+    console.log(
+      `  longest task of the page’s own thread  ${longestBlockMs === 0 ? 'none over 50 ms' : `${longestBlockMs.toFixed(0)} ms`}`,
+    );
+  }
+} finally {
+  await browser.close();
+  child.kill();
+}

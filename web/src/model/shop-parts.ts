@@ -1,0 +1,54 @@
+import type { Shop } from '@frank-gauge/core';
+import { createSelector } from 'reselect';
+
+const NO_LOG: Shop['log'] = {
+  instruments: [],
+  readings: [],
+  events: [],
+  sounds: [],
+  curveTests: [],
+};
+
+/**
+ * What the air of a shop depends on, one object by identity: it stays the same object until one of these
+ * parts does not, whatever is logged, noted or renamed meanwhile. Whoever works something out from the air
+ * depends on this alone. It is a shop, so that the core takes it; what is not the air's business is empty.
+ */
+export const airPart = createSelector(
+  [
+    ({ id }: Shop) => id,
+    ({ shop }: Shop) => shop.units,
+    ({ shop }: Shop) => shop.site,
+    ({ shop }: Shop) => shop.rules,
+    ({ room }: Shop) => room,
+    ({ machines }: Shop) => machines,
+    ({ collector }: Shop) => collector,
+    ({ ducts }: Shop) => ducts,
+    ({ condition }: Shop) => condition,
+    ({ format }: Shop) => format,
+    ({ version }: Shop) => version,
+  ],
+  (id, units, site, rules, room, machines, collector, ducts, condition, format, version): Shop => ({
+    format,
+    version,
+    id,
+    shop: { name: '', note: '', units, site, rules, money: { currency: '' } },
+    room,
+    machines,
+    collector,
+    candidates: [],
+    ducts,
+    condition,
+    log: NO_LOG,
+  }),
+);
+
+/** What stands on the floor and in which room, one object by identity. */
+export const standingPart = createSelector(
+  [({ machines }: Shop) => machines, ({ collector }: Shop) => collector, ({ room }: Shop) => room],
+  (machines, collector, room): Pick<Shop, 'machines' | 'collector' | 'room'> => ({
+    machines,
+    collector,
+    room,
+  }),
+);
