@@ -237,6 +237,7 @@ export {
   setJoins,
   splitRun,
 } from './shop/edit-ducts';
+export { shopJsonSchema } from './shop/json-schema';
 export { jointCount, runLength } from './shop/length';
 export { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from './shop/machine-kinds';
 export { newShop } from './shop/new-shop';

@@ -81,6 +81,15 @@ test('says of a shop without an answer why', async ({ request }) => {
   expect(await answer.json()).toMatchObject({ kind: 'unsolved', reason: { kind: 'beyond-curve' } });
 });
 
+test('serves the shop file’s format as JSON Schema', async ({ request }) => {
+  const response = await request.get('/schema/shop.json');
+  expect(response.status()).toBe(200);
+  expect(response.headers()['content-type']).toContain('application/schema+json');
+  const schema = await response.json();
+  expect(schema.properties.format).toMatchObject({ const: 'frank-gauge' });
+  expect(schema.properties.ducts.required).toContain('runs');
+});
+
 test('every response is hardened and allows this origin only', async ({ request }) => {
   const page = await request.get('/');
   const script = /\/_next\/static\/[^"]+\.js/.exec(await page.text())?.[0] ?? '';
