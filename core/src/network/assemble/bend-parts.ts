@@ -1,14 +1,8 @@
-import { closeElbowMultiplier } from '../../fitting/close-elbows';
-import { elbowLoss } from '../../fitting/elbow';
+import { lossMethod } from '../../methods/loss-methods';
 import type { Fitting, Run } from '../../shop/schema';
 import type { Part } from '../network';
-import { turnLaw } from './friction-by-school';
-import { lossy, rubbing } from './part';
+import { lossy, partOf } from './part';
 import type { Setting } from './setting';
-
-const RIGHT_ANGLE = Math.PI / 2;
-/** Each elbow of a pair. */
-const PAIR_ANGLE = RIGHT_ANGLE / 2;
 
 /**
  * A run's elbows, pairs and other fittings, in the order the air meets them. An elbow close behind
@@ -36,22 +30,16 @@ function bendPart(
   { shop, factors }: Setting,
   straight: number | null,
 ): Part {
-  const { friction: school } = shop.shop.rules;
-  const { kind, count } = fitting;
-  if (kind === 'other') {
-    return lossy(kind, 'down', fitting.lossCoefficient * count * factors.fittings, fitting.name);
+  const method = lossMethod(shop.shop.rules.friction);
+  const where = { pipe, diameter, straight };
+  switch (fitting.kind) {
+    case 'other': {
+      const { kind, name, lossCoefficient, count } = fitting;
+      return lossy(kind, 'down', lossCoefficient * count * factors.fittings, name);
+    }
+    case 'elbow':
+      return partOf('elbow', 'down', method.turn({ ...fitting, ...where }, factors.fittings));
+    case 'pair':
+      return partOf('pair', 'down', method.pair({ ...fitting, ...where }, factors.fittings));
   }
-  if (school === 'equivalentFeet') {
-    const angle = kind === 'pair' ? RIGHT_ANGLE : fitting.angle;
-    return rubbing(kind, turnLaw(pipe, angle, diameter, count * factors.fittings));
-  }
-  const first = closeElbowMultiplier(straight, diameter);
-  if (kind === 'pair') {
-    const one = elbowLoss(fitting.style, PAIR_ANGLE, fitting.radiusRatio);
-    const second = closeElbowMultiplier(fitting.spacer, diameter);
-    const all = one * (first + second + (count - 1) * (1 + second));
-    return lossy(kind, 'down', all * factors.fittings);
-  }
-  const one = elbowLoss(fitting.style, fitting.angle, fitting.radiusRatio);
-  return lossy(kind, 'down', one * (first + count - 1) * factors.fittings);
 }

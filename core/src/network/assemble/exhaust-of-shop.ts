@@ -3,9 +3,9 @@ import { openingResistance } from '../../collector/air-outdoors';
 import { type Filter, filterResistance, workingLoading } from '../../collector/filter';
 import { holeLeakage } from '../../duct/leakage';
 import { DUCT_ENDS, EXIT_LOSS } from '../../fitting/weather-cap';
+import { lossMethod } from '../../methods/loss-methods';
 import { chainOrder } from '../../shop/chain-order';
 import type { Exhaust } from '../network';
-import { pipeLaw } from './friction-by-school';
 import { separatorHeads } from './separator-segment';
 import type { Setting } from './setting';
 
@@ -48,7 +48,7 @@ export function exhaustOfShop(
     case 'outdoors': {
       const { diameter, length, pipe, lossCoefficient, end } = exhaust;
       const heads = lossCoefficient * factors.fittings + DUCT_ENDS[end].loss + EXIT_LOSS;
-      const friction = pipeLaw(pipe, length, shop.shop.rules.friction, factors.friction);
+      const friction = lossMethod(shop.shop.rules.friction).pipe(pipe, length, factors.friction);
       return {
         ...plain,
         quadratic: inSeparator + (heads * density) / (2 * circleArea(diameter) ** 2),

@@ -7,10 +7,10 @@ import {
   teeShare,
 } from '../../fitting/converging-junction';
 import { USUAL_REDUCER_ANGLE } from '../../fitting/reducer';
+import { lossMethod } from '../../methods/loss-methods';
 import type { Run } from '../../shop/schema';
 import type { Part } from '../network';
-import { turnLaw } from './friction-by-school';
-import { lossy, rubbing } from './part';
+import { lossy, partOf } from './part';
 import { reducerParts } from './run-parts';
 import type { Setting } from './setting';
 
@@ -72,7 +72,8 @@ export function endOfRun(run: Run, setting: Setting): EndOfRun {
   const inLine = reducerParts({ from: diameter, to: body, on: diameter }, 'down', setting, angle);
   if (!isJunction) return { junction: null, parts: inLine };
 
-  if (rules.friction !== 'equivalentFeet' && rules.junctions === 'momentum') {
+  const { branch } = lossMethod(rules.friction);
+  if (!branch && rules.junctions === 'momentum') {
     return joins.kind === 'branch'
       ? {
           junction: branchLeg(circleArea(diameter), circleArea(body), joins.angle),
@@ -84,9 +85,13 @@ export function endOfRun(run: Run, setting: Setting): EndOfRun {
         };
   }
   if (joins.kind === 'straight') return { junction: null, parts: inLine };
-  const branch =
-    rules.friction === 'equivalentFeet'
-      ? rubbing('branch', turnLaw(run.pipe, joins.angle, diameter, factors.fittings))
-      : lossy('branch', 'down', branchEntryLoss(joins.angle) * factors.fittings);
-  return { junction: null, parts: [branch] };
+  const { angle: joinsAt } = joins;
+  const part = branch
+    ? partOf(
+        'branch',
+        'down',
+        branch({ pipe: run.pipe, diameter, angle: joinsAt }, factors.fittings),
+      )
+    : lossy('branch', 'down', branchEntryLoss(joinsAt) * factors.fittings);
+  return { junction: null, parts: [part] };
 }

@@ -1,4 +1,5 @@
 import type { FrictionLaw } from '../../duct/friction-law';
+import type { Loss } from '../../methods/loss-method';
 import type { Part, PartKind } from '../network';
 
 /** A part that takes so many velocity pressures of its segment, ahead of its leak or behind it. */
@@ -17,3 +18,7 @@ export const rubbing = (kind: PartKind, friction: FrictionLaw, name = ''): Part 
   coefficient: 0,
   friction,
 });
+
+/** A part that takes what a method says of it. */
+export const partOf = (kind: PartKind, half: 'up' | 'down', loss: Loss): Part =>
+  loss.kind === 'coefficient' ? lossy(kind, half, loss.coefficient) : rubbing(kind, loss.friction);

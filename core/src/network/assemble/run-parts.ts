@@ -3,11 +3,11 @@ import { HOSES } from '../../duct/hose';
 import { PIPES } from '../../duct/pipes';
 import { gateLoss } from '../../fitting/gate';
 import { changeOfDiameterLoss, USUAL_REDUCER_ANGLE } from '../../fitting/reducer';
+import { lossMethod } from '../../methods/loss-methods';
 import { runLength } from '../../shop/length';
 import type { Port, Run } from '../../shop/schema';
 import type { Part } from '../network';
 import { bendParts } from './bend-parts';
-import { hoseLaw, pipeLaw } from './friction-by-school';
 import { lossy, rubbing } from './part';
 import { isAirtight, type Setting } from './setting';
 
@@ -41,7 +41,10 @@ export function hoseParts(run: Run, setting: Setting): Part[] {
   const { hose } = run;
   if (!hose) return [];
   const { rules } = setting.shop.shop;
-  const law = hoseLaw(hose, run.pipe, rules.friction, setting.factors.friction);
+  const law = lossMethod(rules.friction).hose(
+    { ...hose, pipe: run.pipe },
+    setting.factors.friction,
+  );
   const { diameter } = hose;
   return [
     rubbing('hose', law, HOSES[hose.kind].name),
@@ -51,9 +54,9 @@ export function hoseParts(run: Run, setting: Setting): Part[] {
 
 /** A run's gate, pipe and fittings, in the order the air meets them. */
 export function pipeParts(run: Run, setting: Setting): Part[] {
-  const { friction: school } = setting.shop.shop.rules;
+  const { friction } = setting.shop.shop.rules;
   const length = runLength(run, setting.tree);
-  const law = pipeLaw(run.pipe, length, school, setting.factors.friction);
+  const law = lossMethod(friction).pipe(run.pipe, length, setting.factors.friction);
   const pipe = rubbing('pipe', law, PIPES[run.pipe].name);
   const bends = bendParts(run, setting);
   const gate = gateParts(run, setting);

@@ -1,0 +1,14 @@
+import type { FrictionMethod } from '../catalogue/ids';
+import { darcyColebrook } from './darcy-colebrook';
+import { equivalentFeet } from './equivalent-feet';
+import type { LossMethod } from './loss-method';
+import { powerFits } from './power-fits';
+
+const LOSS_METHODS: Readonly<Record<FrictionMethod, LossMethod>> = {
+  darcy: darcyColebrook,
+  powerFit: powerFits,
+  equivalentFeet,
+};
+
+/** The way of computing losses that a shop's setting names. */
+export const lossMethod = (method: FrictionMethod): LossMethod => LOSS_METHODS[method];
