@@ -153,6 +153,19 @@ module.exports = {
       to: { path: ['^web/src/(views|store|app)/', '^core/'] },
     },
     {
+      name: 'features-stand-apart',
+      comment: 'a view uses what views share (frame, parts), not another view',
+      severity: 'error',
+      from: {
+        path: '^web/src/views/(air|collector|floor|log|shops|sources)/',
+        pathNot: '\\.test\\.ts$',
+      },
+      to: {
+        path: '^web/src/views/(air|collector|floor|log|shops|sources)/',
+        pathNot: '^web/src/views/$1/',
+      },
+    },
+    {
       name: 'store-knows-no-views',
       severity: 'error',
       from: { path: '^web/src/store/' },

@@ -18,10 +18,10 @@ import { describe, expect, it } from 'vitest';
 import { failureSentence } from '@/words/failure-words';
 import { tell } from '@/words/finding-words';
 import document from '../../../../demo/heron-slip.json';
+import { gather } from '../parts/gather-rungs';
+import { outward } from '../parts/outward';
 import { readCurve, writePoint } from '../parts/read-curve';
-import { gather } from './gather-rungs';
-import { rungLabel } from './rung-label';
-import { outward } from './runs/outward';
+import { rungLabel } from '../parts/rung-label';
 
 function demo(): { shop: Shop; tree: DuctTree } {
   const read = readShop(document);

@@ -2,8 +2,8 @@
 
 import { Button } from '@/ui/button';
 import { useSolvedShop } from '../frame/solved-shop';
+import { addMain } from '../parts/edit-runs';
 import { AddDropMenu } from './runs/add-drop-menu';
-import { addMain } from './runs/edit-runs';
 
 /** A shop with no drop yet: one sentence, and the one thing to do next. */
 export function EmptyAir() {

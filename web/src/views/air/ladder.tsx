@@ -14,8 +14,8 @@ import { Segmented } from '@/ui/segmented';
 import { useSize } from '@/ui/use-size';
 import { failureSentence } from '@/words/failure-words';
 import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
-import { gather } from './gather-rungs';
-import { rungLabel } from './rung-label';
+import { gather } from '../parts/gather-rungs';
+import { rungLabel } from '../parts/rung-label';
 
 const HEIGHT = 240;
 const TOP = 26;

@@ -11,9 +11,9 @@ import {
 import { scaleLinear } from 'd3-scale';
 import { useChoices } from '@/store/choices';
 import { failureSentence } from '@/words/failure-words';
-import { gather } from '../air/gather-rungs';
-import { rungLabel } from '../air/rung-label';
 import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
+import { gather } from '../parts/gather-rungs';
+import { rungLabel } from '../parts/rung-label';
 
 /** The ladder of the drop that is open, beside the plan its way is lit on: each part a line. */
 export function DropLadder() {

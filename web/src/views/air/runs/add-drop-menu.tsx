@@ -1,7 +1,7 @@
 'use client';
 
+import { addDropAt } from '../../parts/edit-runs';
 import { MachineMenu } from '../../parts/machine-menu';
-import { addDropAt } from './edit-runs';
 
 interface Props {
   readonly node: string;

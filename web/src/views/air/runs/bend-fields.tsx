@@ -10,8 +10,8 @@ import {
 import { X } from 'lucide-react';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
+import { editMade, editTyped, type Made, usualElbow, usualPair } from '../../parts/edit-runs';
 import { ShopQuantity } from '../../parts/line';
-import { editMade, editTyped, type Made, usualElbow, usualPair } from './edit-runs';
 
 const STYLE_OPTIONS = ELBOW_STYLE_IDS.map((value) => ({ value, label: ELBOW_STYLES[value].name }));
 

@@ -3,8 +3,8 @@
 import { HOSE_IDS, HOSES, hoseMultiplier, type Run } from '@frank-gauge/core';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
+import { editRun } from '../../parts/edit-runs';
 import { DiameterLine, FieldLine, Line } from '../../parts/line';
-import { editRun } from './edit-runs';
 
 const HOSE_OPTIONS = HOSE_IDS.map((value) => ({ value, label: HOSES[value].name }));
 

@@ -3,8 +3,8 @@
 import { formatShort, PIPE_IDS, PIPES, type Run } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { editRun } from '../../parts/edit-runs';
 import { Line } from '../../parts/line';
-import { editRun } from './edit-runs';
 
 const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].name }));
 const OWN = 'own';

@@ -3,9 +3,9 @@
 import { type Drop, ENTRIES } from '@frank-gauge/core';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
+import { editPort } from '../../parts/edit-runs';
 import { DiameterLine, Line, ShopQuantity } from '../../parts/line';
 import { NeedLine } from '../../parts/need-line';
-import { editPort } from './edit-runs';
 
 const OWN = 'own';
 

@@ -8,7 +8,7 @@ import { chooseDrop, choosePart, useChoices } from '@/store/choices';
 import { edit } from '@/store/shop-session';
 import { Choice } from '@/ui/choice';
 import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
-import { editRun, editTyped } from './edit-runs';
+import { editRun, editTyped } from '../../parts/edit-runs';
 import { RunDetails } from './run-details';
 
 const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short }));

@@ -2,8 +2,8 @@
 
 import { unitSymbol } from '@frank-gauge/core';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { outward } from '../../parts/outward';
 import { CollectorLines } from '../collector/collector-lines';
-import { outward } from './outward';
 import { RunLine } from './run-line';
 
 export function RunList() {

@@ -4,9 +4,9 @@ import { formatShort, jointCount, LEAKAGE_CLASSES, type Run } from '@frank-gauge
 import { edit } from '@/store/shop-session';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { editRun } from '../../parts/edit-runs';
 import { Line, ShopQuantity } from '../../parts/line';
 import { SEALING_OPTIONS, sealingName, sealingOf } from '../collector/sealing-classes';
-import { editRun } from './edit-runs';
 
 const USUAL = 'usual';
 

@@ -17,7 +17,7 @@ import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { chooseDrop, choosePart } from '@/store/choices';
 import { edit, useSession } from '@/store/shop-session';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAloud } from '../frame/undo-aloud';
 
 const newId = () => nanoid(10);
 
