@@ -120,6 +120,13 @@ module.exports = {
   forbidden: [
     ...roomRules,
     {
+      name: 'all-imports-are-found',
+      comment: 'an import whose file is not found escapes every other rule',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true },
+    },
+    {
       name: 'no-circles',
       severity: 'error',
       from: {},
