@@ -25,7 +25,7 @@ const ELBOWS = {
   straight: null,
 } as const;
 const TURN: Turn = { ...ELBOWS, angle: RIGHT_ANGLE };
-const PAIR: PairedElbows = { ...ELBOWS, spacer: 3 * DIAMETER };
+const PAIR: PairedElbows = { ...ELBOWS, spacer: 5 * DIAMETER };
 const HOSE: HosePiece = {
   kind: 'smooth',
   length: 2,
@@ -73,6 +73,28 @@ describe.each(['darcy', 'powerFit', 'equivalentFeet'] as const)('losses by %s', 
 });
 
 describe('an elbow close behind another', () => {
+  const { turn, pair } = lossMethod('darcy');
+  const close = { straight: 0 };
+
+  it('is the first of several alike, or of several pairs; the others stand as ever', () => {
+    const turns = pressure(turn({ ...TURN, ...close, count: 3 }, 1));
+    const apart = pressure(turn({ ...TURN, ...close }, 1)) + 2 * pressure(turn(TURN, 1));
+    expect(turns).toBeCloseTo(apart, 9);
+
+    const pairs = pressure(pair({ ...PAIR, ...close, count: 2 }, 1));
+    expect(pairs).toBeCloseTo(
+      pressure(pair({ ...PAIR, ...close }, 1)) + pressure(pair(PAIR, 1)),
+      9,
+    );
+  });
+
+  it('is the second of a pair whose spacer is short', () => {
+    const short = pressure(pair({ ...PAIR, spacer: 0 }, 1));
+    expect(short).toBeGreaterThan(pressure(pair(PAIR, 1)));
+    // Either elbow of a pair may be the close one: both take the same.
+    expect(short).toBeCloseTo(pressure(pair({ ...PAIR, ...close }, 1)), 9);
+  });
+
   it('takes more by velocity pressures, and counts the same in equivalent feet', () => {
     const close = { ...TURN, straight: 0 };
     const ratio = (name: 'darcy' | 'powerFit' | 'equivalentFeet'): number =>
@@ -81,4 +103,16 @@ describe('an elbow close behind another', () => {
     expect(ratio('powerFit')).toBe(ratio('darcy'));
     expect(ratio('equivalentFeet')).toBe(1);
   });
+});
+
+it('equivalent feet count a pair of 45s as the 90 that it stands for', () => {
+  const { pair, turn } = lossMethod('equivalentFeet');
+  expect(pressure(pair({ ...PAIR, count: 2 }, 1))).toBe(pressure(turn({ ...TURN, count: 2 }, 1)));
+});
+
+it('equivalent feet count a branch as an elbow of its angle', () => {
+  const { branch, turn } = lossMethod('equivalentFeet');
+  const { angle, pipe, diameter } = TURN;
+  const asBranch = branch?.({ angle, pipe, diameter }, 1);
+  expect(asBranch && pressure(asBranch)).toBe(pressure(turn(TURN, 1)));
 });
