@@ -1,6 +1,7 @@
 // npm run docs:rooms: draws the rooms in docs/architecture.md from the imports as they are.
 import { readFileSync, writeFileSync } from 'node:fs';
-import { withRooms } from './rooms';
+import { roomsOf, withRooms } from './rooms';
 
 const DOCUMENT = new URL('../docs/architecture.md', import.meta.url);
-writeFileSync(DOCUMENT, withRooms(readFileSync(DOCUMENT, 'utf8')));
+const rooms = { core: roomsOf('core'), web: roomsOf('web') };
+writeFileSync(DOCUMENT, withRooms(readFileSync(DOCUMENT, 'utf8'), rooms));

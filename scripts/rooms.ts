@@ -72,10 +72,10 @@ export function roomsChart(rooms: Rooms): string {
 }
 
 /** `document` with the charts that stand between its markers drawn anew. */
-export function withRooms(document: string): string {
+export function withRooms(document: string, rooms: Readonly<Record<Side, Rooms>>): string {
   let drawn = document;
   for (const side of ['core', 'web'] as const) {
-    const chart = roomsChart(roomsOf(side));
+    const chart = roomsChart(rooms[side]);
     drawn = drawn.replace(
       new RegExp(`(<!-- rooms of ${side} -->\n)[^]*?(<!-- end -->)`),
       (_, start: string, end: string) => `${start}${chart}\n${end}`,

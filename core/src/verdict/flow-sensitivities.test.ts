@@ -5,7 +5,7 @@ import { arrangeDucts } from '../layout/arrange-ducts';
 import { differentiate, type NetworkAnswer } from '../network/adjoint';
 import { NO_CHANGE } from '../network/assemble/setting';
 import { shopToNetwork } from '../network/assemble/shop-to-network';
-import { compileNetwork } from '../network/compiled-network';
+import { type CompiledNetwork, compileNetwork } from '../network/compiled-network';
 import type { Network, Segment } from '../network/network';
 import { solveOperatingPoint } from '../network/operating-point';
 import type { NetworkState } from '../network/solve-network';
@@ -21,6 +21,7 @@ interface Solved {
   readonly shop: Shop;
   readonly tree: DuctTree;
   readonly network: Network;
+  readonly compiled: CompiledNetwork;
   readonly state: NetworkState;
 }
 
@@ -34,7 +35,7 @@ function solvedNetwork(shop: Shop): Solved | null {
   if (solved.kind !== 'converged' || solved.crossings.length > 1) return null;
   const { flow } = solved.state;
   if (flow < 0.02 * compiled.lastFlow || flow > 0.98 * compiled.lastFlow) return null;
-  return { shop, tree: arranged.tree, network, state: solved.state };
+  return { shop, tree: arranged.tree, network, compiled, state: solved.state };
 }
 
 const flowAt = (network: Network, segment: number, from: NetworkState): number => {
@@ -64,6 +65,15 @@ const liveSegment = ({ state }: Solved, pick: number): number | null => {
   return live.length === 0 ? null : (live[pick % live.length] ?? null);
 };
 
+/** A shop solved, and one of its segments to ask about; a shop that has none is not counted. */
+function solvedOrSkip(shop: Shop, pick: number): Solved & { readonly segment: number } {
+  const solved = solvedNetwork(shop);
+  fc.pre(solved !== null);
+  const segment = liveSegment(solved, pick);
+  fc.pre(segment !== null);
+  return { ...solved, segment };
+}
+
 const shops = fc.constantFrom<Parameters<typeof anyShop>[0]>(
   { junctions: 'momentum' },
   { junctions: 'handbook', friction: 'powerFit' },
@@ -74,12 +84,7 @@ describe('derivatives by the adjoint', () => {
     let tried = 0;
     fc.assert(
       fc.property(shops.chain(anyShop), fc.nat(), (shop, pick) => {
-        const solved = solvedNetwork(shop);
-        fc.pre(solved !== null);
-        const segment = liveSegment(solved, pick);
-        fc.pre(segment !== null);
-        const { tree, network, state } = solved;
-        const compiled = compileNetwork(network);
+        const { tree, compiled, state, segment } = solvedOrSkip(shop, pick);
         const answer: NetworkAnswer = { kind: 'flow', segment };
         const { byEstimate } = sensitivities({ shop, view: 'found', compiled, state }, answer);
         for (const kind of KINDS) {
@@ -101,12 +106,7 @@ describe('derivatives by the adjoint', () => {
   it('by any part’s loss and any opening are what central differences give', () => {
     fc.assert(
       fc.property(shops.chain(anyShop), fc.nat(), fc.nat(), fc.nat(), (shop, pick, one, other) => {
-        const solved = solvedNetwork(shop);
-        fc.pre(solved !== null);
-        const segment = liveSegment(solved, pick);
-        fc.pre(segment !== null);
-        const { network, state } = solved;
-        const compiled = compileNetwork(network);
+        const { network, compiled, state, segment } = solvedOrSkip(shop, pick);
         const { byPart, byOpening } = sensitivities(
           { shop, view: 'found', compiled, state },
           { kind: 'flow', segment },
@@ -164,12 +164,7 @@ describe('derivatives by the adjoint', () => {
   it('of pressures too: a weight for each residual, whatever is asked', () => {
     fc.assert(
       fc.property(anyShop({ junctions: 'momentum' }), fc.nat(), (shop, pick) => {
-        const solved = solvedNetwork(shop);
-        fc.pre(solved !== null);
-        const segment = liveSegment(solved, pick);
-        fc.pre(segment !== null);
-        const { network, state } = solved;
-        const compiled = compileNetwork(network);
+        const { network, compiled, state, segment } = solvedOrSkip(shop, pick);
         const { density } = network.air;
         const area = Math.PI * ((network.segments[segment]?.diameter ?? 1) / 2) ** 2;
         const answers = [
