@@ -39,6 +39,12 @@ interface EditOptions {
 
 export const useSession = create<Session>(() => ({ status: 'closed' }));
 
+/** Id of the open shop; empty where none is open. */
+export function openShopId(): string {
+  const session = useSession.getState();
+  return session.status === 'open' ? session.id : '';
+}
+
 /** Replaces the whole state: it is one of several kinds, never a mixture. */
 const set = (session: Session) => useSession.setState(session, true);
 

@@ -16,15 +16,10 @@ import {
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { chooseDrop, choosePart } from '@/store/choices';
-import { edit, useSession } from '@/store/shop-session';
+import { edit, openShopId, useSession } from '@/store/shop-session';
 import { undoAloud } from '../frame/undo-aloud';
 
 const newId = () => nanoid(10);
-
-const openShopId = () => {
-  const session = useSession.getState();
-  return session.status === 'open' ? session.id : '';
-};
 
 /** Edits one field of a run; quick edits of the same field are one step to undo. */
 export function editRun(run: Run, field: string, change: (run: Run) => void): void {

@@ -20,14 +20,9 @@ import {
 } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { choosePart } from '@/store/choices';
-import { edit, useSession } from '@/store/shop-session';
+import { edit, openShopId } from '@/store/shop-session';
 
 const newId = () => nanoid(10);
-
-const openShopId = () => {
-  const session = useSession.getState();
-  return session.status === 'open' ? session.id : '';
-};
 
 /** Leads a duct as it was drawn; opens it where it can be led, else answers why not. */
 export function leadAsDrawn(from: DuctEnd, to: DuctEnd, points: readonly Point3[]): Led {
