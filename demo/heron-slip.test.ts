@@ -19,7 +19,7 @@ function demo() {
   if (!read.ok) throw new Error(read.faults[0].message);
   const arranged = arrangeDucts(read.shop);
   if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
-  return { shop: read.shop, tree: arranged.tree };
+  return { shop: read.shop, journal: read.journal, tree: arranged.tree };
 }
 
 describe('the demo shop', () => {
@@ -29,7 +29,7 @@ describe('the demo shop', () => {
 
   it('has three collectors thought of, and each is told from the present one', () => {
     const { shop, tree } = demo();
-    const [present, ...others] = compareCandidates(shop, tree, 'found');
+    const [present, ...others] = compareCandidates(shop, tree, 'found', []);
     expect(others).toHaveLength(3);
     for (const { worst, load } of others) {
       expect(worst?.flow).not.toBe(present?.worst?.flow);
@@ -49,12 +49,13 @@ describe('the demo shop', () => {
   });
 
   it('tells its story: no difference in September, a leak in the far end in November', () => {
-    const { shop, tree } = demo();
+    const { shop, journal, tree } = demo();
     const since = (from: string, to: string) =>
       compareReadings(
         shop,
         tree,
-        shop.log.readings.filter(({ at }) => at >= from && at < to),
+        journal.readings.filter(({ at }) => at >= from && at < to),
+        journal,
       );
     expect(sharedShortfall(shop, tree, since('2026-09', '2026-10')).kind).toBe('no difference');
     const november = sharedShortfall(shop, tree, since('2026-11', '2026-12'));
@@ -67,8 +68,8 @@ describe('the demo shop', () => {
   });
 
   it('has readings over the meter’s range among the others', () => {
-    const { shop } = demo();
-    const taken = shop.log.readings.flatMap((reading) => reading.taken);
+    const { journal } = demo();
+    const taken = journal.readings.flatMap((reading) => reading.taken);
     expect(taken.some(({ kind }) => kind === 'over')).toBe(true);
     expect(taken.some(({ kind }) => kind === 'value')).toBe(true);
   });

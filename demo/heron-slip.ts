@@ -11,11 +11,12 @@ import {
   arrangeDucts,
   blowerOfClass,
   type Candidate,
-  type CurveTest,
   circleArea,
   compareCandidates,
   curveInto,
   type DuctEnd,
+  emptyJournal,
+  type FieldTest,
   filterResistance,
   fromSI,
   gatesOfDrop,
@@ -24,9 +25,12 @@ import {
   monotoneCurve,
   newShop,
   type Point3,
+  pointOfDrop,
   portMouth,
   type Reading,
   type Shop,
+  type ShopEvent,
+  type SoundReading,
   type Stack,
   scaleBlower,
   solveTree,
@@ -101,7 +105,7 @@ export function heronSlipFile(): string {
     posts: [{ id: newId(), at: { x: 4.8, y: 3.05 }, width: 0.15 }],
     boardLength: toSI(8, 'ft'),
   };
-  const { collector, condition, log } = shop;
+  const { collector, condition } = shop;
   collector.blower = { ...blowerOfClass('two', 'us'), plug: 'us20at240' };
   collector.separator.inletDiameter = toSI(6, 'in');
   collector.exhaust = {
@@ -225,8 +229,7 @@ export function heronSlipFile(): string {
     };
   });
 
-  log.instruments = [{ id: 'vane', name: 'Pocket vane meter', kind: 'vane', accuracy: 0.03 }];
-  log.events = [
+  const events: ShopEvent[] = [
     {
       id: newId(),
       at: '2026-08-29T16:10:00Z',
@@ -239,8 +242,8 @@ export function heronSlipFile(): string {
 
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
-  const reckoned = compareCandidates(shop, arranged.tree, 'found')[0]?.noise ?? null;
-  log.sounds = [
+  const reckoned = compareCandidates(shop, arranged.tree, 'found', [])[0]?.noise ?? null;
+  const sounds: SoundReading[] = [
     {
       id: newId(),
       at: '2026-09-13T15:20:00Z',
@@ -282,7 +285,7 @@ export function heronSlipFile(): string {
   const RANGE_END = toSI(30, 'ms');
 
   /** One gate drawn step by step, a manometer at both sides of the blower and ahead of the cyclone. */
-  function curveTest({ collector: { blower, separator, exhaust }, ...of }: Shop): CurveTest {
+  function fieldTest({ collector: { blower, separator, exhaust }, ...of }: Shop): FieldTest {
     const { density } = airAtSite(of.shop.site);
     const points = scaleBlower(blower.curve, blower.measured, { ...blower, density });
     const curve = monotoneCurve(points.map(({ flow, pressure }) => [flow, pressure] as const));
@@ -330,9 +333,9 @@ export function heronSlipFile(): string {
       return {
         id: newId(),
         at: `${day}T1${3 + Math.floor(i / 3)}:${10 + i * 7}:00Z`,
-        node: where.id,
-        place: where.name,
+        testPoint: where.id,
         instrument: 'vane',
+        round: null,
         quantity: 'velocity',
         spot: 'average',
         diameter,
@@ -348,7 +351,13 @@ export function heronSlipFile(): string {
     });
   }
 
-  log.readings = [...readings('2026-09-13', reality), ...readings('2026-11-07', leaking)];
-  log.curveTests = [curveTest(reality)];
-  return writeShopFile(shop);
+  return writeShopFile(shop, {
+    ...emptyJournal(),
+    instruments: [{ id: 'vane', name: 'Pocket vane meter', kind: 'vane', accuracy: 0.03 }],
+    testPoints: arranged.tree.drops.map(pointOfDrop),
+    readings: [...readings('2026-09-13', reality), ...readings('2026-11-07', leaking)],
+    events,
+    sounds,
+    fieldTests: [fieldTest(reality)],
+  });
 }

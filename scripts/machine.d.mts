@@ -7,11 +7,11 @@ export const ENVIRONMENT: NodeJS.ProcessEnv;
 export function run(
   command: string,
   args: readonly string[],
-  options?: { cwd?: string; keep?: boolean },
+  options?: { cwd?: string; keep?: boolean; isQuiet?: boolean },
 ): { ok: boolean; output: string };
 export function tool(name: string): string;
 export function installPackages(): boolean;
 export function isBuilt(): boolean;
-export function build(): boolean;
+export function build(options?: { isQuiet?: boolean }): boolean;
 export function freePort(first: number): Promise<number>;
 export function startApp(port: number): Promise<{ child: ChildProcess; address: string }>;

@@ -13,12 +13,12 @@ const QUIET = { NEXT_TELEMETRY_DISABLED: '1', NO_COLOR: '1' };
 export const ENVIRONMENT = { ...process.env, ...QUIET };
 
 /** Runs a program to its end; answers whether it went well, and what it printed if asked to. */
-export function run(command, args, { cwd = ROOT, keep = false } = {}) {
+export function run(command, args, { cwd = ROOT, keep = false, isQuiet = false } = {}) {
   const done = spawnSync(command, args, {
     cwd,
     env: ENVIRONMENT,
     encoding: 'utf8',
-    stdio: keep ? ['ignore', 'pipe', 'inherit'] : ['ignore', 'inherit', 'inherit'],
+    stdio: keep ? ['ignore', 'pipe', 'inherit'] : ['ignore', isQuiet ? 2 : 'inherit', 'inherit'],
     maxBuffer: 1e9,
   });
   return { ok: done.status === 0, output: done.stdout ?? '' };
@@ -61,9 +61,10 @@ export function isBuilt() {
   return statSync(id).mtimeMs >= Math.max(...newest);
 }
 
-export function build() {
-  console.log('Building the app…');
-  return run(tool('next'), ['build'], { cwd: WEB }).ok;
+/** Builds the app; quietly, nothing of it goes to standard output. */
+export function build({ isQuiet = false } = {}) {
+  (isQuiet ? console.error : console.log)('Building the app…');
+  return run(tool('next'), ['build'], { cwd: WEB, isQuiet }).ok;
 }
 
 /** The first free port from `first` on. */

@@ -12,8 +12,8 @@ it('docs/architecture.md shows the rooms as npm run docs:rooms draws them', () =
   expect(withRooms(kept, rooms)).toBe(kept);
 });
 
-it('imports by alias count: the Air view uses the store', () => {
-  expect(rooms.web.get('air')).toContain('store');
+it('imports by alias count: the Air view uses the storage', () => {
+  expect(rooms.web.get('air')).toContain('storage');
 });
 
 it('leaves out an arrow that a way round says, and shows a room that imports nothing', () => {

@@ -82,9 +82,20 @@ export { GRADE_BANDS } from './collector/filter-grade';
 export { type CurveValue, curveInto, monotoneCurve } from './collector/monotone-curve';
 export { PLUGS, TRIPS } from './collector/plug';
 export { SEPARATORS } from './collector/separator';
+export { changesBetween, type DocumentChange, isSame, withChanges } from './document/changes';
 export { HOSES, hoseMultiplier } from './duct/hose';
 export { LEAKAGE_CLASSES, SLIP_JOINT_GAP } from './duct/leakage';
 export { PIPES } from './duct/pipes';
+export { shopJsonSchema } from './file/json-schema';
+export type { Renewal } from './file/renewal';
+export {
+  type Fault,
+  faultOfDesign,
+  LARGEST_FILE,
+  readShop,
+  readShopFile,
+  writeShopFile,
+} from './file/shop-file';
 export { ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
 export { ENTRIES } from './fitting/hood';
 export { DUCT_ENDS } from './fitting/weather-cap';
@@ -117,6 +128,35 @@ export {
   type WorkingRoom,
   workingRoom,
 } from './floor/standing';
+export type { ShopEvent } from './journal/event';
+export type { FieldTest } from './journal/field-test';
+export type { Instrument } from './journal/instrument';
+export {
+  emptyJournal,
+  type Journal,
+  type JournalRecord,
+  RECORD_KINDS,
+  RECORD_TYPES,
+  type RecordKind,
+  recordCount,
+  timeOf,
+} from './journal/journal';
+export {
+  diffBetween,
+  type Entry,
+  invertDiff,
+  isEmptyDiff,
+  type JournalDiff,
+  joinDiffs,
+  NO_DIFF,
+  updateOnto,
+  withDiff,
+} from './journal/journal-diff';
+export { type LineFault, readJournalLines, writeJournalLines } from './journal/journal-lines';
+export type { Photo } from './journal/photo';
+export type { Reading, Taken } from './journal/reading';
+export type { SoundReading } from './journal/sound';
+export type { TestPoint } from './journal/test-point';
 export { arrangeDucts } from './layout/arrange-ducts';
 export { USUAL_BEND } from './layout/bend-geometry';
 export { type DuctConflict, ductConflicts } from './layout/duct-conflicts';
@@ -162,7 +202,7 @@ export { sheetDxf } from './layout/sheets/sheet-dxf';
 export { type Solid, solidsOf } from './layout/sheets/solids';
 export { nearestFromAbove, nearestOn, type Point3 } from './layout/space';
 export { ductHeight, type Goal, riseFrom } from './layout/usual-way';
-export { type LogAnalysis, type ReadingVerdict, readLog } from './leak/read-log';
+export { type LogAnalysis, type ReadingVerdict, readLog, verdictOf } from './leak/read-log';
 export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';
 export { SEPARATOR_RUN, separatorHeads } from './network/assemble/separator-segment';
 export { NO_CHANGE, type View } from './network/assemble/setting';
@@ -200,17 +240,24 @@ export type { Origin } from './quantity/origin';
 export { examplesOf, type Parsed, parseQuantity } from './quantity/parse-quantity';
 export { type QuantityKind, STYLES, type UnitSystem } from './quantity/unit-system';
 export { type Dimension, fromSI, toSI, UNITS, type UnitId } from './quantity/units';
-export { type Compared, type ComparedReading, compareReadings } from './reading/compare-reading';
 export {
-  type CurveTestFit,
+  type Compared,
+  type ComparedReading,
+  compareReadings,
+  type Meters,
+  readingComparer,
+} from './reading/compare-reading';
+export {
   curvePoints,
+  type FieldTestFit,
   fanStatic,
-  fitCurveTest,
+  fitFieldTest,
   loadingOf,
-} from './reading/curve-test';
+} from './reading/field-test';
 export type { FittedCurve } from './reading/fit-curve';
 export { type FittedSeparator, fitSeparator } from './reading/fit-separator';
 export { type MeasuredFlow, measuredFlow, USUAL_ACCURACY } from './reading/measured-flow';
+export { pointOfDrop } from './reading/point-of-drop';
 export { meanOfRepeats } from './reading/repeats';
 export {
   type ChainOrder,
@@ -237,37 +284,30 @@ export {
   setJoins,
   splitRun,
 } from './shop/edit-ducts';
-export { shopJsonSchema } from './shop/json-schema';
 export { jointCount, runLength } from './shop/length';
 export { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from './shop/machine-kinds';
 export { newShop } from './shop/new-shop';
-export type { Renewal } from './shop/renewal';
 export {
   type Bend,
   type BendStyle,
   type Candidate,
   type Collector,
-  type CurveTest,
   type Fitting,
   type Gate,
   type Hose,
-  type Instrument,
   type Machine,
   type MeasuredEnd,
   type Media,
   type Port,
-  type Reading,
   type Room,
   type Rules,
   type Run,
   type Separator,
   type Shop,
-  type SoundReading,
   type Stack,
   shopSchema,
-  type Taken,
+  VERSION,
 } from './shop/schema';
-export { type Fault, LARGEST_FILE, readShop, readShopFile, writeShopFile } from './shop/shop-file';
 export type { Drop, DuctTree } from './shop/topology';
 export type { Coefficient, CoefficientGroup } from './source/coefficient';
 export { coefficientGroups } from './source/coefficients';

@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { expect, flowOf, openDemo, saved, test } from './bench';
 
-const OLD_SHOP = fileURLToPath(new URL('../../core/src/shop/kept/version-3.json', import.meta.url));
+const OLD_SHOP = fileURLToPath(new URL('../../core/src/file/kept/version-3.json', import.meta.url));
 
 test('a shop file of an older version says once which estimates were renewed', async ({ page }) => {
   await page.goto('/');

@@ -62,7 +62,7 @@ for (const [what, text, sentence] of [
   ['of a newer version', () => JSON.stringify({ ...demo(), version: 9 }), /newer Frank Gauge/],
   ['with a loop', loop, /'Round' is part of a loop/],
   ['with a run attached to nothing', loose, /attached to nothing/],
-  ['of 60 MB', () => ' '.repeat(60_000_000), /at 60 MB it is larger than any shop/],
+  ['of 120 MB', () => ' '.repeat(120_000_000), /at 120 MB it is larger than any shop/],
 ] as const) {
   test(`a file ${what} is refused and nothing stored changes`, async ({ page }) => {
     await openDemo(page);

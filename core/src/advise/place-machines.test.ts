@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { copyOf, counter } from '../../reference/sample-shops';
 import { estimatedCurve } from '../collector/estimated-curve';
+import { readShop } from '../file/shop-file';
 import { setRoomSize } from '../floor/edit-floor';
 import { arrangeDucts } from '../layout/arrange-ducts';
 import { addMachine, leadUsual } from '../layout/edit-machines';
 import { inletMouth } from '../layout/places';
 import { newShop } from '../shop/new-shop';
 import type { Shop } from '../shop/schema';
-import { readShop } from '../shop/shop-file';
 import { judgePlaces, swapMachines } from './place-machines';
 
 /** A long room; the planer far from the collector, the small drill press near it. */

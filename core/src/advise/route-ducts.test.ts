@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { copyOf, counter } from '../../reference/sample-shops';
 import { estimatedCurve } from '../collector/estimated-curve';
+import { readShop } from '../file/shop-file';
 import { setRoomSize } from '../floor/edit-floor';
 import { arrangeDucts } from '../layout/arrange-ducts';
 import { ductConflicts } from '../layout/duct-conflicts';
@@ -9,7 +10,6 @@ import { addMachine } from '../layout/edit-machines';
 import { MACHINE_KIND_IDS, type MachineKindId } from '../shop/machine-kinds';
 import { newShop } from '../shop/new-shop';
 import type { Shop } from '../shop/schema';
-import { readShop } from '../shop/shop-file';
 import { routeDucts } from './route-ducts';
 
 /** A room of 9 by 7 m with its collector in a back corner, a post in the middle. */

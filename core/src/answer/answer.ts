@@ -1,9 +1,10 @@
 import type { BlowerPoint } from '../collector/blower';
+import { type Fault, readShop } from '../file/shop-file';
+import type { Journal } from '../journal/journal';
 import { arrangeDucts } from '../layout/arrange-ducts';
 import { type ShopSolution, solveTree } from '../network/solve-shop';
 import { type FittedSeparator, fitSeparator } from '../reading/fit-separator';
 import type { Shop } from '../shop/schema';
-import { type Fault, readShop } from '../shop/shop-file';
 import type { DuctTree } from '../shop/topology';
 import { type CollectorLoad, collectorLoad } from '../verdict/collector-load';
 import { type Contender, compareCandidates } from '../verdict/compare-candidates';
@@ -68,7 +69,7 @@ export function answer(input: unknown): Answered {
     const reason = { kind: 'not-a-tree', problems: arranged.problems } as const;
     return { ok: true, answer: describeSolution({ kind: 'unsolved', reason }) };
   }
-  return answerTree(shop, arranged.tree, request, curve);
+  return answerTree(shop, arranged.tree, request, curve, read.journal.sounds);
 }
 
 function answerTree(
@@ -76,6 +77,7 @@ function answerTree(
   tree: DuctTree,
   request: AnswerRequest,
   curve: readonly BlowerPoint[] | null,
+  sounds: Journal['sounds'],
 ): Answered {
   const { view, separatorPair: pair } = request;
   const solved = solveTree(shop, tree, { view });
@@ -100,7 +102,7 @@ function answerTree(
         })),
       }),
       ...(wants('gateSets') && { gateSets: everyGateSet(shop, tree, view) }),
-      ...(wants('candidates') && { candidates: compareCandidates(shop, tree, view) }),
+      ...(wants('candidates') && { candidates: compareCandidates(shop, tree, view, sounds) }),
       ...(pair &&
         drop && {
           separatorPair: fitSeparator(shop, tree, drop, { view }, pair.without, pair.with),

@@ -9,10 +9,10 @@ import {
   estimatedShutOff,
 } from '../collector/estimated-curve';
 import { bagArea, pleatedArea } from '../collector/filter';
+import type { Fault } from '../file/shop-file';
 import { taperedHoodLoss } from '../fitting/hood';
 import { outletPressure } from '../network/outlet-pressure';
 import type { Shop } from '../shop/schema';
-import type { Fault } from '../shop/shop-file';
 import type { AnswerRequest } from './request';
 
 export type Asked =

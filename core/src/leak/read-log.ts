@@ -1,3 +1,4 @@
+import type { Journal } from '../journal/journal';
 import { type ComparedReading, compareReadings } from '../reading/compare-reading';
 import type { MeasuredFlow } from '../reading/measured-flow';
 import type { Shop } from '../shop/schema';
@@ -19,22 +20,27 @@ export type ReadingVerdict =
     }
   | { readonly kind: 'no prediction'; readonly measured: MeasuredFlow };
 
-/** What a shop's log says: each reading by its id, and the latest of all drops together. */
+/** What readings of the journal say: each by its id, and the latest of all drops together. */
 export interface LogAnalysis {
   readonly verdicts: ReadonlyMap<string, ReadingVerdict>;
   readonly shared: SharedShortfall;
 }
 
-/** Holds the whole log against the model, and traces what its shortfalls share. Nothing but data. */
-export function readLog(shop: Shop, tree: DuctTree): LogAnalysis {
-  const compared = compareReadings(shop, tree, shop.log.readings);
+/** Holds readings against the model, and traces what their shortfalls share. Nothing but data. */
+export function readLog(
+  shop: Shop,
+  tree: DuctTree,
+  journal: Pick<Journal, 'instruments' | 'testPoints' | 'readings'>,
+): LogAnalysis {
+  const compared = compareReadings(shop, tree, journal.readings, journal);
   return {
-    verdicts: new Map(compared.map((one) => [one.reading.id, plain(one)])),
+    verdicts: new Map(compared.map((one) => [one.reading.id, verdictOf(one)])),
     shared: sharedShortfall(shop, tree, compared),
   };
 }
 
-function plain({ result }: ComparedReading): ReadingVerdict {
+/** What a comparison says, without the model it was made with. */
+export function verdictOf({ result }: ComparedReading): ReadingVerdict {
   if (result.kind === 'no prediction') return result;
   const { kind, measured, predicted, predictedDoubt, difference, differenceDoubt, isShown } =
     result;

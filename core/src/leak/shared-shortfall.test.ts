@@ -2,13 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { copyOf, counter } from '../../reference/sample-shops';
 import { circleArea } from '../air/velocity-pressure';
 import { estimatedCurve } from '../collector/estimated-curve';
+import type { Reading } from '../journal/reading';
 import { arrangeDucts } from '../layout/arrange-ducts';
 import { solveTree } from '../network/solve-shop';
 import { toSI } from '../quantity/units';
 import { compareReadings } from '../reading/compare-reading';
+import { pointOfDrop } from '../reading/point-of-drop';
 import { addDrop, addRun } from '../shop/edit-ducts';
 import { newShop } from '../shop/new-shop';
-import type { Reading, Shop } from '../shop/schema';
+import type { Shop } from '../shop/schema';
 import { gatesOfDrop } from '../verdict/gate-sets';
 import { cholesky, fitPattern, whiten } from './least-squares';
 import { sharedShortfall } from './shared-shortfall';
@@ -44,9 +46,9 @@ function readEverywhere(shop: Shop, reality: Shop) {
     return {
       id: `r${i}`,
       at: `2026-01-0${i + 1}T10:00:00Z`,
-      node: drop.id,
-      place: drop.name,
+      testPoint: drop.id,
       instrument: 'vane',
+      round: null,
       quantity: 'velocity',
       spot: 'average',
       diameter: drop.port.diameter,
@@ -56,7 +58,8 @@ function readEverywhere(shop: Shop, reality: Shop) {
       note: '',
     };
   });
-  return { tree, compared: compareReadings(shop, tree, readings) };
+  const meters = { instruments: [], testPoints: tree.drops.map(pointOfDrop) };
+  return { tree, compared: compareReadings(shop, tree, readings, meters) };
 }
 
 describe('what shortfalls share', () => {

@@ -1,7 +1,9 @@
+import { timeOf } from '../journal/journal';
+import type { Reading } from '../journal/reading';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import { solveOperatingPoint } from '../network/operating-point';
 import type { Compared, ComparedReading } from '../reading/compare-reading';
-import type { Reading, Shop } from '../shop/schema';
+import type { Shop } from '../shop/schema';
 import type { DuctTree } from '../shop/topology';
 import { OWN_DOUBTS, SHARED_DOUBTS } from '../verdict/flow-uncertainty';
 import { cholesky, fitPattern, type Matrix, whiten } from './least-squares';
@@ -116,8 +118,10 @@ const scaled = (suspect: Suspect, amount: number): Suspect =>
 function latestOfEachDrop(tree: DuctTree, compared: readonly ComparedReading[]): Measured[] {
   const latest = new Map<string, ComparedReading>();
   for (const one of compared) {
-    const before = latest.get(one.reading.node);
-    if (!before || one.reading.at > before.reading.at) latest.set(one.reading.node, one);
+    if (one.result.kind !== 'compared') continue;
+    const { id } = one.result.drop;
+    const before = latest.get(id);
+    if (!before || timeOf(one.reading) > timeOf(before.reading)) latest.set(id, one);
   }
   return tree.drops.flatMap(({ id }): Measured[] => {
     const one = latest.get(id);

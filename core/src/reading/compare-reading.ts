@@ -1,9 +1,11 @@
 import { type Air, airAtSite } from '../air/air-at-site';
 import { PIPES } from '../duct/pipes';
+import type { Journal } from '../journal/journal';
+import type { Reading } from '../journal/reading';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { CompiledNetwork } from '../network/compiled-network';
 import { solveCompiled } from '../network/solve-shop';
-import type { Reading, Shop } from '../shop/schema';
+import type { Shop } from '../shop/schema';
 import type { Drop, DuctTree } from '../shop/topology';
 import { type DropSensitivities, dropSensitivities } from '../verdict/flow-uncertainty';
 import { type MeasuredFlow, measuredFlow } from './measured-flow';
@@ -32,6 +34,9 @@ export interface ComparedReading {
   readonly result: Compared;
 }
 
+/** What a reading refers to: the meters, and the places they were held at. */
+export type Meters = Pick<Journal, 'instruments' | 'testPoints'>;
+
 /** What the model says of a drop with certain gates open; null where it has nothing to say. */
 interface Prediction {
   readonly drop: Drop;
@@ -40,32 +45,50 @@ interface Prediction {
 }
 
 /**
- * Holds every reading against the model. Readings at one drop with the same gates open share one
- * prediction, so a long log costs little more than a short one.
+ * A function that holds readings against the model, one by one. Those at one drop with the same gates
+ * open share one prediction, which it remembers, so a long journal costs little more than a short one.
  */
+export function readingComparer(
+  shop: Shop,
+  tree: DuctTree,
+): (reading: Reading, meters: Meters) => ComparedReading {
+  const predictions = new Map<string, Prediction | null>();
+  const networkOf = networksByGates(shop, tree, { view: 'found' });
+  return (reading, meters) => {
+    const node = nodeOf(reading, meters);
+    const key = [node, ...[...reading.openGates].sort()].join('\n');
+    let prediction = predictions.get(key);
+    if (prediction === undefined) {
+      prediction = predict(shop, tree, networkOf, node, reading.openGates);
+      predictions.set(key, prediction);
+    }
+    return { reading, result: compare(shop, reading, meters, prediction) };
+  };
+}
+
+/** Holds every reading against the model. */
 export function compareReadings(
   shop: Shop,
   tree: DuctTree,
   readings: readonly Reading[],
+  meters: Meters,
 ): ComparedReading[] {
-  const predictions = new Map<string, Prediction | null>();
-  const networkOf = networksByGates(shop, tree, { view: 'found' });
-  return readings.map((reading) => {
-    const key = [reading.node, ...[...reading.openGates].sort()].join('\n');
-    let prediction = predictions.get(key);
-    if (prediction === undefined) {
-      prediction = predict(shop, tree, networkOf, reading);
-      predictions.set(key, prediction);
-    }
-    return { reading, result: compare(shop, reading, prediction) };
-  });
+  const compareOne = readingComparer(shop, tree);
+  return readings.map((reading) => compareOne(reading, meters));
+}
+
+/** Node of the port a reading was taken at; null where its test point is elsewhere, or not known. */
+function nodeOf({ testPoint }: Reading, { testPoints }: Meters): string | null {
+  const at = testPoints.find(({ id }) => id === testPoint)?.at;
+  return at?.kind === 'port' ? at.node : null;
 }
 
 function predict(
   shop: Shop,
   tree: DuctTree,
   networkOf: (openGates: ReadonlySet<string>) => CompiledNetwork,
-  { node, openGates }: Reading,
+  node: string | null,
+  openGates: readonly string[],
 ): Prediction | null {
   const drop = tree.drops.find(({ id }) => id === node);
   if (!drop) return null;
@@ -75,8 +98,13 @@ function predict(
   return sensitivities && { drop, air: solved.network.air, sensitivities };
 }
 
-function compare(shop: Shop, reading: Reading, prediction: Prediction | null): Compared {
-  const instrument = shop.log.instruments.find(({ id }) => id === reading.instrument);
+function compare(
+  shop: Shop,
+  reading: Reading,
+  { instruments }: Meters,
+  prediction: Prediction | null,
+): Compared {
+  const instrument = instruments.find(({ id }) => id === reading.instrument);
   const { roughness } = PIPES[prediction?.drop.path[0]?.pipe ?? 'average'];
   const measured = measuredFlow(
     reading,

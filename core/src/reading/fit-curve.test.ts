@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { circleArea } from '../air/velocity-pressure';
 import { estimatedCurve } from '../collector/estimated-curve';
 import { curveInto, monotoneCurve } from '../collector/monotone-curve';
-import type { CurveTest } from '../shop/schema';
-import { curvePoints, fanStatic, fitCurveTest, loadingOf } from './curve-test';
+import type { FieldTest } from '../journal/field-test';
+import { curvePoints, fanStatic, fitFieldTest, loadingOf } from './field-test';
 import { type FittedCurve, fitCurve, type TestPoint } from './fit-curve';
 
 /** Mulberry32 and Box–Muller: the same scatter whenever it runs. */
@@ -110,7 +110,7 @@ describe('a field test', () => {
   const velocityPressure = (flow: number) => (density / 2) * (flow / circleArea(tapDiameter)) ** 2;
 
   /** Read without error: a blower, a filter of 900 Pa per m³/s, a separator of 4.2 heads. */
-  const test: CurveTest = {
+  const test: FieldTest = {
     id: 't',
     at: '2026-10-01T10:00:00Z',
     density,
@@ -133,7 +133,7 @@ describe('a field test', () => {
   };
 
   it('gives fan static pressure, the filter and the separator back', () => {
-    const { curve, exhaust, separator } = fitCurveTest(test);
+    const { curve, exhaust, separator } = fitFieldTest(test);
     expect(ok(curve).shutOff).toBeCloseTo(2500, 2);
     expect(exhaust?.value).toBeCloseTo(filter, 6);
     expect(separator?.value).toBeCloseTo(heads, 6);
@@ -145,11 +145,11 @@ describe('a field test', () => {
 
   it('without tubes at the outlet or ahead of the separator says nothing of them', () => {
     const steps = test.steps.map((step) => ({ ...step, outlet: null, ahead: null }));
-    expect(fitCurveTest({ ...test, steps })).toMatchObject({ exhaust: null, separator: null });
+    expect(fitFieldTest({ ...test, steps })).toMatchObject({ exhaust: null, separator: null });
   });
 
   it('becomes points a shop can run on, and a loading of its filter', () => {
-    const points = curvePoints(ok(fitCurveTest(test).curve));
+    const points = curvePoints(ok(fitFieldTest(test).curve));
     expect(points[0]?.flow).toBe(0);
     expect(points.at(-1)?.pressure).toBeCloseTo(0, 6);
     const out = { value: 0, slope: 0 };

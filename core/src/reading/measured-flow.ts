@@ -1,7 +1,8 @@
 import type { Air } from '../air/air-at-site';
 import { circleArea } from '../air/velocity-pressure';
 import { frictionFactor } from '../duct/colebrook';
-import type { Instrument, Reading } from '../shop/schema';
+import type { Instrument } from '../journal/instrument';
+import type { Reading } from '../journal/reading';
 import { centreToMean, PROFILE_DOUBT } from './centre-to-mean';
 import { meanOfRepeats } from './repeats';
 

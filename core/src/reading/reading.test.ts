@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import type { Taken } from '../journal/reading';
 import { fromSI, toSI } from '../quantity/units';
-import type { Taken } from '../shop/schema';
 import { centreToMean } from './centre-to-mean';
 import { measuredFlow } from './measured-flow';
 import { meanOfRepeats } from './repeats';

@@ -1,4 +1,4 @@
-import type { Taken } from '../shop/schema';
+import type { Taken } from '../journal/reading';
 
 /**
  * Student's t, two-sided 95 %, by degrees of freedom (standard statistical tables, from memory;

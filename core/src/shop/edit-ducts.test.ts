@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { copyOf, counter, threeBranchShop } from '../../reference/sample-shops';
 import { estimatedCurve } from '../collector/estimated-curve';
+import { readShop } from '../file/shop-file';
 import { arrangeDucts } from '../layout/arrange-ducts';
 import { addDrop, addRun, removeRun, runsBehind, setJoins, splitRun } from './edit-ducts';
 import { MACHINE_KIND_IDS } from './machine-kinds';
 import { newShop } from './new-shop';
-import { readShop } from './shop-file';
 
 const emptyShop = () => newShop('s', 'S', 'us', estimatedCurve(0.3, 57, 0.5, 1.2));
 

@@ -100,6 +100,5 @@ export function newShop(
       pressureSide: { area: 0, origin: { kind: 'assumed' } },
       holes: [],
     },
-    log: { instruments: [], readings: [], events: [], sounds: [], curveTests: [] },
   };
 }

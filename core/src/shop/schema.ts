@@ -13,29 +13,21 @@ import {
   type node,
   type run,
 } from './duct-schema';
-import {
-  type curveTest,
-  type instrument,
-  log,
-  type reading,
-  type soundReading,
-  type taken,
-} from './log-schema';
 import { stack } from './stack-schema';
 
 /**
- * The shop document, version 4: the program's open format. Everything in SI. Identifiers are
+ * The design of a shop, version 5: what is drawn, solved and undone. Everything in SI. Identifiers are
  * stable; places are metres from the room's corner, z up from the floor.
  *
  * Three words are kept apart: what is *designed* (ducts, collector), what condition it is *found* in
- * (`condition`), and what was *measured* (`log`).
+ * (`condition`), and what was *measured*, which is no part of it (room `journal`).
  *
  * Each limit refuses what no shop can have, so that a slipped decimal point is named where it was
  * typed rather than met again as a strange answer.
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 4;
+export const VERSION = 5;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),
@@ -187,7 +179,6 @@ export const shopSchema = z.strictObject({
   candidates: z.array(candidate).max(3),
   ducts,
   condition,
-  log,
 });
 
 export type Shop = z.infer<typeof shopSchema>;
@@ -209,10 +200,5 @@ export type Separator = Collector['separator'];
 export type Exhaust = Collector['exhaust'];
 export type Media = z.infer<typeof media>;
 export type Rules = z.infer<typeof rules>;
-export type Reading = z.infer<typeof reading>;
-export type Taken = z.infer<typeof taken>;
-export type SoundReading = z.infer<typeof soundReading>;
-export type CurveTest = z.infer<typeof curveTest>;
 export type Stack = z.infer<typeof stack>;
 export type MeasuredEnd = z.infer<typeof measuredEnd>;
-export type Instrument = z.infer<typeof instrument>;

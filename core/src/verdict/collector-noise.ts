@@ -1,4 +1,5 @@
 import { boxQuieting } from '../collector/enclosure';
+import type { SoundReading } from '../journal/sound';
 import {
   blowerSoundPower,
   levelAt,
@@ -7,7 +8,6 @@ import {
   THROUGH_PARTITION,
 } from '../noise/blower-noise';
 import type { CollectorParts } from '../shop/edit-candidates';
-import type { SoundReading } from '../shop/schema';
 
 /** What stands between a blower and the ears, dB: a partition, or a box. */
 function quieting({ stack, exhaust }: Pick<CollectorParts, 'stack' | 'exhaust'>): number {

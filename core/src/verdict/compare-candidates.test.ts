@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { copyOf, counter, threeBranchShop } from '../../reference/sample-shops';
 import { blowerOfClass } from '../collector/blower-classes';
+import type { SoundReading } from '../journal/sound';
 import { arrangeDucts } from '../layout/arrange-ducts';
 import { addCandidate, MOST_COLLECTORS, removeCandidate, swapIn } from '../shop/edit-candidates';
 import { type Shop, shopSchema } from '../shop/schema';
@@ -8,10 +9,11 @@ import { compareCandidates } from './compare-candidates';
 import { judgeDrops } from './judge-drops';
 import { separatorSchools } from './separator-schools';
 
-function compared(shop: Shop) {
+function compared(shop: Shop, sounds: SoundReading[] = []) {
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) throw new Error('no tree');
-  return { tree: arranged.tree, contenders: compareCandidates(shop, arranged.tree, 'found') };
+  const { tree } = arranged;
+  return { tree, contenders: compareCandidates(shop, tree, 'found', sounds) };
 }
 
 /** The sample shop with a candidate without its cyclone, and one with a bigger blower. */
@@ -133,12 +135,12 @@ describe('how contenders stand and sound', () => {
     const before = compared(shop).contenders.map(({ noise }) => noise ?? 0);
     const sound = { at: '2026-10-01T10:00:00Z', place: 'bench', hours: null, note: '' };
     const reckoned = before[0] ?? 0;
-    shop.log.sounds = [
+    const sounds: SoundReading[] = [
       { ...sound, id: 'a', level: 90, distance: 3, reckoned },
       { ...sound, id: 'b', at: '2026-10-02T10:00:00Z', level: 92, distance: 1.5, reckoned },
       { ...sound, id: 'c', at: '2026-10-03T10:00:00Z', level: 70, distance: null, reckoned },
     ];
-    const after = compared(shop).contenders.map(({ noise }) => noise ?? 0);
+    const after = compared(shop, sounds).contenders.map(({ noise }) => noise ?? 0);
     // 92 at half the distance is 85.98 at 3 m.
     expect(after[0]).toBeCloseTo(92 - 20 * Math.log10(2), 9);
     after.forEach((level, i) => {
@@ -146,7 +148,7 @@ describe('how contenders stand and sound', () => {
     });
     // What stands in another room since quiets itself, and makes no other louder.
     shop.collector.stack.mount = { kind: 'nextRoom', height: 1.5 };
-    const moved = compared(shop).contenders.map(({ noise }) => noise ?? 0);
+    const moved = compared(shop, sounds).contenders.map(({ noise }) => noise ?? 0);
     expect(moved[0]).toBeCloseTo((after[0] ?? 0) - 20, 9);
     expect(moved.slice(1)).toEqual(after.slice(1));
   });

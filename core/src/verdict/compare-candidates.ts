@@ -1,4 +1,5 @@
 import { greatestAirPower } from '../collector/shaft-power';
+import type { SoundReading } from '../journal/sound';
 import type { View } from '../network/assemble/setting';
 import { withCandidate } from '../shop/edit-candidates';
 import type { Shop } from '../shop/schema';
@@ -47,11 +48,17 @@ export interface Contender {
 /**
  * The present collector and every candidate on the same ducts, each drop with its own gate open.
  * Filters are as loaded as the shop's is in this view, whichever filter it is: what a filter costs
- * when new says little. Noise is the estimate, moved by as much as a meter found it off.
+ * when new says little. Noise is the estimate, moved by as much
+ * as a sound meter found it off.
  */
-export function compareCandidates(shop: Shop, tree: DuctTree, view: View): Contender[] {
+export function compareCandidates(
+  shop: Shop,
+  tree: DuctTree,
+  view: View,
+  sounds: readonly SoundReading[],
+): Contender[] {
   const present = contender(shop, tree, view, null, null, null);
-  const louder = foundLouder(shop.log.sounds);
+  const louder = foundLouder(sounds);
   const contenders = [
     present,
     ...shop.candidates.map((candidate) =>

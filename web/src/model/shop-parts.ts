@@ -1,17 +1,9 @@
 import type { Shop } from '@frank-gauge/core';
 import { createSelector } from 'reselect';
 
-const NO_LOG: Shop['log'] = {
-  instruments: [],
-  readings: [],
-  events: [],
-  sounds: [],
-  curveTests: [],
-};
-
 /**
  * What the air of a shop depends on, one object by identity: it stays the same object until one of these
- * parts does not, whatever is logged, noted or renamed meanwhile. Whoever works something out from the air
+ * parts does not, whatever is noted or renamed meanwhile. Whoever works something out from the air
  * depends on this alone. It is a shop, so that the core takes it; what is not the air's business is empty.
  */
 export const airPart = createSelector(
@@ -39,7 +31,6 @@ export const airPart = createSelector(
     candidates: [],
     ducts,
     condition,
-    log: NO_LOG,
   }),
 );
 

@@ -2,29 +2,89 @@ import {
   arrangeDucts,
   everyGateSet,
   judgePlaces,
-  type LogAnalysis,
+  type Meters,
   type OverSets,
   type PlaceScore,
+  type Reading,
+  type ReadingVerdict,
   type Routed,
-  readLog,
+  readingComparer,
   routeDucts,
+  type SharedShortfall,
   type Shop,
   type SizedDucts,
+  sharedShortfall,
   sizeDucts,
   type View,
+  verdictOf,
 } from '@frank-gauge/core';
 import { expose } from 'comlink';
 import { nanoid } from 'nanoid';
+import { database } from '@/storage/database';
+import { latestReadings, readRecords } from '@/storage/journal-tables';
+import { storeStanding } from '@/storage/standing';
+import {
+  exportShop,
+  type FileForm,
+  type Imported,
+  importShop,
+  type ShopFile,
+} from '@/storage/transfer';
+
+/** The shop readings were last held against, arranged and with what it predicts: for the next ones. */
+interface Compared {
+  readonly key: string;
+  readonly made: {
+    readonly tree: Parameters<typeof readingComparer>[1];
+    readonly compare: ReturnType<typeof readingComparer>;
+  } | null;
+}
+
+let last: Compared | null = null;
+
+/** Null: the ducts are no tree. */
+function comparerOf(shop: Shop): Compared['made'] {
+  const key = JSON.stringify(shop);
+  if (last?.key !== key) {
+    const arranged = arrangeDucts(shop);
+    const made = arranged.ok
+      ? { tree: arranged.tree, compare: readingComparer(shop, arranged.tree) }
+      : null;
+    last = { key, made };
+  }
+  return last.made;
+}
 
 /**
- * Everything that is not needed in the frame of an edit: a shell around the core, without a memory of
- * its own, so that it may be ended at any time. Asked through `model/engine.ts`. Null: no answer, since
- * the ducts are no tree.
+ * Everything that is not needed in the frame of an edit: a shell around the core and the storage. It
+ * remembers nothing but what would be the same if it were worked out again, so that it may be ended at any
+ * time. Asked through `model/engine.ts`. Null: no answer, since the ducts are no tree.
  */
 const engine = {
-  readLog(shop: Shop): LogAnalysis | null {
-    const arranged = arrangeDucts(shop);
-    return arranged.ok ? readLog(shop, arranged.tree) : null;
+  compare(
+    shop: Shop,
+    meters: Meters,
+    readings: readonly Reading[],
+  ): ReadonlyMap<string, ReadingVerdict> | null {
+    const made = comparerOf(shop);
+    if (!made) return null;
+    return new Map(
+      readings.map((reading) => [reading.id, verdictOf(made.compare(reading, meters))]),
+    );
+  },
+  /** What the latest reading of every drop says together; the readings as they are stored. */
+  async traceShortfall(shop: Shop): Promise<SharedShortfall | null> {
+    const made = comparerOf(shop);
+    if (!made) return null;
+    const [instruments, testPoints] = await Promise.all([
+      readRecords(database, shop.id, 'instruments'),
+      readRecords(database, shop.id, 'testPoints'),
+    ]);
+    const points = testPoints.map(({ id }) => id);
+    const readings = await latestReadings(database, shop.id, points);
+    const meters = { instruments, testPoints };
+    const compared = readings.map((reading) => made.compare(reading, meters));
+    return sharedShortfall(shop, made.tree, compared);
   },
   gateSets(shop: Shop, view: View, onProgress: (done: number) => void): OverSets | null {
     const arranged = arrangeDucts(shop);
@@ -44,6 +104,16 @@ const engine = {
   },
   route(shop: Shop, view: View, onProgress: (done: number, of: number) => void): Routed {
     return routeDucts(shop, view, () => nanoid(10), onProgress);
+  },
+  importShop(file: File, takesPart: boolean): Promise<Imported> {
+    return importShop(file, { takesPart });
+  },
+  exportShop(id: string, form: FileForm): Promise<ShopFile | null> {
+    return exportShop(id, form);
+  },
+  /** Works out how a stored shop stands and keeps it with its summary. */
+  storeStanding(id: string): Promise<void> {
+    return storeStanding(database, id);
   },
 };
 

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
-import { openDemo } from '@/store/shop-list';
+import { openDemo } from '@/storage/shop-list';
 
 /** Puts the demo shop in this browser, unless it is there, and opens it. */
 export default function DemoPage() {

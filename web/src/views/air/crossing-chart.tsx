@@ -20,7 +20,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 
 /** The demand line takes a dozen solves, so it follows a moment behind an edit; the point does not. */

@@ -14,7 +14,7 @@ import {
   writeNumber,
 } from '@frank-gauge/core';
 import { useDeferredValue, useMemo } from 'react';
-import { choose, chooseDrop, useChoices } from '@/store/choices';
+import { choose, chooseDrop, useChoices } from '@/storage/choices';
 import { Segmented } from '@/ui/segmented';
 import { failureSentence } from '@/words/failure-words';
 import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';

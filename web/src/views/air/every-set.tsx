@@ -10,7 +10,7 @@ import {
   unitSymbol,
   writeNumber,
 } from '@frank-gauge/core';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { useSolvedShop } from '../frame/solved-shop';
 import { useGateSets } from './use-gate-sets';
 

@@ -9,7 +9,7 @@ import {
   writeNumber,
 } from '@frank-gauge/core';
 import { scaleLinear } from 'd3-scale';
-import { choose, useChoices } from '@/store/choices';
+import { choose, useChoices } from '@/storage/choices';
 import { Segmented } from '@/ui/segmented';
 import { useSize } from '@/ui/use-size';
 import { failureSentence } from '@/words/failure-words';

@@ -11,7 +11,7 @@ import {
   writeNumber,
 } from '@frank-gauge/core';
 import Link from 'next/link';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { tell } from '@/words/finding-words';
 import { partWord } from '@/words/part-words';
 import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';

@@ -2,7 +2,8 @@
 
 import { compareCandidates } from '@frank-gauge/core';
 import { useMemo } from 'react';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
+import { useJournal } from '@/storage/session';
 import { useSolvedShop } from '../frame/solved-shop';
 import { ShopQuantity } from '../parts/line';
 import { editCandidate } from './edit-candidates';
@@ -16,7 +17,11 @@ import { type Contenders, Part, Row } from './table/table-parts';
 export function ContenderTable() {
   const { shop, tree } = useSolvedShop();
   const view = useChoices((choices) => choices.view);
-  const contenders = useMemo(() => compareCandidates(shop, tree, view), [shop, tree, view]);
+  const sounds = useJournal((journal) => journal.sounds);
+  const contenders = useMemo(
+    () => compareCandidates(shop, tree, view, sounds),
+    [shop, tree, view, sounds],
+  );
   if (tree.drops.length === 0) {
     return (
       <p className="max-w-prose pt-16 text-[17px]">

@@ -7,8 +7,8 @@ import {
 } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
-import { choosePart } from '@/store/choices';
-import { edit } from '@/store/shop-session';
+import { choosePart } from '@/storage/choices';
+import { edit } from '@/storage/session';
 import { undoAloud } from '../frame/undo-aloud';
 
 const newId = () => nanoid(10);

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import {
   addDrop,
   arrangeDucts,
-  fitCurveTest,
+  fitFieldTest,
   jointsOfShop,
   newShop,
   type Shop,
@@ -10,9 +10,9 @@ import {
   toSI,
 } from '@frank-gauge/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { database } from '@/store/database';
-import { addShop } from '@/store/shop-list';
-import { closeShop, openShop, undo, useSession } from '@/store/shop-session';
+import { database } from '@/storage/database';
+import { shopSession, undo } from '@/storage/session';
+import { addShop } from '@/storage/shop-list';
 import { editMachine, placeEverything } from '../floor/edit-things';
 import { moveTo, turnThings } from '../floor/edit-together';
 import {
@@ -33,13 +33,19 @@ const curve = [
 ];
 
 const shop = (): Shop => {
-  const session = useSession.getState();
+  const session = shopSession.state.getState();
   if (session.status !== 'open') throw new Error(session.status);
   return session.shop;
 };
 
+function fieldTests() {
+  const session = shopSession.state.getState();
+  if (session.status !== 'open') throw new Error(session.status);
+  return session.journal.fieldTests;
+}
+
 function lastTest() {
-  const test = shop().log.curveTests.at(-1);
+  const test = fieldTests().at(-1);
   if (!test) throw new Error('no test');
   return test;
 }
@@ -53,14 +59,14 @@ function portJoint() {
 }
 
 beforeEach(async () => {
-  closeShop();
-  await Promise.all([database.shops.clear(), database.changes.clear()]);
+  shopSession.close();
+  await Promise.all(database.tables.map((table) => table.clear()));
   const fresh = newShop('one', 'One', 'us', curve);
   let next = 0;
   addDrop(fresh, 'inlet', 'planer', () => `id${next++}`);
   await addShop(fresh, { keepId: true });
-  openShop('one');
-  await vi.waitFor(() => expect(useSession.getState().status).toBe('open'));
+  shopSession.open('one');
+  await vi.waitFor(() => expect(shopSession.state.getState().status).toBe('open'));
 });
 
 describe('a field test that is written down', () => {
@@ -71,7 +77,7 @@ describe('a field test that is written down', () => {
     const { tapDiameter, density } = lastTest();
     editTest(lastTest(), 'all', (own) => {
       own.steps.forEach((step, i) => {
-        const flow = i * 0.08;
+        const flow = i * 0.06;
         const velocity = flow / ((Math.PI / 4) * tapDiameter ** 2);
         const rise = 2000 * (1 - (flow / 0.5) ** 1.9);
         const outlet = 900 * flow;
@@ -95,13 +101,13 @@ describe('a field test that is written down', () => {
     removeStep(test, test.steps[0]?.id ?? '');
     expect(lastTest().steps).toEqual([]);
     dropTest(lastTest());
-    expect(shop().log.curveTests).toEqual([]);
+    expect(fieldTests()).toEqual([]);
   });
 
   it('becomes the blower’s curve, the filter’s loading and the separator’s heads, each undone', async () => {
     writeDown();
     const test = lastTest();
-    const fit = fitCurveTest(test);
+    const fit = fitFieldTest(test);
     const before = solveShop(shop(), { view: 'found' });
     takeCurve(test, fit);
     takeLoading(test, fit);

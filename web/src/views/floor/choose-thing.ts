@@ -2,7 +2,7 @@
 
 import type { DuctTree } from '@frank-gauge/core';
 import { useCallback, useRef } from 'react';
-import { chooseDrop, choosePart } from '@/store/choices';
+import { chooseDrop, choosePart } from '@/storage/choices';
 import { useSolvedShop } from '../frame/solved-shop';
 
 /** Opens a machine, the collector or a run; a machine's drop, or a drop, is explained from now on. */

@@ -2,7 +2,7 @@
 
 import { addCorner, ROOM_SIZES, removeCorner, unitSymbol } from '@frank-gauge/core';
 import { Plus } from 'lucide-react';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { TakeOut } from '@/ui/take-out';
 import { useSolvedShop } from '../frame/solved-shop';

@@ -9,7 +9,7 @@ import {
   writeNumber,
 } from '@frank-gauge/core';
 import { scaleLinear } from 'd3-scale';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { failureSentence } from '@/words/failure-words';
 import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 import { gather } from '../parts/gather-rungs';

@@ -7,7 +7,7 @@ import {
   type Shop,
   turnedBy,
 } from '@frank-gauge/core';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { COLLECTOR } from './collector-id';
 
 /** Edits one field of the room; quick edits of it are one step to undo. */

@@ -12,8 +12,8 @@ import {
 } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
-import { choosePart } from '@/store/choices';
-import { edit, useSession } from '@/store/shop-session';
+import { choosePart } from '@/storage/choices';
+import { edit, shopSession } from '@/storage/session';
 import { undoAloud } from '../frame/undo-aloud';
 import { COLLECTOR } from './collector-id';
 import { letGo, takenOf, takeTogether } from './selection';
@@ -30,7 +30,7 @@ interface GoingOn {
 let last: GoingOn | null = null;
 
 const openShop = (): Shop | null => {
-  const session = useSession.getState();
+  const session = shopSession.state.getState();
   return session.status === 'open' ? session.shop : null;
 };
 

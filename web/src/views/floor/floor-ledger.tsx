@@ -1,7 +1,7 @@
 'use client';
 
 import { floorArea, formatShort } from '@frank-gauge/core';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { tellDuct } from '@/words/duct-words';
 import { tellFloor } from '@/words/floor-words';
 import { useSolvedShop } from '../frame/solved-shop';

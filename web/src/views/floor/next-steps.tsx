@@ -2,7 +2,7 @@
 
 import { formatShort, setRoomSize, toSI } from '@frank-gauge/core';
 import type { ReactNode } from 'react';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { useSolvedShop } from '../frame/solved-shop';
 import { MachineMenu } from '../parts/machine-menu';

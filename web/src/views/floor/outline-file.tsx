@@ -3,7 +3,7 @@
 import { outlineFromDxf, setOutline } from '@frank-gauge/core';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { undoAloud } from '../frame/undo-aloud';
 
 /** Larger drawings hold more than a room. */

@@ -2,8 +2,8 @@
 
 import { type FloorConflict, planSheet, type Spot, sheetDxf } from '@frank-gauge/core';
 import { useMemo, useRef } from 'react';
-import { useChoices } from '@/store/choices';
-import { saveFile } from '@/store/save-file';
+import { useChoices } from '@/storage/choices';
+import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { useZoom, type Zoom } from '@/ui/use-zoom';

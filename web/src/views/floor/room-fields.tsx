@@ -1,7 +1,7 @@
 'use client';
 
 import { extentOf, formatShort, isRectangular, ROOM_SIZES, setRoomSize } from '@frank-gauge/core';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { useSolvedShop } from '../frame/solved-shop';
 import { FieldLine } from '../parts/line';
 import { OpeningLine } from '../parts/opening-line';

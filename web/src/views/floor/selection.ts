@@ -2,8 +2,8 @@
 
 import type { Shop, TakenTogether } from '@frank-gauge/core';
 import { create } from 'zustand';
-import { useChoices } from '@/store/choices';
-import { useSession } from '@/store/shop-session';
+import { useChoices } from '@/storage/choices';
+import { shopSession } from '@/storage/session';
 import { COLLECTOR } from './collector-id';
 
 /** What is taken together on the floor, to be moved, copied or taken out at once. */
@@ -34,7 +34,7 @@ export function takeAlso(id: string): void {
 }
 
 function openThing(): string[] {
-  const session = useSession.getState();
+  const session = shopSession.state.getState();
   if (session.status !== 'open') return [];
   const open = useChoices.getState().parts[session.id];
   return open !== undefined && allOf(session.shop).includes(open) ? [open] : [];

@@ -12,8 +12,8 @@ import {
   sheetDxf,
   sheetExtent,
 } from '@frank-gauge/core';
-import { useChoices } from '@/store/choices';
-import { saveFile } from '@/store/save-file';
+import { useChoices } from '@/storage/choices';
+import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { useZoom } from '@/ui/use-zoom';

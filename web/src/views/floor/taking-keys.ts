@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
-import { useSession } from '@/store/shop-session';
+import { shopSession } from '@/storage/session';
 import { takeTool, useDrawing } from './ducts/drawing-state';
 import { allOf, letGo, takeTogether, useSelection } from './selection';
 
@@ -12,7 +12,7 @@ export function useTakingKeys(): void {
       const isText = event.target instanceof HTMLElement && event.target.matches('input, textarea');
       if (isText) return;
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
-        const session = useSession.getState();
+        const session = shopSession.state.getState();
         if (session.status !== 'open') return;
         event.preventDefault();
         takeTogether(allOf(session.shop));

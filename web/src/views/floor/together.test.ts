@@ -1,10 +1,10 @@
 import 'fake-indexeddb/auto';
 import { inletMouth, leadUsual, newShop, type Shop, setRoomSize } from '@frank-gauge/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { choosePart } from '@/store/choices';
-import { database } from '@/store/database';
-import { addShop } from '@/store/shop-list';
-import { closeShop, edit, openShop, undo, useSession } from '@/store/shop-session';
+import { choosePart } from '@/storage/choices';
+import { database } from '@/storage/database';
+import { edit, shopSession, undo } from '@/storage/session';
+import { addShop } from '@/storage/shop-list';
 import { COLLECTOR } from './collector-id';
 import { addMachineHere } from './ducts/edit-ducts';
 import { place } from './edit-things';
@@ -34,7 +34,7 @@ const curve = [
 ];
 
 const shop = (): Shop => {
-  const session = useSession.getState();
+  const session = shopSession.state.getState();
   if (session.status !== 'open') throw new Error(session.status);
   return session.shop;
 };
@@ -52,15 +52,15 @@ const points = () =>
 let [shopId, one, other] = ['', '', ''];
 
 beforeEach(async () => {
-  closeShop();
+  shopSession.close();
   letGo();
-  await Promise.all([database.shops.clear(), database.changes.clear()]);
+  await Promise.all(database.tables.map((table) => table.clear()));
   const fresh = newShop('one', 'One', 'metric', curve);
   setRoomSize(fresh, 10, 8);
   fresh.room.ceilingHeight = 2.7;
   shopId = await addShop(fresh);
-  openShop(shopId);
-  await vi.waitFor(() => expect(useSession.getState().status).toBe('open'));
+  shopSession.open(shopId);
+  await vi.waitFor(() => expect(shopSession.state.getState().status).toBe('open'));
   place(COLLECTOR, 'the collector');
   addMachineHere('tableSaw');
   addMachineHere('bandSaw');

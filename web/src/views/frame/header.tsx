@@ -3,8 +3,8 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { memo } from 'react';
-import { choose, useChoices } from '@/store/choices';
-import { edit, useSession } from '@/store/shop-session';
+import { choose, useChoices } from '@/storage/choices';
+import { edit, useSession } from '@/storage/session';
 import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
 import { openPalette } from './palette-state';
@@ -14,7 +14,7 @@ import { redoAloud, undoAloud } from './undo-aloud';
 const SAVED = {
   saved: 'saved',
   saving: 'saving…',
-  failed: 'not saved: the browser refused. Export the shop',
+  failed: 'not saved',
 } as const;
 
 /** Whether the last edit is stored. By itself: each edit changes it twice, and nothing else here. */

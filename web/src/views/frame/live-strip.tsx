@@ -10,8 +10,8 @@ import {
 } from '@frank-gauge/core';
 import { ChevronUp } from 'lucide-react';
 import { memo, type ReactNode, useState } from 'react';
-import { chooseDrop, useChoices } from '@/store/choices';
-import { edit } from '@/store/shop-session';
+import { chooseDrop, useChoices } from '@/storage/choices';
+import { edit } from '@/storage/session';
 import { failureSentence } from '@/words/failure-words';
 import { useJudgedDrops, useSolvedShop } from './solved-shop';
 

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { saveFile } from '@/store/save-file';
+import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 
 export function MissingShop() {

@@ -4,9 +4,9 @@ import { setGate } from '@frank-gauge/core';
 import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
-import { choose } from '@/store/choices';
-import { exportShop } from '@/store/shop-list';
-import { edit } from '@/store/shop-session';
+import { saveShop } from '@/model/save-shop';
+import { choose } from '@/storage/choices';
+import { edit } from '@/storage/session';
 import { setTheme } from '@/ui/theme';
 import { openPalette, setPalette, usePalette } from './palette-state';
 import { useSolvedShop } from './solved-shop';
@@ -62,7 +62,11 @@ function useActions(): Action[] {
           draft.shop.units = units === 'us' ? 'metric' : 'us';
         }),
     },
-    { name: 'Export this shop as a file', run: () => exportShop(shop) },
+    { name: 'Export this shop as a file', run: () => void saveShop(shop.id, 'json') },
+    {
+      name: 'Export this shop with its photos, as a zip',
+      run: () => void saveShop(shop.id, 'zip'),
+    },
     { name: 'Theme: light', run: () => setTheme('light') },
     { name: 'Theme: dark', run: () => setTheme('dark') },
     { name: 'Theme: as the system has it', run: () => setTheme('system') },

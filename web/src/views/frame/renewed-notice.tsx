@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { acknowledgeRenewed, useSession } from '@/store/shop-session';
+import { acknowledgeRenewed, useSession } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { renewalWords } from '@/words/renewal-words';
 

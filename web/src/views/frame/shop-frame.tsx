@@ -3,7 +3,8 @@
 import type { ReactNode } from 'react';
 import { useEffect } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { closeShop, openShop, type Session, useSession } from '@/store/shop-session';
+import { shopSession, useOutdated, useSession } from '@/storage/session';
+import type { Session } from '@/storage/shop-session';
 import { FloorConflictsProvider } from './floor-conflicts';
 import { Header } from './header';
 import { LiveStrip } from './live-strip';
@@ -13,6 +14,7 @@ import { RenewedNotice } from './renewed-notice';
 import { Shortcuts } from './shortcuts';
 import { SolvedShopProvider } from './solved-shop';
 import { Steps } from './steps';
+import { OutdatedNotice, StorageNotice } from './storage-notice';
 
 const openOrNot = (session: Session) =>
   session.status === 'open'
@@ -24,10 +26,12 @@ export function ShopFrame({ id, children }: { readonly id: string; readonly chil
   // Not how far it is stored: that changes with every edit once more, and only the header says it.
   const session = useSession(useShallow(openOrNot));
   useEffect(() => {
-    openShop(id);
-    return closeShop;
+    shopSession.open(id);
+    return () => shopSession.close();
   }, [id]);
 
+  const isOutdated = useOutdated((outdated) => outdated);
+  if (isOutdated && session.status !== 'open') return <OutdatedNotice />;
   if (session.status === 'missing') return <MissingShop />;
   if (session.status === 'broken')
     return <BrokenShop reason={session.reason} document={session.document} />;
@@ -43,6 +47,7 @@ export function ShopFrame({ id, children }: { readonly id: string; readonly chil
       <FloorConflictsProvider>
         <div className="flex min-h-dvh flex-col md:h-dvh">
           <Header />
+          <StorageNotice />
           <RenewedNotice />
           <div className="flex min-h-0 flex-1 flex-col md:flex-row">
             <Steps id={id} />

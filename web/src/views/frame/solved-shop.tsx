@@ -18,7 +18,7 @@ import {
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo, useRef } from 'react';
 import { airPart } from '@/model/shop-parts';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { useVerdicts } from './use-verdicts';
 
 /** What a shop view shows follows from the document and the choices, anew in each frame. */

@@ -4,6 +4,7 @@ import { worstDrop } from '@frank-gauge/core';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { memo } from 'react';
+import { useSession } from '@/storage/session';
 import { useFloorConflicts } from './floor-conflicts';
 import { useJudgedDrops, useSolvedShop } from './solved-shop';
 
@@ -27,6 +28,7 @@ export const COLLECTOR_BENCHES = [
 export function Steps({ id }: { readonly id: string }) {
   const pathname = usePathname();
   const { shop } = useSolvedShop();
+  const readings = useSession((state) => (state.status === 'open' ? state.readings : 0));
   const { verdicts } = useJudgedDrops();
   const worst = worstDrop(verdicts);
   const isCrowded = useFloorConflicts().some(({ kind }) => kind !== 'feed blocked');
@@ -46,9 +48,7 @@ export function Steps({ id }: { readonly id: string }) {
           ? { sign: '▼', says: 'a drop is short' }
           : { sign: '✓', says: 'every drop has enough' },
     log:
-      shop.log.readings.length === 0
-        ? { sign: '…', says: 'no readings yet' }
-        : { sign: '✓', says: 'has readings' },
+      readings === 0 ? { sign: '…', says: 'no readings yet' } : { sign: '✓', says: 'has readings' },
   };
   return (
     <nav
@@ -90,6 +90,8 @@ const StepLink = memo(function StepLink({ address, number, name, isHere, sign, s
   return (
     <Link
       href={address}
+      // The whole of it ahead: a step between views waits for no server.
+      prefetch
       aria-current={isHere ? 'page' : undefined}
       className="flex min-h-11 min-w-0 flex-1 items-center justify-center gap-1 px-1 font-medium font-name text-[15px] sm:gap-2 sm:px-3 sm:text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2"
     >

@@ -1,8 +1,16 @@
 import { toast } from 'sonner';
-import { redo, undo } from '@/store/shop-session';
+import { redo, shopSession, undo } from '@/storage/session';
+
+/** Says so where the last changes are not stored yet: what comes before them cannot be stepped over. */
+function isStuck(): boolean {
+  if (!shopSession.hasUnstored) return false;
+  toast('The last changes are not saved yet; undo works again once they are.', { id: 'undo' });
+  return true;
+}
 
 /** Undoes and says what was undone. */
 export async function undoAloud(): Promise<void> {
+  if (isStuck()) return;
   const label = await undo();
   toast(label === null ? 'Nothing left to undo' : `Undone: ${label}`, {
     id: 'undo',
@@ -11,6 +19,7 @@ export async function undoAloud(): Promise<void> {
 }
 
 export async function redoAloud(): Promise<void> {
+  if (isStuck()) return;
   const label = await redo();
   toast(label === null ? 'Nothing to do again' : `Done again: ${label}`, {
     id: 'undo',

@@ -1,17 +1,13 @@
 'use client';
 
-import type { LogAnalysis } from '@frank-gauge/core';
 import { useSolvedShop } from '../frame/solved-shop';
 import { ReadingForm } from './reading-form';
 import { ReadingTable } from './reading-table';
 import { Saying } from './saying';
-import { useLogAnalysis } from './use-log-analysis';
-
-const NO_VERDICTS: LogAnalysis['verdicts'] = new Map();
+import { useShortfall } from './use-shortfall';
 
 /** Readings taken with whatever meter there is, each held against the model's own figure. */
 export function LogView() {
-  const { analysis, isBroken } = useLogAnalysis();
   const { tree } = useSolvedShop();
   return (
     <div className="grid md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:overflow-hidden">
@@ -28,10 +24,16 @@ export function LogView() {
           <ReadingForm />
         )}
       </section>
-      <section aria-label="Readings" className="min-w-0 px-4 pt-3 pb-6 md:overflow-y-auto">
-        <Saying analysis={analysis} isBroken={isBroken} />
-        <ReadingTable verdicts={analysis?.verdicts ?? NO_VERDICTS} />
+      <section aria-label="Readings" className="flex min-w-0 flex-col px-4 pt-3 md:overflow-hidden">
+        <Traced />
+        <ReadingTable />
       </section>
     </div>
   );
+}
+
+/** By itself: what the readings share changes without the table, and the table without it. */
+function Traced() {
+  const { shared, isBroken } = useShortfall();
+  return <Saying shared={shared} isBroken={isBroken} />;
 }

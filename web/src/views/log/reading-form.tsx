@@ -4,6 +4,7 @@ import {
   type Drop,
   gatesOfDrop,
   gatesOpenNow,
+  pointOfDrop,
   type QuantityKind,
   type Reading,
   USUAL_ACCURACY,
@@ -13,7 +14,7 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { QuantityField } from '@/fields/quantity-field';
-import { edit } from '@/store/shop-session';
+import { record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Segmented } from '@/ui/segmented';
@@ -47,22 +48,25 @@ export function ReadingForm() {
       return;
     }
     const openGates = [...(gates === 'own' ? gatesOfDrop(drop) : gatesOpenNow(tree))];
-    edit(`log ${drop.name}`, ({ log }) => {
-      const instrument = log.instruments[0]?.id ?? 'meter';
-      if (log.instruments.length === 0) {
-        log.instruments.push({
+    record(`log ${drop.name}`, ({ instruments, testPoints, readings }) => {
+      const instrument = instruments[0]?.id ?? 'meter';
+      if (instruments.length === 0) {
+        instruments.push({
           id: 'meter',
           name: 'Meter',
           kind: 'vane',
           accuracy: USUAL_ACCURACY,
         });
       }
-      log.readings.push({
+      const own = testPoints.find(({ at }) => at.kind === 'port' && at.node === drop.id);
+      const point = own ?? pointOfDrop(drop);
+      if (!own) testPoints.push(point);
+      readings.push({
         id: nanoid(10),
         at: new Date().toISOString(),
-        node: drop.id,
-        place: drop.name,
+        testPoint: point.id,
         instrument,
+        round: null,
         quantity,
         spot,
         diameter,
@@ -240,8 +244,8 @@ function RepeatField({ number, repeat, refusal, onChange }: RepeatProps) {
 
 /** The meter at hand: its name and how far it may be off. */
 function InstrumentFields() {
-  const { shop, system } = useSolvedShop();
-  const instrument = shop.log.instruments[0];
+  const { system } = useSolvedShop();
+  const instrument = useJournal(({ instruments }) => instruments[0]);
   if (!instrument) return null;
   return (
     <div className="grid grid-cols-[92px_1fr_64px] items-center gap-2">
@@ -251,10 +255,9 @@ function InstrumentFields() {
         value={instrument.name}
         whenEmpty="A meter needs a name."
         onChange={(name) =>
-          edit(
+          record(
             'name of the meter',
-            ({ log }) => {
-              const [own] = log.instruments;
+            ({ instruments: [own] }) => {
               if (own) own.name = name;
             },
             { merge: 'meter name' },
@@ -269,10 +272,9 @@ function InstrumentFields() {
         min={0}
         max={1}
         onChange={(accuracy) =>
-          edit(
+          record(
             'accuracy of the meter',
-            ({ log }) => {
-              const [own] = log.instruments;
+            ({ instruments: [own] }) => {
               if (own) own.accuracy = accuracy;
             },
             { merge: 'meter accuracy' },

@@ -2,13 +2,13 @@
 
 import { formatQuantity, type Suspect } from '@frank-gauge/core';
 import { useSolvedShop } from '../frame/solved-shop';
-import type { ReadLog } from './use-log-analysis';
+import type { TracedShortfall } from './use-shortfall';
 
 const listed = (names: readonly string[], last: 'and' | 'or') =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} ${last} ${names.at(-1)}`;
 
 /** What the latest reading of every drop says together, in a sentence. */
-export function Saying({ analysis, isBroken }: ReadLog) {
+export function Saying({ shared, isBroken }: TracedShortfall) {
   const { shop, tree, system } = useSolvedShop();
   if (isBroken) {
     return (
@@ -17,25 +17,24 @@ export function Saying({ analysis, isBroken }: ReadLog) {
       </p>
     );
   }
-  if (!analysis) {
+  if (!shared) {
     return (
       <p role="status" className="mb-3 max-w-prose text-[17px] text-quiet">
         Comparing the readings…
       </p>
     );
   }
-  const said = analysis.shared;
   const percent = (share: number) => `${Math.round(share * 100)}\u00a0%`;
   const nameOf = (suspect: Suspect) =>
     suspect.kind === 'collector'
       ? 'the collector'
       : (shop.ducts.runs.find(({ id }) => id === suspect.run)?.name ?? suspect.run);
 
-  switch (said.kind) {
+  switch (shared.kind) {
     case 'too few':
       return (
         <p className="mb-3 max-w-prose text-[17px]">
-          {said.drops === 0
+          {shared.drops === 0
             ? 'No readings to go by yet. Take one at each drop, three times, with only its gate open.'
             : 'One drop tells little. Read another, and shortfalls can be held against each other.'}
         </p>
@@ -44,12 +43,12 @@ export function Saying({ analysis, isBroken }: ReadLog) {
       return (
         <p className="mb-3 max-w-prose text-[17px]">
           <strong className="font-semibold text-enough-text">● No difference to speak of.</strong>{' '}
-          The latest readings of {said.drops} drops agree with the model within their doubt; a
-          shortfall common to all of about {percent(said.couldShow)} would have shown.
+          The latest readings of {shared.drops} drops agree with the model within their doubt; a
+          shortfall common to all of about {percent(shared.couldShow)} would have shown.
         </p>
       );
     case 'shared': {
-      const short = said.drops.filter(({ shortfall }) => shortfall > 0.04);
+      const short = shared.drops.filter(({ shortfall }) => shortfall > 0.04);
       const drops = listed(
         short.map(({ drop, shortfall }) => {
           const name = tree.drops.find(({ id }) => id === drop)?.name ?? drop;
@@ -57,7 +56,7 @@ export function Saying({ analysis, isBroken }: ReadLog) {
         }),
         'and',
       );
-      const [first, ...others] = said.suspects;
+      const [first, ...others] = shared.suspects;
       const area =
         first.kind === 'run'
           ? ` An opening of about ${formatQuantity(first.area, 'smallArea', system).replace(/\.\d+/, '')} there would explain it.`

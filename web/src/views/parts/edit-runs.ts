@@ -15,8 +15,8 @@ import {
 } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
-import { chooseDrop, choosePart } from '@/store/choices';
-import { edit, openShopId, useSession } from '@/store/shop-session';
+import { chooseDrop, choosePart } from '@/storage/choices';
+import { edit, openShopId, shopSession } from '@/storage/session';
 import { undoAloud } from '../frame/undo-aloud';
 
 const newId = () => nanoid(10);
@@ -130,7 +130,7 @@ function addAndOpen(label: string, add: (shop: Shop) => string): void {
   edit(label, (shop) => {
     added = add(shop);
   });
-  const session = useSession.getState();
+  const session = shopSession.state.getState();
   if (session.status !== 'open') return;
   const { shop, id } = session;
   const from = shop.ducts.runs.find((run) => run.id === added)?.from;

@@ -12,8 +12,8 @@ import {
   withCandidate,
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
-import { useChoices } from '@/store/choices';
-import { edit } from '@/store/shop-session';
+import { useChoices } from '@/storage/choices';
+import { edit } from '@/storage/session';
 import { useSolvedShop } from '../frame/solved-shop';
 
 type Parts = CollectorParts;

@@ -2,8 +2,8 @@
 
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { choosePart, useChoices } from '@/store/choices';
-import { useSession } from '@/store/shop-session';
+import { choosePart, useChoices } from '@/storage/choices';
+import { useSession } from '@/storage/session';
 
 interface Props {
   /** Names it among the shop's parts, of which one is open. */

@@ -1,4 +1,4 @@
-import { saveFile } from '@/store/save-file';
+import { saveFile } from '@/storage/save-file';
 
 /** Colours of the drawing on paper, whatever the theme on screen is. */
 const PAPER: Readonly<Record<string, string>> = {

@@ -1,53 +1,55 @@
 'use client';
 
-import {
-  arrangeDucts,
-  judgeDrops,
-  readShop,
-  type Shop,
-  STYLES,
-  unitSymbol,
-  worstDrop,
-  writeNumber,
-} from '@frank-gauge/core';
+import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core';
 import { formatDistanceToNow } from 'date-fns';
 import { MoreVertical } from 'lucide-react';
 import Link from 'next/link';
 import { DropdownMenu } from 'radix-ui';
-import { useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import type { ShopRow } from '@/store/database';
-import { deleteShop, duplicateShop, exportShop, renameShop, restoreShop } from '@/store/shop-list';
+import { engine } from '@/model/engine';
+import { saveShop } from '@/model/save-shop';
+import type { Standing, SummaryRow } from '@/storage/rows';
+import { deleteShop, duplicateShop, renameShop, restoreShop } from '@/storage/shop-list';
 import { Sheet } from '@/ui/sheet';
 import { TextField } from '@/ui/text-field';
 
-/** Checked, since what lies in storage may be older than the program. */
-function readRow(document: Shop) {
-  const read = readShop(document);
-  if (!read.ok) return null;
-  const arranged = arrangeDucts(read.shop);
-  if (!arranged.ok) return null;
-  const { drops } = arranged.tree;
-  return { drops, worst: worstDrop(judgeDrops(read.shop, arranged.tree, 'found', 'one')) };
+/** How the shop stands; null while the engine works it out, since its design changed since it last did. */
+function useStanding({ id, standing, designRevision }: SummaryRow): Standing | null {
+  const isKnown = standing?.of === designRevision;
+  useEffect(() => {
+    if (isKnown) return;
+    // Kept with the summary, from where it comes back here.
+    const asked = engine.ask(`standing ${id} ${designRevision}`, (remote) =>
+      remote.storeStanding(id),
+    );
+    return () => asked.cancel();
+  }, [id, isKnown, designRevision]);
+  return isKnown ? standing : null;
 }
 
-export function ShopLine({ row }: { readonly row: ShopRow }) {
-  const { document } = row;
-  const { name, note, units } = document.shop;
-  const read = useMemo(() => readRow(document), [document]);
+function dropsOf(standing: Standing | null): string {
+  if (!standing) return '…';
+  if (standing.kind === 'unreadable') return 'cannot be read';
+  return standing.drops === 1 ? '1 drop' : `${standing.drops} drops`;
+}
+
+export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
+  const { id, name, note, units, changed } = summary;
+  const standing = useStanding(summary);
   const [isRenaming, setRenaming] = useState(false);
   return (
     <li className="flex items-center gap-4 border-rule border-b hover:bg-selection">
-      <Link href={`/shop/${row.id}/air`} className="min-w-0 flex-1 px-2 py-3">
+      <Link href={`/shop/${id}/air`} className="min-w-0 flex-1 px-2 py-3">
         <span className="block truncate font-medium font-name text-[19px]">{name}</span>
         <span className="block truncate text-[14px] text-quiet">
-          {read ? `${read.drops.length} drops` : 'cannot be read'} · changed{' '}
-          {formatDistanceToNow(new Date(row.changed), { addSuffix: true })}
+          {dropsOf(standing)} · changed{' '}
+          {formatDistanceToNow(new Date(changed), { addSuffix: true })}
           {note !== '' && ` · ${note}`}
         </span>
       </Link>
-      <Worst worst={read?.worst ?? null} units={units} />
-      <LineMenu row={row} onRename={() => setRenaming(true)} />
+      {standing?.kind === 'judged' && <Worst worst={standing.worst} units={units} />}
+      <LineMenu id={id} name={name} onRename={() => setRenaming(true)} />
       <Sheet
         title="Rename the shop"
         about="Saved as you type."
@@ -58,7 +60,7 @@ export function ShopLine({ row }: { readonly row: ShopRow }) {
           label="Shop name"
           value={name}
           whenEmpty="A shop needs a name."
-          onChange={(next) => void renameShop(row.id, next)}
+          onChange={(next) => void renameShop(id, next)}
           className="text-[18px]"
         />
       </Sheet>
@@ -67,34 +69,48 @@ export function ShopLine({ row }: { readonly row: ShopRow }) {
 }
 
 interface WorstProps {
-  readonly worst: ReturnType<typeof worstDrop>;
+  readonly worst: Extract<Standing, { kind: 'judged' }>['worst'];
   readonly units: 'us' | 'metric';
 }
 
 function Worst({ worst, units }: WorstProps) {
   if (!worst) return null;
-  const isShort = worst.margin < 0;
+  const { name, margin } = worst;
+  const isShort = margin < 0;
   return (
     <span className="text-right">
       <span className="block text-[13px] text-quiet">worst drop</span>
       <span className={`font-semibold ${isShort ? 'text-starved-text' : 'text-enough-text'}`}>
-        <span aria-hidden>{isShort ? '▼' : '●'}</span> {worst.drop.name} {isShort ? '' : '+'}
-        {writeNumber(worst.margin, STYLES[units].flow)} {unitSymbol('flow', units)}
+        <span aria-hidden>{isShort ? '▼' : '●'}</span> {name} {isShort ? '' : '+'}
+        {writeNumber(margin, STYLES[units].flow)} {unitSymbol('flow', units)}
       </span>
     </span>
   );
 }
 
-function LineMenu({ row, onRename }: { readonly row: ShopRow; readonly onRename: () => void }) {
-  const { name } = row.document.shop;
+interface MenuProps {
+  readonly id: string;
+  readonly name: string;
+  readonly onRename: () => void;
+}
+
+const ITEM =
+  'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-selection md:min-h-8';
+
+function LineMenu({ id, name, onRename }: MenuProps) {
   const remove = async () => {
-    await deleteShop(row.id);
+    await deleteShop(id);
     toast(`Deleted ${name}`, {
-      action: { label: 'Undo', onClick: () => void restoreShop(row.id) },
+      action: { label: 'Undo', onClick: () => void restoreShop(id) },
     });
   };
-  const item =
-    'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-selection md:min-h-8';
+  const duplicate = async () => {
+    try {
+      await duplicateShop(id);
+    } catch {
+      toast(`${name} was not copied: the browser could not store the copy.`);
+    }
+  };
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
@@ -108,16 +124,19 @@ function LineMenu({ row, onRename }: { readonly row: ShopRow; readonly onRename:
           align="end"
           className="z-40 min-w-44 border border-ink bg-paper py-1 shadow-float"
         >
-          <DropdownMenu.Item className={item} onSelect={onRename}>
+          <DropdownMenu.Item className={ITEM} onSelect={onRename}>
             Rename
           </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={() => void duplicateShop(row.id)}>
+          <DropdownMenu.Item className={ITEM} onSelect={() => void duplicate()}>
             Duplicate
           </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={() => exportShop(row.document)}>
+          <DropdownMenu.Item className={ITEM} onSelect={() => void saveShop(id, 'json')}>
             Export as a file
           </DropdownMenu.Item>
-          <DropdownMenu.Item className={`${item} text-starved-text`} onSelect={() => void remove()}>
+          <DropdownMenu.Item className={ITEM} onSelect={() => void saveShop(id, 'zip')}>
+            Export with photos (zip)
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={`${ITEM} text-starved-text`} onSelect={() => void remove()}>
             Delete
           </DropdownMenu.Item>
         </DropdownMenu.Content>

@@ -7,37 +7,47 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { addShop, emptyBin, importShop, listShops } from '@/store/shop-list';
+import { useOutdated } from '@/storage/session';
+import { addShop, emptyBin, listShops } from '@/storage/shop-list';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/sheet';
+import { OutdatedNotice } from '../frame/storage-notice';
 import { ThemeButton } from '../frame/theme-button';
+import { CutOffSheet } from './cut-off-sheet';
 import { NewShopForm } from './new-shop-form';
 import { ShopLine } from './shop-line';
+import { useImport } from './use-import';
 
 /** All shops in this browser, each with its worst drop. */
 export function ShopsView() {
-  const rows = useLiveQuery(listShops, []);
+  const isOutdated = useOutdated((outdated) => outdated);
+  const summaries = useLiveQuery(() => listShops().catch(() => []), []);
   const router = useRouter();
   const [isNaming, setNaming] = useState(false);
-  const [refusal, setRefusal] = useState<string | null>(null);
-  useEffect(() => void emptyBin(new Date()), []);
+  const importing = useImport();
+  const { refusal } = importing;
+  useEffect(() => {
+    // What cannot be emptied now is emptied another time.
+    emptyBin(new Date()).catch(() => undefined);
+  }, []);
 
   const create = async (name: string, units: 'us' | 'metric') => {
     const shop = newShop(nanoid(12), name, units, []);
     shop.collector.blower = blowerOfClass('two', units);
-    const id = await addShop(shop);
-    router.push(`/shop/${id}/floor`);
+    try {
+      router.push(`/shop/${await addShop(shop)}/floor`);
+    } catch {
+      toast(`${name} was not started: the browser could not store it.`);
+    }
   };
   const readFiles = async (files: FileList | null) => {
     const file = files?.[0];
-    if (!file) return;
-    const imported = await importShop(file);
-    setRefusal(imported.ok ? null : imported.reason);
-    if (imported.ok) toast(`Imported ${imported.name}`);
+    if (file) await importing.begin(file);
   };
 
   return (
     <main className="mx-auto max-w-220 px-4 pb-16">
+      {isOutdated && <OutdatedNotice />}
       <header className="flex items-center border-ink border-b py-4">
         <h1 className="text-[26px]">Frank Gauge</h1>
         <span className="ml-4 hidden text-quiet sm:inline">
@@ -54,19 +64,24 @@ export function ShopsView() {
         <ImportButton onFiles={readFiles} />
         <Button onClick={() => router.push('/demo')}>Open the demo</Button>
       </div>
+      {importing.isBusy && (
+        <p role="status" className="mb-4 text-quiet">
+          Reading the file…
+        </p>
+      )}
       {refusal && (
         <p role="alert" className="mb-4 border border-starved px-3 py-2 text-starved-text">
           {refusal} Nothing was imported; your shops are as they were.
         </p>
       )}
-      {rows?.length === 0 && (
+      {summaries?.length === 0 && (
         <p className="py-6 text-[17px]">
           No shops yet. Start your own, or open the demo to see what a finished one looks like.
         </p>
       )}
       <ul className="border-ink border-t">
-        {rows?.map((row) => (
-          <ShopLine key={row.id} row={row} />
+        {summaries?.map((summary) => (
+          <ShopLine key={summary.id} summary={summary} />
         ))}
       </ul>
       <p className="mt-6 text-[14px] text-quiet">
@@ -75,6 +90,7 @@ export function ShopsView() {
           Where the numbers come from
         </Link>
       </p>
+      <CutOffSheet {...importing} />
       <Sheet
         title="New shop"
         about="It starts with a small two-stage collector, to be changed to yours."
@@ -99,7 +115,7 @@ function ImportButton({
       <input
         ref={input}
         type="file"
-        accept=".json,application/json"
+        accept=".json,.zip,application/json,application/zip"
         aria-label="Shop file"
         className="sr-only"
         tabIndex={-1}

@@ -2,7 +2,7 @@
 
 import { compareMethods, formatShort, gatesOfDrop, type Method } from '@frank-gauge/core';
 import { useDeferredValue, useMemo } from 'react';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
 
 const FRICTION: Record<Method['friction'], string> = {

@@ -1,7 +1,7 @@
 'use client';
 
 import { followDrawing, type Run, runsBehind } from '@frank-gauge/core';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';

@@ -4,8 +4,8 @@ import { newGate, PIPE_IDS, PIPES, type Run, setGate, unitSymbol } from '@frank-
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
-import { chooseDrop, choosePart, useChoices } from '@/store/choices';
-import { edit } from '@/store/shop-session';
+import { chooseDrop, choosePart, useChoices } from '@/storage/choices';
+import { edit } from '@/storage/session';
 import { Choice } from '@/ui/choice';
 import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
 import { editRun, editTyped } from '../../parts/edit-runs';

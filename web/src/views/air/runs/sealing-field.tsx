@@ -1,7 +1,7 @@
 'use client';
 
 import { formatShort, jointCount, LEAKAGE_CLASSES, type Run } from '@frank-gauge/core';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { editRun } from '../../parts/edit-runs';

@@ -1,9 +1,9 @@
 'use client';
 
 import {
-  type CurveTest,
-  type CurveTestFit,
   curveInto,
+  type FieldTest,
+  type FieldTestFit,
   fromSI,
   monotoneCurve,
   STYLES,
@@ -19,8 +19,8 @@ const MARGIN = { left: 44, right: 12, top: 22, bottom: 34 } as const;
 const STEPS = 60;
 
 interface Props {
-  readonly test: CurveTest;
-  readonly fit: CurveTestFit;
+  readonly test: FieldTest;
+  readonly fit: FieldTestFit;
 }
 
 /** The points, the curve through them with its interval, and the curve the shop has now. */

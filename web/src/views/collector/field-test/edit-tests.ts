@@ -1,18 +1,18 @@
 import {
   airAtSite,
-  type CurveTest,
-  type CurveTestFit,
   curvePoints,
+  type FieldTest,
+  type FieldTestFit,
   filterOf,
   loadingOf,
   type Shop,
 } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
-import { edit } from '@/store/shop-session';
+import { edit, record } from '@/storage/session';
 import { undoAloud } from '../../frame/undo-aloud';
 
-type Step = CurveTest['steps'][number];
+type Step = FieldTest['steps'][number];
 
 /** What hand-held meters usually may be off by. */
 const USUAL_DOUBTS = { flow: 0.04, pressure: 0.02 } as const;
@@ -23,8 +23,8 @@ const newStep = (): Step => ({ id: nanoid(10), flow: 0, inlet: 0, outlet: null, 
 export function startTest({ shop: { site }, collector }: Shop): void {
   const { density } = airAtSite(site);
   const { speed, wheelDiameter } = collector.blower;
-  edit('start a field test', ({ log }) => {
-    log.curveTests.push({
+  record('start a field test', ({ fieldTests }) => {
+    fieldTests.push({
       id: nanoid(10),
       at: new Date().toISOString(),
       density,
@@ -40,39 +40,39 @@ export function startTest({ shop: { site }, collector }: Shop): void {
 
 /** Edits one field of a test; quick edits of it are one step to undo. */
 export const editTest = (
-  { id }: CurveTest,
+  { id }: FieldTest,
   field: string,
-  change: (own: CurveTest) => void,
+  change: (own: FieldTest) => void,
 ): void =>
-  edit(
+  record(
     field,
-    ({ log }) => {
-      const own = log.curveTests.find((test) => test.id === id);
+    ({ fieldTests }) => {
+      const own = fieldTests.find((test) => test.id === id);
       if (own) change(own);
     },
     { merge: `test ${id} ${field}` },
   );
 
-export const addStep = (test: CurveTest): void =>
-  edit('another opening', ({ log }) => {
-    log.curveTests.find(({ id }) => id === test.id)?.steps.push(newStep());
+export const addStep = (test: FieldTest): void =>
+  record('another opening', ({ fieldTests }) => {
+    fieldTests.find(({ id }) => id === test.id)?.steps.push(newStep());
   });
 
-export const removeStep = (test: CurveTest, step: string): void =>
-  edit('leave an opening out', ({ log }) => {
-    const own = log.curveTests.find(({ id }) => id === test.id);
+export const removeStep = (test: FieldTest, step: string): void =>
+  record('leave an opening out', ({ fieldTests }) => {
+    const own = fieldTests.find(({ id }) => id === test.id);
     if (own) own.steps = own.steps.filter(({ id }) => id !== step);
   });
 
-export function dropTest(test: CurveTest): void {
-  edit('let go of a field test', ({ log }) => {
-    log.curveTests = log.curveTests.filter(({ id }) => id !== test.id);
+export function dropTest(test: FieldTest): void {
+  record('let go of a field test', (journal) => {
+    journal.fieldTests = journal.fieldTests.filter(({ id }) => id !== test.id);
   });
   toast('Let go of the test', { action: { label: 'Undo', onClick: () => void undoAloud() } });
 }
 
 /** Puts the fitted curve in the blower, as it was tested. */
-export function takeCurve(test: CurveTest, { curve }: CurveTestFit): void {
+export function takeCurve(test: FieldTest, { curve }: FieldTestFit): void {
   if (!curve.ok) return;
   const points = curvePoints(curve);
   edit('blower curve', ({ collector: { blower } }) => {
@@ -83,7 +83,7 @@ export function takeCurve(test: CurveTest, { curve }: CurveTestFit): void {
 }
 
 /** Believes the filter as loaded as the test found it. */
-export function takeLoading(test: CurveTest, { exhaust }: CurveTestFit): void {
+export function takeLoading(test: FieldTest, { exhaust }: FieldTestFit): void {
   if (!exhaust) return;
   edit('filter loading', ({ collector, condition }) => {
     const filter = filterOf(collector);
@@ -94,7 +94,7 @@ export function takeLoading(test: CurveTest, { exhaust }: CurveTestFit): void {
 }
 
 /** Believes the separator to take what the test found. */
-export function takeHeads(test: CurveTest, { separator }: CurveTestFit): void {
+export function takeHeads(test: FieldTest, { separator }: FieldTestFit): void {
   if (!separator) return;
   edit('velocity heads', ({ collector }) => {
     Object.assign(collector.separator, {

@@ -1,8 +1,9 @@
 'use client';
 
-import { type CurveTest, fitCurveTest } from '@frank-gauge/core';
+import { type FieldTest, fitFieldTest } from '@frank-gauge/core';
 import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
+import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
@@ -14,10 +15,9 @@ import { TestLedger } from './test-ledger';
 
 /** The blower's own curve, from one gate drawn step by step. */
 export function FieldTestView() {
-  const { shop } = useSolvedShop();
-  const { curveTests } = shop.log;
+  const fieldTests = useJournal((journal) => journal.fieldTests);
   const [chosen, setChosen] = useState<string | null>(null);
-  const test = curveTests.find(({ id }) => id === chosen) ?? curveTests.at(-1) ?? null;
+  const test = fieldTests.find(({ id }) => id === chosen) ?? fieldTests.at(-1) ?? null;
   if (!test) return <NoTest />;
   return (
     <div className="grid grid-cols-1 md:h-full md:grid-cols-[260px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[260px_minmax(0,1fr)_272px] xl:overflow-hidden">
@@ -25,11 +25,11 @@ export function FieldTestView() {
         aria-label="The test"
         className="order-2 border-rule p-3 md:order-1 md:border-r xl:overflow-y-auto"
       >
-        {curveTests.length > 1 && (
+        {fieldTests.length > 1 && (
           <Choice
             label="Which test"
             value={test.id}
-            options={curveTests.map(({ id, at }) => ({
+            options={fieldTests.map(({ id, at }) => ({
               value: id,
               label: format(new Date(at), 'd MMM yyyy, HH:mm'),
             }))}
@@ -43,8 +43,8 @@ export function FieldTestView() {
   );
 }
 
-function Tested({ test }: { readonly test: CurveTest }) {
-  const fit = useMemo(() => fitCurveTest(test), [test]);
+function Tested({ test }: { readonly test: FieldTest }) {
+  const fit = useMemo(() => fitFieldTest(test), [test]);
   return (
     <>
       <section

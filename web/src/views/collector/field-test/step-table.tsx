@@ -1,16 +1,16 @@
 'use client';
 
-import { type CurveTest, fanStatic, formatShort } from '@frank-gauge/core';
+import { type FieldTest, fanStatic, formatShort } from '@frank-gauge/core';
 import { Button } from '@/ui/button';
 import { TakeOut } from '@/ui/take-out';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { ShopQuantity } from '../../parts/line';
 import { addStep, editTest, removeStep } from './edit-tests';
 
-type Step = CurveTest['steps'][number];
+type Step = FieldTest['steps'][number];
 
 /** Each opening of the gate with what the meters showed. */
-export function StepTable({ test }: { readonly test: CurveTest }) {
+export function StepTable({ test }: { readonly test: FieldTest }) {
   const { system } = useSolvedShop();
   const optional = (step: Step, index: number, key: 'outlet' | 'ahead', what: string) => (
     <td>

@@ -1,13 +1,13 @@
 'use client';
 
-import type { CurveTest } from '@frank-gauge/core';
+import type { FieldTest } from '@frank-gauge/core';
 import { Button } from '@/ui/button';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { FieldLine } from '../../parts/line';
 import { dropTest, editTest, startTest } from './edit-tests';
 
 /** How it is done, and what the test was made with. */
-export function TestFields({ test }: { readonly test: CurveTest }) {
+export function TestFields({ test }: { readonly test: FieldTest }) {
   const { shop } = useSolvedShop();
   return (
     <>

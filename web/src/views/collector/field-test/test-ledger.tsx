@@ -1,8 +1,8 @@
 'use client';
 
 import {
-  type CurveTest,
-  type CurveTestFit,
+  type FieldTest,
+  type FieldTestFit,
   filterOf,
   formatShort,
   loadingOf,
@@ -17,8 +17,8 @@ import { undoAloud } from '../../frame/undo-aloud';
 import { takeCurve, takeHeads, takeLoading } from './edit-tests';
 
 interface Props {
-  readonly test: CurveTest;
-  readonly fit: CurveTestFit;
+  readonly test: FieldTest;
+  readonly fit: FieldTestFit;
 }
 
 const told = (what: string) =>

@@ -15,7 +15,7 @@ import {
   USUAL_TAPER,
 } from '@frank-gauge/core';
 import { useState } from 'react';
-import { saveFile } from '@/store/save-file';
+import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { endWord } from '@/words/fit-words';

@@ -9,7 +9,7 @@ import {
   writeForField,
 } from '@frank-gauge/core';
 import { useState } from 'react';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { tapeLength } from '@/words/tape-length';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { FieldLine, Line } from '../../parts/line';

@@ -1,5 +1,5 @@
 import type { JointEnd, JointPlace } from '@frank-gauge/core';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 
 type Side = 'upstream' | 'downstream';
 

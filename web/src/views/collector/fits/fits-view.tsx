@@ -3,7 +3,7 @@
 import { type JointPlace, jointsOfShop } from '@frank-gauge/core';
 import { useMemo, useState } from 'react';
 import { airPart } from '@/model/shop-parts';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { PresentCollector } from '../../parts/edited-collector';
 import { FieldLine } from '../../parts/line';

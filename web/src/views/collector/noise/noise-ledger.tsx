@@ -10,10 +10,12 @@ import {
   NOISE_DOUBT,
   RECOMMENDED_LEVEL,
   type SoundReading,
+  timeOf,
   toSI,
 } from '@frank-gauge/core';
 import { useMemo } from 'react';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
+import { useJournal } from '@/storage/session';
 import { noiseDistance } from '@/words/noise-distance';
 import { useSolvedShop } from '../../frame/solved-shop';
 
@@ -23,15 +25,15 @@ function staysOf(sounds: readonly SoundReading[]): SoundReading[] {
   for (const sound of sounds) {
     if (sound.hours === null) continue;
     const before = latest.get(sound.place);
-    if (!before || sound.at > before.at) latest.set(sound.place, sound);
+    if (!before || timeOf(sound) > timeOf(before)) latest.set(sound.place, sound);
   }
   return [...latest.values()];
 }
 
 /** The day's dose, what each collector would sound like, and the distance rule. */
 export function NoiseLedger() {
-  const { shop } = useSolvedShop();
-  const stays = staysOf(shop.log.sounds).flatMap(({ level, hours }) =>
+  const sounds = useJournal((journal) => journal.sounds);
+  const stays = staysOf(sounds).flatMap(({ level, hours }) =>
     hours === null ? [] : [{ level, hours }],
   );
   const dose = dailyDose(stays);
@@ -75,8 +77,12 @@ export function NoiseLedger() {
 function Estimates() {
   const { shop, tree, system } = useSolvedShop();
   const view = useChoices((choices) => choices.view);
-  const contenders = useMemo(() => compareCandidates(shop, tree, view), [shop, tree, view]);
-  const heard = latestAtDistance(shop.log.sounds.filter(({ reckoned }) => reckoned !== null));
+  const sounds = useJournal((journal) => journal.sounds);
+  const contenders = useMemo(
+    () => compareCandidates(shop, tree, view, sounds),
+    [shop, tree, view, sounds],
+  );
+  const heard = latestAtDistance(sounds.filter(({ reckoned }) => reckoned !== null));
   return (
     <>
       <h2 className="pt-4 text-[18px]">Collectors, at {noiseDistance(system)}</h2>
@@ -99,8 +105,9 @@ function Estimates() {
 
 /** The distance rule, from the latest reading at a known distance. */
 function Distances() {
-  const { shop, system } = useSolvedShop();
-  const heard = latestAtDistance(shop.log.sounds);
+  const { system } = useSolvedShop();
+  const sounds = useJournal((journal) => journal.sounds);
+  const heard = latestAtDistance(sounds);
   if (!heard || heard.distance === null) return null;
   const { distance } = heard;
   const distances = system === 'us' ? [3, 6, 12, 24].map((feet) => toSI(feet, 'ft')) : [1, 2, 4, 8];

@@ -1,13 +1,13 @@
 'use client';
 
-import { useSolvedShop } from '../../frame/solved-shop';
+import { useJournal } from '@/storage/session';
 import { NoiseLedger } from './noise-ledger';
 import { SoundForm } from './sound-form';
 import { SoundTable } from './sound-table';
 
 /** How loud it is where people stay, logged and added up over a day. */
 export function NoiseView() {
-  const { shop } = useSolvedShop();
+  const isEmpty = useJournal(({ sounds }) => sounds.length === 0);
   return (
     <div className="grid grid-cols-1 md:h-full md:grid-cols-[260px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[260px_minmax(0,1fr)_272px] xl:overflow-hidden">
       <section aria-label="Log a reading" className="border-rule p-3 md:border-r">
@@ -20,7 +20,7 @@ export function NoiseView() {
         tabIndex={0}
         className="min-w-0 overflow-x-auto px-3 pb-4 xl:overflow-y-auto"
       >
-        {shop.log.sounds.length === 0 ? (
+        {isEmpty ? (
           <p className="max-w-prose pt-16 text-[17px]">
             Hold a meter, or a phone that was held against one, at your ear’s height where you work;
             log what it shows, and how long a day you are there.

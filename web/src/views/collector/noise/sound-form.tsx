@@ -3,8 +3,8 @@
 import { compareCandidates } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { useChoices } from '@/store/choices';
-import { edit } from '@/store/shop-session';
+import { useChoices } from '@/storage/choices';
+import { record } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../../frame/solved-shop';
@@ -33,10 +33,10 @@ export function SoundForm() {
     if (level === null) return setRefusal('Write what the meter shows, in dB(A), slow.');
     setRefusal(null);
     // Without what earlier readings moved it by.
-    const bare = { ...shop, candidates: [], log: { ...shop.log, sounds: [] } };
-    const reckoned = compareCandidates(bare, tree, view)[0]?.noise ?? null;
-    edit('log a sound reading', (draft) => {
-      draft.log.sounds.push({
+    const bare = { ...shop, candidates: [] };
+    const reckoned = compareCandidates(bare, tree, view, [])[0]?.noise ?? null;
+    record('log a sound reading', ({ sounds }) => {
+      sounds.push({
         id: nanoid(10),
         at: new Date().toISOString(),
         place: place.trim(),

@@ -1,8 +1,14 @@
 'use client';
 
-import { allowedHours, formatShort, RECOMMENDED_LEVEL, type SoundReading } from '@frank-gauge/core';
+import {
+  allowedHours,
+  formatShort,
+  RECOMMENDED_LEVEL,
+  type SoundReading,
+  timeOf,
+} from '@frank-gauge/core';
 import { format } from 'date-fns';
-import { edit } from '@/store/shop-session';
+import { record, useJournal } from '@/storage/session';
 import { TakeOut } from '@/ui/take-out';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../../frame/solved-shop';
@@ -10,10 +16,10 @@ import { ShopQuantity } from '../../parts/line';
 
 /** Edits one field of a reading; quick edits of it are one step to undo. */
 const editSound = ({ id }: SoundReading, field: string, change: (own: SoundReading) => void) =>
-  edit(
+  record(
     field,
-    ({ log }) => {
-      const own = log.sounds.find((sound) => sound.id === id);
+    ({ sounds }) => {
+      const own = sounds.find((sound) => sound.id === id);
       if (own) change(own);
     },
     { merge: `sound ${id} ${field}` },
@@ -21,9 +27,8 @@ const editSound = ({ id }: SoundReading, field: string, change: (own: SoundReadi
 
 /** Every reading of a sound meter: where, how loud, how long a day, and what NIOSH allows there. */
 export function SoundTable() {
-  const { shop } = useSolvedShop();
-  const { sounds } = shop.log;
-  const latestFirst = [...sounds].sort((a, b) => b.at.localeCompare(a.at));
+  const sounds = useJournal((journal) => journal.sounds);
+  const latestFirst = [...sounds].sort((a, b) => timeOf(b) - timeOf(a));
   return (
     <table className="w-full min-w-[560px] border-collapse">
       <thead className="sticky top-0 bg-paper text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
@@ -134,8 +139,8 @@ export function SoundTable() {
               <TakeOut
                 label={`Take out the reading at ${sound.place}`}
                 onClick={() =>
-                  edit(`take out the reading at ${sound.place}`, ({ log }) => {
-                    log.sounds = log.sounds.filter(({ id }) => id !== sound.id);
+                  record(`take out the reading at ${sound.place}`, (journal) => {
+                    journal.sounds = journal.sounds.filter(({ id }) => id !== sound.id);
                   })
                 }
               />

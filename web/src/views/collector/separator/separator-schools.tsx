@@ -2,7 +2,7 @@
 
 import { formatShort, SEPARATORS, separatorSchools, withCandidate } from '@frank-gauge/core';
 import { useMemo } from 'react';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { dueIn } from '@/words/due-words';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';

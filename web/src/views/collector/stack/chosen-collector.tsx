@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { chooseCollector, useChoices } from '@/store/choices';
+import { chooseCollector, useChoices } from '@/storage/choices';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { CandidateCollector, PresentCollector } from '../../parts/edited-collector';

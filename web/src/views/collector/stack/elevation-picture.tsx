@@ -1,7 +1,7 @@
 'use client';
 
 import type { Conflict, Elevation, StackPart } from '@frank-gauge/core';
-import { choosePart, useChoices } from '@/store/choices';
+import { choosePart, useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { STACK_PARTS } from '@/words/conflict-words';

@@ -1,7 +1,7 @@
 'use client';
 
 import { type ChainOrder, chainOf, chainOrder } from '@frank-gauge/core';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { Choice } from '@/ui/choice';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';

@@ -10,7 +10,7 @@ import {
   type UnitSystem,
 } from '@frank-gauge/core';
 import { type KeyboardEvent, useRef } from 'react';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { useOnceAFrame } from '@/ui/use-once-a-frame';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { GRID, KEY_WAYS, snapTo } from '../grid-steps';

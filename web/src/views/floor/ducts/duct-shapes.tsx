@@ -10,7 +10,7 @@ import {
   type UnitSystem,
 } from '@frank-gauge/core';
 import { memo } from 'react';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
 import { useChooseThing } from '../choose-thing';
 import { removeThings } from '../edit-together';

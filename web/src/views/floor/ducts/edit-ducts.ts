@@ -19,8 +19,8 @@ import {
   splitInHalf,
 } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
-import { choosePart } from '@/store/choices';
-import { edit, openShopId } from '@/store/shop-session';
+import { choosePart } from '@/storage/choices';
+import { edit, openShopId } from '@/storage/session';
 
 const newId = () => nanoid(10);
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { type DuctLine, type Spot, setGate } from '@frank-gauge/core';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { type PlanDrawing, turnedAbout } from '../plan-drawing';
 
 /** Steeper than this, a leg is a riser and seen from its end. */

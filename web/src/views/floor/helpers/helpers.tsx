@@ -12,7 +12,7 @@ import {
 } from '@frank-gauge/core';
 import { proxy } from 'comlink';
 import type { ReactNode } from 'react';
-import { useChoices } from '@/store/choices';
+import { useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { takeRoute, takeSizes, takeSwap } from './take-advice';

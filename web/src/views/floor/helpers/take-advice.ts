@@ -1,7 +1,7 @@
 import { type RouteProposal, type SizedDucts, swapMachines } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
-import { edit } from '@/store/shop-session';
+import { edit } from '@/storage/session';
 import { undoAloud } from '../../frame/undo-aloud';
 
 const undoAction = { label: 'Undo', onClick: () => void undoAloud() };

@@ -1,0 +1,48 @@
+import { VERSION } from '../shop/schema';
+import { fromVersion1 } from './from-version-1';
+import { fromVersion2 } from './from-version-2';
+import { fromVersion3 } from './from-version-3';
+import { fromVersion4 } from './from-version-4';
+import type { Migration } from './migration';
+import type { Renewal } from './renewal';
+
+/** In order, one for each version before the present. Version 1 is the first. */
+const MIGRATIONS: readonly Migration[] = [fromVersion1, fromVersion2, fromVersion3, fromVersion4];
+
+export type Migrated =
+  | {
+      readonly ok: true;
+      readonly document: Record<string, unknown>;
+      readonly renewed: readonly Renewal[];
+    }
+  | { readonly ok: false; readonly reason: string };
+
+/**
+ * Brings a document of any earlier version to the present one, or says in a sentence why it can't:
+ * no whole-number version, a newer one than this program knows, or one no step leads on from.
+ */
+export function migrate(
+  document: Record<string, unknown>,
+  migrations: readonly Migration[] = MIGRATIONS,
+  present: number = VERSION,
+): Migrated {
+  const { version } = document;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
+    return { ok: false, reason: `its version, ${JSON.stringify(version)}, is not a whole number` };
+  }
+  if (version > present) {
+    return {
+      ok: false,
+      reason: `it was written by a newer Frank Gauge (format version ${version}; this one reads up to ${present}). Update the program, then open it again`,
+    };
+  }
+  let current = document;
+  const renewed: Renewal[] = [];
+  for (let at = version; at < present; at++) {
+    const step = migrations.find(({ from }) => from === at);
+    if (!step) return { ok: false, reason: `no way is known from its version ${at} to ${present}` };
+    renewed.push(...(step.renews?.(current) ?? []));
+    current = { ...step.migrate(current), version: at + 1 };
+  }
+  return { ok: true, document: current, renewed };
+}

@@ -1,0 +1,80 @@
+import { z } from 'zod';
+import type { Json } from '../document/json-walk';
+import { eventType } from './event';
+import { fieldTestType } from './field-test';
+import { instrumentType } from './instrument';
+import { photoType } from './photo';
+import { readingType } from './reading';
+import type { RecordType } from './record-type';
+import { roundType } from './round';
+import { soundType } from './sound';
+import { testPointType } from './test-point';
+import { weighingType } from './weighing';
+
+/**
+ * The journal of a shop: what was measured and done, as records apart from the design. By the name of
+ * the list (and of the table) each kind of record stands in.
+ */
+export const RECORD_TYPES = {
+  instruments: instrumentType,
+  testPoints: testPointType,
+  rounds: roundType,
+  readings: readingType,
+  events: eventType,
+  weighings: weighingType,
+  sounds: soundType,
+  fieldTests: fieldTestType,
+  photos: photoType,
+} as const satisfies Record<string, RecordType>;
+
+export type RecordKind = keyof typeof RECORD_TYPES;
+export type JournalRecord<K extends RecordKind = RecordKind> = z.infer<
+  (typeof RECORD_TYPES)[K]['schema']
+>;
+/** All records of a shop, each kind in a list of its own. */
+export type Journal = { readonly [K in RecordKind]: readonly JournalRecord<K>[] };
+
+export const RECORD_KINDS = Object.keys(RECORD_TYPES) as readonly RecordKind[];
+
+export const isRecordKind = (kind: unknown): kind is RecordKind =>
+  typeof kind === 'string' && Object.hasOwn(RECORD_TYPES, kind);
+
+const list = <S extends z.ZodType>({ most, schema }: RecordType<S>) =>
+  z.array(schema).max(most).default([]);
+
+/** The journal as it stands in a shop's file: a list a kind, each left out where it is empty. */
+export const journalSchema = z.strictObject({
+  instruments: list(instrumentType),
+  testPoints: list(testPointType),
+  rounds: list(roundType),
+  readings: list(readingType),
+  events: list(eventType),
+  weighings: list(weighingType),
+  sounds: list(soundType),
+  fieldTests: list(fieldTestType),
+  photos: list(photoType),
+});
+
+export const emptyJournal = (): Journal => journalSchema.parse({});
+
+/** How many records a journal has, of all kinds together. */
+export const recordCount = (journal: Journal): number =>
+  RECORD_KINDS.reduce((count, kind) => count + journal[kind].length, 0);
+
+/** Milliseconds since 1970 of a record's time; 0 for the kinds that have none. */
+export const timeOf = (record: object): number =>
+  'at' in record && typeof record.at === 'string' ? Date.parse(record.at) : 0;
+
+/** The order of records of one kind: by time, and of one time by id. */
+export function byTime(a: JournalRecord, b: JournalRecord): number {
+  return timeOf(a) - timeOf(b) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+}
+
+/** Brings a record of an earlier version of the file to a later one; what is no record of then, as it is. */
+export function migrateRecord(kind: RecordKind, record: Json, from: number, to: number): Json {
+  let migrated = record;
+  for (let version = from; version < to; version++) {
+    migrated = RECORD_TYPES[kind].migrations[version]?.(migrated) ?? migrated;
+  }
+  return migrated;
+}

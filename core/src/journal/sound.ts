@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import { id, name, note, positive, when } from '../shop/atoms';
+import { recordType } from './record-type';
+
+/** A sound meter's reading at a place, and how long a day somebody is there. */
+export const soundType = recordType(
+  10_000,
+  z.strictObject({
+    id,
+    at: when,
+    place: name.min(1),
+    /** dB(A), slow. */
+    level: z.number().min(20).max(150),
+    /** From the collector, m; null: not measured. */
+    distance: positive(100).nullable(),
+    /** Level this program estimated for the collector that stood there then; null: not known. */
+    reckoned: z.number().nullable(),
+    /** Hours a day at this level; null: not a place where anyone stays. */
+    hours: z.number().min(0).max(24).nullable(),
+    note,
+  }),
+);
+
+export type SoundReading = z.infer<typeof soundType.schema>;

@@ -1,0 +1,21 @@
+import { z } from 'zod';
+import { id, note, when } from '../shop/atoms';
+import { recordType } from './record-type';
+
+/** What a bin held when it was emptied: how much the separator caught, or let by. */
+export const weighingType = recordType(
+  50_000,
+  z.strictObject({
+    id,
+    at: when,
+    /** Below the separator, or below the filter. */
+    bin: z.enum(['separator', 'filter']),
+    /** kg; null: not weighed. */
+    mass: z.number().min(0).max(10_000).nullable(),
+    /** m³; null: not measured. */
+    volume: z.number().min(0).max(100).nullable(),
+    note: note.default(''),
+  }),
+);
+
+export type Weighing = z.infer<typeof weighingType.schema>;

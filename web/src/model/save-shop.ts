@@ -1,0 +1,32 @@
+'use client';
+
+import { emptyJournal, withDiff } from '@frank-gauge/core';
+import { toast } from 'sonner';
+import { database } from '@/storage/database';
+import { readRecords } from '@/storage/journal-tables';
+import { saveBlob } from '@/storage/save-file';
+import { shopSession } from '@/storage/session';
+import { type FileForm, fileName, jsonFile } from '@/storage/transfer';
+import { engine } from './engine';
+
+/**
+ * Saves a shop as a file: what is stored of it, read and put together by the engine; where storage refuses
+ * the last edits, what this page holds.
+ */
+export async function saveShop(id: string, form: FileForm): Promise<void> {
+  const unstored = await shopSession.settled();
+  const state = shopSession.state.getState();
+  if (unstored && state.status === 'open' && state.id === id) {
+    const readings = await readRecords(database, id, 'readings').catch(() => []);
+    const journal = { ...emptyJournal(), ...state.journal };
+    const file = jsonFile(state.shop, { ...journal, ...withDiff({ readings }, unstored) });
+    saveBlob(`${fileName(state.shop)}.json`, file);
+    return;
+  }
+  const { outcome } = engine.ask('export', (remote) => remote.exportShop(id, form));
+  const saved = await outcome;
+  if (saved.kind === 'answered' && saved.answer) saveBlob(saved.answer.name, saved.answer.content);
+  else if (saved.kind !== 'superseded') {
+    toast('The shop could not be written to a file. Nothing of it was changed; try again.');
+  }
+}

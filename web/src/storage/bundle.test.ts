@@ -1,0 +1,147 @@
+import { readShop, type Shop, writeShopFile } from '@frank-gauge/core';
+import fc from 'fast-check';
+import { strToU8, zipSync } from 'fflate';
+import { describe, expect, it } from 'vitest';
+import version4 from '../../../core/src/file/kept/version-4.json';
+import kept from '../../../core/src/file/kept/version-5.json';
+import { type Bundle, readBundle, writeZip } from './bundle';
+import { sampleJournal, sampleShop } from './sample-records';
+
+/** Noise that does not compress, so that a cut falls where it is meant to. */
+const noise = (length: number) =>
+  Uint8Array.from({ length }, (_, i) => (Math.imul(i + 1, 2654435761) >>> 13) & 255);
+
+const bundle: Bundle = {
+  shop: sampleShop(),
+  journal: sampleJournal(200),
+  photos: [{ id: 'p1', bytes: noise(5000) }],
+};
+const reasonOf = (bytes: Uint8Array) => {
+  const read = readBundle(bytes);
+  return read.kind === 'refused' ? read.reason : read.kind;
+};
+
+describe('a shop as a file', () => {
+  it('of JSON, and as a zip, read again is the same', () => {
+    const { shop, journal, photos } = bundle;
+    const json = readBundle(strToU8(writeShopFile(shop, journal)));
+    expect(json).toEqual({ kind: 'whole', shop, journal, photos: [], renewed: [] });
+    expect(readBundle(writeZip(bundle))).toEqual({
+      kind: 'whole',
+      shop,
+      journal,
+      photos,
+      renewed: [],
+    });
+  });
+
+  it('of an older version, in a zip or not, is brought to the present one', () => {
+    const read = readShop(version4);
+    if (!read.ok) throw new Error(read.faults[0].message);
+    for (const bytes of [
+      strToU8(JSON.stringify(version4)),
+      zipSync({ 'design.json': strToU8(JSON.stringify(version4)) }),
+    ]) {
+      const made = readBundle(bytes);
+      expect(made).toMatchObject({ kind: 'whole', shop: read.shop, journal: read.journal });
+    }
+  });
+
+  it('keeps two photos of one name apart, and passes over pictures nobody names', () => {
+    const [photo] = bundle.journal.photos;
+    if (!photo) throw new Error('none');
+    const photos = [photo, { ...photo, id: 'p2' }];
+    const pictures = [
+      { id: 'p1', bytes: noise(10) },
+      { id: 'p2', bytes: noise(20) },
+    ];
+    const unnamed = { id: 'p3', bytes: noise(30) };
+    const journal = { ...bundle.journal, photos };
+    const zip = writeZip({ shop: bundle.shop, journal, photos: [...pictures, unnamed] });
+    const read = readBundle(zip);
+    expect(read.kind === 'whole' && read.photos).toEqual(pictures);
+  });
+
+  it('as a zip, cut off anywhere, is refused or gives whole records only, never one torn', () => {
+    const zip = writeZip(bundle);
+    const whole = new Map(bundle.journal.readings.map((reading) => [reading.id, reading]));
+    const kinds = new Set<string>();
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: zip.length - 1 }), (cut) => {
+        const read = readBundle(zip.subarray(0, cut));
+        kinds.add(read.kind);
+        if (read.kind === 'refused') {
+          expect(read.reason).toMatch(/without design\.json|cut off in the middle/);
+          return;
+        }
+        expect(read.shop).toEqual(bundle.shop);
+        for (const reading of read.journal.readings) expect(reading).toEqual(whole.get(reading.id));
+        for (const photo of read.photos) expect(photo).toEqual(bundle.photos[0]);
+      }),
+      { numRuns: 300, examples: [[zip.length - 1], [zip.length - 3000]] },
+    );
+    expect([...kinds].sort()).toEqual(['cut off', 'refused', 'whole']);
+  });
+
+  it('says how many records are whole of how many', () => {
+    const zip = writeZip(bundle);
+    // Before the picture, the list of what is in it, and the last of the journal.
+    const read = readBundle(zip.subarray(0, zip.length - 6000));
+    if (read.kind !== 'cut off') throw new Error(read.kind);
+    expect(read.promised).toBe(204);
+    expect(read.whole).toBeGreaterThan(10);
+    expect(read.whole).toBeLessThan(204);
+    const { readings, instruments, testPoints, sounds, photos } = read.journal;
+    const got = [readings, instruments, testPoints, sounds, photos];
+    expect(got.reduce((sum, { length }) => sum + length, 0)).toBe(read.whole);
+  });
+
+  it('says that a picture is missing, where the journal is whole', () => {
+    const zip = writeZip(bundle);
+    expect(readBundle(zip.subarray(0, zip.length - 2000))).toMatchObject({
+      kind: 'cut off',
+      whole: 204,
+      promised: 204,
+      missingPictures: 1,
+    });
+  });
+
+  it.each<[string, Record<string, string>, RegExp]>([
+    ['nothing of ours in it', { 'readme.txt': 'hello' }, /a zip without design\.json/],
+    ['a design that is no JSON', { 'design.json': '{' }, /not JSON/],
+    [
+      'a design of a newer version',
+      { 'design.json': '{"format":"frank-gauge","version":9}' },
+      /newer/,
+    ],
+    [
+      'a journal with a line that is none',
+      {
+        'design.json': JSON.stringify(sampleShop()),
+        'journal.jsonl':
+          '{"format":"frank-gauge-journal","version":5,"records":2}\nhello\n{"list":"events"}\n',
+      },
+      /in journal\.jsonl, line 2: it is not JSON \(and 1 more\)/,
+    ],
+  ])('as a zip with %s, is refused with place and reason', (_, files, reason) => {
+    const zip = zipSync(
+      Object.fromEntries(Object.entries(files).map(([name, text]) => [name, strToU8(text)])),
+    );
+    expect(reasonOf(zip)).toMatch(reason);
+  });
+
+  it('as a small zip that unpacks to a huge one is stopped on the way', () => {
+    const zip = zipSync({ 'design.json': new Uint8Array(20_000_000) }, { level: 1 });
+    expect(zip.length).toBeLessThan(200_000);
+    const read = readBundle(zip, { text: 1_000_000, all: 5_000_000 });
+    expect(read.kind === 'refused' && read.reason).toMatch(/unpacks to is larger than any shop/);
+  });
+
+  it('of the kept version, through a zip and back, is the same document', () => {
+    const read = readShop(kept);
+    if (!read.ok) throw new Error(read.faults[0].message);
+    const through = readBundle(writeZip({ ...read, photos: [] }));
+    if (through.kind !== 'whole') throw new Error(through.kind);
+    expect({ ...through.shop, journal: through.journal }).toEqual(kept as unknown as Shop);
+  });
+});

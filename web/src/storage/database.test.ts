@@ -1,0 +1,146 @@
+import 'fake-indexeddb/auto';
+import { readShop } from '@frank-gauge/core';
+import Dexie from 'dexie';
+import { describe, expect, it, vi } from 'vitest';
+import version1 from '../../../core/src/file/kept/version-1.json';
+import version2 from '../../../core/src/file/kept/version-2.json';
+import version3 from '../../../core/src/file/kept/version-3.json';
+import version4 from '../../../core/src/file/kept/version-4.json';
+import { Database } from './database';
+import { readJournal } from './journal-tables';
+
+/** A database as an earlier version of this program left it, with these documents in it. */
+async function leftBehind(
+  name: string,
+  version: number,
+  documents: readonly { readonly id: string }[],
+): Promise<void> {
+  const old = new Dexie(name);
+  old.version(version).stores({ shops: 'id, changed', changes: '[shop+position], shop' });
+  const row = { revision: 4, cursor: 1, changes: 1, changed: '2026-10-01T10:00:00Z' };
+  await old
+    .table('shops')
+    .bulkPut(documents.map((document) => ({ ...row, id: document.id, document, deleted: null })));
+  await old.table('changes').put({
+    shop: 'heron-slip',
+    position: 0,
+    label: 'filter area',
+    patches: [{ op: 'replace', path: ['collector', 'exhaust', 'area'], value: 12 }],
+    inverse: [{ op: 'replace', path: ['collector', 'exhaust', 'area'], value: 13 }],
+    merge: null,
+    at: 0,
+  });
+  old.close();
+}
+
+describe('shops stored by an older version', () => {
+  it.each([
+    [1, version1],
+    [2, version2],
+    [3, version3],
+    [4, version4],
+  ] as const)(
+    'of the tables of version %i are moved over whole, the log as records of a journal',
+    async (version, kept) => {
+      await leftBehind(`moved-${version}`, version, [kept]);
+      const database = new Database(`moved-${version}`);
+      const read = readShop(kept);
+      if (!read.ok) throw new Error(read.faults[0].message);
+      expect((await database.designs.get(kept.id))?.document).toEqual(read.shop);
+      const journal = await readJournal(database, kept.id);
+      for (const [kind, records] of Object.entries(read.journal)) {
+        const stored: readonly { id: string }[] = journal[kind as keyof typeof journal];
+        const byId = (a: { id: string }, b: { id: string }) => a.id.localeCompare(b.id);
+        expect(stored.toSorted(byId)).toEqual(records.toSorted(byId));
+      }
+      expect(journal.readings.length).toBe(kept.log.readings.length);
+      expect(await database.summaries.get(kept.id)).toMatchObject({
+        name: kept.shop.name,
+        changed: '2026-10-01T10:00:00Z',
+        readings: kept.log.readings.length,
+        renewed: read.renewed,
+        // An undo of the old shape would write where nothing is any more.
+        cursor: 0,
+        changes: 0,
+        revision: 5,
+      });
+      expect(await database.history.count()).toBe(0);
+      expect(await database.table('shops').count()).toBe(0);
+      database.close();
+    },
+  );
+
+  it('that cannot be read are left as they lie, and listed', async () => {
+    const torn = { format: 'frank-gauge', version: 1, id: 'torn' };
+    await leftBehind('torn', 4, [torn, version4]);
+    const database = new Database('torn');
+    expect((await database.designs.get('torn'))?.document).toEqual(torn);
+    expect((await database.summaries.get('torn'))?.name).toBe('A damaged shop');
+    expect(await database.summaries.count()).toBe(2);
+    database.close();
+  });
+});
+
+describe('two tabs, one of them old, after an update', () => {
+  it('the old program finds no shop to write over, and what it starts anew is moved over later', async () => {
+    await leftBehind('update', 4, [version4]);
+    const old = new Dexie('update');
+    old.version(4).stores({ shops: 'id, changed', changes: '[shop+position], shop' });
+    await old.open();
+    const database = new Database('update');
+    await database.open();
+    const before = await database.designs.toArray();
+    expect(await old.table('shops').toArray()).toEqual([]);
+    const started = { ...version4, id: 'started-there' };
+    const row = { revision: 0, cursor: 0, changes: 0, changed: '2026-10-02T10:00:00Z' };
+    // One of its own, and one under an id that was moved over before.
+    for (const document of [started, { ...version4, shop: { ...version4.shop, name: 'Again' } }]) {
+      const rest = { document, deleted: null, renewed: [] };
+      await old.table('shops').put({ ...row, ...rest, id: document.id });
+    }
+    old.close();
+    expect(await database.designs.toArray()).toEqual(before);
+    database.close();
+    const again = new Database('update');
+    const summaries = await again.summaries.toArray();
+    expect(summaries.map(({ name }) => name).sort()).toEqual([
+      'Again',
+      version4.shop.name,
+      version4.shop.name,
+    ]);
+    expect((await again.designs.get('heron-slip'))?.document.shop.name).toBe(version4.shop.name);
+    expect((await readJournal(again, 'started-there')).readings).toHaveLength(
+      version4.log.readings.length,
+    );
+    again.close();
+  });
+
+  it('this program, when a newer one opens the tables, says so and writes nothing more', async () => {
+    const database = new Database('newer');
+    const onOutdated = vi.fn();
+    database.onOutdated = onOutdated;
+    await database.open();
+    const newer = new Dexie('newer');
+    newer.version(99).stores({ something: 'id' });
+    await newer.open();
+    expect(onOutdated).toHaveBeenCalledOnce();
+    await expect(database.summaries.clear()).rejects.toThrow();
+    newer.close();
+  });
+
+  it('this program, opened on tables of a newer one, says so and touches nothing', async () => {
+    const newer = new Dexie('ahead');
+    newer.version(99).stores({ summaries: 'id', designs: 'id' });
+    await newer.table('summaries').put({ id: 'theirs' });
+    newer.close();
+    const database = new Database('ahead');
+    const onOutdated = vi.fn();
+    database.onOutdated = onOutdated;
+    await expect(database.summaries.clear()).rejects.toThrow();
+    expect(onOutdated).toHaveBeenCalledOnce();
+    const again = new Dexie('ahead');
+    again.version(99).stores({ summaries: 'id', designs: 'id' });
+    expect(await again.table('summaries').count()).toBe(1);
+    again.close();
+  });
+});

@@ -1,0 +1,105 @@
+import { type Journal, RECORD_KINDS, type Renewal, readShop, type Shop } from '@frank-gauge/core';
+import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
+import { nanoid } from 'nanoid';
+import { addRecords } from './journal-tables';
+import {
+  type ChangeRow,
+  type DesignRow,
+  newSummary,
+  type PhotoFileRow,
+  type SummaryRow,
+} from './rows';
+
+/** The present version of the tables. */
+const TABLES_VERSION = 5;
+
+/** A shop as versions 1 to 4 of the tables kept it: the whole document, its log inside, in one row. */
+interface OldShopRow {
+  readonly id: string;
+  readonly document: Shop;
+  readonly revision: number;
+  readonly changed: string;
+  readonly deleted: string | null;
+  readonly renewed?: readonly Renewal[];
+}
+
+/**
+ * Tables of versions 1 to 4, empty since. They stay, so that a tab that still runs such a version finds
+ * them and no shop in them: it can write over nothing. What it puts there is moved over at the next start.
+ */
+const OLD_TABLES = { shops: 'id, changed', changes: '[shop+position], shop' };
+const RECORDS = '[shop+time+record.id]';
+
+export class Database extends Dexie {
+  readonly summaries!: EntityTable<SummaryRow, 'id'>;
+  readonly designs!: EntityTable<DesignRow, 'id'>;
+  readonly history!: Table<ChangeRow, [string, number]>;
+  readonly photoFiles!: Table<PhotoFileRow, [string, string]>;
+  /** Called once it is found, here or by another tab, that a newer program owns the tables. */
+  onOutdated: () => void = () => {};
+
+  constructor(name = 'frank-gauge') {
+    super(name);
+    for (const version of [1, 2, 3, 4]) this.version(version).stores(OLD_TABLES);
+    this.version(TABLES_VERSION)
+      .stores({
+        ...OLD_TABLES,
+        summaries: 'id, changed',
+        designs: 'id',
+        history: '[shop+position]',
+        photoFiles: '[shop+id]',
+        ...Object.fromEntries(RECORD_KINDS.map((kind) => [kind, RECORDS])),
+        readings: `${RECORDS}, [shop+record.testPoint+time]`,
+      })
+      .upgrade(moveApart);
+    this.on('versionchange', () => {
+      // A newer program opens the tables: this one must not write to them any more.
+      this.close({ disableAutoOpen: true });
+      this.onOutdated();
+      return false;
+    });
+    this.on('ready', async (opened) => {
+      if (Math.floor(this.backendDB().version / 10) > TABLES_VERSION) {
+        this.close({ disableAutoOpen: true });
+        this.onOutdated();
+        throw new Error('the stored shops belong to a newer version of the program');
+      }
+      if ((await opened.table('shops').count()) === 0) return;
+      await opened.transaction('rw', opened.tables, () => moveApart(opened));
+    });
+  }
+
+  /** All tables a shop may have rows in. */
+  get shopTables(): Table[] {
+    return this.tables.filter(({ name }) => !(name in OLD_TABLES));
+  }
+}
+
+/**
+ * Brings shops of earlier versions to the present one, their logs to records of a journal. Changes
+ * remembered for undo speak of the old shape and are let go; a document that cannot be read stays as it
+ * lies, to be told of when opened. What estimates were renewed is kept beside the shop until it is seen.
+ */
+async function moveApart(db: Pick<Transaction, 'table'>): Promise<void> {
+  const summaries = db.table<SummaryRow, string>('summaries');
+  const rows = await db.table<OldShopRow, string>('shops').toArray();
+  for (const { id: before, document, revision, changed, deleted, renewed } of rows) {
+    const id = (await summaries.get(before)) ? nanoid(12) : before;
+    const read = readShop(document);
+    const shop = read.ok ? { ...read.shop, id } : document;
+    const journal: Journal | null = read.ok ? read.journal : null;
+    await db.table<DesignRow, string>('designs').put({ id, document: shop });
+    if (journal) await addRecords(id, journal);
+    await summaries.put({
+      ...newSummary(id, shop, journal?.readings.length ?? 0),
+      revision: revision + 1,
+      changed,
+      deleted,
+      renewed: [...(renewed ?? []), ...(read.ok ? read.renewed : [])],
+    });
+  }
+  await db.table('shops').clear();
+  await db.table('changes').clear();
+}
+
+export const database = new Database();

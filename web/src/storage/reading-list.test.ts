@@ -1,0 +1,82 @@
+import 'fake-indexeddb/auto';
+import { NO_DIFF } from '@frank-gauge/core';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { Database } from './database';
+import { ReadingList } from './reading-list';
+import { sampleJournal, sampleReading, sampleShop } from './sample-records';
+import { addShop } from './shop-list';
+import { ShopSession } from './shop-session';
+
+const counts = { databases: 0 };
+let db: Database;
+let session: ShopSession;
+let list: ReadingList;
+
+async function opened(readings: number): Promise<void> {
+  await addShop(sampleShop(), { keepId: true, journal: sampleJournal(readings), db });
+  session.open('one');
+  await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+  list = new ReadingList(db, 'one', session);
+}
+const ids = () => list.state.getState().readings.map(({ id }) => id);
+const whole = () => vi.waitFor(() => expect(list.state.getState().isWhole).toBe(true));
+
+beforeEach(() => {
+  db = new Database(`list-${counts.databases++}`);
+  session = new ShopSession(db);
+});
+
+describe('the list of readings', () => {
+  it('has the newest first at once, then all', async () => {
+    await opened(500);
+    const seen: string[][] = [];
+    list.state.subscribe(() => seen.push(ids()));
+    await whole();
+    expect(seen.map(({ length }) => length)).toEqual([40, 500, 500]);
+    expect(seen[0]?.slice(0, 3)).toEqual(['r499', 'r498', 'r497']);
+    expect(ids()).toEqual(Array.from({ length: 500 }, (_, i) => `r${499 - i}`));
+  });
+
+  it('follows what is logged, taken out and undone, in its place by time', async () => {
+    await opened(3);
+    await whole();
+    session.record('log', ({ readings }) => {
+      readings.push({ ...sampleReading('between', 1), at: '2026-01-01T10:01:30Z' });
+    });
+    expect(ids()).toEqual(['r2', 'between', 'r1', 'r0']);
+    const removed = [{ kind: 'readings', record: sampleReading('r2', 2) }] as const;
+    session.apply('remove', { ...NO_DIFF, removed });
+    expect(ids()).toEqual(['between', 'r1', 'r0']);
+    await session.undo();
+    expect(ids()).toEqual(['r2', 'between', 'r1', 'r0']);
+    await session.undo();
+    expect(ids()).toEqual(['r2', 'r1', 'r0']);
+  });
+
+  it('follows other tabs', async () => {
+    await opened(2);
+    await whole();
+    const other = new ShopSession(db);
+    other.open('one');
+    await vi.waitFor(() => expect(other.state.getState().status).toBe('open'));
+    other.record('log', ({ readings }) => {
+      readings.push(sampleReading('theirs', 9));
+    });
+    await vi.waitFor(() => expect(ids()).toEqual(['theirs', 'r1', 'r0']));
+  });
+
+  it('keeps what is logged while it is still being read', async () => {
+    await opened(300);
+    session.record('log', ({ readings }) => {
+      readings.push(sampleReading('early', 400));
+    });
+    await whole();
+    expect(ids()).toHaveLength(301);
+    expect(ids()[0]).toBe('early');
+    list.close();
+    session.record('log', ({ readings }) => {
+      readings.push(sampleReading('late', 500));
+    });
+    expect(ids()).toHaveLength(301);
+  });
+});

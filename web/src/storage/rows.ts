@@ -1,0 +1,102 @@
+import type {
+  DocumentChange,
+  JournalDiff,
+  JournalRecord,
+  RecordKind,
+  Renewal,
+  Shop,
+} from '@frank-gauge/core';
+
+/** What the list says of a shop, worked out from the revision `of` of its design. */
+export type Standing =
+  | {
+      readonly kind: 'judged';
+      readonly of: number;
+      readonly drops: number;
+      /** The worst drop with its own gate open, as found; null: no drop has an answer. m³/s. */
+      readonly worst: { readonly name: string; readonly margin: number } | null;
+    }
+  | { readonly kind: 'unreadable'; readonly of: number };
+
+/**
+ * A stored shop in short: all that the list shows, and what tabs know each other's news by. Its design
+ * and the records of its journal lie in tables of their own.
+ */
+export interface SummaryRow {
+  id: string;
+  name: string;
+  note: string;
+  units: 'us' | 'metric';
+  changed: string;
+  /** When it was thrown away; null: it wasn't. */
+  deleted: string | null;
+  /** Counts its writes of any kind; those of the design and of the journal each besides. */
+  revision: number;
+  designRevision: number;
+  journalRevision: number;
+  /** What the last write changed of the journal; null: too much to keep here, read it anew. */
+  lastDiff: JournalDiff | null;
+  /** How many of its changes are in effect; those beyond were undone. */
+  cursor: number;
+  /** How many of its changes are remembered. */
+  changes: number;
+  readings: number;
+  /** Estimates renewed with a newer version of the program, until whoever owns the shop has seen it. */
+  renewed: readonly Renewal[];
+  standing: Standing | null;
+}
+
+export interface DesignRow {
+  id: string;
+  document: Shop;
+}
+
+/** A record of a shop's journal; its key is shop, time and id, so that records lie in their order. */
+export interface RecordRow<K extends RecordKind = RecordKind> {
+  shop: string;
+  /** Milliseconds since 1970; 0 for records that have no time. */
+  time: number;
+  record: JournalRecord<K>;
+}
+
+/** The picture of a photo's record. */
+export interface PhotoFileRow {
+  shop: string;
+  id: string;
+  bytes: Uint8Array;
+}
+
+/** One change of a shop, design and journal alike: enough to undo it and to do it again. */
+export interface ChangeRow {
+  shop: string;
+  position: number;
+  label: string;
+  design: readonly DocumentChange[];
+  inverse: readonly DocumentChange[];
+  journal: JournalDiff;
+  /** Changes of the same thing in quick succession are one. */
+  merge: string | null;
+  at: number;
+}
+
+/** The summary of a shop that nothing was changed in yet; its document may be damaged. */
+export function newSummary(id: string, document: Shop, readings: number): SummaryRow {
+  const head: Partial<Shop['shop']> = document.shop ?? {};
+  return {
+    id,
+    name: typeof head.name === 'string' ? head.name : 'A damaged shop',
+    note: typeof head.note === 'string' ? head.note : '',
+    units: head.units === 'metric' ? 'metric' : 'us',
+    changed: new Date(0).toISOString(),
+    deleted: null,
+    revision: 0,
+    designRevision: 0,
+    journalRevision: 0,
+    lastDiff: null,
+    cursor: 0,
+    changes: 0,
+    readings,
+    renewed: [],
+    standing: null,
+  };
+}

@@ -1,0 +1,134 @@
+import { emptyJournal, type Journal, type Renewal, readShop, type Shop } from '@frank-gauge/core';
+import { nanoid } from 'nanoid';
+import { type Database, database } from './database';
+import { forgetChanges, storeChange } from './history';
+import { addRecords, deleteRecords, readJournal } from './journal-tables';
+import { newSummary, type PhotoFileRow, type SummaryRow } from './rows';
+
+const DAY = 24 * 60 * 60 * 1000;
+/** Shops thrown away are kept this long. */
+const KEEP_DELETED = 30 * DAY;
+const LONGEST_NAME = 200;
+
+/** Shops in the list, the one changed last first. */
+export async function listShops(): Promise<SummaryRow[]> {
+  const rows = await database.summaries.orderBy('changed').reverse().toArray();
+  return rows.filter((row) => row.deleted === null);
+}
+
+interface AddOptions {
+  readonly keepId?: boolean;
+  readonly journal?: Journal;
+  readonly photos?: readonly Omit<PhotoFileRow, 'shop'>[];
+  /** Estimates renewed while its file was read, to be told of when it is opened. */
+  readonly renewed?: readonly Renewal[];
+  readonly db?: Database;
+}
+
+/**
+ * Stores a shop as a new one under a fresh id, or under its own where that is wanted and free: all of it,
+ * or, where the storage fails, nothing.
+ */
+export function addShop(
+  shop: Shop,
+  {
+    keepId = false,
+    journal = emptyJournal(),
+    photos = [],
+    renewed = [],
+    db = database,
+  }: AddOptions = {},
+): Promise<string> {
+  return db.transaction('rw', db.shopTables, async () => {
+    const isFree = keepId && (await db.summaries.get(shop.id)) === undefined;
+    const id = isFree ? shop.id : nanoid(12);
+    const document = { ...shop, id };
+    const changed = new Date().toISOString();
+    await db.summaries.add({
+      ...newSummary(id, document, journal.readings.length),
+      changed,
+      renewed,
+    });
+    await db.designs.add({ id, document });
+    await addRecords(id, journal);
+    await db.photoFiles.bulkAdd(photos.map((photo) => ({ ...photo, shop: id })));
+    return id;
+  });
+}
+
+async function changeSummary(
+  id: string,
+  change: (row: SummaryRow) => Partial<SummaryRow>,
+): Promise<void> {
+  await database.transaction('rw', database.summaries, async () => {
+    const row = await database.summaries.get(id);
+    if (row) await database.summaries.put({ ...row, ...change(row), revision: row.revision + 1 });
+  });
+}
+
+/** Renames a shop as an edit like any other: it can be undone once the shop is open. */
+export async function renameShop(id: string, name: string): Promise<void> {
+  const change = {
+    label: 'rename the shop',
+    design: [{ op: 'set', path: ['shop', 'name'], value: name }],
+    journal: { added: [], updated: [], removed: [] },
+    merge: 'shop name',
+  } as const;
+  await storeChange(database, id, change, new Date());
+}
+
+/** The pictures of a shop's photos. */
+export async function readPhotoFiles(db: Database, shop: string): Promise<PhotoFileRow[]> {
+  const ids = (await readJournal(db, shop)).photos.map(({ id }): [string, string] => [shop, id]);
+  return (await db.photoFiles.bulkGet(ids)).filter((row) => row !== undefined);
+}
+
+/** Copies a shop, its journal and photos with it, under a name of its own; answers the copy's id. */
+export async function duplicateShop(id: string): Promise<string | null> {
+  const row = await database.designs.get(id);
+  if (!row) return null;
+  const { document } = row;
+  const suffix = ', copy';
+  const name = document.shop.name.slice(0, LONGEST_NAME - suffix.length) + suffix;
+  return addShop(
+    { ...document, shop: { ...document.shop, name } },
+    {
+      journal: await readJournal(database, id),
+      photos: await readPhotoFiles(database, id),
+    },
+  );
+}
+
+export const deleteShop = (id: string): Promise<void> =>
+  changeSummary(id, () => ({ deleted: new Date().toISOString() }));
+
+export const restoreShop = (id: string): Promise<void> =>
+  changeSummary(id, () => ({ deleted: null }));
+
+/** Lets go of shops thrown away long ago. */
+export async function emptyBin(now: Date): Promise<void> {
+  const rows = await database.summaries.toArray();
+  const isOld = ({ deleted }: SummaryRow) =>
+    deleted !== null && now.getTime() - Date.parse(deleted) > KEEP_DELETED;
+  for (const { id } of rows.filter(isOld)) {
+    await database.transaction('rw', database.shopTables, async () => {
+      const photos = await readPhotoFiles(database, id);
+      await database.photoFiles.bulkDelete(photos.map((photo): [string, string] => [id, photo.id]));
+      await deleteRecords(database, id);
+      await forgetChanges(database, id);
+      await database.designs.delete(id);
+      await database.summaries.delete(id);
+    });
+  }
+}
+
+/** Puts the demo shop in storage if it is not there, or brings it back; answers its id. */
+export async function openDemo(): Promise<string> {
+  const { default: document } = await import('../../../demo/heron-slip.json');
+  const read = readShop(document);
+  if (!read.ok) throw new Error(`the demo shop is broken: ${read.faults[0].message}`);
+  const row = await database.summaries.get(read.shop.id);
+  if (!row) return addShop(read.shop, { keepId: true, journal: read.journal });
+  if (row.deleted !== null) await restoreShop(row.id);
+  return row.id;
+}

@@ -1,0 +1,300 @@
+import 'fake-indexeddb/auto';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Database } from './database';
+import { storeChange } from './history';
+import { sampleJournal, sampleReading, sampleShop, sampleSound } from './sample-records';
+import { addShop } from './shop-list';
+import { type Refusal, ShopSession } from './shop-session';
+
+const counts = { databases: 0 };
+let db: Database;
+let session: ShopSession;
+
+const open = () => {
+  const state = session.state.getState();
+  if (state.status !== 'open') throw new Error(state.status);
+  return state;
+};
+const saved = () => vi.waitFor(() => expect(open().saved).toBe('saved'));
+const stored = async () => (await db.designs.get('one'))?.document;
+const revision = async () => (await db.summaries.get('one'))?.revision;
+const setName = (name: string) =>
+  session.edit('name', (draft) => {
+    draft.shop.name = name;
+  });
+const setCeiling = (height: number) =>
+  session.edit(
+    'ceiling',
+    ({ room }) => {
+      room.ceilingHeight = height;
+    },
+    { merge: 'ceiling' },
+  );
+const addSound = (id: string, level = 80) =>
+  session.record('sound', ({ sounds }) => {
+    sounds.push(sampleSound(id, level));
+  });
+const soundIds = () => open().journal.sounds.map(({ id }) => id);
+
+/** Makes a change from elsewhere, as another tab would. */
+const elsewhere = (path: string[], value: unknown) =>
+  storeChange(
+    db,
+    'one',
+    {
+      label: 'elsewhere',
+      design: [{ op: 'set', path, value }],
+      journal: { added: [], updated: [], removed: [] },
+      merge: null,
+    },
+    new Date(),
+  );
+
+beforeEach(async () => {
+  db = new Database(`session-${counts.databases++}`);
+  session = new ShopSession(db);
+  await addShop(sampleShop(), { keepId: true, journal: sampleJournal(2), db });
+  session.open('one');
+  await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+});
+
+afterEach(() => {
+  session.close();
+  vi.restoreAllMocks();
+});
+
+describe('an open shop', () => {
+  it('shows an edit at once and stores it right behind', async () => {
+    setName('Two');
+    expect(open().shop.shop.name).toBe('Two');
+    expect(open().saved).toBe('saving');
+    await saved();
+    expect((await stored())?.shop.name).toBe('Two');
+  });
+
+  it('keeps parts an edit did not touch as they were, so that little is solved anew', () => {
+    const { ducts, collector } = open().shop;
+    const { journal } = open();
+    setName('Two');
+    expect(open().shop.ducts).toBe(ducts);
+    expect(open().shop.collector).toBe(collector);
+    expect(open().journal.sounds).toBe(journal.sounds);
+    const { shop } = open();
+    addSound('new');
+    expect(open().shop).toBe(shop);
+    expect(open().journal.instruments).toBe(journal.instruments);
+  });
+
+  it('an edit that changes nothing leaves no trace', async () => {
+    setName('One');
+    session.record('nothing', () => {});
+    expect(open().saved).toBe('saved');
+    expect(await session.undo()).toBeNull();
+  });
+
+  it('quick edits of one thing are stored once, and undone once', async () => {
+    for (let i = 0; i < 40; i++) setCeiling(2 + i / 100);
+    await saved();
+    expect((await stored())?.room.ceilingHeight).toBeCloseTo(2.39, 9);
+    expect(await revision()).toBe(1);
+    expect(await session.undo()).toBe('ceiling');
+    await saved();
+    expect(open().shop.room.ceilingHeight).toBeNull();
+  });
+
+  it('an edit of another thing, or an undo, stores what waits first', async () => {
+    setCeiling(2.5);
+    setName('Two');
+    expect(await session.undo()).toBe('name');
+    expect(await session.undo()).toBe('ceiling');
+    await saved();
+    expect(open().shop.room.ceilingHeight).toBeNull();
+    expect(open().shop.shop.name).toBe('One');
+  });
+
+  it('undoes and does again, through any mixture of quick edits', async () => {
+    for (const name of ['A', 'B', 'C']) setName(name);
+    const first = session.undo();
+    const second = session.undo();
+    expect([await first, await second]).toEqual(['name', 'name']);
+    await saved();
+    expect(open().shop.shop.name).toBe('A');
+    expect(await session.redo()).toBe('name');
+    expect(open().shop.shop.name).toBe('B');
+    setName('D');
+    await saved();
+    expect(await session.redo()).toBeNull();
+    expect(open().shop.shop.name).toBe('D');
+    expect((await stored())?.shop.name).toBe('D');
+  });
+
+  it('an undo with an edit right behind it ends as both', async () => {
+    session.edit('breaker', (draft) => {
+      draft.collector.blower.breaker = 33;
+    });
+    await saved();
+    const undone = session.undo();
+    setName('After');
+    addSound('after');
+    await undone;
+    await saved();
+    await vi.waitFor(() => expect(open().shop.collector.blower.breaker).toBe(20));
+    expect(open().shop.shop.name).toBe('After');
+    expect(soundIds()).toEqual(['after', 's1']);
+    expect(await stored()).toEqual(open().shop);
+  });
+
+  it('follows what is changed elsewhere', async () => {
+    await elsewhere(['shop', 'name'], 'Elsewhere');
+    await vi.waitFor(() => expect(open().shop.shop.name).toBe('Elsewhere'));
+    await db.summaries.update('one', { deleted: '2026-10-01T10:00:00Z' });
+    await vi.waitFor(() => expect(session.state.getState().status).toBe('missing'));
+  });
+
+  it('holds its records and counts its readings; readings logged are stored, not held', async () => {
+    expect(open().readings).toBe(2);
+    expect(open().journal).not.toHaveProperty('readings');
+    session.record('log', ({ readings }) => {
+      readings.push(sampleReading('new', 9));
+    });
+    expect(open().readings).toBe(3);
+    await saved();
+    expect(await db.table('readings').count()).toBe(3);
+    expect(open().journal).not.toHaveProperty('readings');
+    expect(await session.undo()).toBe('log');
+    expect(open().readings).toBe(2);
+    expect(await db.table('readings').count()).toBe(2);
+  });
+
+  it('types into a record as one step to undo', async () => {
+    for (const place of ['B', 'Be', 'Bed']) {
+      session.record(
+        'place',
+        ({ sounds: [own] }) => {
+          if (own) own.place = place;
+        },
+        { merge: 'place of s1' },
+      );
+    }
+    await saved();
+    expect(await revision()).toBe(1);
+    await session.undo();
+    expect(open().journal.sounds[0]?.place).toBe('Bench');
+  });
+
+  it('that cannot be read says why and keeps what is stored', async () => {
+    session.close();
+    const broken = { ...sampleShop(), version: 7 as 5 };
+    await db.designs.put({ id: 'one', document: broken });
+    session.open('one');
+    await vi.waitFor(() => {
+      const state = session.state.getState();
+      expect(state.status === 'broken' && state.reason).toMatch(/newer Frank Gauge/);
+    });
+    expect(await stored()).toEqual(broken);
+  });
+
+  it('that is not there is said to be missing', async () => {
+    session.open('nowhere');
+    await vi.waitFor(() => expect(session.state.getState().status).toBe('missing'));
+  });
+
+  it('opened while another’s last writes are under way opens, and both are stored', async () => {
+    await addShop(sampleShop('two', 'Two'), { keepId: true, db });
+    setName('Left behind');
+    setCeiling(3);
+    session.open('two');
+    await vi.waitFor(() => expect(open().id).toBe('two'));
+    await vi.waitFor(async () => expect((await stored())?.room.ceilingHeight).toBe(3));
+    expect((await stored())?.shop.name).toBe('Left behind');
+  });
+});
+
+describe('an edit that cannot be kept', () => {
+  it('since what it changes was taken out elsewhere, is told of, and the screen shows what is stored', async () => {
+    const refusals: Refusal[] = [];
+    session.onRefused = (refusal) => refusals.push(refusal);
+    const before = sampleSound('s1');
+    const other = new ShopSession(db);
+    other.open('one');
+    await vi.waitFor(() => expect(other.state.getState().status).toBe('open'));
+    other.apply('take out', {
+      added: [],
+      updated: [],
+      removed: [{ kind: 'sounds', record: before }],
+    });
+    session.record('louder', ({ sounds: [own] }) => {
+      if (own) own.level = 99;
+    });
+    await vi.waitFor(() => expect(refusals).toEqual([{ label: 'louder', reason: null }]));
+    await vi.waitFor(() => expect(soundIds()).toEqual([]));
+    expect(open().saved).toBe('saved');
+    other.close();
+  });
+
+  it('since it would leave a shop that cannot be read, is told of with its reason', async () => {
+    const refusals: Refusal[] = [];
+    session.onRefused = (refusal) => refusals.push(refusal);
+    session.edit('doors', ({ room }) => {
+      for (let i = 0; i < 101; i++) room.doors.push({ id: `d${i}`, wall: 0, along: i, width: 1 });
+    });
+    await vi.waitFor(() => expect(refusals[0]?.reason).toMatch(/^room\.doors: /));
+    await vi.waitFor(() => expect(open().shop.room.doors).toEqual([]));
+    expect(await session.undo()).toBeNull();
+  });
+});
+
+describe('storage that fails', () => {
+  /** Lets every write fail until it is mended. */
+  function breakStorage(): () => void {
+    const spy = vi.spyOn(db, 'transaction').mockImplementation((() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    }) as never);
+    return () => spy.mockRestore();
+  }
+
+  it('keeps saying so until everything is stored, in order', async () => {
+    const mend = breakStorage();
+    setName('First');
+    await vi.waitFor(() => expect(open().saved).toBe('failed'));
+    expect(session.hasUnstored).toBe(true);
+    session.edit('breaker', (draft) => {
+      draft.collector.blower.breaker = 30;
+    });
+    addSound('kept');
+    expect(open().saved).toBe('failed');
+    expect(open().shop.shop.name).toBe('First');
+    mend();
+    session.retry();
+    await saved();
+    expect(session.hasUnstored).toBe(false);
+    const now = await stored();
+    expect(now?.shop.name).toBe('First');
+    expect(now?.collector.blower.breaker).toBe(30);
+    expect(await db.table('sounds').count()).toBe(2);
+    expect(await session.undo()).toBe('sound');
+    expect(await session.undo()).toBe('breaker');
+    expect(await session.undo()).toBe('name');
+  });
+
+  it('is tried again by itself', async () => {
+    const mend = breakStorage();
+    setName('First');
+    await vi.waitFor(() => expect(open().saved).toBe('failed'));
+    mend();
+    await vi.waitFor(() => expect(open().saved).toBe('saved'), { timeout: 4000 });
+    expect((await stored())?.shop.name).toBe('First');
+  });
+
+  it('says what of the journal is not stored', async () => {
+    expect(await session.settled()).toBeNull();
+    const mend = breakStorage();
+    addSound('unstored');
+    const unstored = await session.settled();
+    expect(unstored?.added.map(({ record }) => record.id)).toEqual(['unstored']);
+    mend();
+    session.retry();
+    await saved();
+    expect(await session.settled()).toBeNull();
+  });
+});

@@ -1,0 +1,545 @@
+'use client';
+
+import {
+  changesBetween,
+  diffBetween,
+  isEmptyDiff,
+  type Journal,
+  type JournalDiff,
+  joinDiffs,
+  NO_DIFF,
+  type Reading,
+  type Renewal,
+  readShop,
+  type Shop,
+  withDiff,
+} from '@frank-gauge/core';
+import { liveQuery, type Subscription } from 'dexie';
+import { produce } from 'immer';
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { Database } from './database';
+import { type Change, stepChange, storeChange, type Written } from './history';
+import { HELD_KINDS, type HeldJournal, readHeldJournal, readingsMore } from './journal-tables';
+import type { SummaryRow } from './rows';
+
+/** The shop that is open. What is edited shows at once and is stored right behind. */
+export type Session =
+  | { readonly status: 'closed' | 'loading' }
+  | { readonly status: 'missing'; readonly id: string }
+  | {
+      readonly status: 'broken';
+      readonly id: string;
+      readonly reason: string;
+      readonly document: unknown;
+    }
+  | OpenSession;
+
+export interface OpenSession {
+  readonly status: 'open';
+  readonly id: string;
+  readonly shop: Shop;
+  /** The journal but for its readings, which may be tens of thousands: those, `ReadingList` reads. */
+  readonly journal: HeldJournal;
+  readonly readings: number;
+  /** Counts what was stored of the journal: another number, other records. */
+  readonly journalRevision: number;
+  /** `failed` stays until everything that was edited is stored. */
+  readonly saved: 'saved' | 'saving' | 'failed';
+  readonly cursor: number;
+  readonly changes: number;
+  /** Estimates renewed since an older version, not yet acknowledged. */
+  readonly renewed: readonly Renewal[];
+}
+
+/** An edit that was shown but could not be kept, and why. */
+export interface Refusal {
+  readonly label: string;
+  /** Null: what it changes is no longer there, since another tab took it out. */
+  readonly reason: string | null;
+}
+
+export type Recipe = (shop: Shop) => void;
+type Draft<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer R)[] ? R[] : T[K] };
+/** Changes lists of records; `readings` is empty, and takes those to add. */
+export type JournalRecipe = (journal: Draft<Journal>) => void;
+
+export interface EditOptions {
+  /** Names the thing edited: quick edits of the same one are undone together. */
+  readonly merge?: string;
+}
+
+/** News of the journal: what changed of it, or that it is to be read anew. */
+export type JournalNews = JournalDiff | 'anew';
+
+interface Write {
+  readonly shop: string;
+  readonly label: string;
+  readonly journal: JournalDiff;
+  /** The screen has its effect already. */
+  readonly isShown: boolean;
+  readonly run: () => Promise<Written>;
+  readonly settle: (written: Written) => void;
+}
+
+/** Quick edits of one thing, shown already, that will be stored as one: a drag writes once. */
+interface Gathered {
+  readonly shop: string;
+  readonly label: string;
+  readonly merge: string;
+  readonly before: Shop;
+  readonly since: number;
+  after: Shop;
+  journal: JournalDiff;
+  timer: ReturnType<typeof setTimeout>;
+}
+
+/** Quick edits of one thing are gathered until they rest so long, or have gone on so long, ms. */
+const GATHER_REST = 200;
+const GATHER_MOST = 2000;
+/** What could not be written is tried again after so long, and after twice that, and so on, ms. */
+const RETRY_FIRST = 1000;
+const RETRY_MOST = 30_000;
+
+const NO_READINGS: Reading[] = [];
+
+/** What a tab knows to be stored of the shop it watches; −1: nothing yet. */
+const UNKNOWN = { revision: -1, design: -1, journal: -1 } as const;
+interface Known {
+  readonly revision: number;
+  readonly design: number;
+  readonly journal: number;
+}
+
+const knownOf = ({ revision, designRevision, journalRevision }: SummaryRow): Known => ({
+  revision,
+  design: designRevision,
+  journal: journalRevision,
+});
+
+/**
+ * One open shop in one tab: edits it, stores the edits, steps back and forth through them, and follows what
+ * other tabs do to it.
+ *
+ * `closed` until a shop is opened, then `loading`, then `open`, `missing` or `broken`. While `open`, an edit
+ * shows in the same frame and joins the *outbox*, whose writes are stored one after another in order. A
+ * write that storage refuses stays at the head and is tried again until it holds; nothing behind it is
+ * stored before it, and `saved` says `failed` meanwhile. While the outbox has writes of this shop, news from
+ * other tabs waits: once it is empty, the session catches up with what is stored.
+ */
+export class ShopSession {
+  readonly state: StoreApi<Session> = createStore<Session>(() => ({ status: 'closed' }));
+  /** Told of edits that could not be kept. */
+  onRefused: (refusal: Refusal) => void = () => {};
+  private readonly listeners = new Set<(news: JournalNews) => void>();
+  private watching: { readonly id: string; readonly subscription: Subscription } | null = null;
+  private known: Known = UNKNOWN;
+  private outbox: Write[] = [];
+  private gathered: Gathered | null = null;
+  private isPumping = false;
+  private isAsked = false;
+  private isFailing = false;
+  private retryIn = RETRY_FIRST;
+  private retryTimer: ReturnType<typeof setTimeout> | null = null;
+  private catching: Promise<void> = Promise.resolve();
+
+  constructor(
+    private readonly db: Database,
+    private readonly now: () => Date = () => new Date(),
+  ) {}
+
+  /** Opens a shop and follows its changes in other tabs until another is opened or it is closed. */
+  open(id: string): void {
+    const session = this.state.getState();
+    if (session.status === 'open' && session.id === id && this.watching?.id === id) return;
+    this.close();
+    this.set({ status: 'loading' });
+    const subscription = liveQuery(() => this.db.summaries.get(id)).subscribe({
+      next: (summary) => this.hear(id, summary),
+      error: (error: unknown) => {
+        // What is open stays on screen: that nothing can be stored any more, its next edit says.
+        if (this.state.getState().status === 'open') return;
+        this.set({
+          status: 'broken',
+          id,
+          reason: `The browser's storage failed: ${error instanceof Error ? error.message : String(error)}`,
+          document: null,
+        });
+      },
+    });
+    this.watching = { id, subscription };
+  }
+
+  close(): void {
+    this.release();
+    this.watching?.subscription.unsubscribe();
+    this.watching = null;
+    this.known = UNKNOWN;
+    this.set({ status: 'closed' });
+  }
+
+  /** Tells of every change of the journal, this tab's and others', as soon as it shows. */
+  onJournal(listener: (news: JournalNews) => void): () => void {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  }
+
+  /**
+   * Changes the design: on screen in this very frame, in storage right behind. A recipe that changes
+   * nothing leaves no trace.
+   */
+  readonly edit = (label: string, recipe: Recipe, options: EditOptions = {}): void => {
+    const session = this.state.getState();
+    if (session.status !== 'open') return;
+    const shop = produce(session.shop, (draft) => {
+      recipe(draft);
+    });
+    if (shop !== session.shop) this.show(session, label, shop, NO_DIFF, options);
+  };
+
+  /** Changes records of the journal by a recipe, in the same way. */
+  readonly record = (label: string, recipe: JournalRecipe, options: EditOptions = {}): void => {
+    const session = this.state.getState();
+    if (session.status !== 'open') return;
+    const before: Journal = { ...session.journal, readings: NO_READINGS };
+    const after = produce(before, (draft) => {
+      recipe(draft as Draft<Journal>);
+    });
+    this.apply(label, diffBetween(before, after), options);
+  };
+
+  /** Changes records of the journal by a diff, in the same way. */
+  readonly apply = (label: string, diff: JournalDiff, options: EditOptions = {}): void => {
+    const session = this.state.getState();
+    if (session.status !== 'open' || isEmptyDiff(diff)) return;
+    this.show(session, label, session.shop, diff, options);
+  };
+
+  /** Undoes the last change; answers its label, or null where there is none. */
+  readonly undo = (): Promise<string | null> => this.step(-1);
+  /** Does the last undone change again. */
+  readonly redo = (): Promise<string | null> => this.step(1);
+
+  /** Lets go of the notice of renewed estimates, here and in storage. */
+  readonly acknowledgeRenewed = async (): Promise<void> => {
+    const session = this.state.getState();
+    if (session.status !== 'open') return;
+    this.set({ ...session, renewed: [] });
+    await this.db.summaries.update(session.id, { renewed: [] });
+  };
+
+  /** Stores at once what is gathered: for a page that is left. */
+  readonly release = (): void => {
+    const { gathered } = this;
+    if (!gathered) return;
+    clearTimeout(gathered.timer);
+    this.gathered = null;
+    const { shop, label, merge, before, after, journal } = gathered;
+    this.store(shop, { label, merge, design: changesBetween(before, after), journal });
+  };
+
+  /** Tries again at once to store what could not be stored. */
+  readonly retry = (): void => {
+    if (this.retryTimer !== null) clearTimeout(this.retryTimer);
+    this.retryTimer = null;
+    this.isAsked = true;
+    void this.pump();
+  };
+
+  /**
+   * Waits until all that is edited is stored, or storage refuses it; then answers what of the journal is
+   * not stored, null where everything is.
+   */
+  async settled(): Promise<JournalDiff | null> {
+    this.release();
+    while (this.isPumping) await new Promise((resolve) => setTimeout(resolve, 10));
+    if (this.outbox.length === 0) return null;
+    return this.outbox.map(({ journal }) => journal).reduce(joinDiffs, NO_DIFF);
+  }
+
+  /** Something was edited that storage refuses to take. */
+  get hasUnstored(): boolean {
+    return this.isFailing;
+  }
+
+  /** Replaces the whole state: it is one of several kinds, never a mixture. */
+  private set(session: Session): void {
+    this.state.setState(session, true);
+  }
+
+  private tell(news: JournalNews): void {
+    if (news !== 'anew' && isEmptyDiff(news)) return;
+    for (const listener of this.listeners) listener(news);
+  }
+
+  private show(
+    session: OpenSession,
+    label: string,
+    shop: Shop,
+    journal: JournalDiff,
+    { merge }: EditOptions,
+  ): void {
+    this.set({
+      ...session,
+      shop,
+      journal: withDiff(session.journal, journal),
+      readings: session.readings + readingsMore(journal),
+      saved: this.isFailing ? 'failed' : 'saving',
+    });
+    this.tell(journal);
+    if (merge !== undefined) this.gather(session, label, merge, shop, journal);
+    else {
+      this.release();
+      const design = changesBetween(session.shop, shop);
+      this.store(session.id, { label, merge: null, design, journal });
+    }
+  }
+
+  private gather(
+    { id, shop: before }: OpenSession,
+    label: string,
+    merge: string,
+    after: Shop,
+    journal: JournalDiff,
+  ): void {
+    const { gathered } = this;
+    if (gathered?.shop === id && gathered.merge === merge) {
+      gathered.after = after;
+      gathered.journal = joinDiffs(gathered.journal, journal);
+      clearTimeout(gathered.timer);
+      if (performance.now() - gathered.since > GATHER_MOST) this.release();
+      else gathered.timer = setTimeout(this.release, GATHER_REST);
+      return;
+    }
+    this.release();
+    const timer = setTimeout(this.release, GATHER_REST);
+    const since = performance.now();
+    this.gathered = { shop: id, label, merge, before, after, journal, since, timer };
+  }
+
+  private store(shop: string, change: Change): void {
+    const run = () => storeChange(this.db, shop, change, this.now());
+    const { label, journal } = change;
+    this.outbox.push({ shop, label, journal, isShown: true, run, settle: () => {} });
+    void this.pump();
+  }
+
+  private step(by: -1 | 1): Promise<string | null> {
+    const session = this.state.getState();
+    if (session.status !== 'open') return Promise.resolve(null);
+    const { id } = session;
+    this.release();
+    return new Promise((resolve) => {
+      this.outbox.push({
+        shop: id,
+        label: '',
+        journal: NO_DIFF,
+        isShown: false,
+        run: () => stepChange(this.db, id, by, this.now()),
+        settle: (written) => resolve(written.ok ? written.label : null),
+      });
+      void this.pump();
+    });
+  }
+
+  /** Stores what is in the outbox, in order, until it is empty or storage fails. */
+  private async pump(): Promise<void> {
+    if (this.isPumping) return;
+    this.isPumping = true;
+    this.isAsked = false;
+    for (let write = this.outbox[0]; write; write = this.outbox[0]) {
+      try {
+        const written = await write.run();
+        this.outbox.shift();
+        this.isFailing = false;
+        this.retryIn = RETRY_FIRST;
+        this.finish(write, written);
+        write.settle(written);
+      } catch {
+        this.fail();
+        // Asked to try again while it was trying: once more at once.
+        if (!this.isAsked) break;
+        this.isAsked = false;
+      }
+    }
+    this.isPumping = false;
+  }
+
+  private fail(): void {
+    this.isFailing = true;
+    const session = this.state.getState();
+    if (session.status === 'open') this.set({ ...session, saved: 'failed' });
+    if (this.retryTimer === null) {
+      this.retryTimer = setTimeout(this.retry, this.retryIn);
+      this.retryIn = Math.min(RETRY_MOST, 2 * this.retryIn);
+    }
+  }
+
+  /** Edits of this shop are shown, or asked for, that are not stored yet. */
+  private isBusy(id: string): boolean {
+    return this.gathered?.shop === id || this.outbox.some(({ shop }) => shop === id);
+  }
+
+  /** Edits of this shop are shown that are not stored yet. */
+  private hasShown(id: string): boolean {
+    const isWaiting = this.outbox.some(({ shop, isShown }) => shop === id && isShown);
+    return isWaiting || this.gathered?.shop === id;
+  }
+
+  private finish({ shop: id, label, isShown }: Write, written: Written): void {
+    const session = this.state.getState();
+    if (session.status !== 'open' || session.id !== id) {
+      // Another shop is being opened: what came of it while this write was on its way was passed over.
+      if (this.watching) this.catchUp(this.watching.id);
+      return;
+    }
+    const saved = this.isBusy(id) ? 'saving' : 'saved';
+    if (!written.ok) {
+      const isBehind = written.reason !== 'nothing' || isShown;
+      if (isBehind) this.known = UNKNOWN;
+      this.set({ ...session, saved: isBehind ? 'saving' : saved });
+      if (isShown && written.reason !== 'nothing') {
+        const reason = written.reason === 'invalid' ? written.message : null;
+        this.onRefused({ label, reason });
+      }
+    } else {
+      this.adopt(session, saved, isShown, written);
+    }
+    // News from another tab that came while this write was on its way was passed over: look again.
+    this.catchUp(id);
+  }
+
+  /** Takes what a write of this tab came to: the screen shows it, or comes to show it. */
+  private adopt(
+    session: OpenSession,
+    saved: OpenSession['saved'],
+    isShown: boolean,
+    { summary, design, journal }: Extract<Written, { ok: true }>,
+  ): void {
+    const { known } = this;
+    const now = knownOf(summary);
+    // Another tab's change came between: what is shown lacks it, until the session has caught up.
+    const lacksDesign = now.design !== known.design + (design ? 1 : 0);
+    const lacksJournal = now.journal !== known.journal + (isEmptyDiff(journal) ? 0 : 1);
+    // An undo with edits right behind it, shown already, that are not stored yet.
+    const isAhead = !isShown && this.hasShown(session.id);
+    const takes = !isShown && !isAhead;
+    this.known = {
+      revision: lacksDesign || lacksJournal || isAhead ? -1 : now.revision,
+      design: lacksDesign || (isAhead && design) ? -1 : now.design,
+      journal: lacksJournal || isAhead ? -1 : now.journal,
+    };
+    this.set({
+      ...session,
+      ...(takes && design && !lacksDesign && { shop: design }),
+      ...(takes && { journal: withDiff(session.journal, journal) }),
+      readings: this.isBusy(session.id) ? session.readings : summary.readings,
+      journalRevision: summary.journalRevision,
+      cursor: summary.cursor,
+      changes: summary.changes,
+      // Not before the screen shows what is stored.
+      saved: saved === 'saved' && this.known.revision < 0 ? 'saving' : saved,
+    });
+    if (takes) this.tell(journal);
+  }
+
+  private hear(id: string, summary: SummaryRow | undefined): void {
+    if (this.watching?.id !== id || this.isBusy(id)) return;
+    if (!summary || summary.deleted !== null) this.set({ status: 'missing', id });
+    else if (summary.revision !== this.known.revision) this.catchUp(id);
+  }
+
+  /** Shows what is stored of the shop that is watched, one reading of storage after another. */
+  private catchUp(id: string): void {
+    this.catching = this.catching
+      .then(() => this.readStored(id))
+      .catch(() => void setTimeout(() => this.catchUp(id), RETRY_FIRST));
+  }
+
+  private async readStored(id: string): Promise<void> {
+    if (this.watching?.id !== id || this.isBusy(id)) return;
+    const { known, db } = this;
+    const tables = [db.summaries, db.designs, ...this.heldTables()];
+    const stored = await db.transaction('r', tables, async () => {
+      const summary = await db.summaries.get(id);
+      if (!summary || summary.deleted !== null) return null;
+      if (summary.revision === known.revision) return 'same';
+      const isDesignNew = summary.designRevision !== known.design;
+      const row = isDesignNew ? await db.designs.get(id) : undefined;
+      if (isDesignNew && !row) return null;
+      const news = newsOf(summary, known);
+      const journal = news === 'anew' ? await readHeldJournal(db, id) : null;
+      return { summary, document: row?.document, isDesignNew, journal, news };
+    });
+    // Meanwhile something was edited, or another shop opened: what was read is older than the screen.
+    if (this.watching?.id !== id || this.isBusy(id) || this.known !== known) return;
+    if (stored === 'same') return;
+    if (!stored) {
+      this.set({ status: 'missing', id });
+      return;
+    }
+    this.present(id, stored);
+  }
+
+  private heldTables() {
+    return HELD_KINDS.map((kind) => this.db.table(kind));
+  }
+
+  private present(
+    id: string,
+    {
+      summary,
+      document,
+      isDesignNew,
+      journal,
+      news,
+    }: {
+      readonly summary: SummaryRow;
+      readonly document: Shop | undefined;
+      readonly isDesignNew: boolean;
+      readonly journal: HeldJournal | null;
+      readonly news: JournalNews;
+    },
+  ): void {
+    const session = this.state.getState();
+    const open = session.status === 'open' && session.id === id ? session : null;
+    let shop = open?.shop;
+    let { renewed } = summary;
+    if (isDesignNew || !shop) {
+      // What another tab wrote was checked there; what lay in storage may be older than this program.
+      const read = open
+        ? ({ ok: true, shop: document as Shop, renewed: [] } as const)
+        : readShop(document);
+      if (!read.ok) {
+        const [fault] = read.faults;
+        const reason = `${fault.path || 'the document'}: ${fault.message}`;
+        this.set({ status: 'broken', id, reason, document });
+        return;
+      }
+      shop = read.shop;
+      renewed = [...renewed, ...read.renewed];
+    }
+    const before = open?.journal;
+    const held = journal ?? (before && news !== 'anew' ? withDiff(before, news) : before);
+    if (!held) return;
+    this.known = knownOf(summary);
+    this.set({
+      status: 'open',
+      id,
+      shop,
+      journal: held,
+      readings: summary.readings,
+      journalRevision: summary.journalRevision,
+      saved: 'saved',
+      cursor: summary.cursor,
+      changes: summary.changes,
+      renewed,
+    });
+    this.tell(news);
+  }
+}
+
+/** What changed of the journal since a tab last looked. */
+function newsOf({ journalRevision, lastDiff }: SummaryRow, { journal }: Known): JournalNews {
+  if (journalRevision === journal) return NO_DIFF;
+  return journal >= 0 && journalRevision === journal + 1 && lastDiff ? lastDiff : 'anew';
+}

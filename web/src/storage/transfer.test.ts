@@ -1,0 +1,110 @@
+import 'fake-indexeddb/auto';
+import { writeShopFile } from '@frank-gauge/core';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { writeZip } from './bundle';
+import { database } from './database';
+import { readJournal } from './journal-tables';
+import { sampleJournal, sampleShop } from './sample-records';
+import { addShop, listShops, readPhotoFiles } from './shop-list';
+import { exportShop, importShop } from './transfer';
+
+const shop = sampleShop();
+const journal = sampleJournal(200);
+const photos = [
+  {
+    id: 'p1',
+    bytes: Uint8Array.from({ length: 5000 }, (_, i) => (Math.imul(i + 1, 2654435761) >>> 13) & 255),
+  },
+];
+const file = (content: string | Uint8Array, name = 'shop.json') =>
+  new File([typeof content === 'string' ? content : new Uint8Array(content)], name);
+const count = () => database.summaries.count();
+
+beforeEach(() => Promise.all(database.tables.map((table) => table.clear())));
+
+describe('exported and imported again', () => {
+  it.each(['json', 'zip'] as const)('as %s, a shop is the same, under its own id', async (form) => {
+    await addShop(shop, { keepId: true, journal, photos });
+    const exported = await exportShop('one', form);
+    expect(exported?.name).toBe(`one.frank-gauge.${form}`);
+    await Promise.all(database.tables.map((table) => table.clear()));
+    const bytes = new Uint8Array((await exported?.content.arrayBuffer()) ?? new ArrayBuffer(0));
+    const imported = await importShop(file(bytes, exported?.name));
+    expect(imported).toEqual({ kind: 'imported', id: 'one', name: 'One' });
+    expect((await database.designs.get('one'))?.document).toEqual(shop);
+    expect(await readJournal(database, 'one')).toEqual(journal);
+    const pictures = (await readPhotoFiles(database, 'one')).map(({ id, bytes }) => ({
+      id,
+      bytes,
+    }));
+    expect(pictures).toEqual(form === 'zip' ? photos : []);
+  });
+
+  it('a second time gets an id of its own', async () => {
+    await importShop(file(writeShopFile(shop, journal)));
+    const again = await importShop(file(writeShopFile(shop, journal)));
+    expect(again.kind === 'imported' && again.id).not.toBe('one');
+    expect((await listShops()).map(({ name }) => name)).toEqual(['One', 'One']);
+  });
+
+  it('a shop that is not there is null', async () => {
+    expect(await exportShop('none', 'json')).toBeNull();
+  });
+});
+
+describe('a file', () => {
+  it.each([
+    ['nonsense', /shop\.json: it is not JSON/],
+    ['{"a":1}', /shop\.json: at format, it is JSON, but not a Frank Gauge shop/],
+    [JSON.stringify({ ...shop, version: 99 }), /shop\.json: at version, .* newer Frank Gauge/],
+    [
+      JSON.stringify({ ...shop, machines: 'none', room: 3 }),
+      /shop\.json: at room, .*and 1 more\)\./,
+    ],
+  ])('%.20s is refused with place and reason, and nothing is stored', async (text, reason) => {
+    const imported = await importShop(file(text));
+    expect(imported.kind === 'refused' && imported.reason).toMatch(reason);
+    expect(await count()).toBe(0);
+  });
+
+  it('far too large is not even read', async () => {
+    const huge = file('');
+    Object.defineProperty(huge, 'size', { value: 120_000_000 });
+    Object.defineProperty(huge, 'arrayBuffer', {
+      value: () => {
+        throw new Error('was read');
+      },
+    });
+    const imported = await importShop(huge);
+    expect(imported.kind === 'refused' && imported.reason).toMatch(
+      /at 120 MB it is larger than any shop; the most is 100 MB/,
+    );
+  });
+
+  it('that storage refuses is refused, and nothing of it is left', async () => {
+    const twins = { ...journal, photos: [] };
+    const zip = writeZip({ shop, journal: twins, photos: [] });
+    const [sound] = journal.sounds;
+    const time = Date.parse(sound?.at ?? '');
+    await database.table('sounds').put({ shop: 'one', time, record: sound });
+    const imported = await importShop(file(zip, 'shop.zip'));
+    expect(imported.kind === 'refused' && imported.reason).toMatch(/could not store it/);
+    expect(await count()).toBe(0);
+    expect(await database.table('readings').count()).toBe(0);
+  });
+
+  it('that ends early stores nothing until it is said to take what is whole', async () => {
+    const zip = writeZip({ shop, journal, photos });
+    const cut = file(zip.subarray(0, zip.length - 6000), 'shop.zip');
+    const first = await importShop(cut);
+    if (first.kind !== 'cut off') throw new Error(first.kind);
+    expect(first).toMatchObject({ name: 'One', promised: 204 });
+    expect(await count()).toBe(0);
+    const taken = await importShop(cut, { takesPart: true });
+    expect(taken).toEqual({ kind: 'imported', id: 'one', name: 'One' });
+    const stored = await readJournal(database, 'one');
+    const lists = Object.values(stored) as unknown[][];
+    expect(lists.reduce((sum, { length }) => sum + length, 0)).toBe(first.whole);
+    expect(stored.readings).toEqual(journal.readings.slice(0, stored.readings.length));
+  });
+});

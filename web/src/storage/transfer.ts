@@ -1,0 +1,91 @@
+import { type Journal, LARGEST_FILE, readShop, type Shop, writeShopFile } from '@frank-gauge/core';
+import { type CutOff, LARGEST_ZIP, readBundle, writeZip } from './bundle';
+import { type Database, database } from './database';
+import { readJournal } from './journal-tables';
+import { addShop, readPhotoFiles } from './shop-list';
+
+export type Imported =
+  | { readonly kind: 'imported'; readonly id: string; readonly name: string }
+  | { readonly kind: 'refused'; readonly reason: string }
+  /** Nothing is stored yet: whoever imports it chooses between what is whole of it and nothing. */
+  | ({ readonly kind: 'cut off'; readonly name: string } & CutOff);
+
+interface ImportOptions {
+  /** Of a file that ends early, take what is whole. */
+  readonly takesPart?: boolean;
+  readonly db?: Database;
+}
+
+/** Reads a file into a new shop. Anything wrong with it: a sentence, and nothing is stored. */
+export async function importShop(
+  file: File,
+  { takesPart = false, db = database }: ImportOptions = {},
+): Promise<Imported> {
+  const refuse = (reason: string): Imported => ({
+    kind: 'refused',
+    reason: `${file.name}: ${reason}.`,
+  });
+  const most = file.name.endsWith('.zip') ? LARGEST_ZIP : LARGEST_FILE;
+  if (file.size > most) {
+    const size = Math.round(file.size / 1e6);
+    return refuse(`at ${size} MB it is larger than any shop; the most is ${most / 1e6} MB`);
+  }
+  const read = readBundle(new Uint8Array(await file.arrayBuffer()));
+  if (read.kind === 'refused') return refuse(read.reason);
+  const { shop, journal, photos, renewed } = read;
+  const { name } = shop.shop;
+  if (read.kind === 'cut off' && !takesPart) {
+    const { whole, promised, missingPictures } = read;
+    return { kind: 'cut off', name, whole, promised, missingPictures };
+  }
+  try {
+    const id = await addShop(shop, { keepId: true, journal, photos, renewed, db });
+    return { kind: 'imported', id, name };
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    return refuse(`the browser could not store it (${reason})`);
+  }
+}
+
+/** A file to be saved. */
+export interface ShopFile {
+  readonly name: string;
+  readonly content: Blob;
+}
+
+export type FileForm = 'json' | 'zip';
+
+/** A shop as a file: JSON without photos, or a zip with them. Null where there is no such shop. */
+export async function exportShop(
+  id: string,
+  form: FileForm,
+  db: Database = database,
+): Promise<ShopFile | null> {
+  const row = await db.designs.get(id);
+  if (!row) return null;
+  // Checked and completed as when it is opened; what is damaged goes out as it lies.
+  const read = readShop(row.document);
+  const shop = read.ok ? read.shop : row.document;
+  const journal = await readJournal(db, id);
+  const name = fileName(shop);
+  if (form === 'json') return { name: `${name}.json`, content: jsonFile(shop, journal) };
+  const photos = await readPhotoFiles(db, id);
+  const bytes = writeZip({ shop, journal, photos });
+  return {
+    name: `${name}.zip`,
+    content: new Blob([new Uint8Array(bytes)], { type: 'application/zip' }),
+  };
+}
+
+/** A shop's file from what a page holds of it: where storage fails. */
+export const jsonFile = (shop: Shop, journal: Journal): Blob =>
+  new Blob([writeShopFile(shop, journal)], { type: 'application/json' });
+
+/** The name of a shop's file, without its ending. */
+export const fileName = (shop: Shop): string => {
+  const name = String(shop.shop?.name ?? '')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '');
+  return `${name || 'shop'}.frank-gauge`;
+};

@@ -1,0 +1,182 @@
+'use client';
+
+import {
+  fromSI,
+  NO_DIFF,
+  type QuantityKind,
+  type Reading,
+  type ReadingVerdict,
+  STYLES,
+  timeOf,
+  type UnitSystem,
+  unitSymbol,
+  writeNumber,
+} from '@frank-gauge/core';
+import { format } from 'date-fns';
+import { X } from 'lucide-react';
+import { memo } from 'react';
+import { toast } from 'sonner';
+import { apply } from '@/storage/session';
+import { undoAloud } from '../frame/undo-aloud';
+import { LEAST_COLUMNS, ROW_HEIGHTS } from './use-virtual-rows';
+
+interface Props {
+  /** Where the row stands in the table, from 0. */
+  readonly index: number;
+  /** Tells the table how high it is. */
+  readonly measure: (element: HTMLElement | null) => void;
+  readonly reading: Reading;
+}
+
+/** Where a row stands, for the table that measures it and for whoever hears it read. */
+const placed = ({ index, measure }: Omit<Props, 'reading'>, kind: keyof typeof ROW_HEIGHTS) => ({
+  ref: measure,
+  'data-index': index,
+  style: { height: ROW_HEIGHTS[kind] },
+  // The table's head is the first row.
+  'aria-rowindex': index + 2,
+});
+
+/** The day of the readings below, in the reader's own calendar. */
+export function DayRow({ reading, ...place }: Props) {
+  return (
+    <tr {...placed(place, 'day')}>
+      <th
+        colSpan={LEAST_COLUMNS}
+        scope="rowgroup"
+        className="px-1.5 pt-4 pb-1 text-left font-name font-semibold"
+      >
+        {format(timeOf(reading), 'd MMMM yyyy')}
+      </th>
+    </tr>
+  );
+}
+
+export function NoteRow({ reading, ...place }: Props) {
+  return (
+    <tr {...placed(place, 'note')}>
+      <td colSpan={LEAST_COLUMNS} className="px-1.5 pb-1 text-[14px] text-quiet">
+        {reading.note}
+      </td>
+    </tr>
+  );
+}
+
+interface ReadingProps extends Props {
+  readonly system: UnitSystem;
+  /** What the place is called that it was taken at. */
+  readonly name: string;
+  /** Null until it is compared. */
+  readonly verdict: ReadingVerdict | null;
+}
+
+/** Drawn anew for what it shows alone: an edit of the design changes none, until they are compared anew. */
+export const ReadingRow = memo(function ReadingRow({
+  reading,
+  verdict,
+  system,
+  name,
+  ...place
+}: ReadingProps) {
+  const write = (value: number, kind: QuantityKind = 'flow') =>
+    writeNumber(value, STYLES[system][kind]);
+  const measured = verdict?.measured;
+  return (
+    <tr
+      {...placed(place, 'reading')}
+      className="border-rule border-b text-right [&>td]:px-1.5 [&>td]:py-1"
+    >
+      <td className="text-left">
+        {name}
+        <span className="ml-2 text-[13px] text-quiet">{format(timeOf(reading), 'HH:mm')}</span>
+      </td>
+      <td className="hidden text-left text-[14px] text-quiet lg:table-cell">
+        {asRead(reading, system)}
+      </td>
+      <td className="whitespace-nowrap">
+        <strong className="font-semibold text-[16px]">
+          {measured?.kind === 'at least' ? '≥ ' : ''}
+          {measured ? write(measured.flow) : '…'}
+        </strong>
+        {measured?.kind === 'value' && (
+          <span className="text-[13px] text-quiet"> ±{write(measured.doubt)}</span>
+        )}
+      </td>
+      <td className="whitespace-nowrap">
+        {verdict?.kind === 'compared' ? (
+          <>
+            {write(verdict.predicted)}
+            <span className="text-[13px] text-quiet"> ±{write(verdict.predictedDoubt)}</span>
+          </>
+        ) : (
+          '–'
+        )}
+      </td>
+      <td className="whitespace-nowrap">
+        {verdict?.kind === 'compared' && verdict.difference !== null ? (
+          <>
+            {verdict.difference > 0 ? '+' : ''}
+            {write(verdict.difference)}
+            <span className="text-[13px] text-quiet"> ±{write(verdict.differenceDoubt)}</span>
+          </>
+        ) : (
+          '–'
+        )}
+      </td>
+      <td className="hidden text-left sm:table-cell">{verdict && <Verdict result={verdict} />}</td>
+      <td>
+        <RemoveButton reading={reading} name={name} />
+      </td>
+    </tr>
+  );
+});
+
+/** The repeats in the shop's unit, and the diameter they were taken in. */
+function asRead(reading: Reading, system: 'us' | 'metric'): string {
+  const style = STYLES[system][reading.quantity];
+  const repeats = reading.taken.map((one) =>
+    one.kind === 'over' ? `> ${writeNumber(one.limit, style)}` : writeNumber(one.value, style),
+  );
+  const across = fromSI(reading.diameter, STYLES[system].diameter.unit);
+  const inside = `${Number(across.toPrecision(4))} ${unitSymbol('diameter', system)}`;
+  return `${repeats.join(' · ')} ${unitSymbol(reading.quantity, system)} in ${inside}${reading.spot === 'centre' ? ', centre' : ''}`;
+}
+
+function Verdict({ result }: { readonly result: ReadingVerdict }) {
+  if (result.kind === 'no prediction')
+    return <span className="text-quiet">nothing to compare with</span>;
+  const { difference, isShown, predicted, measured } = result;
+  if (difference === null) {
+    return <span className="text-quiet">over the meter’s range: at least this</span>;
+  }
+  if (!isShown) return <span className="text-quiet">● no difference shown</span>;
+  const share = Math.round((100 * Math.abs(difference)) / predicted);
+  return difference < 0 ? (
+    <strong className="font-semibold text-starved-text">▼ {share} % short</strong>
+  ) : (
+    <span>
+      ▲ {measured.kind === 'at least' ? 'at least ' : ''}
+      {share} % more
+    </span>
+  );
+}
+
+function RemoveButton({ reading, name }: { readonly reading: Reading; readonly name: string }) {
+  return (
+    <button
+      type="button"
+      aria-label={`Remove the reading at ${name}`}
+      title="Remove"
+      className="grid size-11 place-items-center text-quiet hover:bg-selection hover:text-ink md:size-7"
+      onClick={() => {
+        const removed = [{ kind: 'readings', record: reading }] as const;
+        apply(`remove the reading at ${name}`, { ...NO_DIFF, removed });
+        toast('Removed a reading', {
+          action: { label: 'Undo', onClick: () => void undoAloud() },
+        });
+      }}
+    >
+      <X size={15} aria-hidden />
+    </button>
+  );
+}

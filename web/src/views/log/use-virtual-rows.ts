@@ -1,0 +1,93 @@
+'use client';
+
+import { useVirtualizer, useWindowVirtualizer } from '@tanstack/react-virtual';
+import { type RefObject, useLayoutEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import type { LogRow } from './rows-by-day';
+
+/** From this width on the table scrolls by itself; below it the whole page does. */
+const WIDE = '(min-width: 48rem)';
+
+function followWidth(onChange: () => void): () => void {
+  const query = window.matchMedia(WIDE);
+  query.addEventListener('change', onChange);
+  return () => query.removeEventListener('change', onChange);
+}
+
+/**
+ * Heights of rows, px, at least: a row is drawn as high, and higher only where its text breaks, so that
+ * what is not drawn yet takes the room it will take.
+ */
+export const ROW_HEIGHTS = { day: 46, reading: 36, note: 26 } as const;
+/** Columns there are at every width: a row across all of them spans no more, or it would add some. */
+export const LEAST_COLUMNS = 5;
+/** Rows drawn beyond those in sight, at either end: a quick scroll meets no blank ones. */
+const OVERSCAN = 30;
+
+/** Only the rows in sight of a long table, and how much room those above and below take. */
+export interface VirtualRows {
+  readonly rows: readonly { readonly index: number; readonly row: LogRow }[];
+  readonly above: number;
+  readonly below: number;
+  readonly measure: (element: HTMLElement | null) => void;
+}
+
+export function useVirtualRows(
+  rows: readonly LogRow[],
+  box: RefObject<HTMLElement | null>,
+): VirtualRows {
+  const isWide = useSyncExternalStore(
+    followWidth,
+    () => window.matchMedia(WIDE).matches,
+    () => true,
+  );
+  const [scrollMargin, setScrollMargin] = useState(0);
+  useLayoutEffect(() => {
+    const { current } = box;
+    const top = isWide || !current ? 0 : current.getBoundingClientRect().top + window.scrollY;
+    setScrollMargin(Math.round(top));
+  }, [isWide, box]);
+
+  // The same as long as the rows are: with other ones the places of all rows would be worked out anew.
+  const byIndex = useMemo(
+    () => ({
+      estimateSize: (index: number) => ROW_HEIGHTS[rows[index]?.kind ?? 'reading'],
+      getItemKey: (index: number) => rows[index]?.key ?? index,
+    }),
+    [rows],
+  );
+  const options = {
+    ...byIndex,
+    count: rows.length,
+    overscan: OVERSCAN,
+    // A screen's worth before anything is measured, so that the first picture has its rows.
+    initialRect: { width: 800, height: 800 },
+  };
+  const inBox = useVirtualizer<HTMLElement, HTMLElement>({
+    ...options,
+    enabled: isWide,
+    getScrollElement: () => box.current,
+  });
+  const inWindow = useWindowVirtualizer<HTMLElement>({
+    ...options,
+    enabled: !isWide,
+    scrollMargin,
+  });
+  const virtualizer = isWide ? inBox : inWindow;
+  const items = virtualizer.getVirtualItems();
+  const margin = isWide ? 0 : scrollMargin;
+  // One list by identity as long as the same rows are in sight.
+  const inSight = useMemo(
+    () =>
+      items.flatMap(({ index }) => {
+        const row = rows[index];
+        return row ? [{ index, row }] : [];
+      }),
+    [items, rows],
+  );
+  return {
+    rows: inSight,
+    above: (items[0]?.start ?? margin) - margin,
+    below: virtualizer.getTotalSize() - ((items.at(-1)?.end ?? margin) - margin),
+    measure: virtualizer.measureElement,
+  };
+}
