@@ -29,22 +29,22 @@ const ROOMS = [
 
 /** What each room of the core may import from, besides itself. */
 const MAY_IMPORT = {
-  document: [],
+  document: ['catalogue'],
   catalogue: [],
   quantity: [],
   air: ['quantity'],
   duct: ['catalogue', 'quantity', 'air'],
-  fitting: ['catalogue', 'quantity', 'air'],
+  fitting: ['document', 'catalogue', 'quantity', 'air', 'duct'],
   methods: ['catalogue', 'quantity', 'air', 'duct', 'fitting'],
   collector: ['catalogue', 'quantity', 'air'],
-  shop: ['catalogue', 'quantity'],
-  journal: ['document', 'shop'],
+  shop: ['document', 'catalogue', 'quantity', 'fitting'],
+  journal: ['document'],
   file: ['document', 'catalogue', 'shop', 'journal'],
   stack: ['catalogue', 'quantity', 'collector', 'shop'],
   noise: ['quantity'],
   build: ['catalogue', 'quantity', 'duct', 'shop'],
   floor: ['catalogue', 'quantity', 'shop', 'stack'],
-  layout: ['catalogue', 'quantity', 'duct', 'shop', 'stack', 'floor'],
+  layout: ['catalogue', 'quantity', 'duct', 'fitting', 'shop', 'stack', 'floor'],
   network: [
     'catalogue',
     'quantity',

@@ -135,6 +135,7 @@ export const anyShop = ({ junctions, friction = 'darcy' }: Schools): fc.Arbitrar
             spacer: 0.3,
             count: 1,
           });
+          run.fittings.push({ kind: 'flapDamper', id: newId(), angle: 0.2, count: 1 });
         }
         run.joints = made.joints;
         if (made.hose === null) run.hose = null;

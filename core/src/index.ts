@@ -98,6 +98,14 @@ export {
 } from './file/shop-file';
 export { ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
 export { ENTRIES } from './fitting/hood';
+export {
+  type BendFitting,
+  FITTING_KINDS,
+  type FittingKindId,
+  isBend,
+  isFittingKind,
+  usualFitting,
+} from './fitting/kinds/fitting-kinds';
 export { DUCT_ENDS } from './fitting/weather-cap';
 export {
   addCorner,
@@ -229,6 +237,7 @@ export {
   dailyDose,
   RECOMMENDED_LEVEL,
 } from './noise/daily-dose';
+export type { Coefficient, CoefficientGroup } from './quantity/coefficient';
 export {
   formatQuantity,
   formatShort,
@@ -309,7 +318,6 @@ export {
   VERSION,
 } from './shop/schema';
 export type { Drop, DuctTree } from './shop/topology';
-export type { Coefficient, CoefficientGroup } from './source/coefficient';
 export { coefficientGroups } from './source/coefficients';
 export { boxAround } from './stack/box-around';
 export { bracketLoad, GRAVITY } from './stack/bracket';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, note, when } from '../shop/atoms';
+import { id, note, when } from '../document/atoms';
 import { recordType } from './record-type';
 
 /** A change made to the shop: something was cleaned, emptied, sealed or changed. */

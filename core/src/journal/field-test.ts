@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { diameter, id, positive, when } from '../shop/atoms';
+import { diameter, id, positive, when } from '../document/atoms';
 import { recordType } from './record-type';
 
 /** A field test of the blower: one gate drawn step by step, the air read at each. SI. */

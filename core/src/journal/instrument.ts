@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, name } from '../shop/atoms';
+import { id, name } from '../document/atoms';
 import { recordType } from './record-type';
 
 /** A meter that readings were taken with. */

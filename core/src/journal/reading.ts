@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { diameter, id, note, positive, when } from '../shop/atoms';
+import { diameter, id, note, positive, when } from '../document/atoms';
 import { recordType } from './record-type';
 
 /** One value as it was read: a number, or that the meter stopped at the end of its range. SI. */

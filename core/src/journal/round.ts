@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, name, note, when } from '../shop/atoms';
+import { id, name, note, when } from '../document/atoms';
 import { recordType } from './record-type';
 
 /** A visit with the meter: readings taken one after another, the shop as it was then. */

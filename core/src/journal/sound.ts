@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, name, note, positive, when } from '../shop/atoms';
+import { id, name, note, positive, when } from '../document/atoms';
 import { recordType } from './record-type';
 
 /** A sound meter's reading at a place, and how long a day somebody is there. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { diameter, id, name, note } from '../shop/atoms';
+import { diameter, id, name, note } from '../document/atoms';
 import { recordType } from './record-type';
 
 /** A place one always measures at: only readings of the same place compare. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id, note, when } from '../shop/atoms';
+import { id, note, when } from '../document/atoms';
 import { recordType } from './record-type';
 
 /** What a bin held when it was emptied: how much the separator caught, or let by. */

@@ -1,3 +1,4 @@
+import { isBend } from '../fitting/kinds/fitting-kinds';
 import type { Fitting, Run, Shop } from '../shop/schema';
 import { bendReach, STRAIGHT, USUAL_BEND } from './bend-geometry';
 import { type DuctLine, type DuctLines, ductLines, firstWay, lastWay } from './duct-lines';
@@ -175,7 +176,7 @@ function laid(line: DuctLine, meetingAt: Meetings): Run {
   return {
     ...run,
     length: Math.max(0, length),
-    fittings: [...elbows, ...run.fittings.filter(({ kind }) => kind === 'other')],
+    fittings: [...elbows, ...run.fittings.filter((fitting) => !isBend(fitting))],
     joins: joinsOf(line, meeting),
     hose:
       run.hose && hose

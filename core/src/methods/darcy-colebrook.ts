@@ -1,7 +1,7 @@
 import { HOSES, hoseMultiplier } from '../duct/hose';
 import { PIPES } from '../duct/pipes';
+import type { LossMethod } from '../fitting/loss-method';
 import { elbowsByCoefficient } from './elbows-by-coefficient';
-import type { LossMethod } from './loss-method';
 
 /** Darcy–Weisbach with Colebrook's factor; fittings by their coefficients. The default. */
 export const darcyColebrook: LossMethod = {

@@ -1,7 +1,7 @@
 import type { PipeId } from '../catalogue/ids';
 import { equivalentLength, HOSE_LENGTHS } from '../fitting/equivalent-feet';
+import type { Loss, LossMethod } from '../fitting/loss-method';
 import { darcyColebrook } from './darcy-colebrook';
-import type { Loss, LossMethod } from './loss-method';
 
 const RIGHT_ANGLE = Math.PI / 2;
 

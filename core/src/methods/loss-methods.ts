@@ -1,7 +1,7 @@
 import type { FrictionMethod } from '../catalogue/ids';
+import type { LossMethod } from '../fitting/loss-method';
 import { darcyColebrook } from './darcy-colebrook';
 import { equivalentFeet } from './equivalent-feet';
-import type { LossMethod } from './loss-method';
 import { powerFits } from './power-fits';
 
 const LOSS_METHODS: Readonly<Record<FrictionMethod, LossMethod>> = {

@@ -1,8 +1,8 @@
 import { hoseMultiplier } from '../duct/hose';
 import { PIPES } from '../duct/pipes';
 import { POWER_FITS } from '../duct/power-fit';
+import type { LossMethod } from '../fitting/loss-method';
 import { elbowsByCoefficient } from './elbows-by-coefficient';
-import type { LossMethod } from './loss-method';
 
 /** The handbook's power fits (ACGIH, after Loeffler 1980); fittings by their coefficients. */
 export const powerFits: LossMethod = {

@@ -2,6 +2,7 @@ import type { Air } from '../air/air-at-site';
 import type { BlowerPoint } from '../collector/blower';
 import type { FrictionLaw } from '../duct/friction-law';
 import type { JunctionLeg } from '../fitting/converging-junction';
+import type { FittingKindId } from '../fitting/kinds/fitting-kinds';
 
 /**
  * The duct system as the solver sees it: a list of segments, each after everything upstream of it,
@@ -56,12 +57,10 @@ export type PartKind =
   | 'hose'
   | 'gate'
   | 'pipe'
-  | 'elbow'
-  | 'pair'
+  | FittingKindId
   | 'reducer'
   | 'branch'
   | 'straight'
-  | 'other'
   | 'separator'
   | 'inlet';
 

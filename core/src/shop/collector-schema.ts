@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { DUCT_END_IDS, GRADE_IDS, PLUG_IDS, SEPARATOR_KINDS, TRIP_IDS } from '../catalogue/ids';
+import { diameter, name, origin, pipe, positive, share } from '../document/atoms';
 import { curveFault, LEAST_POINTS, MOST_POINTS } from '../quantity/rising-points';
-import { diameter, name, origin, pipe, positive, share } from './atoms';
 
 const curve = z
   .array(

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ELBOW_STYLE_IDS, HOSE_IDS } from '../catalogue/ids';
-import { diameter, id, name, pipe, point3, positive, share } from './atoms';
+import { diameter, id, name, pipe, point3, positive, share } from '../document/atoms';
+import { fitting } from '../fitting/kinds/fitting-kinds';
 
 /** How a turn of a duct is made: of which elbow, or of two half as sharp with a spacer between, m. */
 export const bendStyle = z.strictObject({
@@ -27,35 +28,6 @@ export const node = z.strictObject({
     bend: bendStyle.optional(),
   }),
 });
-
-export const fitting = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('elbow'),
-    id,
-    style: z.enum(ELBOW_STYLE_IDS),
-    angle: positive(Math.PI),
-    radiusRatio: z.number().min(0.5).max(10),
-    count: z.int().min(1).max(50),
-    /** Straight duct to the next elbow or the inlet, m; null: enough. */
-    after: z.number().min(0).max(100).nullable(),
-  }),
-  /** Two elbows of half a right angle with a straight spacer between, m. */
-  z.strictObject({
-    kind: z.literal('pair'),
-    id,
-    style: z.enum(ELBOW_STYLE_IDS),
-    radiusRatio: z.number().min(0.5).max(10),
-    spacer: z.number().min(0).max(20),
-    count: z.int().min(1).max(50),
-  }),
-  z.strictObject({
-    kind: z.literal('other'),
-    id,
-    name: name.min(1),
-    lossCoefficient: z.number().min(0).max(100),
-    count: z.int().min(1).max(50),
-  }),
-]);
 
 export const hose = z.strictObject({
   kind: z.enum(HOSE_IDS),

@@ -1,3 +1,4 @@
+import { piecesOf } from '../fitting/kinds/fitting-kinds';
 import type { Run } from './schema';
 import type { DuctTree } from './topology';
 
@@ -25,10 +26,7 @@ const FITTING_JOINTS = 2;
 export function jointCount(run: Run, tree: Pick<DuctTree, 'nodes' | 'into'>): number {
   if (run.joints !== null) return run.joints;
   const length = runLength(run, tree);
-  const fittings = run.fittings.reduce(
-    (sum, { kind, count }) => sum + (kind === 'pair' ? 2 : 1) * count,
-    0,
-  );
+  const fittings = run.fittings.reduce((sum, fitting) => sum + piecesOf(fitting), 0);
   return (
     Math.ceil(length / (PIECES[run.pipe] ?? USUAL_PIECE)) +
     FITTING_JOINTS * fittings +

@@ -1,12 +1,21 @@
 import { z } from 'zod';
 import { FRICTION_METHODS, JUNCTION_METHODS } from '../catalogue/ids';
-import { diameter, id, name, note, origin, point2, point3, positive, share } from './atoms';
+import {
+  diameter,
+  id,
+  name,
+  note,
+  origin,
+  point2,
+  point3,
+  positive,
+  share,
+} from '../document/atoms';
 import { blower, dust, exhaust, type media, separator } from './collector-schema';
 import {
   type bend,
   type bendStyle,
   ducts,
-  type fitting,
   type gate,
   type hose,
   type measuredEnd,
@@ -190,7 +199,7 @@ export type DuctNode = z.infer<typeof node>;
 export type Run = z.infer<typeof run>;
 export type Bend = z.infer<typeof bend>;
 export type BendStyle = z.infer<typeof bendStyle>;
-export type Fitting = z.infer<typeof fitting>;
+export type { Fitting } from '../fitting/kinds/fitting-kinds';
 export type Hose = z.infer<typeof hose>;
 export type Gate = z.infer<typeof gate>;
 export type Blower = z.infer<typeof blower>;

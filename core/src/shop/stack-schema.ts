@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { positive } from './atoms';
+import { positive } from '../document/atoms';
 
 /** A size in m; null: as such a part usually is, an estimate. */
 const size = positive(20).nullable();

@@ -4,8 +4,8 @@ import { HOSE_COMPRESSIONS, HOSES, hoseMultiplier } from '../duct/hose';
 import { LEAKAGE_CLASSES, ORIFICE, SEAM_EXPONENT, SLIP_JOINT_GAP } from '../duct/leakage';
 import { PIPES } from '../duct/pipes';
 import { POWER_FITS } from '../duct/power-fit';
+import { type CoefficientGroup, FROM_MEMORY, plain } from '../quantity/coefficient';
 import { toSI } from '../quantity/units';
-import { type CoefficientGroup, FROM_MEMORY, plain } from './coefficient';
 
 /** Air, roughness, sizes, friction by fit, and leakage. */
 export const airAndDuct = (): CoefficientGroup[] => [

@@ -1,5 +1,5 @@
+import type { CoefficientGroup } from '../quantity/coefficient';
 import { formatShort } from '../quantity/format-quantity';
-import type { CoefficientGroup } from './coefficient';
 import { coefficientGroups } from './coefficients';
 
 const HEAD = `# Every coefficient, with its source and mark

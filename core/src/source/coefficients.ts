@@ -1,10 +1,11 @@
+import { fittingSources } from '../fitting/kinds/fitting-kinds';
 import { DOOR_DEPTH } from '../floor/room-outline';
 import { STANDING_ROOM } from '../floor/standing';
+import type { CoefficientGroup } from '../quantity/coefficient';
 import { MACHINE_KINDS } from '../shop/machine-kinds';
 import { LIMITS } from '../verdict/findings/limits';
 import { DOUBT, FITTED_SEPARATOR_DOUBT } from '../verdict/flow-uncertainty';
 import { airAndDuct } from './air-and-duct';
-import type { CoefficientGroup } from './coefficient';
 import { collector } from './collector';
 import { ductsOnTheFloor } from './ducts-on-the-floor';
 import { fittings } from './fittings';
@@ -17,6 +18,7 @@ import { stackAndNoise } from './stack-and-noise';
 export const coefficientGroups = (): CoefficientGroup[] => [
   ...airAndDuct(),
   ...fittings(),
+  ...fittingSources(),
   ...collector(),
   ...stackAndNoise(),
   {

@@ -13,8 +13,8 @@ import {
 } from '../collector/motor';
 import { SEPARATORS } from '../collector/separator';
 import { IDLE_SHARE } from '../collector/shaft-power';
+import { type CoefficientGroup, FROM_MEMORY, plain } from '../quantity/coefficient';
 import { DUE_SHARE, LATEST_DUE } from '../verdict/due-loading';
-import { type CoefficientGroup, FROM_MEMORY, plain } from './coefficient';
 
 /** Blower, motor, separator, filter, and what leaves with the air. */
 export const collector = (): CoefficientGroup[] => [

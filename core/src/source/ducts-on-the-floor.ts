@@ -4,8 +4,8 @@ import { THROUGH } from '../layout/laid-runs';
 import { BESIDE_WALL, FLOOR_DUCT, HEAD_HEIGHT, INLET_STRAIGHT } from '../layout/layout-limits';
 import { USUAL_SLACK } from '../layout/lead-duct';
 import { GATE_HEIGHT, HOSE_REACH, UNDER_CEILING, WYE_REACH } from '../layout/usual-way';
+import { type CoefficientGroup, FROM_MEMORY, plain } from '../quantity/coefficient';
 import { MACHINE_KINDS } from '../shop/machine-kinds';
-import { type CoefficientGroup, FROM_MEMORY, plain } from './coefficient';
 
 /** How ducts are led on the floor when nobody says otherwise, and where it warns of them. */
 export const ductsOnTheFloor = (): CoefficientGroup[] => [

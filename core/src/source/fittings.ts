@@ -15,9 +15,9 @@ import { CLOSED_GATE_GAP, GATE_OPENINGS, OPEN_GATE_LOSS } from '../fitting/gate'
 import { ENTRIES, HOOD_TAPERS, TAPER_ANGLES } from '../fitting/hood';
 import { changeOfDiameterLoss, REDUCER_ANGLES } from '../fitting/reducer';
 import { DUCT_ENDS, WEATHER_CAP, WEATHER_CAP_HEIGHTS } from '../fitting/weather-cap';
+import { type CoefficientGroup, FROM_MEMORY, plain } from '../quantity/coefficient';
 import type { Origin } from '../quantity/origin';
 import type { ValidRange } from '../quantity/valid-range';
-import { type CoefficientGroup, FROM_MEMORY, plain } from './coefficient';
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 

@@ -18,10 +18,10 @@ import {
   THROUGH_PARTITION,
 } from '../noise/blower-noise';
 import { EXCHANGE, FULL_SHIFT, RECOMMENDED_LEVEL } from '../noise/daily-dose';
+import { type CoefficientGroup, FROM_MEMORY, plain } from '../quantity/coefficient';
 import { SHAKE, SHEAR_OF_QUARTER_INCH, STUD_GRAVITY } from '../stack/bracket';
 import { BOX_CLEARANCE } from '../stack/stack-conflicts';
 import { CHIP_DENSITY, LIFT_BY_ONE, TEAM_SHARES } from '../stack/stack-masses';
-import { type CoefficientGroup, FROM_MEMORY, plain } from './coefficient';
 
 /** How a collector stands, what joins it, what it is plugged into, and how loud it is. */
 export const stackAndNoise = (): CoefficientGroup[] => [

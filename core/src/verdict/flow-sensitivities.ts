@@ -1,4 +1,5 @@
 import { frictionLoss } from '../duct/friction-law';
+import { type FittingKindId, isFittingKind } from '../fitting/kinds/fitting-kinds';
 import { type Adjoint, differentiate, type NetworkAnswer } from '../network/adjoint';
 import { exhaustOfShop } from '../network/assemble/exhaust-of-shop';
 import { type Factors, NO_CHANGE, type View } from '../network/assemble/setting';
@@ -12,18 +13,15 @@ import type { Shop } from '../shop/schema';
 /** A kind of estimate; every number of the model belongs to one, or to none. */
 export type EstimateKind = keyof Factors;
 
-/** Which estimate a part's loss is made of; a gate's is the user's own. */
-const ESTIMATE_OF: Readonly<Record<PartKind, EstimateKind | null>> = {
+/** Which estimate the loss of a part that is no fitting is made of; a gate's is the user's own. */
+const ESTIMATE_OF: Readonly<Record<Exclude<PartKind, FittingKindId>, EstimateKind | null>> = {
   entry: 'entries',
   hose: 'friction',
   gate: null,
   pipe: 'friction',
-  elbow: 'fittings',
-  pair: 'fittings',
   reducer: 'fittings',
   branch: 'fittings',
   straight: null,
-  other: 'fittings',
   separator: 'separator',
   inlet: 'fittings',
 };
@@ -77,7 +75,7 @@ export function sensitivities(
   };
   segments.forEach((segment, s) => {
     segment.parts.forEach((part, index) => {
-      const kind = ESTIMATE_OF[part.kind];
+      const kind = isFittingKind(part.kind) ? 'fittings' : ESTIMATE_OF[part.kind];
       if (kind) byEstimate[kind] += byPart(s, index);
     });
     byEstimate.leaks += (adjoint.onLeak[s] ?? 0) * drawnIn(compiled, state, s);

@@ -1,16 +1,21 @@
-import { type Collector, type PartKind, SEPARATORS } from '@frank-gauge/core';
+import {
+  type Collector,
+  FITTING_KINDS,
+  type FittingKindId,
+  isFittingKind,
+  type PartKind,
+  SEPARATORS,
+} from '@frank-gauge/core';
 
-const WORDS: Record<PartKind | 'blower' | 'exhaust', string> = {
+/** What parts that are no fittings are called; of a fitting, its kind says it. */
+const WORDS: Record<Exclude<PartKind, FittingKindId> | 'blower' | 'exhaust', string> = {
   entry: 'Hood',
   hose: 'Hose',
   gate: 'Gate',
   pipe: 'Pipe',
-  elbow: 'Elbow',
-  pair: 'Two 45s',
   reducer: 'Reducer',
   branch: 'Wye, branch',
   straight: 'Past a wye',
-  other: 'Fitting',
   separator: 'Separator',
   inlet: 'Elbow at the inlet',
   blower: 'Blower',
@@ -37,5 +42,6 @@ export function partWord(kind: PartKind | 'blower' | 'exhaust', name: string): s
   if (kind === 'exhaust') {
     return Object.entries(WAYS).find(([way]) => way === name)?.[1] ?? WORDS.exhaust;
   }
-  return kind === 'other' && name !== '' ? name : WORDS[kind];
+  if (isFittingKind(kind)) return name !== '' ? name : FITTING_KINDS[kind].name;
+  return WORDS[kind];
 }

@@ -1,7 +1,8 @@
+import { fittingLoss, straightBehind } from '../../fitting/kinds/fitting-kinds';
 import { lossMethod } from '../../methods/loss-methods';
 import type { Fitting, Run } from '../../shop/schema';
 import type { Part } from '../network';
-import { lossy, partOf } from './part';
+import { partOf, timesFactor } from './part';
 import type { Setting } from './setting';
 
 /**
@@ -12,7 +13,7 @@ export function bendParts(run: Run, setting: Setting): Part[] {
   let straight = straightAhead(run, setting);
   return run.fittings.map((fitting) => {
     const part = bendPart(fitting, run, setting, straight);
-    straight = fitting.kind === 'elbow' ? fitting.after : null;
+    straight = straightBehind(fitting);
     return part;
   });
 }
@@ -21,7 +22,7 @@ export function bendParts(run: Run, setting: Setting): Part[] {
 function straightAhead(run: Run, { tree }: Setting): number | null {
   const into = tree.into.get(run.from) ?? [];
   const last = into.length === 1 ? into[0]?.fittings.at(-1) : undefined;
-  return last?.kind === 'elbow' ? last.after : null;
+  return last ? straightBehind(last) : null;
 }
 
 function bendPart(
@@ -31,15 +32,7 @@ function bendPart(
   straight: number | null,
 ): Part {
   const method = lossMethod(shop.shop.rules.friction);
-  const where = { pipe, diameter, straight };
-  switch (fitting.kind) {
-    case 'other': {
-      const { kind, name, lossCoefficient, count } = fitting;
-      return lossy(kind, 'down', lossCoefficient * count * factors.fittings, name);
-    }
-    case 'elbow':
-      return partOf('elbow', 'down', method.turn({ ...fitting, ...where }, factors.fittings));
-    case 'pair':
-      return partOf('pair', 'down', method.pair({ ...fitting, ...where }, factors.fittings));
-  }
+  const loss = fittingLoss(fitting, { pipe, diameter, straight }, method);
+  const name = fitting.kind === 'other' ? fitting.name : '';
+  return partOf(fitting.kind, 'down', timesFactor(loss, factors.fittings), name);
 }

@@ -1,5 +1,5 @@
 import type { FrictionLaw } from '../../duct/friction-law';
-import type { Loss } from '../../methods/loss-method';
+import type { Loss } from '../../fitting/loss-method';
 import type { Part, PartKind } from '../network';
 
 /** A part that takes so many velocity pressures of its segment, ahead of its leak or behind it. */
@@ -20,5 +20,13 @@ export const rubbing = (kind: PartKind, friction: FrictionLaw, name = ''): Part 
 });
 
 /** A part that takes what a method says of it. */
-export const partOf = (kind: PartKind, half: 'up' | 'down', loss: Loss): Part =>
-  loss.kind === 'coefficient' ? lossy(kind, half, loss.coefficient) : rubbing(kind, loss.friction);
+export const partOf = (kind: PartKind, half: 'up' | 'down', loss: Loss, name = ''): Part =>
+  loss.kind === 'coefficient'
+    ? lossy(kind, half, loss.coefficient, name)
+    : rubbing(kind, loss.friction, name);
+
+/** So many times a loss: 1, unless someone asks how much an estimate matters. */
+export const timesFactor = (loss: Loss, factor: number): Loss =>
+  loss.kind === 'coefficient'
+    ? { ...loss, coefficient: loss.coefficient * factor }
+    : { ...loss, friction: { ...loss.friction, multiplier: loss.friction.multiplier * factor } };

@@ -2,7 +2,7 @@ import { HOSE_COMPRESSIONS } from '../../duct/hose';
 import { POWER_FIT_VELOCITIES } from '../../duct/power-fit';
 import { BRANCH_ANGLES } from '../../fitting/branch-entry';
 import { CLEAR_DIAMETERS } from '../../fitting/close-elbows';
-import { elbowHeld } from '../../fitting/elbow';
+import { fittingHeld, isBend, straightBehind } from '../../fitting/kinds/fitting-kinds';
 import type { ShopSolution } from '../../network/solve-shop';
 import { type HeldValue, heldValue } from '../../quantity/valid-range';
 import type { Run } from '../../shop/schema';
@@ -53,15 +53,15 @@ function closeElbows({ id, to, diameter, fittings }: Run, { tree }: ShopSolution
   const isAlone = tree.into.get(to)?.length === 1;
   const beyond = isAlone ? tree.outOf.get(to)?.fittings[0] : undefined;
   return fittings.flatMap((fitting, i): Finding[] => {
-    const next = (fittings[i + 1] ?? beyond)?.kind ?? 'other';
-    if (fitting.kind !== 'elbow' || fitting.after === null || next === 'other') return [];
-    if (fitting.after >= wanted) return [];
+    const next = fittings[i + 1] ?? beyond;
+    const straight = straightBehind(fitting);
+    if (straight === null || straight >= wanted || !next || !isBend(next)) return [];
     return [
       {
         kind: 'close elbows',
         severity: 'note',
         where: { kind: 'run', run: id },
-        numbers: { straight: fitting.after, wanted },
+        numbers: { straight, wanted },
         remedy: null,
       },
     ];
@@ -70,11 +70,7 @@ function closeElbows({ id, to, diameter, fittings }: Run, { tree }: ShopSolution
 
 /** Values of a run that lie outside what their formulas were made for, with what was taken instead. */
 function heldIn(run: Run, velocity: number, { network }: ShopSolution): Finding[] {
-  const held = run.fittings.flatMap((fitting): HeldValue[] => {
-    if (fitting.kind === 'other') return [];
-    const angle = fitting.kind === 'elbow' ? fitting.angle : Math.PI / 4;
-    return elbowHeld(fitting.style, angle, fitting.radiusRatio);
-  });
+  const held = run.fittings.flatMap((fitting) => [...fittingHeld(fitting)]);
   if (run.hose) held.push(...say(heldValue(HOSE_COMPRESSIONS, run.hose.compression)));
   if (run.joins.kind === 'branch' && run.joins.angle < BRANCH_ANGLES.least) {
     held.push(...say(heldValue(BRANCH_ANGLES, run.joins.angle)));

@@ -1,8 +1,10 @@
 import {
   addDrop,
   addRun,
+  FITTING_KINDS,
   type Fitting,
   holdTyped,
+  isBend,
   type Machine,
   type MachineKindId,
   type Port,
@@ -12,6 +14,7 @@ import {
   setBendStyle,
   setJoins,
   splitInHalf,
+  usualFitting,
 } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
@@ -55,6 +58,36 @@ const sayTyped = (name: string) =>
     action: { label: 'Undo', onClick: () => void undoAloud() },
   });
 
+/** Edits one field of a fitting that is no turn; quick edits of it are one step to undo. */
+export function editFitting(
+  run: Run,
+  { id, kind }: Fitting,
+  field: string,
+  change: (own: Fitting) => void,
+): void {
+  edit(
+    `${FITTING_KINDS[kind].name.toLowerCase()} in ${run.name}: ${field}`,
+    (shop) => {
+      const own = shop.ducts.runs.find((each) => each.id === run.id);
+      const found = own?.fittings.find((each) => each.id === id);
+      if (found) change(found);
+    },
+    { merge: `${run.id} ${id} ${field}` },
+  );
+}
+
+/** Puts a fitting at a run's end, or takes one out: each a step to undo of its own. */
+export function changeFittings(
+  run: Run,
+  label: string,
+  change: (fittings: Fitting[]) => Fitting[],
+): void {
+  edit(label, (shop) => {
+    const own = shop.ducts.runs.find(({ id }) => id === run.id);
+    if (own) own.fittings = change(own.fittings);
+  });
+}
+
 /** Changes how a run joins others. */
 export function editJoins(run: Run, joins: Run['joins']): void {
   edit(`how ${run.name} joins`, (shop) => {
@@ -83,7 +116,7 @@ export function editMade(run: Run, fitting: string, change: (made: Made) => void
       }
       const own = shop.ducts.runs.find(({ id }) => id === run.id);
       const found = own?.fittings.find(({ id }) => id === fitting);
-      if (found && found.kind !== 'other') change(found);
+      if (found && isBend(found)) change(found);
     },
     { merge: `${run.id} bend ${fitting}` },
   );
@@ -165,22 +198,16 @@ export function removeRunAloud(run: Run, count: number): void {
 }
 
 /** A 90° elbow as the shop usually makes them, to be changed. */
-export const usualElbow = (like: Fitting | undefined): Fitting => ({
-  kind: 'elbow',
-  id: newId(),
-  style: like?.kind === 'elbow' ? like.style : 'fivePiece',
-  angle: Math.PI / 2,
-  radiusRatio: like?.kind === 'elbow' ? like.radiusRatio : 1.5,
-  count: 1,
-  after: null,
-});
+export function usualElbow(like: Fitting | undefined): Fitting {
+  const usual = usualFitting('elbow', newId());
+  if (usual.kind !== 'elbow' || like?.kind !== 'elbow') return usual;
+  return { ...usual, style: like.style, radiusRatio: like.radiusRatio };
+}
 
 /** Two 45° elbows with a short spacer, as the shop usually makes its elbows. */
-export const usualPair = (like: Fitting | undefined, diameter: number): Fitting => ({
-  kind: 'pair',
-  id: newId(),
-  style: like && like.kind !== 'other' ? like.style : 'fivePiece',
-  radiusRatio: like && like.kind !== 'other' ? like.radiusRatio : 1.5,
-  spacer: diameter,
-  count: 1,
-});
+export function usualPair(like: Fitting | undefined, diameter: number): Fitting {
+  const usual = usualFitting('pair', newId());
+  if (usual.kind !== 'pair') return usual;
+  const made = like && isBend(like) ? like : usual;
+  return { ...usual, style: made.style, radiusRatio: made.radiusRatio, spacer: diameter };
+}

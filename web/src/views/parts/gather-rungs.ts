@@ -1,7 +1,7 @@
-import type { Rung } from '@frank-gauge/core';
+import { isFittingKind, type Rung } from '@frank-gauge/core';
 
-/** Parts of a run that share a step on the ladder, under the first one's name. */
-const SMALL = new Set<Rung['kind']>(['reducer', 'straight', 'elbow', 'pair', 'branch', 'other']);
+/** Parts of a run, besides its fittings, that share a step on the ladder, under the first one's name. */
+const SMALL = new Set<Rung['kind']>(['reducer', 'straight', 'branch']);
 
 /** A part that takes less than this share of the blower's pressure may share a step. */
 const LITTLE = 0.03;
@@ -20,7 +20,8 @@ const joined = (first: Rung, second: Rung, kind: Rung['kind']): Rung => ({
  */
 export function gather(rungs: readonly Rung[]): Rung[] {
   const rise = rungs.reduce((sum, rung) => (rung.kind === 'blower' ? sum - rung.loss : sum), 0);
-  const isLittle = (rung: Rung) => SMALL.has(rung.kind) && Math.abs(rung.loss) < LITTLE * rise;
+  const isSmall = ({ kind }: Rung) => SMALL.has(kind) || isFittingKind(kind);
+  const isLittle = (rung: Rung) => isSmall(rung) && Math.abs(rung.loss) < LITTLE * rise;
   const gathered: Rung[] = [];
   for (const rung of rungs) {
     const last = gathered.at(-1);

@@ -4,6 +4,7 @@ import {
   ELBOW_STYLE_IDS,
   ELBOW_STYLES,
   type Fitting,
+  isBend,
   type Run,
   usualRadiusRatio,
 } from '@frank-gauge/core';
@@ -23,7 +24,7 @@ const COLUMNS = 'grid-cols-[36px_44px_1fr_44px_60px_32px]';
 
 /** The bends of a run, in the order the air meets them: elbows, and pairs of 45s with a spacer. */
 export function BendFields({ run }: { readonly run: Run }) {
-  const bends = run.fittings.filter((fitting) => fitting.kind !== 'other');
+  const bends = run.fittings.filter(isBend);
   const add = (fitting: Fitting) =>
     editTyped(run, 'bends', (own) => {
       own.fittings.push(fitting);

@@ -10,6 +10,7 @@ import { addRunAt, editJoins, editRun, removeRunAloud } from '../../parts/edit-r
 import { Line } from '../../parts/line';
 import { AddDropMenu } from './add-drop-menu';
 import { BendFields } from './bend-fields';
+import { FittingFields } from './fitting-fields';
 import { GateFields, HoseFields } from './hose-and-gate-fields';
 import { PipeFields } from './pipe-fields';
 import { PortFields } from './port-fields';
@@ -41,6 +42,7 @@ export function RunDetails({ run }: { readonly run: Run }) {
       <JoinsField run={run} />
       {drop && <PortFields drop={drop} />}
       <BendFields run={run} />
+      <FittingFields run={run} />
       <HoseFields run={run} />
       <GateFields run={run} />
       <SealingField run={run} />

@@ -1,5 +1,5 @@
-import type { Origin } from '../quantity/origin';
-import type { QuantityKind } from '../quantity/unit-system';
+import type { Origin } from './origin';
+import type { QuantityKind } from './unit-system';
 
 /** One number the program reckons with. */
 export interface Coefficient {

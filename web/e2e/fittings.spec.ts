@@ -1,0 +1,40 @@
+import { expect, flowOf, openDemo, saved, test } from './bench';
+
+test('a flap damper and a fitting of one’s own are put in a run, cost air, and are taken out', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const before = await flowOf(page, 'Planer');
+  await page
+    .getByRole('button', { name: /^Far end/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: '+ flap damper' }).click();
+  const flap = page.getByRole('region', { name: 'Flap damper' });
+  await expect.poll(() => flowOf(page, 'Planer')).toBeLessThan(before);
+  const light = await flowOf(page, 'Planer');
+
+  // Hung further into the stream it costs more; beyond its table a finding says what was taken.
+  await flap.getByLabel('Angle the flap hangs at, in degrees').fill('35');
+  await expect.poll(() => flowOf(page, 'Planer')).toBeLessThan(light);
+  await flap.getByLabel('Angle the flap hangs at, in degrees').fill('75');
+  await expect(page.getByText(/angle the flap hangs at/i).first()).toBeVisible();
+  await flap.getByLabel('Angle the flap hangs at, in degrees').fill('-5');
+  await expect(page.getByRole('alert').filter({ hasText: /too little/ })).toBeVisible();
+  await flap.getByLabel('Angle the flap hangs at, in degrees').fill('10');
+
+  await page.getByRole('button', { name: '+ other fitting' }).click();
+  const other = page.getByRole('region', { name: 'Fitting', exact: true });
+  await other.getByLabel('Name of the fitting').fill('Spark arrestor');
+  await other.getByLabel('Loss coefficient of the fitting').fill('4');
+  await expect.poll(() => flowOf(page, 'Planer')).toBeLessThan(light);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Name of the fitting')).toHaveValue('Spark arrestor');
+
+  await page.getByRole('button', { name: 'Remove the fitting' }).click();
+  await page.getByRole('button', { name: 'Remove the flap damper' }).click();
+  await expect.poll(() => flowOf(page, 'Planer')).toBe(before);
+  await page.getByTitle('Undo, Ctrl+Z').click();
+  await expect(flap).toBeVisible();
+});
