@@ -103,6 +103,48 @@ describe('changes of a document', () => {
     expect(other?.machines.map(({ id }) => id).sort()).toEqual(['a', 'c', 'd']);
   });
 
+  it('of two tabs that each put the first thing into an empty list, both hold', () => {
+    const empty = { machines: [] as (typeof saw)[] };
+    const mine = changesBetween(empty, { machines: [saw] });
+    const yours = changesBetween(empty, { machines: [planer] });
+    const both = withChanges(withChanges(empty, mine) ?? empty, yours);
+    expect(both?.machines.map(({ id }) => id).sort()).toEqual(['a', 'b']);
+    // Emptied again it takes out what it knew, and leaves what came meanwhile.
+    const emptied = changesBetween({ machines: [saw] }, empty);
+    expect(withChanges({ machines: [saw, planer] }, emptied)).toEqual({ machines: [planer] });
+  });
+
+  it('take a list without ids, or with an id twice, as one value', () => {
+    const set = (value: unknown) => [{ op: 'set', path: ['list'], value }];
+    const points = [{ x: 1 }, { x: 2 }];
+    expect(changesBetween({ list: points }, { list: [{ x: 1 }, { x: 3 }] })).toEqual(
+      set([{ x: 1 }, { x: 3 }]),
+    );
+    expect(changesBetween({ list: points }, { list: structuredClone(points) })).toEqual([]);
+    const twins = [saw, { ...planer, id: 'a' }];
+    expect(changesBetween({ list: [saw] }, { list: twins })).toEqual(set(twins));
+    expect(changesBetween({ list: twins }, { list: [saw] })).toEqual(set([saw]));
+    expect(changesBetween({ list: [saw] }, { list: [1, 2] })).toEqual(set([1, 2]));
+    expect(changesBetween({ list: [saw] }, { list: { a: saw } })).toEqual(set({ a: saw }));
+  });
+
+  it('add nothing twice: a thing that came meanwhile under the same id stays as it is', () => {
+    const added = changesBetween({ list: [saw] }, { list: [saw, planer] });
+    const theirs = { ...planer, name: 'Their planer' };
+    expect(withChanges({ list: [saw, theirs] }, added)).toEqual({ list: [saw, theirs] });
+  });
+
+  it('keep several things that were added elsewhere in their own order', () => {
+    const renamed = changesBetween({ list: [saw, planer] }, { list: [planer, saw] });
+    expect(withChanges({ list: [saw, jointer, sander, planer] }, renamed)).toEqual({
+      list: [planer, saw, jointer, sander],
+    });
+    const removed = changesBetween({ list: [saw, planer] }, { list: [planer] });
+    expect(withChanges({ list: [jointer, sander, saw, planer] }, removed)).toEqual({
+      list: [jointer, sander, planer],
+    });
+  });
+
   it('keep what was added elsewhere behind the thing it stands behind', () => {
     const moved = changesBetween({ list: [saw, planer, sander] }, { list: [sander, saw, planer] });
     expect(withChanges({ list: [saw, jointer, planer, sander] }, moved)).toEqual({
@@ -118,6 +160,23 @@ describe('changes of a document', () => {
     expect(withChanges({ name: 'Old', machines: [saw] }, changes)).toBeNull();
     expect(withChanges({ list: 3 }, [{ op: 'unset', path: ['list', 'deep'] }])).toBeNull();
     expect(withChanges({}, [{ op: 'set', path: ['a', 'b'], value: 1 }])).toBeNull();
+    const entry = { key: 'id', is: 'a' } as const;
+    const list = {
+      op: 'list',
+      path: ['list'],
+      key: 'id',
+      removed: [],
+      added: [],
+      order: [],
+    } as const;
+    expect(withChanges({ list: { a: 1 } }, [list])).toBeNull();
+    expect(
+      withChanges({ list: { a: 1 } }, [{ op: 'set', path: ['list', entry, 'name'], value: 1 }]),
+    ).toBeNull();
+    expect(withChanges({ list: [] }, [{ op: 'unset', path: ['list', entry, 'name'] }])).toBeNull();
+    expect(
+      withChanges({ list: 'text' }, [{ op: 'set', path: ['list', 'x'], value: 1 }]),
+    ).toBeNull();
   });
 });
 

@@ -79,6 +79,37 @@ describe('a diff of journals', () => {
     expect(isEmptyDiff(diffBetween(journal, structuredClone(journal)))).toBe(true);
   });
 
+  it('leaves lists in the order of their times, and kinds that are not there alone', () => {
+    const at = (id: string, minute: number) => ({
+      ...sound(id, 80),
+      at: `2026-10-01T10:0${minute}:00Z`,
+    });
+    const added = [{ kind: 'sounds', record: at('new', 2) }] as const;
+    const diff = { added, updated: [], removed: [] };
+    const made = withDiff({ sounds: [at('a', 1), at('b', 3)] }, diff);
+    expect(made.sounds.map(({ id }) => id)).toEqual(['a', 'new', 'b']);
+    expect(withDiff({ sounds: [at('b', 3)] }, diff).sounds.map(({ id }) => id)).toEqual([
+      'new',
+      'b',
+    ]);
+    expect(withDiff({ sounds: [at('a', 1)] }, diff).sounds.map(({ id }) => id)).toEqual([
+      'a',
+      'new',
+    ]);
+    // Of one time, by their ids.
+    const same = withDiff({ sounds: [at('m', 2), at('z', 2)] }, diff);
+    expect(same.sounds.map(({ id }) => id)).toEqual(['m', 'new', 'z']);
+    expect(withDiff({ instruments: [] }, diff)).toEqual({ instruments: [] });
+  });
+
+  it('that only removes, or only updates, is not empty', () => {
+    const entry = { kind: 'sounds', record: sound('a', 80) } as const;
+    const update = { kind: 'sounds', before: sound('a', 80), after: sound('a', 90) } as const;
+    expect(isEmptyDiff({ added: [entry], updated: [update], removed: [] })).toBe(false);
+    expect(isEmptyDiff({ added: [], updated: [update], removed: [entry] })).toBe(false);
+    expect(isEmptyDiff({ added: [entry], updated: [], removed: [entry] })).toBe(false);
+  });
+
   it('adds nothing where the id is taken', () => {
     const journal = { sounds: [sound('a', 80)] };
     const added = { kind: 'sounds', record: sound('a', 99) } as const;

@@ -65,6 +65,26 @@ describe('the list of readings', () => {
     await vi.waitFor(() => expect(ids()).toEqual(['theirs', 'r1', 'r0']));
   });
 
+  it('opened while storage refuses the last readings, shows them all the same', async () => {
+    await opened(2);
+    await whole();
+    list.close();
+    const spy = vi.spyOn(db, 'transaction').mockImplementation((() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    }) as never);
+    session.record('log', ({ readings }) => {
+      readings.push(sampleReading('unstored', 9));
+    });
+    await vi.waitFor(() => expect(session.hasUnstored).toBe(true));
+    list = new ReadingList(db, 'one', session);
+    await whole();
+    expect(ids()).toEqual(['unstored', 'r1', 'r0']);
+    spy.mockRestore();
+    session.retry();
+    expect(await session.settled()).toBeNull();
+    expect(ids()).toEqual(['unstored', 'r1', 'r0']);
+  });
+
   it('keeps what is logged while it is still being read', async () => {
     await opened(300);
     session.record('log', ({ readings }) => {

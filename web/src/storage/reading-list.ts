@@ -34,7 +34,7 @@ export class ReadingList {
   constructor(
     private readonly db: Database,
     private readonly shop: string,
-    session: Pick<ShopSession, 'onJournal'>,
+    private readonly session: Pick<ShopSession, 'onJournal' | 'unstoredJournal'>,
   ) {
     this.stop = session.onJournal((news) => this.hear(news));
     void this.read();
@@ -58,7 +58,8 @@ export class ReadingList {
   private async read(): Promise<void> {
     const round = ++this.round;
     this.isReading = true;
-    this.meanwhile = [];
+    // What is shown already may not be in storage yet, or not for long.
+    this.meanwhile = [...this.session.unstoredJournal()];
     const pieces: Reading[] = [];
     for await (const piece of readingsNewestFirst(this.db, this.shop, SIZES)) {
       if (round !== this.round) return;

@@ -194,6 +194,15 @@ describe('an open shop', () => {
     expect(await stored()).toEqual(broken);
   });
 
+  it('thrown away and brought back elsewhere, is missing and then there again', async () => {
+    await db.summaries.update('one', { deleted: '2026-10-01T10:00:00Z', revision: 1 });
+    await vi.waitFor(() => expect(session.state.getState().status).toBe('missing'));
+    await db.summaries.update('one', { deleted: null, revision: 2 });
+    await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+    expect(open().shop.shop.name).toBe('One');
+    expect(soundIds()).toEqual(['s1']);
+  });
+
   it('that is not there is said to be missing', async () => {
     session.open('nowhere');
     await vi.waitFor(() => expect(session.state.getState().status).toBe('missing'));

@@ -256,6 +256,14 @@ export class ShopSession {
     return this.outbox.map(({ journal }) => journal).reduce(joinDiffs, NO_DIFF);
   }
 
+  /** What is shown of the open shop's journal but not stored yet. */
+  unstoredJournal(): readonly JournalDiff[] {
+    const { watching, gathered } = this;
+    const own = this.outbox.filter(({ shop }) => shop === watching?.id);
+    const last = gathered && gathered.shop === watching?.id ? [gathered.journal] : [];
+    return [...own.map(({ journal }) => journal), ...last];
+  }
+
   /** Something was edited that storage refuses to take. */
   get hasUnstored(): boolean {
     return this.isFailing;
@@ -444,8 +452,14 @@ export class ShopSession {
 
   private hear(id: string, summary: SummaryRow | undefined): void {
     if (this.watching?.id !== id || this.isBusy(id)) return;
-    if (!summary || summary.deleted !== null) this.set({ status: 'missing', id });
+    if (!summary || summary.deleted !== null) this.miss(id);
     else if (summary.revision !== this.known.revision) this.catchUp(id);
+  }
+
+  /** It is not there, or thrown away; brought back, it is read as if for the first time. */
+  private miss(id: string): void {
+    this.known = UNKNOWN;
+    this.set({ status: 'missing', id });
   }
 
   /** Shows what is stored of the shop that is watched, one reading of storage after another. */
@@ -474,7 +488,7 @@ export class ShopSession {
     if (this.watching?.id !== id || this.isBusy(id) || this.known !== known) return;
     if (stored === 'same') return;
     if (!stored) {
-      this.set({ status: 'missing', id });
+      this.miss(id);
       return;
     }
     this.present(id, stored);

@@ -1,7 +1,6 @@
 'use client';
 
 import {
-  airNow,
   arrangeDucts,
   type DropVerdict,
   type DuctLines,
@@ -10,14 +9,14 @@ import {
   type GateAir,
   type GateRule,
   gateAir,
-  type NetworkState,
   type Shop,
   type ShopSolved,
   type UnitSystem,
   worstDrop,
 } from '@frank-gauge/core';
-import { createContext, type ReactNode, useContext, useMemo, useRef } from 'react';
+import { createContext, type ReactNode, useContext, useMemo, useState } from 'react';
 import { airPart } from '@/model/shop-parts';
+import { WarmSolution } from '@/model/warm-solution';
 import { useChoices } from '@/storage/choices';
 import { useVerdicts } from './use-verdicts';
 
@@ -89,12 +88,8 @@ interface SolvedProps extends Props {
 
 function Solved({ shop, lines, air, children }: SolvedProps) {
   const { tree } = air;
-  const last = useRef<NetworkState | undefined>(undefined);
-  const now = useMemo(() => {
-    const solved = airNow(air, last.current);
-    last.current = solved.kind === 'solved' ? solved.state : undefined;
-    return solved;
-  }, [air]);
+  const [warm] = useState(() => new WarmSolution());
+  const now = warm.of(air);
   const value = useMemo<SolvedShop>(
     () => ({ shop, system: shop.shop.units, lines, tree, now }),
     [shop, lines, tree, now],
