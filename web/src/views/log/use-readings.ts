@@ -1,21 +1,30 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import { useStore } from 'zustand';
-import { createStore } from 'zustand/vanilla';
+import { startTransition, useEffect, useState } from 'react';
 import { database } from '@/storage/database';
 import { type ListedReadings, ReadingList } from '@/storage/reading-list';
 import { shopSession } from '@/storage/session';
 
-const NOT_YET = createStore<ListedReadings>(() => ({ readings: [], isWhole: false }));
+const NOT_YET: ListedReadings = { readings: [], isWhole: false };
 
-/** The readings of the open shop, newest first, as they are read and logged. */
+/**
+ * The readings of the open shop, newest first, as they are read and logged. While they are read they are
+ * drawn as the browser has time; what is logged after that shows at once.
+ */
 export function useReadings(shop: string): ListedReadings {
-  const [list, setList] = useState<ReadingList | null>(null);
+  const [listed, setListed] = useState(NOT_YET);
   useEffect(() => {
-    const made = new ReadingList(database, shop, shopSession);
-    setList(made);
-    return () => made.close();
+    const list = new ReadingList(database, shop, shopSession);
+    let wasWhole = false;
+    const stop = list.state.subscribe((next) => {
+      if (wasWhole) setListed(next);
+      else startTransition(() => setListed(next));
+      wasWhole = next.isWhole;
+    });
+    return () => {
+      stop();
+      list.close();
+    };
   }, [shop]);
-  return useStore(list?.state ?? NOT_YET);
+  return listed;
 }

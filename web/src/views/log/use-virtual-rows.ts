@@ -1,6 +1,6 @@
 'use client';
 
-import { useVirtualizer, useWindowVirtualizer } from '@tanstack/react-virtual';
+import { useVirtualizer, useWindowVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
 import { type RefObject, useLayoutEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import type { LogRow } from './rows-by-day';
 
@@ -31,6 +31,21 @@ export interface VirtualRows {
   readonly measure: (element: HTMLElement | null) => void;
 }
 
+/**
+ * The height the browser reports of a row once it is laid out. Until then the one it had before, or the
+ * usual one: asking the row itself would have the page laid out in the middle of drawing it.
+ */
+function heightOf<S extends Element | Window>(
+  element: HTMLElement,
+  entry: ResizeObserverEntry | undefined,
+  { itemSizeCache, options }: Virtualizer<S, HTMLElement>,
+): number {
+  const [box] = entry?.borderBoxSize ?? [];
+  if (box) return Math.round(box.blockSize);
+  const index = Number(element.dataset.index);
+  return itemSizeCache.get(options.getItemKey(index)) ?? options.estimateSize(index);
+}
+
 export function useVirtualRows(
   rows: readonly LogRow[],
   box: RefObject<HTMLElement | null>,
@@ -57,6 +72,7 @@ export function useVirtualRows(
   );
   const options = {
     ...byIndex,
+    measureElement: heightOf,
     count: rows.length,
     overscan: OVERSCAN,
     // A screen's worth before anything is measured, so that the first picture has its rows.
