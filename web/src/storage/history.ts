@@ -148,20 +148,22 @@ export function storeChange(
     await db.history.put(joins ? joined(last, entry) : entry);
     const cursor = joins ? summary.cursor : summary.cursor + 1;
     if (!joins) await ofShop(db, shop, Dexie.minKey, cursor - MOST_CHANGES).delete();
-    const stored = {
-      ...next(summary, made?.design ?? null, journal, now),
-      cursor,
-      changes: cursor,
-    };
-    await db.summaries.put(stored);
-    return {
-      ok: true,
-      summary: stored,
-      design: made?.design ?? null,
-      journal,
-      label: change.label,
-    };
+    const design = made?.design ?? null;
+    const after = { ...next(summary, design, journal, now), cursor, changes: cursor };
+    return storeSummary(db, after, { design, journal, label: change.label });
   });
+}
+
+type Stored = Extract<Written, { ok: true }>;
+
+/** Ends a write: its summary is stored, and it answers what it came to. */
+async function storeSummary(
+  db: Database,
+  summary: SummaryRow,
+  what: Pick<Stored, 'design' | 'journal' | 'label'>,
+): Promise<Stored> {
+  await db.summaries.put(summary);
+  return { ok: true, summary, ...what };
 }
 
 const joined = (last: ChangeRow, entry: ChangeRow): ChangeRow => ({
@@ -183,18 +185,9 @@ export function stepChange(db: Database, shop: string, by: -1 | 1, now: Date): P
     const made = steps.length > 0 ? await changedDesign(db, shop, steps) : null;
     const journal = by < 0 ? invertDiff(change.journal) : change.journal;
     await restoreDiff(db, shop, journal);
-    const stored = {
-      ...next(summary, made?.design ?? null, journal, now),
-      cursor: summary.cursor + by,
-    };
-    await db.summaries.put(stored);
-    return {
-      ok: true,
-      summary: stored,
-      design: made?.design ?? null,
-      journal,
-      label: change.label,
-    };
+    const design = made?.design ?? null;
+    const after = { ...next(summary, design, journal, now), cursor: summary.cursor + by };
+    return storeSummary(db, after, { design, journal, label: change.label });
   });
 }
 
