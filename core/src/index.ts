@@ -160,7 +160,7 @@ export {
   updateOnto,
   withDiff,
 } from './journal/journal-diff';
-export { type LineFault, readJournalLines, writeJournalLines } from './journal/journal-lines';
+export { readJournalLines, writeJournalLines } from './journal/journal-lines';
 export type { Photo } from './journal/photo';
 export type { Reading, Taken } from './journal/reading';
 export type { SoundReading } from './journal/sound';
@@ -210,7 +210,7 @@ export { sheetDxf } from './layout/sheets/sheet-dxf';
 export { type Solid, solidsOf } from './layout/sheets/solids';
 export { nearestFromAbove, nearestOn, type Point3 } from './layout/space';
 export { ductHeight, type Goal, riseFrom } from './layout/usual-way';
-export { type LogAnalysis, type ReadingVerdict, readLog, verdictOf } from './leak/read-log';
+export { type ReadingVerdict, verdictOf } from './leak/reading-verdict';
 export { type SharedShortfall, type Suspect, sharedShortfall } from './leak/shared-shortfall';
 export { SEPARATOR_RUN, separatorHeads } from './network/assemble/separator-segment';
 export { NO_CHANGE, type View } from './network/assemble/setting';

@@ -1,4 +1,4 @@
-import { type Reading, timeOf } from '@frank-gauge/core';
+import { type JournalDiff, type Reading, timeOf } from '@frank-gauge/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Database } from './database';
 import { readingsNewestFirst } from './journal-tables';
@@ -29,7 +29,7 @@ export class ReadingList {
   private round = 0;
   private isReading = false;
   /** What changed while readings are read, which may or may not be in what is read. */
-  private meanwhile: Exclude<JournalNews, 'anew'>[] = [];
+  private meanwhile: JournalDiff[] = [];
 
   constructor(
     private readonly db: Database,
@@ -79,9 +79,7 @@ export class ReadingList {
   }
 }
 
-type Diff = Exclude<JournalNews, 'anew'>;
-
-function withNews(readings: readonly Reading[], { added, updated, removed }: Diff) {
+function withNews(readings: readonly Reading[], { added, updated, removed }: JournalDiff) {
   const gone = new Set<string>();
   const come: Reading[] = [];
   for (const { kind, record } of removed) if (kind === 'readings') gone.add(record.id);

@@ -20,6 +20,7 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Database } from './database';
 import { type Change, stepChange, storeChange, type Written } from './history';
 import { HELD_KINDS, type HeldJournal, readHeldJournal, readingsMore } from './journal-tables';
+import { Outbox, type Write } from './outbox';
 import type { SummaryRow } from './rows';
 
 /** The shop that is open. What is edited shows at once and is stored right behind. */
@@ -71,16 +72,6 @@ export interface EditOptions {
 /** News of the journal: what changed of it, or that it is to be read anew. */
 export type JournalNews = JournalDiff | 'anew';
 
-interface Write {
-  readonly shop: string;
-  readonly label: string;
-  readonly journal: JournalDiff;
-  /** The screen has its effect already. */
-  readonly isShown: boolean;
-  readonly run: () => Promise<Written>;
-  readonly settle: (written: Written) => void;
-}
-
 /** Quick edits of one thing, shown already, that will be stored as one: a drag writes once. */
 interface Gathered {
   readonly shop: string;
@@ -96,9 +87,8 @@ interface Gathered {
 /** Quick edits of one thing are gathered until they rest so long, or have gone on so long, ms. */
 const GATHER_REST = 200;
 const GATHER_MOST = 2000;
-/** What could not be written is tried again after so long, and after twice that, and so on, ms. */
-const RETRY_FIRST = 1000;
-const RETRY_MOST = 30_000;
+/** Storage that could not be read is read again after so long, ms. */
+const LOOK_AGAIN = 1000;
 
 const NO_READINGS: Reading[] = [];
 
@@ -133,13 +123,14 @@ export class ShopSession {
   private readonly listeners = new Set<(news: JournalNews) => void>();
   private watching: { readonly id: string; readonly subscription: Subscription } | null = null;
   private known: Known = UNKNOWN;
-  private outbox: Write[] = [];
+  private readonly outbox = new Outbox(
+    (write, written) => this.finish(write, written),
+    () => {
+      const session = this.state.getState();
+      if (session.status === 'open') this.set({ ...session, saved: 'failed' });
+    },
+  );
   private gathered: Gathered | null = null;
-  private isPumping = false;
-  private isAsked = false;
-  private isFailing = false;
-  private retryIn = RETRY_FIRST;
-  private retryTimer: ReturnType<typeof setTimeout> | null = null;
   private catching: Promise<void> = Promise.resolve();
 
   constructor(
@@ -238,12 +229,7 @@ export class ShopSession {
   };
 
   /** Tries again at once to store what could not be stored. */
-  readonly retry = (): void => {
-    if (this.retryTimer !== null) clearTimeout(this.retryTimer);
-    this.retryTimer = null;
-    this.isAsked = true;
-    void this.pump();
-  };
+  readonly retry = (): void => this.outbox.retry();
 
   /**
    * Waits until all that is edited is stored, or storage refuses it; then answers what of the journal is
@@ -251,22 +237,23 @@ export class ShopSession {
    */
   async settled(): Promise<JournalDiff | null> {
     this.release();
-    while (this.isPumping) await new Promise((resolve) => setTimeout(resolve, 10));
-    if (this.outbox.length === 0) return null;
-    return this.outbox.map(({ journal }) => journal).reduce(joinDiffs, NO_DIFF);
+    const writes = await this.outbox.settled();
+    return writes.length === 0
+      ? null
+      : writes.map(({ journal }) => journal).reduce(joinDiffs, NO_DIFF);
   }
 
   /** What is shown of the open shop's journal but not stored yet. */
   unstoredJournal(): readonly JournalDiff[] {
     const { watching, gathered } = this;
-    const own = this.outbox.filter(({ shop }) => shop === watching?.id);
+    const own = this.outbox.of(watching?.id);
     const last = gathered && gathered.shop === watching?.id ? [gathered.journal] : [];
     return [...own.map(({ journal }) => journal), ...last];
   }
 
   /** Something was edited that storage refuses to take. */
   get hasUnstored(): boolean {
-    return this.isFailing;
+    return this.outbox.isFailing;
   }
 
   /** Replaces the whole state: it is one of several kinds, never a mixture. */
@@ -291,7 +278,7 @@ export class ShopSession {
       shop,
       journal: withDiff(session.journal, journal),
       readings: session.readings + readingsMore(journal),
-      saved: this.isFailing ? 'failed' : 'saving',
+      saved: this.outbox.isFailing ? 'failed' : 'saving',
     });
     this.tell(journal);
     if (merge !== undefined) this.gather(session, label, merge, shop, journal);
@@ -327,8 +314,7 @@ export class ShopSession {
   private store(shop: string, change: Change): void {
     const run = () => storeChange(this.db, shop, change, this.now());
     const { label, journal } = change;
-    this.outbox.push({ shop, label, journal, isShown: true, run, settle: () => {} });
-    void this.pump();
+    this.outbox.add({ shop, label, journal, isShown: true, run, settle: () => {} });
   }
 
   private step(by: -1 | 1): Promise<string | null> {
@@ -337,7 +323,7 @@ export class ShopSession {
     const { id } = session;
     this.release();
     return new Promise((resolve) => {
-      this.outbox.push({
+      this.outbox.add({
         shop: id,
         label: '',
         journal: NO_DIFF,
@@ -345,51 +331,17 @@ export class ShopSession {
         run: () => stepChange(this.db, id, by, this.now()),
         settle: (written) => resolve(written.ok ? written.label : null),
       });
-      void this.pump();
     });
-  }
-
-  /** Stores what is in the outbox, in order, until it is empty or storage fails. */
-  private async pump(): Promise<void> {
-    if (this.isPumping) return;
-    this.isPumping = true;
-    this.isAsked = false;
-    for (let write = this.outbox[0]; write; write = this.outbox[0]) {
-      try {
-        const written = await write.run();
-        this.outbox.shift();
-        this.isFailing = false;
-        this.retryIn = RETRY_FIRST;
-        this.finish(write, written);
-        write.settle(written);
-      } catch {
-        this.fail();
-        // Asked to try again while it was trying: once more at once.
-        if (!this.isAsked) break;
-        this.isAsked = false;
-      }
-    }
-    this.isPumping = false;
-  }
-
-  private fail(): void {
-    this.isFailing = true;
-    const session = this.state.getState();
-    if (session.status === 'open') this.set({ ...session, saved: 'failed' });
-    if (this.retryTimer === null) {
-      this.retryTimer = setTimeout(this.retry, this.retryIn);
-      this.retryIn = Math.min(RETRY_MOST, 2 * this.retryIn);
-    }
   }
 
   /** Edits of this shop are shown, or asked for, that are not stored yet. */
   private isBusy(id: string): boolean {
-    return this.gathered?.shop === id || this.outbox.some(({ shop }) => shop === id);
+    return this.gathered?.shop === id || this.outbox.of(id).length > 0;
   }
 
   /** Edits of this shop are shown that are not stored yet. */
   private hasShown(id: string): boolean {
-    const isWaiting = this.outbox.some(({ shop, isShown }) => shop === id && isShown);
+    const isWaiting = this.outbox.of(id).some(({ isShown }) => isShown);
     return isWaiting || this.gathered?.shop === id;
   }
 
@@ -466,7 +418,7 @@ export class ShopSession {
   private catchUp(id: string): void {
     this.catching = this.catching
       .then(() => this.readStored(id))
-      .catch(() => void setTimeout(() => this.catchUp(id), RETRY_FIRST));
+      .catch(() => void setTimeout(() => this.catchUp(id), LOOK_AGAIN));
   }
 
   private async readStored(id: string): Promise<void> {
