@@ -42,7 +42,7 @@ const MAY_IMPORT = {
   file: ['document', 'catalogue', 'shop', 'journal'],
   stack: ['catalogue', 'quantity', 'collector', 'shop'],
   noise: ['quantity'],
-  build: ['catalogue', 'quantity', 'duct', 'shop'],
+  build: ['catalogue', 'quantity', 'duct', 'fitting', 'shop'],
   floor: ['catalogue', 'quantity', 'shop', 'stack'],
   layout: ['catalogue', 'quantity', 'duct', 'fitting', 'shop', 'stack', 'floor'],
   network: [
@@ -124,6 +124,7 @@ const MAY_IMPORT = {
     'catalogue',
     'quantity',
     'duct',
+    'fitting',
     'shop',
     'stack',
     'floor',

@@ -20,6 +20,7 @@ const piece = fc.record({
   degrees: fc.constantFrom(15, 30, 45, 60, 90, 135),
   after: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
   isPaired: fc.boolean(),
+  isSymmetric: fc.boolean(),
   joints: fc.option(fc.nat(20)),
   isOpen: fc.boolean(),
   opening: fc.double({ min: 0.05, max: 1, noNaN: true }),
@@ -114,7 +115,11 @@ export const anyShop = ({ junctions, friction = 'darcy' }: Schools): fc.Arbitrar
         if (!made.isDrop) joints.push(run.from);
         run.length = made.length;
         run.diameter = toSI(made.inches, 'in');
-        if (run.joins.kind === 'branch') run.joins.angle = (made.degrees * Math.PI) / 180;
+        const angle = (made.degrees * Math.PI) / 180;
+        if (run.joins.kind !== 'straight') {
+          const kind = made.isSymmetric && made.degrees <= 90 ? 'symmetric' : 'branch';
+          run.joins = { kind, angle };
+        }
         run.fittings = [
           {
             kind: 'elbow',

@@ -2,6 +2,8 @@
 //   ζ_s = A·[1 + (Q_s·F_c/(Q_c·F_s))² − 2(1 − Q_s/Q_c)² − 2(F_c/F_s)(Q_s/Q_c)²·cos α]
 //   ζ_st = 1 − (1 − Q_s/Q_c)² − 2(F_c/F_s)(Q_s/Q_c)²·cos α
 // and at 90° (diagram 7-4) ζ_st = 1.55·Q_s/Q_c − (Q_s/Q_c)²,
+// For a symmetric tee with F_1 = F_2, entered from both ends (from memory):
+//   ζ_1 = 1 + (F_c/F_1)² + 3(F_c/F_1)²·[(Q_1/Qc)² − Q_1/Q_c],
 // written out here again as printed, and the laws of momentum and energy across any junction.
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -14,6 +16,7 @@ import {
   momentumOf,
   STRAIGHT_LEG,
   straightLeg,
+  symmetricLeg,
   wyeCoefficients,
 } from '../src/fitting/converging-junction';
 
@@ -90,6 +93,62 @@ describe('a wye', () => {
   });
 });
 
+describe('a symmetric Y', () => {
+  const lossOf = (ratio: number, degrees: number, x: number) => {
+    const leg = symmetricLeg(ratio, 1, radians(degrees));
+    const [loss = 0] = junctionLosses(
+      [
+        { leg, flow: x },
+        { leg, flow: 1 - x },
+      ],
+      2,
+    );
+    return loss;
+  };
+
+  it.each([0.5, 0.75, 1])(
+    'at a right angle, F_1/F_c %f, is the symmetric tee of the book for equal flows, and for all from one',
+    (ratio) => {
+      const printedTee = (x: number) => 1 + ratio ** -2 + 3 * ratio ** -2 * (x * x - x);
+      expect(lossOf(ratio, 90, 0.5)).toBeCloseTo(printedTee(0.5), 12);
+      expect(lossOf(ratio, 90, 1)).toBeCloseTo(printedTee(1), 12);
+    },
+  );
+
+  it('is the momentum balance of its body, written from pressures', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.2, max: 1, noNaN: true }),
+        fc.double({ min: 15, max: 90, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (ratio, degrees, x) => {
+          // Along the axis: p·F + ρΣQ²cos α/f = p_c·F + ρQ_c²/F, with F = Q_c = 1 and ρ = 2.
+          const brought = (2 * (x * x + (1 - x) ** 2) * Math.cos(radians(degrees))) / ratio;
+          const staticDrop = 2 - brought;
+          const totalDrop = staticDrop + (x / ratio) ** 2 - 1;
+          expect(lossOf(ratio, degrees, x)).toBeCloseTo(totalDrop, 9);
+        },
+      ),
+    );
+  });
+
+  it('loses no less than a wye’s branch, whose A is below 1, beside an equal branch', () => {
+    const legs = (leg: JunctionLeg) =>
+      junctionLosses(
+        [
+          { leg, flow: 0.5 },
+          { leg, flow: 0.5 },
+        ],
+        2,
+      )[0] ?? 0;
+    for (const degrees of [15, 30, 45, 60, 90]) {
+      const asBranches = legs(branchLeg(0.6, 1, radians(degrees)));
+      const asY = legs(symmetricLeg(0.6, 1, radians(degrees)));
+      expect(asY).toBeCloseTo(asBranches / 0.55, 12);
+    }
+  });
+});
+
 /** Two to four legs into one body: at most one straight, branches of any width up to the body's. */
 const anyLegs = fc
   .array(
@@ -103,7 +162,10 @@ const anyLegs = fc
   .map((legs) =>
     legs.map(({ ratio, degrees, flow }, i) => ({
       flow,
-      leg: i === 0 ? straightLeg(0.02, ratio) : branchLeg(0.02 * ratio, 0.02, radians(degrees)),
+      leg:
+        i === 0
+          ? straightLeg(0.02, ratio)
+          : (i === 1 ? branchLeg : symmetricLeg)(0.02 * ratio, 0.02, radians(degrees)),
     })),
   );
 

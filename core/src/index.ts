@@ -99,6 +99,14 @@ export {
 export { ELBOW_STYLES, usualRadiusRatio } from './fitting/elbow';
 export { ENTRIES } from './fitting/hood';
 export {
+  isJoinKind,
+  isStraight,
+  JOIN_KINDS,
+  type JoinKindId,
+  type Joins,
+  joinAngle,
+} from './fitting/joins/joins';
+export {
   type BendFitting,
   FITTING_KINDS,
   type FittingKindId,
@@ -143,6 +151,7 @@ export {
   emptyJournal,
   type Journal,
   type JournalRecord,
+  migrateRecord,
   RECORD_KINDS,
   RECORD_TYPES,
   type RecordKind,

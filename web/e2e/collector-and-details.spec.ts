@@ -63,7 +63,7 @@ test('a tee takes more than a wye; tighter joints and fewer elbows give it back'
   await expect(page.getByText('Write a whole number.')).toBeVisible();
   await page.getByRole('button', { name: 'Follow the drawing' }).click();
   await expect(page.getByText('are as drawn on the Floor')).toBeVisible();
-  await expect(page.getByLabel('How it joins')).toHaveValue('45');
+  await expect(page.getByLabel('How it joins')).toHaveValue('45° wye branch');
 });
 
 test('a need may be a velocity, and a drop then falls short of it', async ({ page }) => {

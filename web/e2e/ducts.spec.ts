@@ -243,7 +243,7 @@ test('a bend is dragged and typed, made otherwise, and the drop’s figures foll
   await openFloor(page);
   await page.getByRole('button', { name: /^Table saw drop \d/ }).click();
   const figures = page.getByRole('region', { name: 'Figures of Table saw drop' });
-  await expect(figures).toContainText('Wye, 45°');
+  await expect(figures).toContainText('45° wye');
   const height = page.getByLabel('Height, hose end of Table saw drop');
   await height.fill('5 ft');
   await expect(page.getByRole('button', { name: /^Table saw drop \d/ })).toContainText('12.47 ft');

@@ -38,3 +38,36 @@ test('a flap damper and a fitting of one’s own are put in a run, cost air, and
   await page.getByTitle('Undo, Ctrl+Z').click();
   await expect(flap).toBeVisible();
 });
+
+test('two drops meet in a symmetric Y: both are legs of it, it costs air, and the drawing gives it up again', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const [planer, sander] = [await flowOf(page, 'Planer'), await flowOf(page, 'Drum sander')];
+  await page.getByRole('button', { name: 'Drum sander drop', exact: true }).click();
+  const joins = page.getByLabel('How it joins');
+  await joins.selectOption({ label: 'symmetric Y, 30° each side' });
+  await expect.poll(() => flowOf(page, 'Planer')).not.toBe(planer);
+  const gentle = await flowOf(page, 'Drum sander');
+  await joins.selectOption({ label: 'tee entered from both ends' });
+  await expect.poll(() => flowOf(page, 'Drum sander')).toBeLessThan(gentle);
+
+  // The other leg is one too, though it is drawn straight through; a wye's branch gives that back.
+  await page.getByRole('button', { name: 'Planer drop', exact: true }).click();
+  await expect(joins).toHaveValue('tee entered from both ends');
+  await saved(page);
+  await page.reload();
+  await expect(joins).toHaveValue('tee entered from both ends');
+  await page.getByRole('button', { name: 'Drum sander drop', exact: true }).click();
+  await page.getByRole('button', { name: 'Follow the drawing' }).click();
+  await expect.poll(() => flowOf(page, 'Planer')).toBe(planer);
+  await expect.poll(() => flowOf(page, 'Drum sander')).toBe(sander);
+  await expect(joins).toHaveValue('45° wye branch');
+});
+
+test('where more than two ducts meet, no Y is offered', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Table saw drop', exact: true }).click();
+  const options = page.getByLabel('How it joins').getByRole('option');
+  await expect(options).toHaveText(['straight on', /15°/, /30°/, /45°/, /60°/, '90° tee']);
+});

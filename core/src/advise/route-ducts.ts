@@ -1,3 +1,4 @@
+import { isStraight } from '../fitting/joins/joins';
 import { isInside, type Spot } from '../floor/plane';
 import { arrangeDucts } from '../layout/arrange-ducts';
 import { type DuctConflict, ductConflicts } from '../layout/duct-conflicts';
@@ -154,7 +155,7 @@ function scoreOf(shop: Shop, view: View): RouteScore | null {
     worstMargin: worst ? marginShare(worst) : 0,
     worstDrop: worst?.drop.name ?? '',
     length: sum(({ length, hose }) => (length ?? 0) + (hose?.length ?? 0)),
-    fittings: sum(({ fittings, joins }) => fittings.length + (joins.kind === 'branch' ? 1 : 0)),
+    fittings: sum(({ fittings, joins }) => fittings.length + (isStraight(joins) ? 0 : 1)),
     wall: sum(({ length, diameter }) => Math.PI * diameter * (length ?? 0)),
     slowestMain,
     toMend: ductConflicts(shop).filter(({ kind }) => TO_MEND.has(kind)).length,

@@ -1,4 +1,5 @@
 import { pipeOutside, sizeOf } from '../duct/pipes';
+import { isStraight } from '../fitting/joins/joins';
 import { chainOf } from '../shop/chain-order';
 import type { MeasuredEnd, Run, Shop } from '../shop/schema';
 import type { DuctTree } from '../shop/topology';
@@ -62,7 +63,7 @@ export function jointsOfShop(shop: Shop, tree: DuctTree): JointPlace[] {
     ...tree.upstreamFirst.flatMap((run) => {
       const next = tree.outOf.get(run.to);
       if (!next) return [];
-      const end = run.joins.kind === 'branch' ? branchOf(run, next) : headOf(next);
+      const end = isStraight(run.joins) ? headOf(next) : branchOf(run, next);
       const isOne = run.pipe === next.pipe && end.what !== 'hose' && sizesMatch(run, end);
       return isOne ? [] : [joint(`${run.id} end`, pipeOf(run), end)];
     }),

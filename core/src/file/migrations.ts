@@ -3,11 +3,18 @@ import { fromVersion1 } from './from-version-1';
 import { fromVersion2 } from './from-version-2';
 import { fromVersion3 } from './from-version-3';
 import { fromVersion4 } from './from-version-4';
+import { fromVersion5 } from './from-version-5';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
 /** In order, one for each version before the present. Version 1 is the first. */
-const MIGRATIONS: readonly Migration[] = [fromVersion1, fromVersion2, fromVersion3, fromVersion4];
+const MIGRATIONS: readonly Migration[] = [
+  fromVersion1,
+  fromVersion2,
+  fromVersion3,
+  fromVersion4,
+  fromVersion5,
+];
 
 export type Migrated =
   | {

@@ -9,12 +9,13 @@ import { emptyJournal } from '../journal/journal';
 import { solveShop } from '../network/solve-shop';
 import { fromSI, toSI } from '../quantity/units';
 import { addCandidate } from '../shop/edit-candidates';
-import type { Shop } from '../shop/schema';
+import { type Shop, VERSION } from '../shop/schema';
 import version1 from './kept/version-1.json';
 import version2 from './kept/version-2.json';
 import version3 from './kept/version-3.json';
 import version4 from './kept/version-4.json';
 import version5 from './kept/version-5.json';
+import version6 from './kept/version-6.json';
 import { migrate } from './migrations';
 import { readShop, readShopFile, writeShopFile } from './shop-file';
 
@@ -90,23 +91,33 @@ describe('a shop file', () => {
   });
 
   it('of the present version, kept, reads as it stands', () => {
-    const read = readShop(version5);
-    const { journal, ...shop } = version5;
+    const read = readShop(version6);
+    const { journal, ...shop } = version6;
     expect(read).toEqual({ ok: true, shop, journal, renewed: [] });
-    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version5);
+    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version6);
   });
 
   it('without a journal, as it lies in a zip, reads as a shop nobody has measured', () => {
-    const { journal: _, ...design } = version5;
+    const { journal: _, ...design } = version6;
     const read = readShop(design);
     expect(read.ok && read.journal).toEqual(emptyJournal());
+  });
+
+  it('of version 5, kept, still reads: nothing changed but that a Y may be in it', () => {
+    const { journal, ...shop } = version5;
+    expect(readShop(version5)).toEqual({
+      ok: true,
+      shop: { ...shop, version: VERSION },
+      journal,
+      renewed: [],
+    });
   });
 
   it('of version 4, kept, still reads, its log as a journal of records', () => {
     const read = readShop(version4);
     if (!read.ok) throw new Error(read.faults[0].message);
     const { log, version: _, ...design } = version4;
-    expect(read.shop).toEqual({ ...design, version: 5 });
+    expect(read.shop).toEqual({ ...design, version: VERSION });
     expect(read.renewed).toEqual([]);
     expect(read.journal).toEqual(journalOfLog(log));
   });
@@ -115,7 +126,7 @@ describe('a shop file', () => {
     const read = readShop(version3);
     if (!read.ok) throw new Error(read.faults[0].message);
     const { shop, renewed } = read;
-    expect(shop.version).toBe(5);
+    expect(shop.version).toBe(VERSION);
     expect(read.journal).toEqual(journalOfLog(version3.log));
     expect(shop.ducts).toEqual(version3.ducts);
     expect(shop.machines).toEqual(version3.machines);
@@ -200,7 +211,7 @@ describe('a shop file', () => {
     const read = readShop(version2);
     if (!read.ok) throw new Error(read.faults[0].message);
     const { shop } = read;
-    expect(shop.version).toBe(5);
+    expect(shop.version).toBe(VERSION);
     expect(shop.machines).toEqual(
       version2.machines.map((machine) => ({ ...machine, size: null, feed: null })),
     );
@@ -244,7 +255,7 @@ describe('a shop file', () => {
     const read = readShop(version1);
     if (!read.ok) throw new Error(read.faults[0].message);
     const { shop } = read;
-    expect(shop.version).toBe(5);
+    expect(shop.version).toBe(VERSION);
     expect(read.journal).toEqual(journalOfLog(version1.log));
     expect(shop.machines).toMatchObject(version1.machines);
     // What version 1 did not know stands as it was silently taken to be.
@@ -267,7 +278,7 @@ describe('a shop file', () => {
     ['{ "format": "frank-gauge", ', /not JSON/],
     ['[1, 2]', /not a shop document/],
     ['{ "rows": [] }', /JSON, but not a Frank Gauge shop/],
-    ['{ "format": "frank-gauge", "version": 6 }', /written by a newer Frank Gauge/],
+    ['{ "format": "frank-gauge", "version": 7 }', /written by a newer Frank Gauge/],
     ['{ "format": "frank-gauge", "version": "1" }', /not a whole number/],
   ])('%s is refused with its reason', (text, reason) => {
     const read = readShopFile(text);

@@ -25,10 +25,11 @@
  *   ducts would chase the step instead of the air.
  */
 
-/** What kind of leg: the way straight on, or a branch. */
+/** What kind of leg: the one straight through, a branch, or one of a symmetric Y's two. */
 export const STRAIGHT_LEG = 1;
 const BRANCH_LEG = 2;
-export type LegKind = typeof STRAIGHT_LEG | typeof BRANCH_LEG;
+const SYMMETRIC_LEG = 3;
+export type LegKind = typeof STRAIGHT_LEG | typeof BRANCH_LEG | typeof SYMMETRIC_LEG;
 
 /** What the geometry of a junction fixes for one of its legs. */
 export interface JunctionLeg {
@@ -78,6 +79,15 @@ export const branchLeg = (area: number, combinedArea: number, angle: number): Ju
   tee: 0,
 });
 
+/**
+ * A leg of a symmetric Y, for which the balance holds as it stands: A = 1 whatever its width and share.
+ * @param angle between the leg and the duct it flows into, rad; held to at most a right angle
+ */
+export const symmetricLeg = (area: number, combinedArea: number, angle: number): JunctionLeg => ({
+  ...branchLeg(area, combinedArea, angle),
+  kind: SYMMETRIC_LEG,
+});
+
 /** Pressure a leg loses, Pa, with its derivatives by own flow, combined flow and momentum M. */
 export interface LegLoss {
   loss: number;
@@ -118,7 +128,10 @@ export function legLossInto(
     out.byMomentum = -half;
     return;
   }
-  const wide = Math.min(Math.max((area / combinedArea - NARROW) / (WIDE - NARROW), 0), 1);
+  const isSymmetric = kind === SYMMETRIC_LEG;
+  const wide = isSymmetric
+    ? 0
+    : Math.min(Math.max((area / combinedArea - NARROW) / (WIDE - NARROW), 0), 1);
   const share = combined > 0 ? Math.min(Math.max(own / combined, 0), 1) : 0;
   let a = SLOPED * (1 - share);
   let byShare = 0;

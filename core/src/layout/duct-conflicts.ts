@@ -1,3 +1,4 @@
+import { joinAngle } from '../fitting/joins/joins';
 import {
   areApart,
   cornersOf,
@@ -15,7 +16,7 @@ import { collectorBlock, machineBlock } from '../floor/standing';
 import type { Shop } from '../shop/schema';
 import { standStack } from '../stack/stand-stack';
 import { type DuctLine, type DuctLines, ductLines } from './duct-lines';
-import { laidAlong, turnsOf } from './laid-runs';
+import { AGAINST, laidAlong, turnsOf } from './laid-runs';
 import { BESIDE_WALL, FLOOR_DUCT, HEAD_HEIGHT, INLET_STRAIGHT, LONG_HOSE } from './layout-limits';
 import { runFromPort } from './lead-duct';
 import { type Leg, legsOf, ONE_SPOT, type Point3, plus, times } from './space';
@@ -73,8 +74,9 @@ export function ductConflicts(shop: Shop, lines: DuctLines = ductLines(shop)): D
     const run = laid.get(id);
     if (!run) continue;
     found.push(...shapeConflicts(line));
-    if (run.joins.kind === 'branch' && run.joins.angle > Math.PI / 2 + 0.02) {
-      found.push({ kind: 'against the flow', run: id, angle: run.joins.angle });
+    const angle = joinAngle(run.joins);
+    if (angle !== null && angle > AGAINST) {
+      found.push({ kind: 'against the flow', run: id, angle });
     }
     if (run.hose && run.hose.length > LONG_HOSE + TOUCH) {
       found.push({ kind: 'long hose', run: id, length: run.hose.length, limit: LONG_HOSE });

@@ -2,11 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { counter } from '../../reference/sample-shops';
 import { estimatedCurve } from '../collector/estimated-curve';
 import { setRoomSize } from '../floor/edit-floor';
+import { setJoins } from '../shop/edit-ducts';
 import { runLength } from '../shop/length';
 import { newShop } from '../shop/new-shop';
 import type { Fitting, Run, Shop } from '../shop/schema';
 import { arrangeDucts } from './arrange-ducts';
-import { setBendStyle } from './edit-route';
+import { followDrawing, holdTyped, setBendStyle } from './edit-route';
 import { laidRuns } from './laid-runs';
 import { leadDuct } from './lead-duct';
 import { inletMouth } from './places';
@@ -197,7 +198,7 @@ describe('where drawn runs meet', () => {
     ]);
   });
 
-  it('two legs that meet head on are both branches of 90°', () => {
+  it('two legs that meet head on are both legs of a Y, 90° each side', () => {
     const set = shopWithInlet();
     const main = lead(set, { kind: 'free', at: set.off(-4, 0) }, { kind: 'inlet' });
     const node = set.shop.ducts.runs.find(({ id }) => id === main)?.from ?? '';
@@ -206,13 +207,51 @@ describe('where drawn runs meet', () => {
     );
     for (const leg of legs) {
       expect(laid(set.shop, leg).joins).toEqual({
-        kind: 'branch',
+        kind: 'symmetric',
         angle: expect.closeTo(RIGHT, 9),
       });
     }
     const arranged = arrangeDucts(set.shop);
     expect(arranged.ok).toBe(true);
     expect(arranged.ok && runLength(laid(set.shop, main), arranged.tree)).toBeCloseTo(4, 9);
+  });
+
+  it.each([
+    ['45° on either side: a Y', [-7, 3], [-7, -3], ['symmetric', 'symmetric'], [45, 45]],
+    ['4° apart: a Y still', [-7, 3], [-6.8, -3], ['symmetric', 'symmetric'], [45, 46.97]],
+    ['a third as steep: branches', [-7, 3], [-7, -1], ['branch', 'branch'], [45, 18.43]],
+    ['both against the flow: branches', [-1, 3], [-1, -3], ['branch', 'branch'], [135, 135]],
+  ] as const)('two legs drawn at %s', (_, first, second, kinds, degrees) => {
+    const set = shopWithInlet();
+    const main = lead(set, { kind: 'free', at: set.off(-4, 0) }, { kind: 'inlet' });
+    const node = set.shop.ducts.runs.find(({ id }) => id === main)?.from ?? '';
+    const legs = [first, second].map(([x, y]) =>
+      lead(set, { kind: 'free', at: set.off(x, y) }, { kind: 'node', node }),
+    );
+    const found = legs.map((leg) => laid(set.shop, leg).joins);
+    expect(found.map(({ kind }) => kind)).toEqual(kinds);
+    const angles = found.map((each) => ('angle' in each ? (each.angle * 180) / Math.PI : null));
+    expect(angles).toEqual(degrees.map((each) => expect.closeTo(each, 1)));
+    // A third duct there leaves no Y.
+    const third = lead(set, { kind: 'free', at: set.off(-4, 0, 2) }, { kind: 'node', node });
+    for (const leg of [...legs, third]) expect(laid(set.shop, leg).joins.kind).toBe('branch');
+  });
+
+  it('a Y that typed figures say of one leg is one, however the other is drawn', () => {
+    const { shop, own } = junction((off) => [off(-4, 2)]);
+    const node = laid(shop, own).to;
+    const [branch, other] = [true, false].map((isOwn) =>
+      shop.ducts.runs.find(({ id, to }) => to === node && (id === own) === isOwn),
+    );
+    if (!branch || !other) throw new Error('no junction');
+    expect(laid(shop, other.id).joins).toEqual({ kind: 'straight' });
+    holdTyped(shop, own);
+    const y = { kind: 'symmetric', angle: Math.PI / 6 } as const;
+    setJoins(shop, own, y);
+    for (const { id } of [branch, other]) expect(laid(shop, id).joins).toEqual(y);
+    followDrawing(shop, own);
+    expect(laid(shop, other.id).joins).toEqual({ kind: 'straight' });
+    expect(laid(shop, own).joins.kind).toBe('branch');
   });
 
   it('a joint in line that nothing joins is nothing: the straight goes on through it', () => {

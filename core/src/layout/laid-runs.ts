@@ -1,3 +1,4 @@
+import { isStraight, type Joins } from '../fitting/joins/joins';
 import { isBend } from '../fitting/kinds/fitting-kinds';
 import type { Fitting, Run, Shop } from '../shop/schema';
 import { bendReach, STRAIGHT, USUAL_BEND } from './bend-geometry';
@@ -6,6 +7,10 @@ import { type Point3, turnBetween } from './space';
 
 /** A leg that meets the next one within so much goes straight through a junction, rad: 15°. */
 export const THROUGH = Math.PI / 12;
+/** Two legs that meet what follows at angles within so much of each other are a symmetric Y's, rad: 5°. */
+export const ALIKE = Math.PI / 36;
+/** Beyond this angle a leg joins against the flow, rad: a right angle, and what drawing is off by. */
+export const AGAINST = Math.PI / 2 + 0.02;
 /** A hose has some length, m. */
 const LEAST_HOSE = 0.02;
 
@@ -40,6 +45,8 @@ interface Meeting {
   readonly isDrawn: boolean;
   /** Which run goes straight through. */
   readonly through: string | null;
+  /** A Y: two legs at one angle, none straight through, as drawn or as one leg's typed figures say. */
+  readonly symmetric: 'as drawn' | Joins | null;
   /** What follows a lone run: straight duct to the next elbow or the inlet, m; null: enough. */
   readonly straight: number | null;
 }
@@ -92,24 +99,34 @@ function meetingsOf(shop: Shop, { lines, intoCollector }: DuctLines): Meetings {
       return { run, turn: way && out ? turnBetween(way, out) : null };
     });
     const isDrawn = turns.every(({ turn }) => turn !== null);
-    // A run said to go straight through does, whatever its drawing says; else the straightest.
-    const said = meeting.find(
-      ({ route, joins }) => !route?.isFollowed && joins.kind === 'straight',
-    );
-    const [most] = turns
+    // What typed figures say of a run holds, whatever the drawing shows: that it goes straight through, or
+    // that it is one of a Y's two legs. Else the straightest goes through.
+    const typed = meeting.filter(({ route }) => !route?.isFollowed);
+    const straight = typed.find(({ joins }) => isStraight(joins));
+    const leg = typed.find(({ joins }) => joins.kind === 'symmetric');
+    const typedY = leg && meeting.length === 2 ? leg.joins : null;
+    const [straightest] = turns
       .filter(({ run, turn }) => run.route?.isFollowed && (turn ?? Math.PI) < THROUGH)
       .toSorted((a, b) => (a.turn ?? 0) - (b.turn ?? 0));
+    const through = isDrawn && !typedY ? ((straight ?? straightest?.run)?.id ?? null) : null;
+    const isDrawnY = isDrawn && through === null && isY(turns.map(({ turn }) => turn ?? 0));
     const found: Meeting = {
       out,
       bend: nodes.get(node)?.style.bend,
       isJunction,
       isDrawn,
-      through: isDrawn ? ((said ?? most?.run)?.id ?? null) : null,
+      symmetric: typedY ?? (isDrawnY ? 'as drawn' : null),
+      through,
       straight: isJunction ? null : straightFrom(node, new Set()),
     };
     known.set(node, found);
     return found;
   };
+}
+
+/** Whether legs that turn so, rad, into what they flow into are the two of a symmetric Y. */
+function isY([one = 0, other = 0, ...more]: readonly number[]): boolean {
+  return more.length === 0 && Math.abs(one - other) < ALIKE && Math.max(one, other) <= AGAINST;
 }
 
 interface Turn {
@@ -201,12 +218,17 @@ function elbowsOf({ id, angle, bend }: Turn, after: number | null): Fitting[] {
     : [elbow(`${id}-a`, 0.5, bend.pair), elbow(`${id}-b`, 0.5, after)];
 }
 
-/** Straight on, or a branch by the angle it is drawn at. */
-function joinsOf(line: DuctLine, { out, isJunction, isDrawn, through }: Meeting): Run['joins'] {
+/** Straight through, or at the angle it is drawn at: a branch, or a leg of a symmetric Y. */
+function joinsOf(line: DuctLine, meeting: Meeting): Joins {
   const { run } = line;
+  const { out, isJunction, isDrawn, through, symmetric } = meeting;
   if (!isJunction) return { kind: 'straight' };
   const way = lastWay(line);
   if (!isDrawn || !out || !way) return run.joins;
   if (through === run.id) return { kind: 'straight' };
-  return { kind: 'branch', angle: Math.max(STRAIGHT, turnBetween(way, out)) };
+  const angle = Math.max(STRAIGHT, turnBetween(way, out));
+  if (symmetric !== null && symmetric !== 'as drawn') return symmetric;
+  return symmetric === 'as drawn'
+    ? { kind: 'symmetric', angle: Math.min(angle, Math.PI / 2) }
+    : { kind: 'branch', angle };
 }

@@ -1,3 +1,4 @@
+import { isStraight } from '../fitting/joins/joins';
 import type { Spot } from '../floor/plane';
 import type { Run, Shop } from '../shop/schema';
 import type { DuctTree } from '../shop/topology';
@@ -180,10 +181,10 @@ function followDownstream(
     const isLone = into.length === 1;
     const slides = into.every((run, i) => {
       const way = ways[i];
-      if (run.joins.kind === 'straight' && !isLone) return !isMoved[i] || isStill(way?.end ?? by);
+      if (isStraight(run.joins) && !isLone) return !isMoved[i] || isStill(way?.end ?? by);
       return way != null && isSame(way.end, slide);
     });
-    const through = isLone ? null : (into.find(({ joins }) => joins.kind === 'straight') ?? null);
+    const through = isLone ? null : (into.find(({ joins }) => isStraight(joins)) ?? null);
     const back = through && lines.get(through.id);
     const isRoomy =
       (next === undefined || keepsLength(firstTwo(next), slide, STILL)) &&

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ELBOW_STYLE_IDS, HOSE_IDS } from '../catalogue/ids';
 import { diameter, id, name, pipe, point3, positive, share } from '../document/atoms';
+import { joins } from '../fitting/joins/joins';
 import { fitting } from '../fitting/kinds/fitting-kinds';
 
 /** How a turn of a duct is made: of which elbow, or of two half as sharp with a spacer between, m. */
@@ -69,10 +70,7 @@ export const run = z.strictObject({
   from: id,
   to: id,
   /** How its downstream end meets what it runs into. */
-  joins: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('straight') }),
-    z.strictObject({ kind: z.literal('branch'), angle: positive(Math.PI) }),
-  ]),
+  joins,
   pipe,
   /** As drawn on the floor; null: not drawn, and what is typed holds. */
   route: route.nullable(),

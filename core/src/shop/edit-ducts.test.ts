@@ -13,7 +13,7 @@ const emptyShop = () => newShop('s', 'S', 'us', estimatedCurve(0.3, 57, 0.5, 1.2
 describe('edits of the ducts', () => {
   it('in any order leave a valid document', () => {
     const step = fc.record({
-      what: fc.constantFrom('run', 'drop', 'split', 'remove', 'straight', 'branch'),
+      what: fc.constantFrom('run', 'drop', 'split', 'remove', 'straight', 'branch', 'Y'),
       at: fc.nat(100),
       kind: fc.constantFrom(...MACHINE_KIND_IDS),
     });
@@ -30,6 +30,7 @@ describe('edits of the ducts', () => {
           else if (what === 'split') splitRun(shop, run, newId);
           else if (what === 'remove') removeRun(shop, run);
           else if (what === 'straight') setJoins(shop, run, { kind: 'straight' });
+          else if (what === 'Y') setJoins(shop, run, { kind: 'symmetric', angle: 1 });
           else setJoins(shop, run, { kind: 'branch', angle: 1 });
         }
         const read = readShop(copyOf(shop));
@@ -52,6 +53,19 @@ describe('edits of the ducts', () => {
       'Thickness planer',
       'Thickness planer 2',
     ]);
+  });
+
+  it('beside one leg of a Y a run becomes its second, and beside both a branch', () => {
+    const shop = emptyShop();
+    const newId = counter();
+    const added = () => addDrop(shop, 'inlet', 'planer', newId);
+    const [first, second] = [added(), added()];
+    setJoins(shop, first, { kind: 'symmetric', angle: 0.5 });
+    const joinsOf = (id: string) => shop.ducts.runs.find((run) => run.id === id)?.joins;
+    removeRun(shop, second);
+    expect(joinsOf(added())).toEqual({ kind: 'symmetric', angle: 0.5 });
+    expect(joinsOf(first)).toEqual({ kind: 'symmetric', angle: 0.5 });
+    expect(joinsOf(added())).toEqual({ kind: 'branch', angle: Math.PI / 4 });
   });
 
   it('splitting keeps the length together and the gate and hose on the machine’s side', () => {

@@ -1,3 +1,4 @@
+import { isStraight, type Joins, joinAngle } from '../fitting/joins/joins';
 import { toSI } from '../quantity/units';
 import { MACHINE_KINDS, type MachineKindId } from './machine-kinds';
 import type { Gate, Machine, Run, Shop } from './schema';
@@ -13,12 +14,18 @@ const RIGHT_ANGLE = Math.PI / 2;
 
 const runsInto = (shop: Shop, node: string) => shop.ducts.runs.filter((run) => run.to === node);
 
-/** Straight on where nothing but `own` does so yet, else a 45° branch. */
-export function joinsAt(shop: Shop, node: string, own?: string): Run['joins'] {
-  const isTaken = runsInto(shop, node).some(
-    (run) => run.id !== own && run.joins.kind === 'straight',
-  );
-  return isTaken ? { kind: 'branch', angle: DEFAULT_BRANCH_ANGLE } : { kind: 'straight' };
+const branchAt = (angle = DEFAULT_BRANCH_ANGLE): Joins => ({ kind: 'branch', angle });
+const STRAIGHT: Joins = { kind: 'straight' };
+
+/**
+ * How one more run joins at `node` beside all but `own`: straight through where none does so yet, as the
+ * second leg of a Y that has one, else as a 45° branch.
+ */
+export function joinsAt(shop: Shop, node: string, own?: string): Joins {
+  const others = runsInto(shop, node).filter((run) => run.id !== own);
+  const [first, ...more] = others.map(({ joins }) => joins);
+  if (first?.kind === 'symmetric') return more.length === 0 ? { ...first } : branchAt();
+  return others.some(({ joins }) => isStraight(joins)) ? branchAt() : { ...STRAIGHT };
 }
 
 /** A name no other has: 'Main', 'Main 2', 'Main 3'. */
@@ -176,7 +183,7 @@ export function splitRun(shop: Shop, runId: string, newId: NewId): string | null
   run.to = node;
   run.length = half;
   run.joints = null;
-  run.joins = { kind: 'straight' };
+  run.joins = { ...STRAIGHT };
   return node;
 }
 
@@ -225,18 +232,28 @@ export function removeDucts(shop: Shop, runId: string): void {
   condition.holes = condition.holes.filter(({ run }) => !runIds.has(run));
 }
 
-/** Makes a run go straight on or branch at `angle` (rad); whoever went straight on there branches. */
-export function setJoins(shop: Shop, runId: string, joins: Run['joins']): void {
+/**
+ * Changes how a run joins, and with it the others there: where it goes straight through, none else does;
+ * where it is a leg of a Y, the one other is its second leg. A Y has two legs: where more meet, a run that
+ * was to be one stays as it is.
+ */
+export function setJoins(shop: Shop, runId: string, joins: Joins): void {
   const run = shop.ducts.runs.find((candidate) => candidate.id === runId);
   if (!run) return;
-  if (joins.kind === 'straight') {
-    for (const other of runsInto(shop, run.to)) {
-      if (other.joins.kind === 'straight') {
-        other.joins = { kind: 'branch', angle: DEFAULT_BRANCH_ANGLE };
-      }
-    }
-  }
+  const others = runsInto(shop, run.to).filter(({ id }) => id !== runId);
+  if (joins.kind === 'symmetric' && others.length > 1) return;
+  for (const other of others) other.joins = besides(joins, other.joins, others.length === 1);
   run.joins = joins;
+}
+
+/** How another run joins once the one beside it joins so. */
+function besides(joins: Joins, other: Joins, isOnly: boolean): Joins {
+  if (joins.kind === 'symmetric') return { ...joins };
+  if (joins.kind === 'branch') {
+    if (other.kind !== 'symmetric') return other;
+    return isOnly ? { ...STRAIGHT } : branchAt(other.angle);
+  }
+  return other.kind === 'branch' ? other : branchAt(joinAngle(other) ?? DEFAULT_BRANCH_ANGLE);
 }
 
 /** A gate at the machine's end of its run; shut, it leaks through 0.3 % of its area, an estimate. */

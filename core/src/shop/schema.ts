@@ -25,7 +25,7 @@ import {
 import { stack } from './stack-schema';
 
 /**
- * The design of a shop, version 5: what is drawn, solved and undone. Everything in SI. Identifiers are
+ * The design of a shop, version 6: what is drawn, solved and undone. Everything in SI. Identifiers are
  * stable; places are metres from the room's corner, z up from the floor.
  *
  * Three words are kept apart: what is *designed* (ducts, collector), what condition it is *found* in
@@ -36,7 +36,7 @@ import { stack } from './stack-schema';
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 5;
+export const VERSION = 6;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),

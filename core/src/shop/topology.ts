@@ -1,3 +1,4 @@
+import { isStraight } from '../fitting/joins/joins';
 import type { DuctNode, Machine, Port, Run, Shop } from './schema';
 
 /** A port at the end of a run, with what stands there. */
@@ -40,7 +41,7 @@ function byDownstreamNode(runs: readonly Run[]): Map<string, Run[]> {
   for (const run of runs) {
     const list = into.get(run.to);
     if (!list) into.set(run.to, [run]);
-    else if (run.joins.kind === 'straight') list.unshift(run);
+    else if (isStraight(run.joins)) list.unshift(run);
     else list.push(run);
   }
   return into;
@@ -100,7 +101,7 @@ export function arrangeRuns(shop: Shop, runs: readonly Run[] = shop.ducts.runs):
 
   const into = byDownstreamNode(runs);
   for (const [node, list] of into) {
-    const straight = list.filter((run) => run.joins.kind === 'straight');
+    const straight = list.filter((run) => isStraight(run.joins));
     if (list.length > 1 && straight.length > 1) {
       const index = runs.indexOf(straight[1] as Run);
       say(

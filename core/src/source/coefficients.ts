@@ -1,3 +1,4 @@
+import { joinSources } from '../fitting/joins/joins';
 import { fittingSources } from '../fitting/kinds/fitting-kinds';
 import { DOOR_DEPTH } from '../floor/room-outline';
 import { STANDING_ROOM } from '../floor/standing';
@@ -18,6 +19,7 @@ import { stackAndNoise } from './stack-and-noise';
 export const coefficientGroups = (): CoefficientGroup[] => [
   ...airAndDuct(),
   ...fittings(),
+  ...joinSources(),
   ...fittingSources(),
   ...collector(),
   ...stackAndNoise(),

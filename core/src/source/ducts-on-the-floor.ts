@@ -1,6 +1,6 @@
 import { BEFORE_INLET, GAP } from '../floor/free-place';
 import { USUAL_BEND } from '../layout/bend-geometry';
-import { THROUGH } from '../layout/laid-runs';
+import { ALIKE, THROUGH } from '../layout/laid-runs';
 import { BESIDE_WALL, FLOOR_DUCT, HEAD_HEIGHT, INLET_STRAIGHT } from '../layout/layout-limits';
 import { USUAL_SLACK } from '../layout/lead-duct';
 import { GATE_HEIGHT, HOSE_REACH, UNDER_CEILING, WYE_REACH } from '../layout/usual-way';
@@ -19,6 +19,12 @@ export const ductsOnTheFloor = (): CoefficientGroup[] => [
       {
         name: 'Straight through a junction, up to',
         value: THROUGH,
+        kind: 'angle',
+        origin: 'estimate',
+      },
+      {
+        name: 'Legs of a symmetric Y, alike within',
+        value: ALIKE,
         kind: 'angle',
         origin: 'estimate',
       },

@@ -1,13 +1,15 @@
 import 'fake-indexeddb/auto';
-import { readShop } from '@frank-gauge/core';
+import { RECORD_KINDS, RECORD_TYPES, readShop, type Shop, VERSION } from '@frank-gauge/core';
 import Dexie from 'dexie';
 import { describe, expect, it, vi } from 'vitest';
 import version1 from '../../../core/src/file/kept/version-1.json';
 import version2 from '../../../core/src/file/kept/version-2.json';
 import version3 from '../../../core/src/file/kept/version-3.json';
 import version4 from '../../../core/src/file/kept/version-4.json';
+import version5 from '../../../core/src/file/kept/version-5.json';
 import { Database } from './database';
 import { readJournal } from './journal-tables';
+import { newSummary } from './rows';
 
 /** A database as an earlier version of this program left it, with these documents in it. */
 async function leftBehind(
@@ -78,6 +80,92 @@ describe('shops stored by an older version', () => {
     expect((await database.summaries.get('torn'))?.name).toBe('A damaged shop');
     expect(await database.summaries.count()).toBe(2);
     database.close();
+  });
+});
+
+describe('shops stored by the version before, apart from their journals already', () => {
+  /** Tables as version 5 left them: a design, a record of its journal, and one change to undo. */
+  async function leftApart(name: string, document: { readonly id: string }): Promise<void> {
+    const old = new Dexie(name);
+    old.version(5).stores({
+      shops: 'id, changed',
+      changes: '[shop+position], shop',
+      summaries: 'id, changed',
+      designs: 'id',
+      history: '[shop+position]',
+      photoFiles: '[shop+id]',
+      ...Object.fromEntries(RECORD_KINDS.map((kind) => [kind, '[shop+time+record.id]'])),
+      readings: '[shop+time+record.id], [shop+record.testPoint+time]',
+    });
+    const { id } = document;
+    const summary = newSummary(id, document as Shop, 1);
+    await old.table('designs').put({ id, document });
+    await old.table('summaries').put({ ...summary, cursor: 1, changes: 1, revision: 7 });
+    await old.table('history').put({ shop: id, position: 0, label: 'filter area' });
+    await old.table('events').put({ shop: id, time: 0, record: version5.journal.events[0] });
+    old.close();
+  }
+  const { journal: _, ...design } = version5;
+
+  it('are brought to the present one; undo stays where nothing but the version changed', async () => {
+    await leftApart('forward', design);
+    const database = new Database('forward');
+    expect((await database.designs.get(design.id))?.document).toEqual({
+      ...design,
+      version: VERSION,
+    });
+    expect(await database.summaries.get(design.id)).toMatchObject({
+      cursor: 1,
+      changes: 1,
+      revision: 8,
+      designRevision: 1,
+    });
+    expect(await database.history.count()).toBe(1);
+    expect((await readJournal(database, design.id)).events).toEqual([version5.journal.events[0]]);
+    database.close();
+  });
+
+  it('lose their undo where more of them changed than the version', async () => {
+    await leftApart('changed', { ...design, journal: {} } as typeof design);
+    const database = new Database('changed');
+    expect((await database.designs.get(design.id))?.document).toEqual({
+      ...design,
+      version: VERSION,
+    });
+    expect(await database.summaries.get(design.id)).toMatchObject({ cursor: 0, changes: 0 });
+    expect(await database.history.count()).toBe(0);
+    database.close();
+  });
+
+  it('that cannot be read stay as they lie, undo and all', async () => {
+    await leftApart('unreadable', { ...design, stray: 1 } as typeof design);
+    const database = new Database('unreadable');
+    expect((await database.designs.get(design.id))?.document).toEqual({ ...design, stray: 1 });
+    expect(await database.summaries.get(design.id)).toMatchObject({ cursor: 1, revision: 7 });
+    expect(await database.history.count()).toBe(1);
+    database.close();
+  });
+
+  it('have their records brought forward by the steps of their kind', async () => {
+    const migrations = RECORD_TYPES.events.migrations as Record<number, (record: object) => object>;
+    const [event] = version5.journal.events;
+    migrations[5] = (record) => ({ ...record, note: 'brought forward' });
+    try {
+      await leftApart('records', design);
+      const database = new Database('records');
+      expect((await readJournal(database, design.id)).events).toEqual([
+        { ...event, note: 'brought forward' },
+      ]);
+      database.close();
+      // Once only: what was moved apart in the same start is of the present version already.
+      await leftBehind('records-twice', 4, [version4]);
+      const moved = new Database('records-twice');
+      const notes = (await readJournal(moved, version4.id)).events.map(({ note }) => note);
+      expect(notes).toEqual(version4.log.events.map(({ note }) => note));
+      moved.close();
+    } finally {
+      delete migrations[5];
+    }
   });
 });
 

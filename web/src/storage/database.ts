@@ -1,4 +1,14 @@
-import { type Journal, RECORD_KINDS, type Renewal, readShop, type Shop } from '@frank-gauge/core';
+import {
+  isSame,
+  type Journal,
+  migrateRecord,
+  RECORD_KINDS,
+  RECORD_TYPES,
+  type Renewal,
+  readShop,
+  type Shop,
+  VERSION,
+} from '@frank-gauge/core';
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import { nanoid } from 'nanoid';
 import { addRecords } from './journal-tables';
@@ -10,8 +20,13 @@ import {
   type SummaryRow,
 } from './rows';
 
-/** The present version of the tables. */
-const TABLES_VERSION = 5;
+/** The first version of the tables that keeps the journal apart from the design. */
+const APART = 5;
+/**
+ * The present version of the tables: the document's, so that a new version of the document brings what is
+ * stored forward, and stops pages that do not know it.
+ */
+const TABLES_VERSION = VERSION;
 
 /** A shop as versions 1 to 4 of the tables kept it: the whole document, its log inside, in one row. */
 interface OldShopRow {
@@ -37,11 +52,12 @@ export class Database extends Dexie {
   readonly photoFiles!: Table<PhotoFileRow, [string, string]>;
   /** Called once it is found, here or by another tab, that a newer program owns the tables. */
   onOutdated: () => void = () => {};
+  private isMovedNow = false;
 
   constructor(name = 'frank-gauge') {
     super(name);
     for (const version of [1, 2, 3, 4]) this.version(version).stores(OLD_TABLES);
-    this.version(TABLES_VERSION)
+    this.version(APART)
       .stores({
         ...OLD_TABLES,
         summaries: 'id, changed',
@@ -51,7 +67,17 @@ export class Database extends Dexie {
         ...Object.fromEntries(RECORD_KINDS.map((kind) => [kind, RECORDS])),
         readings: `${RECORDS}, [shop+record.testPoint+time]`,
       })
-      .upgrade(moveApart);
+      .upgrade((stored) => {
+        this.isMovedNow = true;
+        return moveApart(stored);
+      });
+    for (let version = APART; version < TABLES_VERSION; version++) {
+      this.version(version + 1).upgrade(async (stored) => {
+        // What was only now moved apart is of the present version already.
+        if (this.isMovedNow) return;
+        await bringForward(stored, version);
+      });
+    }
     this.on('versionchange', () => {
       // A newer program opens the tables: this one must not write to them any more.
       this.close({ disableAutoOpen: true });
@@ -100,6 +126,47 @@ async function moveApart(db: Pick<Transaction, 'table'>): Promise<void> {
   }
   await db.table('shops').clear();
   await db.table('changes').clear();
+}
+
+/**
+ * Brings what tables of version `from` hold one version on: designs as a whole, records one by one. Undo
+ * stays where nothing of a design but its version changed; where more did, its remembered changes speak of
+ * the old shape and are let go. What cannot be read stays as it lies.
+ */
+async function bringForward(db: Pick<Transaction, 'table'>, from: number): Promise<void> {
+  const designs = db.table<DesignRow, string>('designs');
+  const summaries = db.table<SummaryRow, string>('summaries');
+  for (const { id, document } of await designs.toArray()) {
+    if (document.version !== from) continue;
+    const read = readShop(document);
+    const summary = await summaries.get(id);
+    if (!read.ok || !summary) continue;
+    await designs.put({ id, document: read.shop });
+    const isAsItWas = isSame({ ...document, version: VERSION }, read.shop);
+    if (!isAsItWas) {
+      await db
+        .table('history')
+        .where('[shop+position]')
+        .between([id, Dexie.minKey], [id, Dexie.maxKey])
+        .delete();
+    }
+    await summaries.put({
+      ...summary,
+      ...(isAsItWas ? {} : { cursor: 0, changes: 0 }),
+      revision: summary.revision + 1,
+      designRevision: summary.designRevision + 1,
+      renewed: [...summary.renewed, ...read.renewed],
+    });
+  }
+  for (const kind of RECORD_KINDS) {
+    if (!RECORD_TYPES[kind].migrations[from]) continue;
+    await db
+      .table<{ record: Record<string, unknown> }>(kind)
+      .toCollection()
+      .modify((row) => {
+        row.record = migrateRecord(kind, row.record, from, from + 1);
+      });
+  }
 }
 
 export const database = new Database();

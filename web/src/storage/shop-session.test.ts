@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { VERSION } from '@frank-gauge/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Database } from './database';
 import { storeChange } from './history';
@@ -184,7 +185,7 @@ describe('an open shop', () => {
 
   it('that cannot be read says why and keeps what is stored', async () => {
     session.close();
-    const broken = { ...sampleShop(), version: 7 as 5 };
+    const broken = { ...sampleShop(), version: (VERSION + 1) as typeof VERSION };
     await db.designs.put({ id: 'one', document: broken });
     session.open('one');
     await vi.waitFor(() => {

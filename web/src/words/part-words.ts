@@ -3,19 +3,22 @@ import {
   FITTING_KINDS,
   type FittingKindId,
   isFittingKind,
+  isJoinKind,
+  JOIN_KINDS,
   type PartKind,
   SEPARATORS,
 } from '@frank-gauge/core';
 
-/** What parts that are no fittings are called; of a fitting, its kind says it. */
-const WORDS: Record<Exclude<PartKind, FittingKindId> | 'blower' | 'exhaust', string> = {
+/** What parts are called; of a fitting, and of how a duct joins, its kind says it. */
+const WORDS: Record<
+  Exclude<PartKind, FittingKindId | 'branch' | 'straight'> | 'blower' | 'exhaust',
+  string
+> = {
   entry: 'Hood',
   hose: 'Hose',
   gate: 'Gate',
   pipe: 'Pipe',
   reducer: 'Reducer',
-  branch: 'Wye, branch',
-  straight: 'Past a wye',
   separator: 'Separator',
   inlet: 'Elbow at the inlet',
   blower: 'Blower',
@@ -43,5 +46,8 @@ export function partWord(kind: PartKind | 'blower' | 'exhaust', name: string): s
     return Object.entries(WAYS).find(([way]) => way === name)?.[1] ?? WORDS.exhaust;
   }
   if (isFittingKind(kind)) return name !== '' ? name : FITTING_KINDS[kind].name;
+  if (kind === 'branch' || kind === 'straight') {
+    return JOIN_KINDS[isJoinKind(name) ? name : kind].name;
+  }
   return WORDS[kind];
 }

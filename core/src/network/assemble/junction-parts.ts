@@ -1,11 +1,7 @@
 import { circleArea } from '../../air/velocity-pressure';
-import { branchEntryLoss } from '../../fitting/branch-entry';
-import {
-  branchLeg,
-  type JunctionLeg,
-  straightLeg,
-  teeShare,
-} from '../../fitting/converging-junction';
+import { type JunctionLeg, teeShare } from '../../fitting/converging-junction';
+import { fixedJoinLoss, joinAngle, legOf } from '../../fitting/joins/joins';
+import type { Loss } from '../../fitting/loss-method';
 import { USUAL_REDUCER_ANGLE } from '../../fitting/reducer';
 import { lossMethod } from '../../methods/loss-methods';
 import type { Run } from '../../shop/schema';
@@ -44,8 +40,9 @@ function teeShareAt(node: string, { tree }: Setting): number {
   let tee = 0;
   let area = 0;
   for (const { joins, diameter } of tree.into.get(node) ?? []) {
-    if (joins.kind !== 'branch') continue;
-    tee += teeShare(joins.angle) * circleArea(diameter);
+    const angle = joinAngle(joins);
+    if (angle === null) continue;
+    tee += teeShare(angle) * circleArea(diameter);
     area += circleArea(diameter);
   }
   return area === 0 ? 0 : tee / area;
@@ -73,25 +70,23 @@ export function endOfRun(run: Run, setting: Setting): EndOfRun {
   if (!isJunction) return { junction: null, parts: inLine };
 
   const { branch } = lossMethod(rules.friction);
+  const joinsAt = joinAngle(joins);
+  // What goes straight through narrows or widens in line; a branch enters a body as wide as it needs.
+  const before = joinsAt === null ? inLine : [];
   if (!branch && rules.junctions === 'momentum') {
-    return joins.kind === 'branch'
-      ? {
-          junction: branchLeg(circleArea(diameter), circleArea(body), joins.angle),
-          parts: [lossy('branch', 'down', 0)],
-        }
-      : {
-          junction: straightLeg(circleArea(body), teeShareAt(run.to, setting)),
-          parts: [...inLine, lossy('straight', 'down', 0)],
-        };
+    const at = {
+      area: circleArea(diameter),
+      bodyArea: circleArea(body),
+      tee: teeShareAt(run.to, setting),
+    };
+    return {
+      junction: legOf(joins, at),
+      parts: [...before, lossy(joinsAt === null ? 'straight' : 'branch', 'down', 0, joins.kind)],
+    };
   }
-  if (joins.kind === 'straight') return { junction: null, parts: inLine };
-  const { angle: joinsAt } = joins;
-  const part = branch
-    ? partOf(
-        'branch',
-        'down',
-        branch({ pipe: run.pipe, diameter, angle: joinsAt }, factors.fittings),
-      )
-    : lossy('branch', 'down', branchEntryLoss(joinsAt) * factors.fittings);
-  return { junction: null, parts: [part] };
+  if (joinsAt === null) return { junction: null, parts: before };
+  const loss: Loss = branch
+    ? branch({ pipe: run.pipe, diameter, angle: joinsAt }, factors.fittings)
+    : { kind: 'coefficient', coefficient: fixedJoinLoss(joins) * factors.fittings };
+  return { junction: null, parts: [partOf('branch', 'down', loss, joins.kind)] };
 }

@@ -2,6 +2,7 @@ import { HOSE_COMPRESSIONS } from '../../duct/hose';
 import { POWER_FIT_VELOCITIES } from '../../duct/power-fit';
 import { BRANCH_ANGLES } from '../../fitting/branch-entry';
 import { CLEAR_DIAMETERS } from '../../fitting/close-elbows';
+import { joinAngle, joinHeld } from '../../fitting/joins/joins';
 import { fittingHeld, isBend, straightBehind } from '../../fitting/kinds/fitting-kinds';
 import type { ShopSolution } from '../../network/solve-shop';
 import { type HeldValue, heldValue } from '../../quantity/valid-range';
@@ -35,12 +36,13 @@ export function runFindings(run: Run, solution: ShopSolution): Finding[] {
     const remedy = { kind: 'seal' } as const;
     found.push({ kind: 'leak-prone', severity: 'caution', where, numbers, remedy });
   }
-  if (run.joins.kind === 'branch' && run.joins.angle > BRANCH_ANGLES.most + 1e-9) {
+  const angle = joinAngle(run.joins);
+  if (angle !== null && angle > BRANCH_ANGLES.most + 1e-9) {
     found.push({
       kind: 'against the flow',
       severity: 'caution',
       where,
-      numbers: { angle: run.joins.angle, taken: BRANCH_ANGLES.most },
+      numbers: { angle, taken: BRANCH_ANGLES.most },
       remedy: { kind: 'turn with the flow' },
     });
   }
@@ -72,9 +74,7 @@ function closeElbows({ id, to, diameter, fittings }: Run, { tree }: ShopSolution
 function heldIn(run: Run, velocity: number, { network }: ShopSolution): Finding[] {
   const held = run.fittings.flatMap((fitting) => [...fittingHeld(fitting)]);
   if (run.hose) held.push(...say(heldValue(HOSE_COMPRESSIONS, run.hose.compression)));
-  if (run.joins.kind === 'branch' && run.joins.angle < BRANCH_ANGLES.least) {
-    held.push(...say(heldValue(BRANCH_ANGLES, run.joins.angle)));
-  }
+  held.push(...joinHeld(run.joins));
   const isFit = network.segments.some(
     (segment) =>
       segment.run === run.id && segment.parts.some(({ friction }) => friction?.law === 'power'),

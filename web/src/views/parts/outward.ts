@@ -1,4 +1,4 @@
-import type { DuctTree, Run } from '@frank-gauge/core';
+import { type DuctTree, isStraight, type Run } from '@frank-gauge/core';
 
 /** Runs as the blower sees them: from its inlet outward, each followed by what flows into it. */
 export function outward(tree: DuctTree): { readonly run: Run; readonly depth: number }[] {
@@ -6,8 +6,8 @@ export function outward(tree: DuctTree): { readonly run: Run; readonly depth: nu
   const list = (node: string, depth: number) => {
     // A lone run or the straight one goes on in line; branches step in.
     const meeting = tree.into.get(node) ?? [];
-    const branches = meeting.filter((run) => run.joins.kind === 'branch');
-    const straight = meeting.filter((run) => run.joins.kind === 'straight');
+    const branches = meeting.filter((run) => !isStraight(run.joins));
+    const straight = meeting.filter((run) => isStraight(run.joins));
     for (const run of branches) {
       listed.push({ run, depth: meeting.length > 1 ? depth + 1 : depth });
       list(run.from, meeting.length > 1 ? depth + 1 : depth);

@@ -7,6 +7,7 @@ import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { addRunAt, editJoins, editRun, removeRunAloud } from '../../parts/edit-runs';
+import { joinName, joinsOffered } from '../../parts/joins/join-forms';
 import { Line } from '../../parts/line';
 import { AddDropMenu } from './add-drop-menu';
 import { BendFields } from './bend-fields';
@@ -15,8 +16,6 @@ import { GateFields, HoseFields } from './hose-and-gate-fields';
 import { PipeFields } from './pipe-fields';
 import { PortFields } from './port-fields';
 import { SealingField } from './sealing-field';
-
-const ANGLES = [15, 30, 45, 60, 90];
 
 /** The finer points of a run, and what can be hung on it. */
 export function RunDetails({ run }: { readonly run: Run }) {
@@ -89,33 +88,21 @@ function DrawnLine({ run }: { readonly run: Run }) {
 /** How the run meets what it flows into, where others do too. */
 function JoinsField({ run }: { readonly run: Run }) {
   const { tree } = useSolvedShop();
-  if ((tree.into.get(run.to) ?? []).length < 2) return null;
-  const degrees = run.joins.kind === 'branch' ? (run.joins.angle * 180) / Math.PI : null;
-  const nearest = degrees === null ? 'straight' : String(Math.round(degrees));
-  const angles =
-    degrees === null || ANGLES.includes(Math.round(degrees))
-      ? ANGLES
-      : [...ANGLES, Math.round(degrees)];
+  const legs = (tree.into.get(run.to) ?? []).length;
+  if (legs < 2) return null;
+  const offered = joinsOffered(legs);
+  const own = joinName(run.joins);
+  const all = offered.some((joins) => joinName(joins) === own) ? offered : [...offered, run.joins];
   return (
     <Line label="joins">
       <Choice
         label="How it joins"
-        value={nearest}
-        options={[
-          { value: 'straight', label: 'straight on' },
-          ...angles.map((angle) => ({
-            value: String(angle),
-            label: angle === 90 ? '90° tee' : `${angle}° wye branch`,
-          })),
-        ]}
-        onChange={(value) =>
-          editJoins(
-            run,
-            value === 'straight'
-              ? { kind: 'straight' }
-              : { kind: 'branch', angle: (Number(value) * Math.PI) / 180 },
-          )
-        }
+        value={own}
+        options={all.map((joins) => ({ value: joinName(joins), label: joinName(joins) }))}
+        onChange={(chosen) => {
+          const joins = all.find((each) => joinName(each) === chosen);
+          if (joins) editJoins(run, joins);
+        }}
       />
     </Line>
   );

@@ -19,6 +19,7 @@ import { Choice } from '@/ui/choice';
 import { TakeOut } from '@/ui/take-out';
 import { useSolvedShop } from '../../frame/solved-shop';
 import { editRun } from '../../parts/edit-runs';
+import { joinName } from '../../parts/joins/join-forms';
 import { DiameterLine, FieldLine, Line, ShopQuantity } from '../../parts/line';
 import { OpeningLine } from '../../parts/opening-line';
 import { outward } from '../../parts/outward';
@@ -189,6 +190,9 @@ function WayFields({ run, line }: { readonly run: Run; readonly line: DuctLine }
       ))}
       {run.joins.kind === 'branch' && run.route?.isFollowed && (
         <JoinLine run={run} angle={run.joins.angle} />
+      )}
+      {run.joins.kind === 'symmetric' && run.route?.isFollowed && (
+        <Line label="joins by">{joinName(run.joins)}, as drawn</Line>
       )}
       {joints.map(({ id, at, name }) => (
         <PointLine key={id} id={id} at={at} name={name} of={run.name} />

@@ -3,6 +3,7 @@
 import {
   type DuctLine,
   formatShort,
+  isStraight,
   lossesOfRun,
   type PartOfRun,
   type Point3,
@@ -13,6 +14,7 @@ import { type KeyboardEvent, useRef } from 'react';
 import { useChoices } from '@/storage/choices';
 import { useOnceAFrame } from '@/ui/use-once-a-frame';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { shortJoinName } from '../../parts/joins/join-forms';
 import { GRID, KEY_WAYS, snapTo } from '../grid-steps';
 import { movePointTo } from './edit-ducts';
 import type { Ducts } from './use-ducts';
@@ -151,10 +153,8 @@ function labelsOf(
     return at ? [{ at, text: `${degrees(fitting.angle)}${coefficient(elbows[i])}` }] : [];
   });
   const branch = losses.find(({ kind }) => kind === 'branch');
-  if (laid.joins.kind === 'branch' && end && branch) {
-    const { angle } = laid.joins;
-    const name = angle > 1.4 ? `${degrees(angle)} tee` : `${degrees(angle)} wye`;
-    turns.push({ at: end, text: `${name}${coefficient(branch)}` });
+  if (!isStraight(laid.joins) && end && branch) {
+    turns.push({ at: end, text: `${shortJoinName(laid.joins)}${coefficient(branch)}` });
   }
   return turns;
 }

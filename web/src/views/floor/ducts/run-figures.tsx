@@ -3,6 +3,7 @@
 import { formatShort, lossesOfRun, type Run } from '@frank-gauge/core';
 import { partWord } from '@/words/part-words';
 import { useSolvedShop } from '../../frame/solved-shop';
+import { shortJoinName } from '../../parts/joins/join-forms';
 
 /** What moves in a run now, and what each part of it takes. */
 export function RunFigures({ run }: { readonly run: Run }) {
@@ -52,7 +53,7 @@ export function RunFigures({ run }: { readonly run: Run }) {
 }
 
 function partName(kind: Parameters<typeof partWord>[0], name: string, { joins }: Run): string {
-  if (kind !== 'branch' || joins.kind !== 'branch') return partWord(kind, name);
-  const degrees = Math.round((joins.angle * 180) / Math.PI);
-  return degrees > 80 && degrees < 100 ? `Tee, ${degrees}°` : `Wye, ${degrees}°`;
+  if (kind !== 'branch') return partWord(kind, name);
+  const word = shortJoinName(joins);
+  return word.charAt(0).toUpperCase() + word.slice(1);
 }

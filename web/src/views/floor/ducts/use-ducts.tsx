@@ -7,6 +7,7 @@ import {
   ductConflicts,
   gatesOpenNow,
   isDrawing,
+  isStraight,
   type Run,
   runsWithChips,
 } from '@frank-gauge/core';
@@ -45,7 +46,7 @@ function useReckoned(): Ducts {
       laid: (run: string) => byId.get(run),
       follows: (run: string) => {
         const own = byId.get(run);
-        if (own?.joins.kind !== 'straight') return null;
+        if (!own || !isStraight(own.joins)) return null;
         return tree.outOf.get(own.to)?.diameter ?? inlet;
       },
     };
