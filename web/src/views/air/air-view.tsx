@@ -1,6 +1,6 @@
 'use client';
 
-import { useJudgedDrops } from '../frame/solved-shop';
+import { useVerdicts } from '@/model/use-design';
 import { Crossing } from './crossing';
 import { DropTable } from './drop-table';
 import { EmptyAir } from './empty-air';
@@ -11,7 +11,7 @@ import { RunList } from './runs/run-list';
 
 /** What each drop gets, where the pressure goes, and the runs it follows from. */
 export function AirView() {
-  const { verdicts } = useJudgedDrops();
+  const verdicts = useVerdicts();
   const hasDrops = verdicts.length > 0;
   return (
     <div className="grid md:h-full md:grid-cols-[400px_1fr] md:overflow-y-auto xl:grid-cols-[396px_minmax(0,1fr)_256px] xl:overflow-hidden">

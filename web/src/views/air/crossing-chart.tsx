@@ -20,13 +20,14 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
-import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 
 /** The demand line takes a dozen solves, so it follows a moment behind an edit; the point does not. */
 function useDemand() {
-  const { shop, tree } = useSolvedShop();
-  const { selected } = useJudgedDrops();
+  const shop = useDesign();
+  const tree = useDuctTree();
+  const selected = useSelectedDrop();
   const view = useChoices((choices) => choices.view);
   const rule = useChoices((choices) => choices.rule);
   const laterShop = useDeferredValue(shop);
@@ -42,8 +43,8 @@ function useDemand() {
 
 /** The blower's curve, what the selected drop's way demands, and the point where they meet. */
 export function CrossingChart() {
-  const { system } = useSolvedShop();
-  const { selected } = useJudgedDrops();
+  const system = useUnits();
+  const selected = useSelectedDrop();
   const demand = useDemand();
   if (selected?.kind !== 'judged') return null;
   const { flow: flowStyle, pressure: pressureStyle } = STYLES[system];

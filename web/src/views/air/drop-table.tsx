@@ -14,10 +14,10 @@ import {
   writeNumber,
 } from '@frank-gauge/core';
 import { useDeferredValue, useMemo } from 'react';
+import { useDesign, useDuctTree, useSelectedDrop, useUnits, useVerdicts } from '@/model/use-design';
 import { choose, chooseDrop, useChoices } from '@/storage/choices';
 import { Segmented } from '@/ui/segmented';
 import { failureSentence } from '@/words/failure-words';
-import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 
 const SIGNS: Record<Standing, { sign: string; word: string; tone: string }> = {
   shut: { sign: '○', word: 'shut', tone: 'text-quiet' },
@@ -31,7 +31,9 @@ const SIGNS: Record<Standing, { sign: string; word: string; tone: string }> = {
  * component for each drop lets the browser breathe between them.
  */
 function Doubt({ drop }: { readonly drop: Drop }) {
-  const { shop, tree, system } = useSolvedShop();
+  const shop = useDesign();
+  const tree = useDuctTree();
+  const system = useUnits();
   const view = useChoices((choices) => choices.view);
   const rule = useChoices((choices) => choices.rule);
   const laterShop = useDeferredValue(shop);
@@ -47,8 +49,10 @@ function Doubt({ drop }: { readonly drop: Drop }) {
 
 /** What every drop needs and gets. Arrow keys go from drop to drop. */
 export function DropTable() {
-  const { system, shop } = useSolvedShop();
-  const { verdicts, selected } = useJudgedDrops();
+  const system = useUnits();
+  const shopId = useDesign((shop) => shop.id);
+  const verdicts = useVerdicts();
+  const selected = useSelectedDrop();
   const rule = useChoices((choices) => choices.rule);
   const unit = (kind: QuantityKind) => unitSymbol(kind, system);
   return (
@@ -93,7 +97,7 @@ export function DropTable() {
             const at = verdicts.findIndex(({ drop }) => drop.id === selected?.drop.id);
             const next = verdicts[Math.min(Math.max(at + by, 0), verdicts.length - 1)];
             if (!next) return;
-            chooseDrop(shop.id, next.drop.id);
+            chooseDrop(shopId, next.drop.id);
             const buttons = event.currentTarget.querySelectorAll<HTMLButtonElement>('button');
             buttons[verdicts.indexOf(next)]?.focus();
           }}
@@ -117,7 +121,8 @@ interface RowProps {
 }
 
 function DropRow({ verdict, isSelected }: RowProps) {
-  const { shop, system } = useSolvedShop();
+  const shopId = useDesign((shop) => shop.id);
+  const system = useUnits();
   const write = (value: number, kind: QuantityKind) => writeNumber(value, STYLES[system][kind]);
   const { drop } = verdict;
   const name = (
@@ -125,7 +130,7 @@ function DropRow({ verdict, isSelected }: RowProps) {
       <button
         type="button"
         aria-pressed={isSelected}
-        onClick={() => chooseDrop(shop.id, drop.id)}
+        onClick={() => chooseDrop(shopId, drop.id)}
         className="min-h-11 w-full text-left md:min-h-8"
       >
         {drop.name}
@@ -179,7 +184,7 @@ function DropRow({ verdict, isSelected }: RowProps) {
 
 /** Flow as a bar against the need as a tick: full length is a quarter more than needed. */
 function NeedBar({ verdict }: { readonly verdict: DropAir }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const share = Math.min(verdict.flow / verdict.need / 1.25, 1);
   const tones: Record<Standing, string> = {
     shut: 'bg-quiet',

@@ -1,15 +1,15 @@
 'use client';
 
 import { isStraight } from '@frank-gauge/core';
+import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
-import { useSolvedShop } from '../frame/solved-shop';
 import { addMain } from '../parts/edit-runs';
 import { AddDropMenu } from './runs/add-drop-menu';
 
 /** A shop with no drop yet: one sentence, and the one thing to do next. */
 export function EmptyAir() {
-  const { shop } = useSolvedShop();
-  const main = shop.ducts.runs.find((run) => run.to === 'inlet' || isStraight(run.joins));
+  const ducts = useDesign((shop) => shop.ducts);
+  const main = ducts.runs.find((run) => run.to === 'inlet' || isStraight(run.joins));
   return (
     <div className="mx-auto mt-[12vh] max-w-md">
       <h1 className="text-2xl">{main ? 'Connect a machine' : 'Start at the collector'}</h1>

@@ -10,8 +10,8 @@ import {
   unitSymbol,
   writeNumber,
 } from '@frank-gauge/core';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
-import { useSolvedShop } from '../frame/solved-shop';
 import { useGateSets } from './use-gate-sets';
 
 /**
@@ -19,12 +19,14 @@ import { useGateSets } from './use-gate-sets';
  * move, over every set of gates the house rule allows.
  */
 export function EverySet() {
-  const { shop } = useSolvedShop();
-  return shop.shop.rules.gates.kind === 'one' ? null : <Sets />;
+  const rules = useDesign(({ shop }) => shop.rules);
+  return rules.gates.kind === 'one' ? null : <Sets />;
 }
 
 function Sets() {
-  const { shop, tree, system } = useSolvedShop();
+  const shop = useDesign();
+  const tree = useDuctTree();
+  const system = useUnits();
   const view = useChoices((choices) => choices.view);
   const { over, done, isBroken } = useGateSets(shop, view);
   const count = countGateSets(tree, shop.shop.rules.gates);
@@ -56,7 +58,8 @@ function Sets() {
 }
 
 function Worst({ over }: { readonly over: Extract<OverSets, { kind: 'evaluated' }> }) {
-  const { tree, system } = useSolvedShop();
+  const tree = useDuctTree();
+  const system = useUnits();
   const isMain = new Set(
     tree.upstreamFirst
       .filter(({ from }) => (tree.into.get(from) ?? []).length > 0)
@@ -109,7 +112,8 @@ const LOOK =
   'border-rule border-b align-top [&>td]:px-1 [&>td]:py-1 [&>td]:whitespace-nowrap [&>td:last-child]:whitespace-normal';
 
 function DropLine({ drop }: { readonly drop: DropOverSets }) {
-  const { tree, system } = useSolvedShop();
+  const tree = useDuctTree();
+  const system = useUnits();
   const style = STYLES[system].flow;
   const name = (id: string) => tree.drops.find((candidate) => candidate.id === id)?.name ?? id;
   const isShort = drop.margin < 0;
@@ -127,9 +131,11 @@ function DropLine({ drop }: { readonly drop: DropOverSets }) {
 }
 
 function MainLine({ main, isSlow }: { readonly main: RunOverSets; readonly isSlow: boolean }) {
-  const { tree, shop, system } = useSolvedShop();
+  const tree = useDuctTree();
+  const ducts = useDesign((shop) => shop.ducts);
+  const system = useUnits();
   const name = (id: string) => tree.drops.find((candidate) => candidate.id === id)?.name ?? id;
-  const run = shop.ducts.runs.find(({ id }) => id === main.run);
+  const run = ducts.runs.find(({ id }) => id === main.run);
   return (
     <tr className={LOOK}>
       <td>{run?.name}</td>

@@ -9,11 +9,11 @@ import {
   writeNumber,
 } from '@frank-gauge/core';
 import { scaleLinear } from 'd3-scale';
+import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { choose, useChoices } from '@/storage/choices';
 import { Segmented } from '@/ui/segmented';
 import { useSize } from '@/ui/use-size';
 import { failureSentence } from '@/words/failure-words';
-import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 import { gather } from '../parts/gather-rungs';
 import { rungLabel } from '../parts/rung-label';
 
@@ -28,8 +28,9 @@ const RIGHT = 6;
  * line, each part a step labelled with what it takes.
  */
 export function Ladder() {
-  const { system, shop } = useSolvedShop();
-  const { selected } = useJudgedDrops();
+  const system = useUnits();
+  const units = useDesign(({ shop }) => shop.units);
+  const selected = useSelectedDrop();
   const pressure = useChoices((choices) => choices.pressure);
   const rule = useChoices((choices) => choices.rule);
   const [box, { width }] = useSize<HTMLDivElement>();
@@ -65,7 +66,7 @@ export function Ladder() {
           )
         ) : (
           <p role="alert" className="max-w-prose pt-6 text-starved-text">
-            {failureSentence(selected.reason, shop.shop.units)}
+            {failureSentence(selected.reason, units)}
           </p>
         )}
       </div>
@@ -81,7 +82,8 @@ interface PictureProps {
 }
 
 function LadderPicture({ rungs, width, title }: PictureProps) {
-  const { system, tree } = useSolvedShop();
+  const system = useUnits();
+  const tree = useDuctTree();
   const pressure = useChoices((choices) => choices.pressure);
   const style = STYLES[system].pressure;
   const before = (rung: Rung) => (pressure === 'static' ? rung.staticBefore : rung.totalBefore);

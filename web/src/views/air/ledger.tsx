@@ -6,15 +6,16 @@ import {
   pressureLadder,
   type Rung,
   type Severity,
+  type Shop,
   STYLES,
   unitSymbol,
   writeNumber,
 } from '@frank-gauge/core';
 import Link from 'next/link';
+import { useDesign, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { tell } from '@/words/finding-words';
 import { partWord } from '@/words/part-words';
-import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 
 interface Entry {
   readonly name: string;
@@ -23,8 +24,9 @@ interface Entry {
 
 /** What every part on the selected drop's way takes, and what is wrong there, in sentences. */
 export function Ledger() {
-  const { system, shop } = useSolvedShop();
-  const { selected } = useJudgedDrops();
+  const system = useUnits();
+  const shop = useDesign();
+  const selected = useSelectedDrop();
   if (!selected) {
     return (
       <p className="text-quiet">
@@ -53,7 +55,7 @@ export function Ledger() {
   );
 }
 
-function entryName(rung: Rung, shop: ReturnType<typeof useSolvedShop>['shop']): string {
+function entryName(rung: Rung, shop: Shop): string {
   const run = shop.ducts.runs.find(({ id }) => id === rung.run);
   const word = partWord(rung.kind, rung.name);
   return run ? `${word}, ${run.name}` : word;
@@ -67,7 +69,7 @@ function LedgerTable({
   readonly entries: readonly Entry[];
   readonly rise: number;
 }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const style = STYLES[system].pressure;
   const sorted = [...entries].sort((a, b) => b.loss - a.loss);
   const large = sorted.filter(({ loss }) => loss >= 0.015 * rise);
@@ -110,8 +112,9 @@ function LedgerTable({
 const SIGNS: Readonly<Record<Severity, string>> = { serious: '▼ ', caution: '◆ ', note: '' };
 
 function Findings() {
-  const { system, shop } = useSolvedShop();
-  const { selected } = useJudgedDrops();
+  const system = useUnits();
+  const shop = useDesign();
+  const selected = useSelectedDrop();
   const view = useChoices((choices) => choices.view);
   const rule = useChoices((choices) => choices.rule);
   if (selected?.kind !== 'judged') return null;

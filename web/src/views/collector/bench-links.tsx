@@ -2,12 +2,12 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useDesign } from '@/model/use-design';
 import { COLLECTOR_BENCHES } from '../frame/steps';
 
 /** The benches of the Collector, side by side; the one that is open underlined. */
 export function BenchLinks() {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const pathname = usePathname();
   return (
     <nav

@@ -1,8 +1,8 @@
 'use client';
 
 import { BLOWER_CLASS_IDS, BLOWER_CLASSES, blowerOfClass } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
 import { useCollector } from '../parts/edited-collector';
 import { Line } from '../parts/line';
 
@@ -10,7 +10,7 @@ const OWN = 'own';
 
 /** A blower from the library, to start from: its figures are estimates, and can all be changed. */
 export function BlowerClassField() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { parts, editParts } = useCollector();
   const known = BLOWER_CLASS_IDS.find((id) => blowerOfClass(id, system).name === parts.blower.name);
   return (

@@ -2,10 +2,10 @@
 
 import { type Candidate, MOST_COLLECTORS, SEPARATORS } from '@frank-gauge/core';
 import type { ReactNode } from 'react';
+import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/text-field';
 import { exhaustWord } from '@/words/part-words';
-import { useSolvedShop } from '../frame/solved-shop';
 import { BlowerFields } from '../parts/blower-fields';
 import { CandidateCollector, PresentCollector } from '../parts/edited-collector';
 import { ExhaustFields } from '../parts/exhaust-fields';
@@ -19,7 +19,7 @@ const PRESENT = 'present';
 
 /** The present collector and up to three others, each opening to its parts. */
 export function ContenderList() {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const isFull = shop.candidates.length >= MOST_COLLECTORS - 1;
   return (
     <>

@@ -2,9 +2,9 @@
 
 import { compareCandidates } from '@frank-gauge/core';
 import { useMemo } from 'react';
+import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { useJournal } from '@/storage/session';
-import { useSolvedShop } from '../frame/solved-shop';
 import { ShopQuantity } from '../parts/line';
 import { editCandidate } from './edit-candidates';
 import { DropRows } from './table/drop-rows';
@@ -15,7 +15,8 @@ import { type Contenders, Part, Row } from './table/table-parts';
 
 /** Every collector in a column of its own, what it does in the rows: what matters most first. */
 export function ContenderTable() {
-  const { shop, tree } = useSolvedShop();
+  const shop = useDesign();
+  const tree = useDuctTree();
   const view = useChoices((choices) => choices.view);
   const sounds = useJournal((journal) => journal.sounds);
   const contenders = useMemo(
@@ -43,7 +44,7 @@ export function ContenderTable() {
 }
 
 function Names({ contenders }: Contenders) {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const view = useChoices((choices) => choices.view);
   const loading = shop.condition.filterLoading.value.toFixed(1);
   return (
@@ -64,15 +65,16 @@ function Names({ contenders }: Contenders) {
 }
 
 function CostRows({ contenders }: Contenders) {
-  const { shop } = useSolvedShop();
-  const { currency } = shop.shop.money;
+  const candidates = useDesign((shop) => shop.candidates);
+  const money = useDesign(({ shop }) => shop.money);
+  const { currency } = money;
   return (
     <Part name={`Money, ${currency}`}>
       <Row
         contenders={contenders}
         label="to change to it"
         cell={({ id }) => {
-          const candidate = shop.candidates.find((each) => each.id === id);
+          const candidate = candidates.find((each) => each.id === id);
           if (!candidate) return null;
           const setCost = (cost: number | null) =>
             editCandidate(candidate, 'cost', (own) => {

@@ -2,8 +2,8 @@
 
 import type { DuctTree } from '@frank-gauge/core';
 import { useCallback, useRef } from 'react';
+import { useDesign, useDuctTree } from '@/model/use-design';
 import { chooseDrop, choosePart } from '@/storage/choices';
-import { useSolvedShop } from '../frame/solved-shop';
 
 /** Opens a machine, the collector or a run; a machine's drop, or a drop, is explained from now on. */
 export function chooseThing(shop: string, { drops }: DuctTree, id: string): void {
@@ -14,7 +14,8 @@ export function chooseThing(shop: string, { drops }: DuctTree, id: string): void
 
 /** `chooseThing` in the open shop: one function as long as the view stands. */
 export function useChooseThing(): (id: string) => void {
-  const { shop, tree } = useSolvedShop();
+  const shop = useDesign();
+  const tree = useDuctTree();
   const latest = useRef({ shop, tree });
   latest.current = { shop, tree };
   return useCallback(

@@ -2,17 +2,18 @@
 
 import { addCorner, ROOM_SIZES, removeCorner, unitSymbol } from '@frank-gauge/core';
 import { Plus } from 'lucide-react';
+import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { TakeOut } from '@/ui/take-out';
-import { useSolvedShop } from '../frame/solved-shop';
 import { ShopQuantity } from '../parts/line';
 import { editRoom } from './edit-things';
 
 /** The room's corners, for one that is no rectangle. */
 export function Corners() {
-  const { shop, system } = useSolvedShop();
-  const { outline } = shop.room;
+  const room = useDesign((shop) => shop.room);
+  const system = useUnits();
+  const { outline } = room;
   return (
     <details className="pt-1">
       <summary className="min-h-11 cursor-pointer py-1 font-semibold md:min-h-0">

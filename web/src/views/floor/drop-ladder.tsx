@@ -9,17 +9,18 @@ import {
   writeNumber,
 } from '@frank-gauge/core';
 import { scaleLinear } from 'd3-scale';
+import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { failureSentence } from '@/words/failure-words';
-import { useJudgedDrops, useSolvedShop } from '../frame/solved-shop';
 import { gather } from '../parts/gather-rungs';
 import { rungLabel } from '../parts/rung-label';
 
 /** The ladder of the drop that is open, beside the plan its way is lit on: each part a line. */
 export function DropLadder() {
-  const { shop, system } = useSolvedShop();
-  const { selected } = useJudgedDrops();
-  const open = useChoices((choices) => choices.parts[shop.id]);
+  const shopId = useDesign((shop) => shop.id);
+  const system = useUnits();
+  const selected = useSelectedDrop();
+  const open = useChoices((choices) => choices.parts[shopId]);
   const rule = useChoices((choices) => choices.rule);
   const isOwn = selected?.drop.machine.id === open || selected?.drop.path[0]?.id === open;
   if (!selected || !open || !isOwn) return null;
@@ -46,7 +47,8 @@ export function DropLadder() {
 }
 
 function Rungs({ rungs }: { readonly rungs: readonly Rung[] }) {
-  const { system, tree } = useSolvedShop();
+  const system = useUnits();
+  const tree = useDuctTree();
   const pressure = useChoices((choices) => choices.pressure);
   const style = STYLES[system].pressure;
   const ends = (rung: Rung) =>

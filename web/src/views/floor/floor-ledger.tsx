@@ -1,10 +1,11 @@
 'use client';
 
 import { floorArea, formatShort } from '@frank-gauge/core';
+import { standingPart } from '@/model/shop-parts';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { tellDuct } from '@/words/duct-words';
 import { tellFloor } from '@/words/floor-words';
-import { useSolvedShop } from '../frame/solved-shop';
 import { chooseThing } from './choose-thing';
 import { RunFigures } from './ducts/run-figures';
 import { useDucts } from './ducts/use-ducts';
@@ -12,10 +13,13 @@ import { useStanding } from './use-standing';
 
 /** What cannot stand or be worked, in sentences; and how much floor there is. */
 export function FloorLedger() {
-  const { shop, system, tree } = useSolvedShop();
+  const shopId = useDesign(({ id }) => id);
+  const { room, machines } = useDesign(standingPart);
+  const system = useUnits();
+  const tree = useDuctTree();
   const { things, conflicts, nameOf } = useStanding();
   const { conflicts: ductConflicts, lines } = useDucts();
-  const open = useChoices((choices) => choices.parts[shop.id]);
+  const open = useChoices((choices) => choices.parts[shopId]);
   const openRun = tree.upstreamFirst.find(({ id }) => id === open);
   const told = [
     ...conflicts.map((conflict) => ({
@@ -31,10 +35,10 @@ export function FloorLedger() {
       part: conflict.kind === 'port without a duct' ? conflict.machine : conflict.run,
     })),
   ];
-  const { outline } = shop.room;
-  const missing = shop.machines.filter(({ place }) => place === null);
+  const { outline } = room;
+  const missing = machines.filter(({ place }) => place === null);
   // Of an empty floor there is nothing to say that the next step does not.
-  if (outline.length < 3 && shop.machines.length === 0) return null;
+  if (outline.length < 3 && machines.length === 0) return null;
   return (
     <>
       {openRun && <RunFigures run={openRun} />}
@@ -64,7 +68,7 @@ export function FloorLedger() {
                   <button
                     type="button"
                     className="text-left font-semibold hover:underline"
-                    onClick={() => chooseThing(shop.id, tree, part)}
+                    onClick={() => chooseThing(shopId, tree, part)}
                   >
                     {title}
                   </button>

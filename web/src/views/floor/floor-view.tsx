@@ -1,7 +1,7 @@
 'use client';
 
+import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
-import { useSolvedShop } from '../frame/solved-shop';
 import { MachineMenu } from '../parts/machine-menu';
 import { useChooseThing } from './choose-thing';
 import { DropLadder } from './drop-ladder';
@@ -24,7 +24,8 @@ import { StandingProvider } from './use-standing';
 
 /** The room to scale, and where everything stands in it. */
 export function FloorView() {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const choose = useChooseThing();
   const { machines, collector } = shop;
   const tool = useDrawing((drawing) => drawing.tool);

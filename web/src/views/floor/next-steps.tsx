@@ -2,9 +2,10 @@
 
 import { formatShort, setRoomSize, toSI } from '@frank-gauge/core';
 import type { ReactNode } from 'react';
+import { standingPart } from '@/model/shop-parts';
+import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
-import { useSolvedShop } from '../frame/solved-shop';
 import { MachineMenu } from '../parts/machine-menu';
 import { COLLECTOR } from './collector-id';
 import { takeTool } from './ducts/drawing-state';
@@ -38,9 +39,9 @@ interface Step {
 
 /** From an empty floor to one where every port has its duct, a step at a time; nothing once it is. */
 export function NextSteps() {
-  const { shop } = useSolvedShop();
+  const ducts = useDesign((shop) => shop.ducts);
   const { conflicts } = useDucts();
-  const { room, machines, collector } = shop;
+  const { room, machines, collector } = useDesign(standingPart);
   const steps: Step[] = [
     {
       name: 'The room',
@@ -80,7 +81,7 @@ export function NextSteps() {
     {
       name: 'The ducts',
       isDone:
-        shop.ducts.runs.length > 0 && !conflicts.some(({ kind }) => kind === 'port without a duct'),
+        ducts.runs.length > 0 && !conflicts.some(({ kind }) => kind === 'port without a duct'),
       how: (
         <>
           <p className="pb-1.5">
@@ -122,7 +123,7 @@ export function NextSteps() {
 
 /** How large the room is: by one press, or by its own sizes. */
 function RoomStep() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const write = (value: number) => formatShort(value, 'length', system);
   const draw = (width: number, depth: number) =>
     edit('size of the room', (draft) => setRoomSize(draft, width, depth));

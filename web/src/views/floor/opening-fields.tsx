@@ -2,10 +2,10 @@
 
 import { extentOf, ROOM_SIZES, type Room, unitSymbol, wallsOf } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
+import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TakeOut } from '@/ui/take-out';
-import { useSolvedShop } from '../frame/solved-shop';
 import { Line, ShopQuantity } from '../parts/line';
 import { editRoom } from './edit-things';
 
@@ -18,8 +18,9 @@ interface OpeningsProps {
 
 /** Doors, or windows: which wall, from its start on, and how wide. */
 export function Openings({ which, one }: OpeningsProps) {
-  const { shop, system } = useSolvedShop();
-  const walls = wallsOf(shop.room);
+  const room = useDesign((shop) => shop.room);
+  const system = useUnits();
+  const walls = wallsOf(room);
   const change = (id: string, field: string, apply: (own: Room['doors'][number]) => void) =>
     editRoom(`${field} of the ${one} ${id}`, (own) => {
       const opening = own[which].find((each) => each.id === id);
@@ -28,7 +29,7 @@ export function Openings({ which, one }: OpeningsProps) {
   return (
     <div className="pt-2">
       <p className="font-semibold">{one === 'door' ? 'Doors' : 'Windows'}</p>
-      {shop.room[which].map(({ id, wall, along, width }, i) => (
+      {room[which].map(({ id, wall, along, width }, i) => (
         <div key={id} className="grid grid-cols-[72px_1fr_1fr_32px] items-center gap-1">
           <Choice
             label={`Wall of ${one} ${i + 1}`}
@@ -76,7 +77,7 @@ export function Openings({ which, one }: OpeningsProps) {
           />
         </div>
       ))}
-      {shop.room[which].length > 0 && (
+      {room[which].length > 0 && (
         <p className="text-[13px] text-quiet">
           wall; from its left, seen from within; width; {unitSymbol('length', system)}
         </p>
@@ -99,8 +100,9 @@ export function Openings({ which, one }: OpeningsProps) {
 
 /** Posts by their middle, and how wide. */
 export function Posts() {
-  const { shop, system } = useSolvedShop();
-  const extent = extentOf(shop.room);
+  const room = useDesign((shop) => shop.room);
+  const system = useUnits();
+  const extent = extentOf(room);
   const change = (id: string, field: string, apply: (own: Room['posts'][number]) => void) =>
     editRoom(`${field} of the post ${id}`, (own) => {
       const post = own.posts.find((each) => each.id === id);
@@ -109,13 +111,13 @@ export function Posts() {
   return (
     <div className="pt-2">
       <p className="font-semibold">Posts</p>
-      {shop.room.posts.length > 0 && (
+      {room.posts.length > 0 && (
         <p className="text-[13px] text-quiet">
           from the left, from the front, {unitSymbol('length', system)}; width,{' '}
           {unitSymbol('diameter', system)}
         </p>
       )}
-      {shop.room.posts.map(({ id, at, width }, i) => (
+      {room.posts.map(({ id, at, width }, i) => (
         <div key={id} className="grid grid-cols-[1fr_1fr_1fr_32px] items-center gap-1">
           {(['x', 'y'] as const).map((axis) => (
             <ShopQuantity
@@ -177,11 +179,11 @@ export function Posts() {
 
 /** How far apart the studs of each wall are. */
 export function Studs() {
-  const { shop } = useSolvedShop();
+  const room = useDesign((shop) => shop.room);
   return (
     <div className="pt-2">
       <p className="font-semibold">Studs, apart</p>
-      {shop.room.walls.slice(0, shop.room.outline.length).map(({ studSpacing }, i) => (
+      {room.walls.slice(0, room.outline.length).map(({ studSpacing }, i) => (
         <Line key={wallName(i)} label={`${wallName(i)} wall`}>
           <ShopQuantity
             label={`Studs of the ${wallName(i)} wall`}

@@ -2,12 +2,13 @@
 
 import { type FloorConflict, planSheet, type Spot, sheetDxf } from '@frank-gauge/core';
 import { useMemo, useRef } from 'react';
+import { standingPart } from '@/model/shop-parts';
+import { useDesign, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { useZoom, type Zoom } from '@/ui/use-zoom';
-import { useSolvedShop } from '../frame/solved-shop';
 import { printDrawing } from '../parts/print-drawing';
 import { saveDrawing } from '../parts/save-drawing';
 import { useChooseThing } from './choose-thing';
@@ -30,7 +31,7 @@ import { ZoomButtons } from './zoom-buttons';
 
 /** The room from above, to scale: walls, doors, posts, machines with the room their work takes. */
 export function PlanPicture() {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const { things } = useStanding();
   const [box, { width, height }] = useSize<HTMLDivElement>();
   const zoom = useZoom();
@@ -92,17 +93,18 @@ interface PlanProps {
 }
 
 function Plan({ drawing, zoom, width, height }: PlanProps) {
-  const { shop, system } = useSolvedShop();
+  const shopId = useDesign(({ id }) => id);
+  const { room, machines } = useDesign(standingPart);
+  const system = useUnits();
   const { things, conflicts } = useStanding();
   const ducts = useDucts();
   const tool = useDrawing((drawing) => drawing.tool);
-  const open = useChoices((choices) => choices.parts[shop.id]);
+  const open = useChoices((choices) => choices.parts[shopId]);
   const taken = useTaken();
   const choose = useChooseThing();
   const frame = useTakingFrame(drawing, things, ducts);
   const wrong = useMemo(() => wrongOnes(conflicts), [conflicts]);
   const thingOf = new Map(things.map((thing) => [thing.id, thing]));
-  const { room } = shop;
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing of things to be pressed is no fieldset
     <svg
@@ -122,7 +124,7 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
         </text>
       )}
       <Grid drawing={drawing} room={room} system={system} />
-      {shop.machines.map((machine) => {
+      {machines.map((machine) => {
         const thing = thingOf.get(machine.id);
         return thing ? (
           <WorkingRooms

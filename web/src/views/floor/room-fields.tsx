@@ -1,8 +1,8 @@
 'use client';
 
 import { extentOf, formatShort, isRectangular, ROOM_SIZES, setRoomSize } from '@frank-gauge/core';
+import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
-import { useSolvedShop } from '../frame/solved-shop';
 import { FieldLine } from '../parts/line';
 import { OpeningLine } from '../parts/opening-line';
 import { Corners } from './corner-fields';
@@ -15,7 +15,8 @@ const USUAL = { width: 6, depth: 6 } as const;
 
 /** The room: how wide, deep and high, its doors and windows, posts and studs, the longest board. */
 export function RoomFields() {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const { room } = shop;
   const extent = extentOf(room);
   const size = (width: number, depth: number) =>
@@ -81,7 +82,7 @@ export function RoomFields() {
 
 /** How high the room is, which decides how high ducts hang; empty while nobody has measured it. */
 export function CeilingLine({ line, label }: { readonly line: string; readonly label: string }) {
-  const { shop } = useSolvedShop();
+  const room = useDesign((shop) => shop.room);
   const change = (height: number | null) =>
     editRoom('ceiling', (own) => {
       own.ceilingHeight = height;
@@ -90,7 +91,7 @@ export function CeilingLine({ line, label }: { readonly line: string; readonly l
     <FieldLine
       line={line}
       label={label}
-      value={shop.room.ceilingHeight}
+      value={room.ceilingHeight}
       kind="length"
       min={0}
       isMinExcluded

@@ -12,12 +12,12 @@ import {
   sheetDxf,
   sheetExtent,
 } from '@frank-gauge/core';
+import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { useZoom } from '@/ui/use-zoom';
-import { useSolvedShop } from '../frame/solved-shop';
 import { printDrawing } from '../parts/print-drawing';
 import { saveDrawing } from '../parts/save-drawing';
 import { chooseThing } from './choose-thing';
@@ -41,7 +41,7 @@ const MARGIN = 36;
 
 /** An elevation, or the isometric of the ducts, to scale. */
 export function SheetPicture({ view }: { readonly view: SheetView }) {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const ducts = useDucts();
   const [box, { width, height }] = useSize<HTMLDivElement>();
   const zoom = useZoom();
@@ -191,8 +191,9 @@ interface ShapeProps {
 }
 
 function Shape({ item, onSheet, scale, tone, isIsometric }: ShapeProps) {
-  const { shop, tree } = useSolvedShop();
-  const open = useChoices((choices) => choices.parts[shop.id]);
+  const shopId = useDesign((shop) => shop.id);
+  const tree = useDuctTree();
+  const open = useChoices((choices) => choices.parts[shopId]);
   const look = LOOKS[item.layer];
   if (item.kind === 'text') {
     const { x, y } = onSheet(item.at);
@@ -223,7 +224,7 @@ function Shape({ item, onSheet, scale, tone, isIsometric }: ShapeProps) {
     strokeDasharray: isDuctLine ? undefined : look.dash,
   };
   const press = run && {
-    onClick: () => chooseThing(shop.id, tree, run),
+    onClick: () => chooseThing(shopId, tree, run),
     className: 'cursor-pointer',
   };
   const hasTone = item.layer === 'ducts' && tone.opacity > 0;

@@ -21,14 +21,14 @@ import {
   Vector3,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useDesign, useDuctTree } from '@/model/use-design';
 import { chooseThing } from './choose-thing';
 import type { AirTone } from './ducts/air-tone';
 import { useDucts } from './ducts/use-ducts';
 
 /** The shop as it stands, to be turned and walked around; ducts in the tone of their air. */
 export function SpacePicture() {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const colours = useColours();
   const extent = extentOf(shop.room);
   const middle = extent
@@ -133,18 +133,18 @@ const USUAL_CEILING = 2.44;
 
 /** Floor and walls, the walls low so that one sees over them. */
 function Room({ colours }: { readonly colours: Colours }) {
-  const { shop } = useSolvedShop();
-  const extent = extentOf(shop.room);
+  const room = useDesign((shop) => shop.room);
+  const extent = extentOf(room);
   if (!extent) return null;
   const { x0, y0, width, depth } = extent;
-  const height = (shop.room.ceilingHeight ?? USUAL_CEILING) * 0.3;
+  const height = (room.ceilingHeight ?? USUAL_CEILING) * 0.3;
   return (
     <>
       <mesh position={[x0 + width / 2, y0 + depth / 2, -0.03]}>
         <boxGeometry args={[width, depth, 0.04]} />
         <meshStandardMaterial color={colours.strip} />
       </mesh>
-      {wallsOf(shop.room).map(({ from, to, length }) => (
+      {wallsOf(room).map(({ from, to, length }) => (
         <mesh
           key={`${from.x} ${from.y}`}
           position={[(from.x + to.x) / 2, (from.y + to.y) / 2, height / 2]}
@@ -190,7 +190,8 @@ function Box({ solid, colours }: { readonly solid: Solid; readonly colours: Colo
 
 /** The ducts as tubes; a bend is as round as its duct lets it be. */
 function Ducts({ colours }: { readonly colours: Colours }) {
-  const { shop, tree } = useSolvedShop();
+  const shopId = useDesign((shop) => shop.id);
+  const tree = useDuctTree();
   const { drawn, tone } = useDucts();
   return drawn.map((line) => (
     <Tube
@@ -198,7 +199,7 @@ function Ducts({ colours }: { readonly colours: Colours }) {
       line={line}
       colours={colours}
       tone={tone(line.run.id)}
-      onClick={() => chooseThing(shop.id, tree, line.run.id)}
+      onClick={() => chooseThing(shopId, tree, line.run.id)}
     />
   ));
 }

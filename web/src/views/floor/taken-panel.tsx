@@ -2,9 +2,9 @@
 
 import { PIPE_IDS, PIPES, type Run, type TakenTogether } from '@frank-gauge/core';
 import { useState } from 'react';
+import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
 import { DiameterLine, FieldLine, Line } from '../parts/line';
 import { useDrawing } from './ducts/drawing-state';
 import { copyThings, editRuns, moveThings, removeThings, turnThings } from './edit-together';
@@ -15,7 +15,7 @@ const FAR = 100;
 
 /** What is taken together: moved by figures, turned, copied, taken out; its ducts sized at once. */
 export function TakenPanel() {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const tool = useDrawing((drawing) => drawing.tool);
   const ids = useTaken();
   const taken = takenOf(shop, ids);
@@ -113,8 +113,8 @@ const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short
 
 /** Diameter and pipe of all ducts that are taken: empty where they differ. */
 function RunFields({ taken }: { readonly taken: TakenTogether }) {
-  const { shop } = useSolvedShop();
-  const runs = shop.ducts.runs.filter(({ id }) => taken.runs.has(id));
+  const all = useDesign(({ ducts }) => ducts.runs);
+  const runs = all.filter(({ id }) => taken.runs.has(id));
   const diameter = common(runs, (run) => run.diameter);
   const pipe = common(runs, (run) => run.pipe);
   return (

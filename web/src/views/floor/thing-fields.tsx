@@ -11,11 +11,11 @@ import {
   workingRoom,
 } from '@frank-gauge/core';
 import { memo } from 'react';
+import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../frame/solved-shop';
 import { FieldLine, Line, ShopQuantity, SizeLine } from '../parts/line';
 import { OpeningLine } from '../parts/opening-line';
 import { COLLECTOR } from './collector-id';
@@ -59,9 +59,9 @@ export const MachineLine = memo(function MachineLine({ machine, system, onOpen }
 
 /** Where a machine stands, how it is turned, how large it is, the room its work takes, its ports. */
 function MachineFields({ machine }: { readonly machine: Machine }) {
-  const { shop } = useSolvedShop();
+  const room = useDesign((shop) => shop.room);
   const size = machineSize(machine);
-  const rooms = workingRoom(machine, shop.room.boardLength);
+  const rooms = workingRoom(machine, room.boardLength);
   const sized = (key: 'width' | 'depth', line: string, label: string) => (
     <SizeLine
       line={line}
@@ -85,7 +85,7 @@ function MachineFields({ machine }: { readonly machine: Machine }) {
       usual={usual}
       onChange={(value) =>
         editMachine(machine.id, label, (own) => {
-          const { boardLength } = shop.room;
+          const { boardLength } = room;
           if (value === null) own.feed = null;
           else own.feed = { ahead: boardLength, behind: boardLength, ...own.feed, [key]: value };
         })
@@ -132,7 +132,8 @@ function MachineFields({ machine }: { readonly machine: Machine }) {
 
 /** Where the collector stands; how large it is follows from how it stacks. */
 export function CollectorPlaceLine() {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const { collector } = shop;
   const block = collectorBlock(shop);
   const inlet = inletMouth(shop);

@@ -11,8 +11,8 @@ import {
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { standingPart } from '@/model/shop-parts';
+import { useDesign } from '@/model/use-design';
 import { useFloorConflicts } from '../frame/floor-conflicts';
-import { useSolvedShop } from '../frame/solved-shop';
 import { COLLECTOR } from './collector-id';
 
 /** Something with a place on the floor. */
@@ -43,8 +43,7 @@ function thingOf(machine: Machine): Thing | null {
 }
 
 function useReckoned(): Standing {
-  const { shop } = useSolvedShop();
-  const part = standingPart(shop);
+  const part = useDesign(standingPart);
   const still = useMemo(() => {
     const { machines } = part;
     const nameOf = (id: string) => machines.find((machine) => machine.id === id)?.name ?? '';

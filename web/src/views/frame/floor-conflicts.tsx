@@ -3,8 +3,8 @@
 import { type FloorConflict, floorConflicts } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { standingPart } from '@/model/shop-parts';
+import { useDesign } from '@/model/use-design';
 import { useRested } from '@/ui/use-rested';
-import { useSolvedShop } from './solved-shop';
 
 /** With more machines than this, what is in the way is said when a drag rests. */
 export const FEW_MACHINES = 12;
@@ -13,8 +13,8 @@ const Context = createContext<readonly FloorConflict[] | null>(null);
 
 /** Reckons once, for the order of work and for the floor, what stands in the way of what. */
 export function FloorConflictsProvider({ children }: { readonly children: ReactNode }) {
-  const { shop } = useSolvedShop();
-  const rested = useRested(standingPart(shop), shop.machines.length <= FEW_MACHINES);
+  const part = useDesign(standingPart);
+  const rested = useRested(part, part.machines.length <= FEW_MACHINES);
   const conflicts = useMemo(() => floorConflicts(rested), [rested]);
   return <Context value={conflicts}>{children}</Context>;
 }

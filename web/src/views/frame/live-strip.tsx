@@ -10,10 +10,11 @@ import {
 } from '@frank-gauge/core';
 import { ChevronUp } from 'lucide-react';
 import { memo, type ReactNode, useState } from 'react';
+import { airPart } from '@/model/shop-parts';
+import { useDesign, useDuctTree, useSolution, useUnits, useVerdicts } from '@/model/use-design';
 import { chooseDrop, useChoices } from '@/storage/choices';
 import { edit } from '@/storage/session';
 import { failureSentence } from '@/words/failure-words';
-import { useJudgedDrops, useSolvedShop } from './solved-shop';
 
 /** Along the bottom of every shop view: what the blower does now, and the gates, to be tapped. */
 export function LiveStrip() {
@@ -69,8 +70,10 @@ function Big({ text }: { readonly text: string }) {
 }
 
 function Figures() {
-  const { now, shop, system } = useSolvedShop();
-  const { verdicts } = useJudgedDrops();
+  const now = useSolution();
+  const part = useDesign(airPart);
+  const system = useUnits();
+  const verdicts = useVerdicts();
   const view = useChoices((choices) => choices.view);
   const worst = worstDrop(verdicts);
   const { flow: flowStyle } = STYLES[system];
@@ -81,7 +84,7 @@ function Figures() {
       </p>
     );
   }
-  const load = collectorLoad(shop, now, view);
+  const load = collectorLoad(part, now, view);
   return (
     <>
       <Figure label="at the blower">
@@ -103,7 +106,7 @@ function Figures() {
         <Figure label="worst drop">
           <button
             type="button"
-            onClick={() => chooseDrop(shop.id, worst.drop.id)}
+            onClick={() => chooseDrop(part.id, worst.drop.id)}
             className={`font-semibold text-[17px] md:text-[20px] ${worst.margin < 0 ? 'text-starved-text' : 'text-enough-text'}`}
           >
             {worst.drop.name} {worst.margin >= 0 ? '+' : ''}
@@ -116,7 +119,8 @@ function Figures() {
 }
 
 function Gates({ isOpen }: { readonly isOpen: boolean }) {
-  const { shop, tree } = useSolvedShop();
+  const ducts = useDesign((shop) => shop.ducts);
+  const tree = useDuctTree();
   const gated = [...tree.upstreamFirst].reverse().filter((run) => run.gate);
   if (gated.length === 0) return null;
   const nameOf = (runId: string, runName: string) =>
@@ -135,7 +139,7 @@ function Gates({ isOpen }: { readonly isOpen: boolean }) {
         const name = nameOf(run.id, run.name);
         return <GateButton key={run.id} run={run.id} name={name} isOpen={open} />;
       })}
-      {shop.ducts.runs.some((run) => run.gate?.open) && (
+      {ducts.runs.some((run) => run.gate?.open) && (
         <span className="sr-only">Tap a gate to open or shut it.</span>
       )}
     </fieldset>

@@ -5,11 +5,11 @@ import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import { saveShop } from '@/model/save-shop';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { choose } from '@/storage/choices';
 import { edit } from '@/storage/session';
 import { setTheme } from '@/ui/theme';
 import { openPalette, setPalette, usePalette } from './palette-state';
-import { useSolvedShop } from './solved-shop';
 import { COLLECTOR_BENCHES, STEPS } from './steps';
 import { redoAloud, undoAloud } from './undo-aloud';
 
@@ -30,17 +30,18 @@ interface Action {
 
 function useActions(): Action[] {
   const router = useRouter();
-  const { shop, tree } = useSolvedShop();
-  const { units } = shop.shop;
+  const id = useDesign((shop) => shop.id);
+  const tree = useDuctTree();
+  const units = useUnits();
   const goTo = (path: string) => () => router.push(path);
   return [
     ...STEPS.map(({ path, name }) => ({
       name: `Go to ${name}`,
-      run: goTo(`/shop/${shop.id}/${path}`),
+      run: goTo(`/shop/${id}/${path}`),
     })),
     ...COLLECTOR_BENCHES.filter(({ path }) => path !== '').map(({ path, name }) => ({
       name: `Go to Collector: ${name.toLowerCase()}`,
-      run: goTo(`/shop/${shop.id}/collector/${path}`),
+      run: goTo(`/shop/${id}/collector/${path}`),
     })),
     { name: 'Go to all shops', run: goTo('/') },
     { name: 'Go to sources: where the numbers come from', run: goTo('/sources') },
@@ -62,10 +63,10 @@ function useActions(): Action[] {
           draft.shop.units = units === 'us' ? 'metric' : 'us';
         }),
     },
-    { name: 'Export this shop as a file', run: () => void saveShop(shop.id, 'json') },
+    { name: 'Export this shop as a file', run: () => void saveShop(id, 'json') },
     {
       name: 'Export this shop with its photos, as a zip',
-      run: () => void saveShop(shop.id, 'zip'),
+      run: () => void saveShop(id, 'zip'),
     },
     { name: 'Theme: light', run: () => setTheme('light') },
     { name: 'Theme: dark', run: () => setTheme('dark') },

@@ -9,17 +9,15 @@ import { FloorConflictsProvider } from './floor-conflicts';
 import { Header } from './header';
 import { LiveStrip } from './live-strip';
 import { BrokenShop, MissingShop } from './no-shop';
+import { OpenShop } from './open-shop';
 import { Palette } from './palette';
 import { RenewedNotice } from './renewed-notice';
 import { Shortcuts } from './shortcuts';
-import { SolvedShopProvider } from './solved-shop';
 import { Steps } from './steps';
 import { OutdatedNotice, StorageNotice } from './storage-notice';
 
 const openOrNot = (session: Session) =>
-  session.status === 'open'
-    ? ({ status: 'open', id: session.id, shop: session.shop } as const)
-    : session;
+  session.status === 'open' ? ({ status: 'open', id: session.id } as const) : session;
 
 /** What every shop view stands in: header, the order of work, the live strip. */
 export function ShopFrame({ id, children }: { readonly id: string; readonly children: ReactNode }) {
@@ -43,7 +41,7 @@ export function ShopFrame({ id, children }: { readonly id: string; readonly chil
     );
   }
   return (
-    <SolvedShopProvider shop={session.shop}>
+    <OpenShop>
       <FloorConflictsProvider>
         <div className="flex min-h-dvh flex-col md:h-dvh">
           <Header />
@@ -58,6 +56,6 @@ export function ShopFrame({ id, children }: { readonly id: string; readonly chil
       </FloorConflictsProvider>
       <Palette />
       <Shortcuts />
-    </SolvedShopProvider>
+    </OpenShop>
   );
 }

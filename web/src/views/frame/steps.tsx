@@ -4,9 +4,10 @@ import { worstDrop } from '@frank-gauge/core';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { memo } from 'react';
+import { standingPart } from '@/model/shop-parts';
+import { useDesign, useVerdicts } from '@/model/use-design';
 import { useSession } from '@/storage/session';
 import { useFloorConflicts } from './floor-conflicts';
-import { useJudgedDrops, useSolvedShop } from './solved-shop';
 
 export const STEPS = [
   { path: 'floor', name: 'Floor' },
@@ -27,15 +28,15 @@ export const COLLECTOR_BENCHES = [
 /** The order of work, with a mark where a step has something to say. */
 export function Steps({ id }: { readonly id: string }) {
   const pathname = usePathname();
-  const { shop } = useSolvedShop();
+  const { room, machines } = useDesign(standingPart);
   const readings = useSession((state) => (state.status === 'open' ? state.readings : 0));
-  const { verdicts } = useJudgedDrops();
+  const verdicts = useVerdicts();
   const worst = worstDrop(verdicts);
   const isCrowded = useFloorConflicts().some(({ kind }) => kind !== 'feed blocked');
   const isShort = worst !== null && worst.standing !== 'enough';
   const marks: Record<(typeof STEPS)[number]['path'], { sign: string; says: string } | null> = {
     floor:
-      shop.room.outline.length < 3 || shop.machines.some(({ place }) => place === null)
+      room.outline.length < 3 || machines.some(({ place }) => place === null)
         ? { sign: '…', says: 'not drawn yet' }
         : isCrowded
           ? { sign: '▼', says: 'something stands in the way' }

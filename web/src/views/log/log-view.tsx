@@ -1,6 +1,6 @@
 'use client';
 
-import { useSolvedShop } from '../frame/solved-shop';
+import { useDuctTree } from '@/model/use-design';
 import { ReadingForm } from './reading-form';
 import { ReadingTable } from './reading-table';
 import { Saying } from './saying';
@@ -8,7 +8,7 @@ import { useShortfall } from './use-shortfall';
 
 /** Readings taken with whatever meter there is, each held against the model's own figure. */
 export function LogView() {
-  const { tree } = useSolvedShop();
+  const tree = useDuctTree();
   return (
     <div className="grid md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:overflow-hidden">
       <section

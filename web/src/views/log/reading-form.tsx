@@ -14,12 +14,12 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { QuantityField } from '@/fields/quantity-field';
+import { useDuctTree, useUnits } from '@/model/use-design';
 import { record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
-import { useSolvedShop } from '../frame/solved-shop';
 import { undoAloud } from '../frame/undo-aloud';
 import { type Repeat, readRepeat } from './read-repeat';
 
@@ -27,7 +27,8 @@ const BLANK: Repeat = { text: '', isOver: false };
 
 /** A reading at a drop: three repeats in any unit, the true diameter, where in the pipe. */
 export function ReadingForm() {
-  const { system, tree } = useSolvedShop();
+  const system = useUnits();
+  const tree = useDuctTree();
   const [node, setNode] = useState(tree.drops[0]?.id ?? '');
   const drop = tree.drops.find(({ id }) => id === node) ?? tree.drops[0];
   const [quantity, setQuantity] = useState<'velocity' | 'flow'>('velocity');
@@ -244,7 +245,7 @@ function RepeatField({ number, repeat, refusal, onChange }: RepeatProps) {
 
 /** The meter at hand: its name and how far it may be off. */
 function InstrumentFields() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const instrument = useJournal(({ instruments }) => instruments[0]);
   if (!instrument) return null;
   return (

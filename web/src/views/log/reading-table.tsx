@@ -9,8 +9,8 @@ import {
   unitSymbol,
 } from '@frank-gauge/core';
 import { memo, useMemo, useRef } from 'react';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
-import { useSolvedShop } from '../frame/solved-shop';
 import { DayRow, NoteRow, ReadingRow } from './reading-row';
 import { rowsByDay } from './rows-by-day';
 import { useCompared } from './use-compared';
@@ -19,9 +19,11 @@ import { LEAST_COLUMNS, useVirtualRows, type VirtualRows } from './use-virtual-r
 
 /** Every reading: as it was taken, what it says of the flow, what the model says, the difference. */
 export function ReadingTable() {
-  const { shop, tree, system } = useSolvedShop();
+  const shopId = useDesign((shop) => shop.id);
+  const tree = useDuctTree();
+  const system = useUnits();
   const testPoints = useJournal((journal) => journal.testPoints);
-  const { readings, isWhole } = useReadings(shop.id);
+  const { readings, isWhole } = useReadings(shopId);
   const rows = useMemo(() => rowsByDay(readings), [readings]);
   const box = useRef<HTMLDivElement>(null);
   const { rows: inSight, above, below, measure } = useVirtualRows(rows, box);

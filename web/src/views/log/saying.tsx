@@ -1,7 +1,7 @@
 'use client';
 
 import { formatQuantity, type Suspect } from '@frank-gauge/core';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import type { TracedShortfall } from './use-shortfall';
 
 const listed = (names: readonly string[], last: 'and' | 'or') =>
@@ -9,7 +9,9 @@ const listed = (names: readonly string[], last: 'and' | 'or') =>
 
 /** What the latest reading of every drop says together, in a sentence. */
 export function Saying({ shared, isBroken }: TracedShortfall) {
-  const { shop, tree, system } = useSolvedShop();
+  const ducts = useDesign((shop) => shop.ducts);
+  const tree = useDuctTree();
+  const system = useUnits();
   if (isBroken) {
     return (
       <p role="alert" className="mb-3 max-w-prose text-[17px]">
@@ -28,7 +30,7 @@ export function Saying({ shared, isBroken }: TracedShortfall) {
   const nameOf = (suspect: Suspect) =>
     suspect.kind === 'collector'
       ? 'the collector'
-      : (shop.ducts.runs.find(({ id }) => id === suspect.run)?.name ?? suspect.run);
+      : (ducts.runs.find(({ id }) => id === suspect.run)?.name ?? suspect.run);
 
   switch (shared.kind) {
     case 'too few':

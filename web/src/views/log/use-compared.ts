@@ -4,8 +4,8 @@ import type { Instrument, Reading, ReadingVerdict, Shop, TestPoint } from '@fran
 import { useEffect, useState } from 'react';
 import { engine } from '@/model/engine';
 import { airPart } from '@/model/shop-parts';
+import { useDesign } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
-import { useSolvedShop } from '../frame/solved-shop';
 
 /** What readings are held against. */
 interface Against {
@@ -35,7 +35,7 @@ const isSameAs = (a: Against | null, b: Against) =>
  * come a moment later; until then each says what it said last.
  */
 export function useCompared(readings: readonly Reading[]): ReadonlyMap<Reading, ReadingVerdict> {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const part = airPart(shop);
   const instruments = useJournal((journal) => journal.instruments);
   const testPoints = useJournal((journal) => journal.testPoints);

@@ -5,9 +5,9 @@ import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import { engine } from '@/model/engine';
 import { airPart } from '@/model/shop-parts';
+import { useDesign } from '@/model/use-design';
 import { useSession } from '@/storage/session';
 import type { EngineApi } from '@/workers/engine.worker';
-import { useSolvedShop } from '../frame/solved-shop';
 
 /** It is traced when edits have rested so long, ms. */
 const AFTER_EDIT = 60;
@@ -21,7 +21,7 @@ export interface TracedShortfall {
 
 /** What the latest reading of every drop says, traced by the engine: its answer comes behind an edit. */
 export function useShortfall(): TracedShortfall {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const [traced, setTraced] = useState<TracedShortfall>({ shared: null, isBroken: false });
   const part = airPart(shop);
   const stored = useSession((state) => (state.status === 'open' ? state.journalRevision : 0));

@@ -9,9 +9,9 @@ import {
   formatShort,
   WARM_RISE,
 } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
 import { useCollector } from './edited-collector';
 import { FieldLine, Line } from './line';
 import { useElevation } from './use-elevation';
@@ -121,7 +121,7 @@ const liningOf = (absorption: number) =>
 
 /** What the box costs in air, and does to noise and warmth. */
 function BoxSays() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { parts, solution } = useCollector();
   const load = solution && enclosureLoad(parts, solution);
   if (!load?.box) return null;

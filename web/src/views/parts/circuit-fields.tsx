@@ -1,8 +1,8 @@
 'use client';
 
 import { formatShort, PLUG_IDS, PLUGS, TRIP_IDS, TRIPS } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
 import { useCollector } from './edited-collector';
 import { FieldLine, Line } from './line';
 
@@ -80,7 +80,7 @@ export function CircuitFields() {
 
 /** Full-load, present and starting current against the circuit, in a sentence or two. */
 function CircuitLine() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { load } = useCollector();
   if (!load) return null;
   const amps = (value: number) =>

@@ -2,8 +2,8 @@
 
 import { readCurveFile, unitSymbol } from '@frank-gauge/core';
 import { useRef, useState } from 'react';
+import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
-import { useSolvedShop } from '../frame/solved-shop';
 import { CurveFromTests } from './curve-from-tests';
 import { useCollector } from './edited-collector';
 import { Line } from './line';
@@ -11,7 +11,7 @@ import { type CurvePoint, readCurve, writePoint } from './read-curve';
 
 /** The curve as text, a point a line: quick to type, and a column can be pasted in. */
 export function CurveField() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { parts, editBlower } = useCollector();
   const { curve } = parts.blower;
   const [draft, setDraft] = useState<{ text: string; base: readonly CurvePoint[] } | null>(null);
@@ -58,7 +58,7 @@ export function CurveField() {
 
 /** Reads a curve from a CSV file. What is wrong with it is said, and the curve stays. */
 function CurveFile() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { editBlower } = useCollector();
   const input = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<string | null>(null);

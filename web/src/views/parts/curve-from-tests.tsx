@@ -11,8 +11,8 @@ import {
   type Shop,
 } from '@frank-gauge/core';
 import { useState } from 'react';
+import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
-import { useSolvedShop } from '../frame/solved-shop';
 import { useCollector } from './edited-collector';
 import { ShopQuantity } from './line';
 
@@ -49,7 +49,8 @@ export function CurveFromTests() {
 }
 
 function Form({ onDone }: { readonly onDone: () => void }) {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const { parts, editBlower } = useCollector();
   const [tests, setTests] = useState<Tests>({
     blocked: null,

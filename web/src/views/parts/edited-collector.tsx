@@ -12,9 +12,10 @@ import {
   withCandidate,
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { airPart } from '@/model/shop-parts';
+import { useDesign, useDuctTree, useSolution } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { edit } from '@/storage/session';
-import { useSolvedShop } from '../frame/solved-shop';
 
 type Parts = CollectorParts;
 
@@ -63,12 +64,13 @@ const editing = (
 };
 
 export function PresentCollector({ children }: { readonly children: ReactNode }) {
-  const { shop, now } = useSolvedShop();
+  const part = useDesign(airPart);
+  const now = useSolution();
   const view = useChoices((choices) => choices.view);
   const value: EditedCollector = {
-    parts: shop.collector,
+    parts: part.collector,
     isPresent: true,
-    load: now.kind === 'solved' ? collectorLoad(shop, now, view) : null,
+    load: now.kind === 'solved' ? collectorLoad(part, now, view) : null,
     solution: now.kind === 'solved' ? now : null,
     ...editing('', ({ collector }) => collector),
   };
@@ -81,16 +83,17 @@ interface CandidateProps {
 }
 
 export function CandidateCollector({ id, children }: CandidateProps) {
-  const { shop, tree } = useSolvedShop();
+  const part = useDesign(airPart);
+  const tree = useDuctTree();
   const view = useChoices((choices) => choices.view);
-  const parts = shop.candidates.find((candidate) => candidate.id === id);
+  const parts = useDesign(({ candidates }) => candidates.find((candidate) => candidate.id === id));
   const tried = useMemo(() => {
     if (!parts) return null;
-    const changed = withCandidate(shop, parts);
+    const changed = withCandidate(part, parts);
     const solved = solveTree(changed, tree, { view });
     if (solved.kind !== 'solved') return null;
     return { solution: solved, load: collectorLoad(changed, solved, view) };
-  }, [parts, shop, tree, view]);
+  }, [parts, part, tree, view]);
   if (!parts) return null;
   const value: EditedCollector = {
     parts,

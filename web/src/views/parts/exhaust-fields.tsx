@@ -1,8 +1,8 @@
 'use client';
 
 import { type Collector, filterOf, type Media, toSI, type UnitSystem } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
 import { BoxFields } from './box-fields';
 import { useCollector } from './edited-collector';
 import { FilterFields, LoadingField, usualFilter } from './filter-fields';
@@ -61,7 +61,7 @@ function useChange<K extends Kind>(kind: K) {
 
 /** Where the air goes behind the blower, and what it meets there. */
 export function ExhaustFields() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { parts, editParts } = useCollector();
   const { exhaust } = parts;
   const changeFilter = useChange('filter');
@@ -101,7 +101,7 @@ interface OwnFilterProps {
 
 /** A filter that may be there or not. */
 function OwnFilter({ kind, filter }: OwnFilterProps) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const change = useChange(kind);
   return (
     <>

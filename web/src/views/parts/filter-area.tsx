@@ -2,9 +2,9 @@
 
 import { bagArea, formatShort, pleatedArea } from '@frank-gauge/core';
 import { useState } from 'react';
+import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Segmented } from '@/ui/segmented';
-import { useSolvedShop } from '../frame/solved-shop';
 import { FieldLine } from './line';
 
 interface Measured {
@@ -43,7 +43,7 @@ export function FilterArea({ onArea }: { readonly onArea: (area: number) => void
 }
 
 function Form({ onDone }: { readonly onDone: (area: number) => void }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const [kind, setKind] = useState<'pleats' | 'bag'>('pleats');
   const [measured, setMeasured] = useState(NOTHING);
   const field = (key: keyof Measured, line: string, label: string) => (

@@ -10,9 +10,9 @@ import {
   toSI,
   type UnitSystem,
 } from '@frank-gauge/core';
+import { useDesign, useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { dueIn } from '@/words/due-words';
-import { useSolvedShop } from '../frame/solved-shop';
 import { editCollector } from './edit-collector';
 import { useCollector } from './edited-collector';
 import { FilterArea } from './filter-area';
@@ -63,7 +63,7 @@ interface Props {
 /** A filter's media, area, permeability and grade, and how loaded it is found. */
 export function FilterFields({ filter, change }: Props) {
   const { isPresent } = useCollector();
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const known = Object.entries(MEDIA).find(
     ([, { permeability }]) => permeability === filter.permeability,
   );
@@ -157,12 +157,12 @@ export function FilterFields({ filter, change }: Props) {
 
 /** What the machines make while they run. */
 function DustField() {
-  const { shop } = useSolvedShop();
+  const rate = useDesign(({ collector }) => collector.dust.rate);
   return (
     <FieldLine
       line="dust made"
       label="Dust the machines make while they run"
-      value={shop.collector.dust.rate}
+      value={rate}
       kind="massFlow"
       min={0}
       max={1}
@@ -177,7 +177,7 @@ function DustField() {
 
 /** What the filter takes with the gates open now, and how long it will do. */
 function FilterLife() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { load } = useCollector();
   if (!load?.filter) return null;
   const { filter, separator } = load;
@@ -200,17 +200,17 @@ function FilterLife() {
 
 /** How loaded the first filter is believed to be: part of the shop's condition. */
 export function LoadingField() {
-  const { shop } = useSolvedShop();
+  const seasoned = useDesign(({ collector }) => filterOf(collector)?.seasoned ?? 1);
+  const loading = useDesign(({ condition }) => condition.filterLoading.value);
   const { load } = useCollector();
   const filter = load?.filter;
   const due = filter ? `due at about ${filter.dueLoading.toFixed(1)}` : '5–10 due';
-  const seasoned = filterOf(shop.collector)?.seasoned ?? 1;
   return (
     <Line label="loaded, as found">
       <span className="grid grid-cols-[72px_1fr] items-center gap-2">
         <ShopQuantity
           label="How loaded the filter is, 1 clean"
-          value={shop.condition.filterLoading.value}
+          value={loading}
           kind="number"
           min={1}
           max={100}

@@ -3,8 +3,8 @@
 import { formatShort } from '@frank-gauge/core';
 import { type ComponentProps, type ReactNode, useId } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
+import { useUnits } from '@/model/use-design';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../frame/solved-shop';
 
 /** A label with its field, side by side. */
 export function Line({
@@ -27,7 +27,7 @@ type QuantityProps = Omit<ComponentProps<typeof QuantityField>, 'system'>;
 
 /** A quantity in the shop's units. */
 export function ShopQuantity(props: QuantityProps) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   return <QuantityField {...props} system={system} />;
 }
 
@@ -64,7 +64,7 @@ interface SizeLineProps extends Omit<FieldLineProps, 'value' | 'kind' | 'onChang
 
 /** A size or mass that need not be known: empty, it says what such a part usually has. */
 export function SizeLine({ kind = 'diameter', usual, onChange, ...field }: SizeLineProps) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   return (
     <FieldLine
       min={0}

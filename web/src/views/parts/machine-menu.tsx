@@ -7,7 +7,7 @@ import {
   type MachineKindId,
 } from '@frank-gauge/core';
 import { DropdownMenu } from 'radix-ui';
-import { useSolvedShop } from '../frame/solved-shop';
+import { useUnits } from '@/model/use-design';
 
 interface Props {
   readonly label: string;
@@ -17,7 +17,7 @@ interface Props {
 
 /** Chooses a kind of machine, with what each usually needs. */
 export function MachineMenu({ label, look = 'plain', onChoose }: Props) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger

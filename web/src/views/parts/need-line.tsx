@@ -1,8 +1,8 @@
 'use client';
 
 import { circleArea, formatQuantity, neededFlow, type Port } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
 import { Line, ShopQuantity } from './line';
 
 interface Props {
@@ -15,7 +15,7 @@ interface Props {
 
 /** What a port needs, as a flow or as a velocity at its true diameter; the one becomes the other. */
 export function NeedLine({ port, of = '', onEdit }: Props) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { need } = port;
   return (
     <Line label="needs">

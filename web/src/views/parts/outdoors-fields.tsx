@@ -8,8 +8,8 @@ import {
   PIPE_IDS,
   PIPES,
 } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
 import { useCollector } from './edited-collector';
 import { DiameterLine, FieldLine, Line } from './line';
 
@@ -135,7 +135,7 @@ const roughly = (value: number) => Number(value.toPrecision(2));
 
 /** What leaves the building with the gates open now, and the caution that goes with it. */
 function Leaving() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const load = useCollector().load?.outdoors ?? null;
   const opening = load && formatShort(load.opening, 'area', system);
   const heat =

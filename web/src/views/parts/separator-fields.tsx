@@ -10,8 +10,8 @@ import {
   type Separator,
   separatorHeads,
 } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../frame/solved-shop';
 import { useCollector } from './edited-collector';
 import { DiameterLine, FieldLine, Line, ShopQuantity } from './line';
 
@@ -107,7 +107,7 @@ const USUAL_BODY = 3;
 
 /** A cyclone by a published family's proportions: only its body's diameter is to be measured. */
 function CycloneFields({ separator }: Props) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { load, editSeparator } = useCollector();
   const { proportions } = separator;
   const family =

@@ -8,8 +8,8 @@ import {
   standStack,
 } from '@frank-gauge/core';
 import { useMemo } from 'react';
+import { useDesign, useUnits } from '@/model/use-design';
 import { tellConflict } from '@/words/conflict-words';
-import { useSolvedShop } from '../frame/solved-shop';
 import { useCollector } from './edited-collector';
 
 interface Standing {
@@ -21,9 +21,10 @@ interface Standing {
 
 /** How the collector that is looked at stands, and what does not fit. */
 export function useElevation(): Standing {
-  const { shop, system } = useSolvedShop();
+  const room = useDesign((shop) => shop.room);
+  const system = useUnits();
   const { parts } = useCollector();
-  const { ceilingHeight } = shop.room;
+  const { ceilingHeight } = room;
   return useMemo(() => {
     const elevation = standStack(parts, ceilingHeight);
     const conflicts = stackConflicts(parts, elevation);

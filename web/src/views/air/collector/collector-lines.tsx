@@ -7,8 +7,8 @@ import {
   SLIP_JOINT_GAP,
   type UnitSystem,
 } from '@frank-gauge/core';
+import { useDesign, useUnits } from '@/model/use-design';
 import { exhaustWord } from '@/words/part-words';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { BlowerFields } from '../../parts/blower-fields';
 import { PresentCollector } from '../../parts/edited-collector';
 import { ExhaustFields } from '../../parts/exhaust-fields';
@@ -20,7 +20,8 @@ import { SiteFields } from './site-fields';
 
 /** The collector's parts and the site, a line each, opening to their fields. */
 export function CollectorLines() {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const { separator, blower, exhaust } = shop.collector;
   const write = (value: number, kind: Parameters<typeof formatShort>[1]) =>
     formatShort(value, kind, system);

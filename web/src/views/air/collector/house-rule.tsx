@@ -1,8 +1,8 @@
 'use client';
 
 import { countGateSets, type Rules } from '@frank-gauge/core';
+import { useDesign, useDuctTree } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { editCollector } from '../../parts/edit-collector';
 import { Line, ShopQuantity } from '../../parts/line';
 
@@ -10,8 +10,9 @@ type Kind = Rules['gates']['kind'];
 
 /** How many gates stand open at once in this shop: what its every set of gates is made of. */
 export function HouseRule() {
-  const { shop, tree } = useSolvedShop();
-  const { gates } = shop.shop.rules;
+  const rules = useDesign(({ shop }) => shop.rules);
+  const tree = useDuctTree();
+  const { gates } = rules;
   const count = countGateSets(tree, gates);
   const change = (rule: Rules['gates']) =>
     editCollector('house rule', (own) => {

@@ -1,8 +1,8 @@
 'use client';
 
 import { formatShort, LEAKAGE_CLASSES, SLIP_JOINT_GAP } from '@frank-gauge/core';
+import { useDesign, useSolution, useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { editCollector } from '../../parts/edit-collector';
 import { FieldLine, Line } from '../../parts/line';
 import { SEALING_OPTIONS, sealingOf } from './sealing-classes';
@@ -19,8 +19,9 @@ const jointStyle = (gap: number) => JOINTS.find((style) => style.gap === gap)?.v
 
 /** What is believed of the whole shop's leaks: runs may differ, each in its own details. */
 export function LeakFields() {
-  const { shop, now, system } = useSolvedShop();
-  const { sealing, joints, pressureSide } = shop.condition;
+  const now = useSolution();
+  const system = useUnits();
+  const { sealing, joints, pressureSide } = useDesign(({ condition }) => condition);
   const known = sealingOf(sealing.usual);
   const blownOut = now.kind === 'solved' ? now.blower.outletLeak : 0;
   return (

@@ -2,8 +2,8 @@
 
 import { compareMethods, formatShort, gatesOfDrop, type Method } from '@frank-gauge/core';
 import { useDeferredValue, useMemo } from 'react';
+import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
-import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
 
 const FRICTION: Record<Method['friction'], string> = {
   darcy: 'Darcy',
@@ -18,13 +18,12 @@ const nameOf = ({ friction, junctions }: Method): string =>
 
 /** What the selected drop gets by every school: how much the choice of one matters here. */
 export function MethodSpread() {
-  const solved = useSolvedShop();
-  const { system } = solved;
-  const { selected } = useJudgedDrops();
+  const system = useUnits();
+  const selected = useSelectedDrop();
   const view = useChoices((choices) => choices.view);
   const rule = useChoices((choices) => choices.rule);
-  const shop = useDeferredValue(solved.shop);
-  const tree = useDeferredValue(solved.tree);
+  const shop = useDeferredValue(useDesign());
+  const tree = useDeferredValue(useDuctTree());
   const id = selected?.drop.id;
   const compared = useMemo(() => {
     const drop = tree.drops.find((candidate) => candidate.id === id);

@@ -1,7 +1,7 @@
 'use client';
 
+import { useDesign } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { editCollector } from '../../parts/edit-collector';
 import { FieldLine, Line } from '../../parts/line';
 import { HouseRule } from './house-rule';
@@ -15,8 +15,7 @@ const FRICTION = [
 
 /** Where the shop stands, and the schools it follows. */
 export function SiteFields() {
-  const { shop } = useSolvedShop();
-  const { site, rules } = shop.shop;
+  const { site, rules } = useDesign(({ shop }) => shop);
   return (
     <>
       <FieldLine

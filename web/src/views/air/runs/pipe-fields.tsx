@@ -1,8 +1,8 @@
 'use client';
 
 import { formatShort, PIPE_IDS, PIPES, type Run } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { editRun } from '../../parts/edit-runs';
 import { Line } from '../../parts/line';
 
@@ -11,7 +11,7 @@ const OWN = 'own';
 
 /** What a run is made of, and the sizes it is sold in by their true inside: nominal sizes lie. */
 export function PipeFields({ run }: { readonly run: Run }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { sizes } = PIPES[run.pipe];
   const inside = (value: number) => formatShort(value, 'diameter', system);
   const isSame = (value: number) => Math.abs(value - run.diameter) < 1e-5;

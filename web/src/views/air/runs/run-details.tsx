@@ -1,11 +1,11 @@
 'use client';
 
 import { followDrawing, type Run, runsBehind } from '@frank-gauge/core';
+import { useDesign, useDuctTree } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { addRunAt, editJoins, editRun, removeRunAloud } from '../../parts/edit-runs';
 import { joinName, joinsOffered } from '../../parts/joins/join-forms';
 import { Line } from '../../parts/line';
@@ -19,7 +19,8 @@ import { SealingField } from './sealing-field';
 
 /** The finer points of a run, and what can be hung on it. */
 export function RunDetails({ run }: { readonly run: Run }) {
-  const { shop, tree } = useSolvedShop();
+  const shop = useDesign();
+  const tree = useDuctTree();
   const drop = tree.drops.find(({ path }) => path[0] === run);
   const behind = runsBehind(shop, run.id);
   return (
@@ -87,7 +88,7 @@ function DrawnLine({ run }: { readonly run: Run }) {
 
 /** How the run meets what it flows into, where others do too. */
 function JoinsField({ run }: { readonly run: Run }) {
-  const { tree } = useSolvedShop();
+  const tree = useDuctTree();
   const legs = (tree.into.get(run.to) ?? []).length;
   if (legs < 2) return null;
   const offered = joinsOffered(legs);

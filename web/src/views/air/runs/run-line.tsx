@@ -4,10 +4,10 @@ import { newGate, PIPE_IDS, PIPES, type Run, setGate, unitSymbol } from '@frank-
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
+import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { chooseDrop, choosePart, useChoices } from '@/storage/choices';
 import { edit } from '@/storage/session';
 import { Choice } from '@/ui/choice';
-import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
 import { editRun, editTyped } from '../../parts/edit-runs';
 import { RunDetails } from './run-details';
 
@@ -15,17 +15,19 @@ const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short
 
 /** One run, editable where it stands; its finer points open below it. */
 export function RunLine({ run, depth }: { readonly run: Run; readonly depth: number }) {
-  const { shop, system, tree } = useSolvedShop();
-  const { selected } = useJudgedDrops();
-  const part = useChoices((choices) => choices.parts[shop.id]);
+  const shopId = useDesign((shop) => shop.id);
+  const system = useUnits();
+  const tree = useDuctTree();
+  const selected = useSelectedDrop();
+  const part = useChoices((choices) => choices.parts[shopId]);
   const isOpen = part === run.id;
   const isOnWay = selected?.drop.path.includes(run) ?? false;
   const drop = tree.drops.find(({ path }) => path[0] === run);
   const bends = run.fittings.reduce((sum, fitting) => sum + fitting.count, 0);
   const Mark = isOpen ? ChevronDown : ChevronRight;
   const toggle = () => {
-    choosePart(shop.id, isOpen ? '' : run.id);
-    if (drop) chooseDrop(shop.id, drop.id);
+    choosePart(shopId, isOpen ? '' : run.id);
+    if (drop) chooseDrop(shopId, drop.id);
   };
   return (
     <li
@@ -91,7 +93,7 @@ export function RunLine({ run, depth }: { readonly run: Run; readonly depth: num
         <Cell caption="bends">
           <button
             type="button"
-            onClick={() => choosePart(shop.id, run.id)}
+            onClick={() => choosePart(shopId, run.id)}
             aria-label={`Bends of ${run.name}: ${bends}`}
             className="min-h-11 border-rule border-b px-1 text-left hover:bg-selection md:min-h-7"
           >

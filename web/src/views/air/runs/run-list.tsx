@@ -1,13 +1,14 @@
 'use client';
 
 import { unitSymbol } from '@frank-gauge/core';
-import { useSolvedShop } from '../../frame/solved-shop';
+import { useDuctTree, useUnits } from '@/model/use-design';
 import { outward } from '../../parts/outward';
 import { CollectorLines } from '../collector/collector-lines';
 import { RunLine } from './run-line';
 
 export function RunList() {
-  const { tree, system } = useSolvedShop();
+  const tree = useDuctTree();
+  const system = useUnits();
   const runs = outward(tree);
   return (
     <>

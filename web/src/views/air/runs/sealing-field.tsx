@@ -1,9 +1,9 @@
 'use client';
 
 import { formatShort, jointCount, LEAKAGE_CLASSES, type Run } from '@frank-gauge/core';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { editRun } from '../../parts/edit-runs';
 import { Line, ShopQuantity } from '../../parts/line';
 import { SEALING_OPTIONS, sealingName, sealingOf } from '../collector/sealing-classes';
@@ -12,8 +12,7 @@ const USUAL = 'usual';
 
 /** How tight a run's seams and joints are believed to be: part of its condition, not its design. */
 export function SealingField({ run }: { readonly run: Run }) {
-  const { shop } = useSolvedShop();
-  const { sealing } = shop.condition;
+  const { sealing } = useDesign(({ condition }) => condition);
   const own = sealing.runs.find((entry) => entry.run === run.id);
   const known = sealingOf(own?.leakageClass);
   return (
@@ -51,8 +50,9 @@ export function SealingField({ run }: { readonly run: Run }) {
 
 /** How many joints a run has, and the gap believed to be around each. */
 function JointsField({ run }: { readonly run: Run }) {
-  const { shop, tree, system } = useSolvedShop();
-  const { joints } = shop.condition;
+  const tree = useDuctTree();
+  const system = useUnits();
+  const { joints } = useDesign(({ condition }) => condition);
   const own = joints.runs.find((entry) => entry.run === run.id);
   const setGap = (gap: number | null) =>
     edit(

@@ -11,8 +11,8 @@ import {
   unitSymbol,
 } from '@frank-gauge/core';
 import { scaleLinear } from 'd3-scale';
+import { useDesign, useUnits } from '@/model/use-design';
 import { useSize } from '@/ui/use-size';
-import { useSolvedShop } from '../../frame/solved-shop';
 
 const HEIGHT = 260;
 const MARGIN = { left: 44, right: 12, top: 22, bottom: 34 } as const;
@@ -34,8 +34,9 @@ export function CurvePicture({ test, fit }: Props) {
 }
 
 function Picture({ test, fit, width }: Props & { readonly width: number }) {
-  const { shop, system } = useSolvedShop();
-  const { blower } = shop.collector;
+  const collector = useDesign((shop) => shop.collector);
+  const system = useUnits();
+  const { blower } = collector;
   const { curve, points } = fit;
   const present = scaleBlower(blower.curve, blower.measured, {
     density: test.density,

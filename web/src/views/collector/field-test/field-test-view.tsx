@@ -3,10 +3,10 @@
 import { type FieldTest, fitFieldTest } from '@frank-gauge/core';
 import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
+import { useDesign } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { CurvePicture } from './curve-picture';
 import { startTest } from './edit-tests';
 import { StepTable } from './step-table';
@@ -70,7 +70,7 @@ function Tested({ test }: { readonly test: FieldTest }) {
 
 /** How the test goes, and the button that starts one. */
 function NoTest() {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   return (
     <div className="max-w-prose p-4 pt-12 text-[17px]">
       <h1 className="pb-2 text-xl">The blower’s own curve</h1>

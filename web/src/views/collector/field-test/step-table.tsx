@@ -1,9 +1,9 @@
 'use client';
 
 import { type FieldTest, fanStatic, formatShort } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { TakeOut } from '@/ui/take-out';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { ShopQuantity } from '../../parts/line';
 import { addStep, editTest, removeStep } from './edit-tests';
 
@@ -11,7 +11,7 @@ type Step = FieldTest['steps'][number];
 
 /** Each opening of the gate with what the meters showed. */
 export function StepTable({ test }: { readonly test: FieldTest }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const optional = (step: Step, index: number, key: 'outlet' | 'ahead', what: string) => (
     <td>
       <ShopQuantity

@@ -1,14 +1,14 @@
 'use client';
 
 import type { FieldTest } from '@frank-gauge/core';
+import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { FieldLine } from '../../parts/line';
 import { dropTest, editTest, startTest } from './edit-tests';
 
 /** How it is done, and what the test was made with. */
 export function TestFields({ test }: { readonly test: FieldTest }) {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   return (
     <>
       <h1 className="text-[17px]">How it is done</h1>

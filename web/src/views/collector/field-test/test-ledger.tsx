@@ -11,8 +11,8 @@ import {
   writeNumber,
 } from '@frank-gauge/core';
 import { toast } from 'sonner';
+import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { undoAloud } from '../../frame/undo-aloud';
 import { takeCurve, takeHeads, takeLoading } from './edit-tests';
 
@@ -26,11 +26,12 @@ const told = (what: string) =>
 
 /** What the test says of the blower, the filter and the separator, each to be believed or not. */
 export function TestLedger({ test, fit }: Props) {
-  const { shop, system } = useSolvedShop();
+  const collector = useDesign((shop) => shop.collector);
+  const system = useUnits();
   const { curve, exhaust, separator } = fit;
   const flow = (value: number) => formatShort(value, 'flow', system);
   const pressure = (value: number) => formatShort(value, 'pressure', system);
-  const filter = filterOf(shop.collector);
+  const filter = filterOf(collector);
   const reference = REFERENCE[system];
   const middle = curve.ok ? curve.at(curve.tested / 2) : null;
   return (
@@ -111,7 +112,7 @@ export function TestLedger({ test, fit }: Props) {
             </strong>{' '}
             velocity heads between the two tubes.
           </p>
-          {shop.collector.separator.kind !== 'none' && (
+          {collector.separator.kind !== 'none' && (
             <Button
               className="mt-2"
               onClick={() => {

@@ -15,11 +15,11 @@ import {
   USUAL_TAPER,
 } from '@frank-gauge/core';
 import { useState } from 'react';
+import { useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { endWord } from '@/words/fit-words';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { FieldLine, Line } from '../../parts/line';
 import { SectionPicture } from './section-picture';
 
@@ -51,7 +51,7 @@ function startingAdapter(joint: JointPlace | null, system: UnitSystem): Adapter 
 
 /** A round adapter by its numbers, to be printed; with a ring for each end to try it first. */
 export function AdapterMaker({ joint }: { readonly joint: JointPlace | null }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const [adapter, setAdapter] = useState(() => startingAdapter(joint, system));
   const section = adapterSection(adapter);
   const name = joint ? `${endWord(joint.upstream)} to ${endWord(joint.downstream)}` : 'adapter';

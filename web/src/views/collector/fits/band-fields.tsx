@@ -9,17 +9,18 @@ import {
   writeForField,
 } from '@frank-gauge/core';
 import { useState } from 'react';
+import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { FieldLine, Line } from '../../parts/line';
 import { useElevation } from '../../parts/use-elevation';
 
 /** Band clamps chained around what is wider than any of them. */
 export function BandFields() {
-  const { shop, system } = useSolvedShop();
+  const ducts = useDesign((shop) => shop.ducts);
+  const system = useUnits();
   const { elevation } = useElevation();
-  const { bands } = shop.ducts.stock;
+  const { bands } = ducts.stock;
   const [typed, setTyped] = useState<number | null>(null);
   const canister = elevation.sizes.filter.diameter;
   const around = typed ?? (canister > 0 ? canister : null);

@@ -3,8 +3,8 @@
 import { type JointPlace, jointsOfShop } from '@frank-gauge/core';
 import { useMemo, useState } from 'react';
 import { airPart } from '@/model/shop-parts';
+import { useDesign, useDuctTree } from '@/model/use-design';
 import { edit } from '@/storage/session';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { PresentCollector } from '../../parts/edited-collector';
 import { FieldLine } from '../../parts/line';
 import { AdapterMaker } from './adapter-maker';
@@ -13,8 +13,8 @@ import { JointTable } from './joint-table';
 
 /** What fits into what by true diameters, and what closes each joint. */
 export function FitsView() {
-  const { shop, tree } = useSolvedShop();
-  const part = airPart(shop);
+  const part = useDesign(airPart);
+  const tree = useDuctTree();
   const joints = useMemo(() => jointsOfShop(part, tree), [part, tree]);
   const [chosen, setChosen] = useState<string | null>(null);
   const joint = joints.find(({ id }) => id === chosen) ?? null;
@@ -54,12 +54,12 @@ export function FitsView() {
 }
 
 function Tape() {
-  const { shop } = useSolvedShop();
+  const tape = useDesign(({ ducts }) => ducts.stock.tape);
   return (
     <FieldLine
       line="tape, thick"
       label="Thickness of the tape"
-      value={shop.ducts.stock.tape}
+      value={tape}
       kind="thickness"
       min={0}
       isMinExcluded

@@ -9,9 +9,9 @@ import {
   type UnitSystem,
   unitSymbol,
 } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { closingWords, endWord, gapWords, INSIDE } from '@/words/fit-words';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { ShopQuantity } from '../../parts/line';
 import { forgetEnd, measureEnd } from './edit-ends';
 
@@ -23,7 +23,7 @@ interface Props {
 
 /** Every joint with its two ends' true diameters, how they go, and what closes it. */
 export function JointTable({ joints, chosen, onAdapter }: Props) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const unit = unitSymbol('diameter', system);
   return (
     <table className="w-full min-w-[620px] border-collapse">
@@ -97,7 +97,7 @@ function roundly(value: number, system: UnitSystem): number {
 }
 
 function EndCells({ joint, side }: EndProps) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const end = joint[side];
   const word = endWord(end);
   const field = (key: 'inside' | 'outside') => (

@@ -14,10 +14,10 @@ import {
   toSI,
 } from '@frank-gauge/core';
 import { useMemo } from 'react';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { useJournal } from '@/storage/session';
 import { noiseDistance } from '@/words/noise-distance';
-import { useSolvedShop } from '../../frame/solved-shop';
 
 /** The latest reading of each place where somebody stays. */
 function staysOf(sounds: readonly SoundReading[]): SoundReading[] {
@@ -75,7 +75,9 @@ export function NoiseLedger() {
 
 /** What the collectors are reckoned to sound like. */
 function Estimates() {
-  const { shop, tree, system } = useSolvedShop();
+  const shop = useDesign();
+  const tree = useDuctTree();
+  const system = useUnits();
   const view = useChoices((choices) => choices.view);
   const sounds = useJournal((journal) => journal.sounds);
   const contenders = useMemo(
@@ -105,7 +107,7 @@ function Estimates() {
 
 /** The distance rule, from the latest reading at a known distance. */
 function Distances() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const sounds = useJournal((journal) => journal.sounds);
   const heard = latestAtDistance(sounds);
   if (!heard || heard.distance === null) return null;

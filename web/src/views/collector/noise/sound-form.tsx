@@ -3,11 +3,11 @@
 import { compareCandidates } from '@frank-gauge/core';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
+import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { record } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/text-field';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { FieldLine, Line } from '../../parts/line';
 
 interface Typed {
@@ -24,7 +24,8 @@ export function SoundForm() {
   const [typed, setTyped] = useState(NOTHING);
   const [round, setRound] = useState(0);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const { shop, tree } = useSolvedShop();
+  const shop = useDesign();
+  const tree = useDuctTree();
   const view = useChoices((choices) => choices.view);
   const take = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
   const log = () => {

@@ -8,10 +8,10 @@ import {
   timeOf,
 } from '@frank-gauge/core';
 import { format } from 'date-fns';
+import { useUnits } from '@/model/use-design';
 import { record, useJournal } from '@/storage/session';
 import { TakeOut } from '@/ui/take-out';
 import { TextField } from '@/ui/text-field';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { ShopQuantity } from '../../parts/line';
 
 /** Edits one field of a reading; quick edits of it are one step to undo. */
@@ -154,7 +154,7 @@ export function SoundTable() {
 
 /** How long NIOSH allows there, unprotected. */
 function Allowed({ sound }: { readonly sound: SoundReading }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const hours = allowedHours(sound.level);
   if (hours >= 24) return 'all day';
   const time =

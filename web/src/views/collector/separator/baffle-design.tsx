@@ -1,13 +1,13 @@
 'use client';
 
 import { type Baffle, baffleFor, formatShort, sizesOf } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 
 /** How a slotted baffle is cut for this drum and inlet. */
 export function BaffleDesign() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { parts } = useCollector();
   const { bin } = sizesOf(parts);
   const { inletDiameter } = parts.separator;

@@ -11,14 +11,15 @@ import {
   formatShort,
   INLET_SPEEDS,
 } from '@frank-gauge/core';
+import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 
 /** A cyclone from its proportions at this shop's flow: lengths to build from, loss, cut size. */
 export function CycloneDesign() {
-  const { shop, system } = useSolvedShop();
+  const collector = useDesign((shop) => shop.collector);
+  const system = useUnits();
   const { parts, solution, editSeparator } = useCollector();
   const { proportions, inletDiameter } = parts.separator;
   const flow = solution?.blower.flow ?? 0;
@@ -51,7 +52,7 @@ export function CycloneDesign() {
             proportions,
             flow,
             solution.network.air,
-            shop.collector.dust,
+            collector.dust,
             inletDiameter,
           )}
         />
@@ -61,7 +62,7 @@ export function CycloneDesign() {
 }
 
 function AtWork({ work }: { readonly work: CycloneAtWork }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const length = (value: number) => tapeLength(value, system);
   const { proportions: own, inletSpeed } = work;
   const speed = formatShort(inletSpeed, 'velocity', system);

@@ -2,14 +2,16 @@
 
 import { formatShort, SEPARATORS, separatorSchools, withCandidate } from '@frank-gauge/core';
 import { useMemo } from 'react';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { dueIn } from '@/words/due-words';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 
 /** What each kind of separator costs this shop in air, and saves in filter. */
 export function SeparatorSchools() {
-  const { shop, tree, system } = useSolvedShop();
+  const shop = useDesign();
+  const tree = useDuctTree();
+  const system = useUnits();
   const { parts } = useCollector();
   const view = useChoices((choices) => choices.view);
   const schools = useMemo(() => {

@@ -1,18 +1,19 @@
 'use client';
 
 import type { ReactNode } from 'react';
+import { useDesign } from '@/model/use-design';
 import { chooseCollector, useChoices } from '@/storage/choices';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { CandidateCollector, PresentCollector } from '../../parts/edited-collector';
 
 const PRESENT = 'present';
 
 /** Whichever collector is looked at: the one in the shop, or a candidate. */
 export function ChosenCollector({ children }: { readonly children: ReactNode }) {
-  const { shop } = useSolvedShop();
-  const chosen = useChoices((choices) => choices.collectors[shop.id]);
-  const candidate = shop.candidates.find(({ id }) => id === chosen);
+  const candidates = useDesign((shop) => shop.candidates);
+  const shopId = useDesign((shop) => shop.id);
+  const chosen = useChoices((choices) => choices.collectors[shopId]);
+  const candidate = candidates.find(({ id }) => id === chosen);
   if (!candidate) return <PresentCollector>{children}</PresentCollector>;
   return (
     <CandidateCollector key={candidate.id} id={candidate.id}>
@@ -23,7 +24,7 @@ export function ChosenCollector({ children }: { readonly children: ReactNode }) 
 
 /** Chooses it, where there are candidates to choose from. */
 export function CollectorChoice() {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const chosen = useChoices((choices) => choices.collectors[shop.id]);
   const known = shop.candidates.some(({ id }) => id === chosen);
   return (

@@ -1,12 +1,12 @@
 'use client';
 
 import type { Conflict, Elevation, StackPart } from '@frank-gauge/core';
+import { useDesign, useUnits } from '@/model/use-design';
 import { choosePart, useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { STACK_PARTS } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 import { saveDrawing } from '../../parts/save-drawing';
 import { useElevation } from '../../parts/use-elevation';
@@ -72,10 +72,11 @@ interface PictureProps {
 }
 
 function Picture({ drawing, width, height }: PictureProps) {
-  const { shop, system } = useSolvedShop();
+  const shopId = useDesign((shop) => shop.id);
+  const system = useUnits();
   const { parts } = useCollector();
   const { elevation, conflicts } = useElevation();
-  const open = useChoices((choices) => choices.parts[shop.id]);
+  const open = useChoices((choices) => choices.parts[shopId]);
   const dragging = useDragHeight(drawing);
   const { placed, joints, ceiling, partitionX, outsideX } = elevation;
   const wrong = new Set(
@@ -110,9 +111,9 @@ function Picture({ drawing, width, height }: PictureProps) {
             aria-label={`${STACK_PARTS[each.part]}${moves}`}
             aria-pressed={isOpen}
             {...(hanging && dragging(hanging))}
-            onClick={() => choosePart(shop.id, OPENS[each.part])}
+            onClick={() => choosePart(shopId, OPENS[each.part])}
             onKeyUp={(event) => {
-              if (event.key === 'Enter') choosePart(shop.id, OPENS[each.part]);
+              if (event.key === 'Enter') choosePart(shopId, OPENS[each.part]);
             }}
             className={`outline-offset-4 ${canMove ? 'cursor-ns-resize touch-none' : 'cursor-pointer'}`}
             stroke={isWrong ? 'var(--starved)' : 'var(--ink)'}

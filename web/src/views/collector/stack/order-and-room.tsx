@@ -1,9 +1,9 @@
 'use client';
 
 import { type ChainOrder, chainOf, chainOrder } from '@frank-gauge/core';
+import { useDesign } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 import { FieldLine, Line } from '../../parts/line';
 import { useElevation } from '../../parts/use-elevation';
@@ -12,7 +12,7 @@ const ORDERS: readonly ChainOrder[] = ['pulled', 'pushed', 'cleanSide'];
 
 /** In what order the chain goes, under which ceiling, and who is there to lift. */
 export function OrderAndRoom() {
-  const { shop } = useSolvedShop();
+  const ceilingHeight = useDesign(({ room }) => room.ceilingHeight);
   const { parts, editStack } = useCollector();
   const { warn } = useElevation();
   const possible = ORDERS.filter(
@@ -40,7 +40,7 @@ export function OrderAndRoom() {
       <FieldLine
         line="ceiling"
         label="Height of the ceiling"
-        value={shop.room.ceilingHeight}
+        value={ceilingHeight}
         kind="diameter"
         min={0}
         isMinExcluded

@@ -1,8 +1,8 @@
 'use client';
 
+import { useUnits } from '@/model/use-design';
 import { MOUNTS } from '@/words/mount-words';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 import { OpeningLine } from '../../parts/opening-line';
 import { SeparatorFields } from '../../parts/separator-fields';
@@ -18,7 +18,7 @@ import { BlowerSizeFields, FilterSizeFields, SeparatorSizeFields } from './size-
 
 /** Everything about how the collector stands, a line each, opening to its fields. */
 export function StackFields() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { parts } = useCollector();
   const { elevation } = useElevation();
   const { sizes } = elevation;

@@ -13,9 +13,9 @@ import {
   toSI,
 } from '@frank-gauge/core';
 import type { ReactNode } from 'react';
+import { useDesign, useUnits } from '@/model/use-design';
 import { tellConflict } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 import { useElevation } from '../../parts/use-elevation';
 
@@ -27,7 +27,7 @@ const MARKS: Record<Conflict['severity'], { sign: string; says: string }> = {
 
 /** What the elevation says in sentences and numbers: what does not fit first. */
 export function StackLedger() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { conflicts } = useElevation();
   return (
     <>
@@ -67,7 +67,7 @@ export function StackLedger() {
 
 /** Heights, floor, masses and the bracket's load, a line each. */
 function Figures() {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { parts } = useCollector();
   const { elevation } = useElevation();
   const length = (value: number) => tapeLength(value, system);
@@ -124,7 +124,8 @@ function Figures() {
 
 /** What bin and pipes stand, against the most this blower pulls. */
 function Suction() {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const { parts } = useCollector();
   const { shutOff, weakestPipe, bin } = suctionStrength(shop, parts);
   const pressure = (value: number) => formatShort(value, 'pressure', system);

@@ -1,8 +1,8 @@
 'use client';
 
 import { chainOf } from '@frank-gauge/core';
+import { useDesign, useUnits } from '@/model/use-design';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { useCollector } from '../../parts/edited-collector';
 import { useElevation } from '../../parts/use-elevation';
 import type { Drawing } from './drawing';
@@ -11,8 +11,9 @@ const HATCH = 9;
 
 /** Floor and ceiling with what is solid hatched; studs where something hangs on them. */
 export function Room({ drawing, width }: { readonly drawing: Drawing; readonly width: number }) {
-  const { shop, system } = useSolvedShop();
-  const ceiling = shop.room.ceilingHeight;
+  const room = useDesign((shop) => shop.room);
+  const system = useUnits();
+  const ceiling = room.ceilingHeight;
   const solid = (y: number, away: 1 | -1) => (
     <g stroke="var(--quiet)">
       <line x1={0} x2={width} y1={y} y2={y} stroke="var(--ink)" strokeWidth={2} />

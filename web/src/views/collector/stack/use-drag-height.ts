@@ -2,7 +2,7 @@
 
 import { type Stack, toSI } from '@frank-gauge/core';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import { useSolvedShop } from '../../frame/solved-shop';
+import { useUnits } from '@/model/use-design';
 import { useCollector } from '../../parts/edited-collector';
 import type { Drawing } from './drawing';
 
@@ -29,7 +29,7 @@ function setHeight(stack: Stack, part: Hanging, height: number): void {
 
 /** Handlers that move what hangs: by the pointer, or a quarter inch (5 mm) by the arrow keys. */
 export function useDragHeight(drawing: Drawing) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { parts, editStack } = useCollector();
   const drag = useRef<{ part: Hanging; from: number; y: number } | null>(null);
   const step = system === 'us' ? toSI(0.25, 'in') : 0.005;

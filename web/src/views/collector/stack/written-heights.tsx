@@ -1,16 +1,16 @@
 'use client';
 
 import type { Conflict, StackPart } from '@frank-gauge/core';
+import { useUnits } from '@/model/use-design';
 import { shortBy, tellConflict } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { useElevation } from '../../parts/use-elevation';
 import { Dimensions } from './dimensions';
 import type { Drawing } from './drawing';
 
 /** Dimensions of the separator's column at the left and of the filter's at the right. */
 export function Heights({ drawing, width }: { readonly drawing: Drawing; readonly width: number }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { elevation } = useElevation();
   const of = (...wanted: StackPart[]) =>
     elevation.placed.filter(({ part }) => wanted.includes(part)).flatMap(({ z0, z1 }) => [z0, z1]);
@@ -46,7 +46,7 @@ export function Heights({ drawing, width }: { readonly drawing: Drawing; readonl
 
 /** How high a lying shaft is, on its own axis. */
 function ShaftHeight({ drawing }: { readonly drawing: Drawing }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { elevation } = useElevation();
   const motor = elevation.placed.find(({ part }) => part === 'motor');
   if (!motor) return null;
@@ -70,7 +70,7 @@ interface HeadroomProps {
 
 /** What is left between the highest part and the ceiling. */
 export function Headroom({ free, ceiling, drawing }: HeadroomProps) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { elevation } = useElevation();
   const highest = elevation.placed
     .filter(({ isElsewhere, part }) => !isElsewhere && part !== 'box')
@@ -96,7 +96,7 @@ interface MarksProps {
 
 /** The number that is short, beside the part it is short at. */
 export function Marks({ conflicts, drawing, width }: MarksProps) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const { elevation } = useElevation();
   const serious = conflicts.filter(({ severity }) => severity === 'serious');
   return serious.map((conflict, i) => {

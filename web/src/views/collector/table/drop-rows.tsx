@@ -1,12 +1,13 @@
 'use client';
 
 import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core';
-import { useSolvedShop } from '../../frame/solved-shop';
+import { useDuctTree, useUnits } from '@/model/use-design';
 import { type Contenders, Part, Row } from './table-parts';
 
 /** What every machine gets with each, and what it gains or loses. */
 export function DropRows({ contenders }: Contenders) {
-  const { tree, system } = useSolvedShop();
+  const tree = useDuctTree();
+  const system = useUnits();
   const style = STYLES[system].flow;
   return (
     <Part name={`What each machine gets, ${unitSymbol('flow', system)}`}>

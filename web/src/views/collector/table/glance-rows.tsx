@@ -10,16 +10,17 @@ import {
   unitSymbol,
   writeNumber,
 } from '@frank-gauge/core';
+import { useDesign, useUnits } from '@/model/use-design';
 import { shortBy, tellConflict } from '@/words/conflict-words';
 import { dueIn } from '@/words/due-words';
 import { noiseDistance } from '@/words/noise-distance';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { type Contenders, Part, Row } from './table-parts';
 
 /** What decides between them: air, whether it fits, circuit, filter, noise, and what the gain costs. */
 export function GlanceRows({ contenders }: Contenders) {
-  const { shop, system } = useSolvedShop();
-  const { currency } = shop.shop.money;
+  const money = useDesign(({ shop }) => shop.money);
+  const system = useUnits();
+  const { currency } = money;
   const { unit } = STYLES[system].flow;
   const write = (value: number, kind: QuantityKind) => formatShort(value, kind, system);
   const named = (drop: DropWith | null) =>
@@ -90,7 +91,7 @@ export function GlanceRows({ contenders }: Contenders) {
 
 /** Flow with its sign against the need: enough, or short by how much. */
 function Held({ drop }: { readonly drop: DropWith }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   if (drop.flow === null) return 'no answer';
   const over = drop.flow - drop.need;
   const isShort = over < 0;
@@ -104,7 +105,7 @@ function Held({ drop }: { readonly drop: DropWith }) {
 
 /** The first thing that keeps it from standing, with what is short. */
 function Fits({ of: { conflicts } }: { readonly of: Contender }) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const serious = conflicts.filter(({ severity }) => severity === 'serious');
   const [first] = serious;
   if (!first) {

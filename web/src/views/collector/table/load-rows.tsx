@@ -1,12 +1,12 @@
 'use client';
 
 import { formatShort, type QuantityKind } from '@frank-gauge/core';
-import { useSolvedShop } from '../../frame/solved-shop';
+import { useUnits } from '@/model/use-design';
 import { type Contenders, Part, Row } from './table-parts';
 
 /** What each asks of blower, motor, circuit and filter. */
 export function LoadRows({ contenders }: Contenders) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const write = (value: number, kind: QuantityKind) => formatShort(value, kind, system);
   return (
     <Part name="What it asks">

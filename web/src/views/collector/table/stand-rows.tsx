@@ -1,13 +1,14 @@
 'use client';
 
+import { useDesign, useUnits } from '@/model/use-design';
 import { tapeLength } from '@/words/tape-length';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { type Contenders, Part, Row } from './table-parts';
 
 /** How high each stands, and what it takes of the floor. */
 export function StandRows({ contenders }: Contenders) {
-  const { shop, system } = useSolvedShop();
-  const ceiling = shop.room.ceilingHeight;
+  const room = useDesign((shop) => shop.room);
+  const system = useUnits();
+  const ceiling = room.ceilingHeight;
   return (
     <Part name="How it stands">
       <Row

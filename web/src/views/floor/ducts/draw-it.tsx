@@ -2,19 +2,19 @@
 
 import type { Run } from '@frank-gauge/core';
 import { useState } from 'react';
+import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { whyNotLed } from '@/words/duct-words';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { begin, takeTool } from './drawing-state';
 import { leadTheUsualWay } from './edit-ducts';
 import { useDucts } from './use-ducts';
 
 /** Draws a run that so far is typed: a drop the usual way at once, another from its downstream end. */
 export function DrawIt({ run }: { readonly run: Run }) {
-  const { shop } = useSolvedShop();
+  const ducts = useDesign((shop) => shop.ducts);
   const { lines } = useDucts();
   const [refusal, setRefusal] = useState<string | null>(null);
-  const nodes = new Map(shop.ducts.nodes.map((node) => [node.id, node]));
+  const nodes = new Map(ducts.nodes.map((node) => [node.id, node]));
   const from = nodes.get(run.from)?.kind;
   const to = nodes.get(run.to)?.kind;
   const at = lines.places.get(run.to);

@@ -15,8 +15,8 @@ import {
   type UnitSystem,
 } from '@frank-gauge/core';
 import { type PointerEvent, useEffect, useState } from 'react';
+import { useDesign, useUnits } from '@/model/use-design';
 import { whyNotLed } from '@/words/duct-words';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { GRID, snapTo } from '../grid-steps';
 import type { PlanDrawing } from '../plan-drawing';
 import {
@@ -52,7 +52,8 @@ interface Props {
  * or a duct, the next ones lay it square or at 45° (with Alt, anyhow), one on something ends it there.
  */
 export function DrawLayer({ drawing, ducts, width, height }: Props) {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const { begun, points, height: chosen } = useDrawing();
   const [aim, setAim] = useState<Point3 | null>(null);
   const z = chosen ?? ductHeight(shop);

@@ -8,9 +8,9 @@ import {
   type UnitSystem,
 } from '@frank-gauge/core';
 import { useState } from 'react';
+import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { FieldLine, Line } from '../../parts/line';
 import { catchesOf, endAt, finishOpen } from './draw-layer';
 import {
@@ -46,7 +46,8 @@ const WAY_OPTIONS = (Object.keys(WAYS) as Way[]).map((value) => ({
 
 /** The duct that is being drawn, by fields: all that the pointer does can be typed here. */
 export function DrawPanel() {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const ducts = useDucts();
   const { begun, points, height, refusal } = useDrawing();
   const z = height ?? ductHeight(shop);
@@ -129,7 +130,7 @@ interface LegsProps {
 
 /** The legs so far, the next one by way and length, and what it ends at. */
 function Legs({ begun, points, ends, system }: LegsProps) {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const [way, setWay] = useState<Way>('left');
   const [length, setLength] = useState(1);
   const [goal, setGoal] = useState('open');

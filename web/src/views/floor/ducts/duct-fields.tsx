@@ -14,10 +14,10 @@ import {
   usualRadiusRatio,
 } from '@frank-gauge/core';
 import { memo } from 'react';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TakeOut } from '@/ui/take-out';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { editRun } from '../../parts/edit-runs';
 import { joinName } from '../../parts/joins/join-forms';
 import { DiameterLine, FieldLine, Line, ShopQuantity } from '../../parts/line';
@@ -43,7 +43,8 @@ const HIGHEST = 20;
 
 /** Every run, from the collector outward, with where it lies and what its bends are. */
 export function DuctList() {
-  const { tree, system } = useSolvedShop();
+  const tree = useDuctTree();
+  const system = useUnits();
   const choose = useChooseThing();
   const { lines } = useDucts();
   const runs = outward(tree);
@@ -98,7 +99,7 @@ const DuctEntry = memo(function DuctEntry(props: EntryProps) {
 });
 
 function DuctBody({ id }: { readonly id: string }) {
-  const { shop } = useSolvedShop();
+  const shop = useDesign();
   const { lines, laid } = useDucts();
   const run = laid(id);
   const line = lines.lines.get(id);
@@ -142,9 +143,9 @@ function middleOf({ legs, points }: DuctLine): Point3 {
 
 /** A drawn run's points by their coordinates, its bends by how they are made. */
 function WayFields({ run, line }: { readonly run: Run; readonly line: DuctLine }) {
-  const { shop } = useSolvedShop();
+  const nodes = useDesign(({ ducts }) => ducts.nodes);
   const joints = [run.from, run.to].flatMap((id, i) => {
-    const node = shop.ducts.nodes.find((each) => each.id === id);
+    const node = nodes.find((each) => each.id === id);
     return node?.kind.kind === 'joint' && node.at
       ? [{ id, at: node.at, name: i === 0 ? 'upstream end' : 'downstream end' }]
       : [];

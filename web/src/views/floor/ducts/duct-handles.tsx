@@ -11,9 +11,9 @@ import {
   type UnitSystem,
 } from '@frank-gauge/core';
 import { type KeyboardEvent, useRef } from 'react';
+import { useDesign, useSolution, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { useOnceAFrame } from '@/ui/use-once-a-frame';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { shortJoinName } from '../../parts/joins/join-forms';
 import { GRID, KEY_WAYS, snapTo } from '../grid-steps';
 import { movePointTo } from './edit-ducts';
@@ -34,12 +34,15 @@ interface Props {
 
 /** Of the run that is open: its bends and joints to be moved, with the fitting each has become. */
 export function DuctHandles({ drawing, ducts }: Props) {
-  const { shop, now, system } = useSolvedShop();
-  const open = useChoices((choices) => choices.parts[shop.id]) ?? '';
+  const shopId = useDesign(({ id }) => id);
+  const placed = useDesign(({ ducts }) => ducts.nodes);
+  const now = useSolution();
+  const system = useUnits();
+  const open = useChoices((choices) => choices.parts[shopId]) ?? '';
   const line = ducts.lines.lines.get(open);
   const laid = ducts.laid(open);
   if (!line || !laid) return null;
-  const nodes = new Map(shop.ducts.nodes.map((node) => [node.id, node]));
+  const nodes = new Map(placed.map((node) => [node.id, node]));
   const ends = [line.run.from, line.run.to].flatMap((id) => {
     const node = nodes.get(id);
     return node?.kind.kind === 'joint' && node.at
@@ -229,7 +232,7 @@ interface HandleProps {
 
 /** A point of the duct that is dragged, or moved by keys: arrows level, PageUp and PageDown in height. */
 function Handle({ id, at, kind, name, drawing }: HandleProps) {
-  const { system } = useSolvedShop();
+  const system = useUnits();
   const held = useRef<{ from: Point3; x: number; y: number } | null>(null);
   const grid = GRID[system];
   const { x, y } = drawing.spot(at);

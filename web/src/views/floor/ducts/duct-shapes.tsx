@@ -10,8 +10,8 @@ import {
   type UnitSystem,
 } from '@frank-gauge/core';
 import { memo } from 'react';
+import { useDesign, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
-import { useJudgedDrops, useSolvedShop } from '../../frame/solved-shop';
 import { useChooseThing } from '../choose-thing';
 import { removeThings } from '../edit-together';
 import type { PlanDrawing } from '../plan-drawing';
@@ -31,18 +31,19 @@ interface Props {
 
 /** Every drawn duct, as wide as it is and as deep in tone as its air is fast. */
 export function DuctShapes({ drawing, ducts }: Props) {
-  const { shop, system } = useSolvedShop();
-  const { selected } = useJudgedDrops();
+  const shopId = useDesign((shop) => shop.id);
+  const machines = useDesign((shop) => shop.machines);
+  const system = useUnits();
+  const selected = useSelectedDrop();
   const choose = useChooseThing();
   const taken = useTaken();
-  const open = useChoices((choices) => choices.parts[shop.id]);
+  const open = useChoices((choices) => choices.parts[shopId]);
   const wrong = new Set(
     ducts.conflicts.flatMap((conflict) =>
       conflict.kind === 'port without a duct' || isMild(conflict.kind) ? [] : [conflict.run],
     ),
   );
-  const isDropOpen =
-    shop.machines.some(({ id }) => id === open) || ducts.lines.lines.has(open ?? '');
+  const isDropOpen = machines.some(({ id }) => id === open) || ducts.lines.lines.has(open ?? '');
   const way = new Set(isDropOpen ? wayFrom(open, selected?.drop) : []);
   return (
     <>

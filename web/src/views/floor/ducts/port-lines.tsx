@@ -9,10 +9,10 @@ import {
   runFromPort,
 } from '@frank-gauge/core';
 import { useState } from 'react';
+import { useDuctTree } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { whyNotLed } from '@/words/duct-words';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { DiameterLine, Line, ShopQuantity } from '../../parts/line';
 import { NeedLine } from '../../parts/need-line';
 import { outward } from '../../parts/outward';
@@ -81,7 +81,7 @@ function PortLine({ machine, port }: { readonly machine: Machine; readonly port:
 
 /** Leads the port's duct the usual way to what is chosen: a new one, or the one it has, anew. */
 function LeadLine({ machine, port }: { readonly machine: Machine; readonly port: Port }) {
-  const { tree } = useSolvedShop();
+  const tree = useDuctTree();
   const { lines } = useDucts();
   const [goal, setGoal] = useState('inlet');
   const [refusal, setRefusal] = useState<string | null>(null);

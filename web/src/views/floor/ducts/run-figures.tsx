@@ -1,13 +1,14 @@
 'use client';
 
 import { formatShort, lossesOfRun, type Run } from '@frank-gauge/core';
+import { useSolution, useUnits } from '@/model/use-design';
 import { partWord } from '@/words/part-words';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { shortJoinName } from '../../parts/joins/join-forms';
 
 /** What moves in a run now, and what each part of it takes. */
 export function RunFigures({ run }: { readonly run: Run }) {
-  const { now, system } = useSolvedShop();
+  const now = useSolution();
+  const system = useUnits();
   if (now.kind !== 'solved') return null;
   const air = now.airIn.get(run.id) ?? [];
   const [first] = air;

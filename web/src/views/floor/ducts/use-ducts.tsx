@@ -13,9 +13,9 @@ import {
 } from '@frank-gauge/core';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { airPart } from '@/model/shop-parts';
+import { useDesign, useDuctLines, useDuctTree, useSolution } from '@/model/use-design';
 import { useRested } from '@/ui/use-rested';
 import { FEW_MACHINES } from '../../frame/floor-conflicts';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { type AirTone, airTone } from './air-tone';
 
 export interface Ducts {
@@ -33,9 +33,12 @@ export interface Ducts {
 }
 
 function useReckoned(): Ducts {
-  const { shop, lines, tree, now } = useSolvedShop();
-  const inlet = shop.collector.separator.inletDiameter;
-  const { rules } = shop.shop;
+  const part = useDesign(airPart);
+  const lines = useDuctLines();
+  const tree = useDuctTree();
+  const now = useSolution();
+  const inlet = part.collector.separator.inletDiameter;
+  const { rules } = part.shop;
   const still = useMemo(() => {
     const top = ({ points }: DuctLine) => Math.max(...points.map(({ z }) => z));
     const drawn = [...lines.lines.values()].sort((a, b) => top(a) - top(b));
@@ -51,7 +54,7 @@ function useReckoned(): Ducts {
       },
     };
   }, [lines, tree, inlet]);
-  const rested = useRested(airPart(shop), shop.machines.length <= FEW_MACHINES);
+  const rested = useRested(part, part.machines.length <= FEW_MACHINES);
   const conflicts = useMemo(() => ductConflicts(rested), [rested]);
   return useMemo(() => {
     const speed = (run: string) => (now.kind === 'solved' ? now.airIn.velocityInto(run) : 0);

@@ -12,9 +12,9 @@ import {
 } from '@frank-gauge/core';
 import { proxy } from 'comlink';
 import type { ReactNode } from 'react';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
-import { useSolvedShop } from '../../frame/solved-shop';
 import { takeRoute, takeSizes, takeSwap } from './take-advice';
 import { type Advice, useAdvice } from './use-advice';
 
@@ -54,7 +54,8 @@ function Helper({
 
 /** The biggest chip makers nearest: how far from that, and which two had better change. */
 function PlaceIt() {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const { machines } = shop;
   const { advice, start, stop, forget } = useAdvice<PlaceScore | { readonly swaps: null }>();
   const name = (id: string) => machines.find((machine) => machine.id === id)?.name ?? '';
@@ -122,7 +123,8 @@ const WHY: Readonly<Record<WhyNotRouted, string>> = {
 
 /** Mains and branches for what stands, three ways; one is taken and edited on. */
 function RouteIt() {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const view = useChoices((choices) => choices.view);
   const { advice, start, stop, forget } = useAdvice<Routed>();
   const run = () =>
@@ -200,7 +202,8 @@ function Proposal({
 
 /** Sizes run by run, for every set of gates the shop's rule lets open. */
 function SizeIt() {
-  const { shop, system } = useSolvedShop();
+  const shop = useDesign();
+  const system = useUnits();
   const view = useChoices((choices) => choices.view);
   const { advice, start, stop, forget } = useAdvice<SizedDucts>();
   const run = () =>
@@ -245,7 +248,8 @@ function SizeIt() {
 const MOST_UNMET = 4;
 
 function UnmetList({ unmet }: { readonly unmet: readonly Unmet[] }) {
-  const { tree, system } = useSolvedShop();
+  const tree = useDuctTree();
+  const system = useUnits();
   const drop = (id: string) => tree.drops.find((each) => each.id === id)?.name ?? '';
   const run = (id: string) => tree.upstreamFirst.find((each) => each.id === id)?.name ?? '';
   const say = (what: Unmet) => {
@@ -270,7 +274,8 @@ function UnmetList({ unmet }: { readonly unmet: readonly Unmet[] }) {
 
 /** What changes, run by run. */
 function SizeList({ sized }: { readonly sized: SizedDucts }) {
-  const { tree, system } = useSolvedShop();
+  const tree = useDuctTree();
+  const system = useUnits();
   const changed = tree.upstreamFirst.filter(
     ({ id, diameter }) => Math.abs((sized.diameters.get(id) ?? diameter) - diameter) > 1e-4,
   );

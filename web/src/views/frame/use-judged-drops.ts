@@ -18,7 +18,7 @@ const STRETCH = 5;
  * @param air a new one for every change of what the air depends on
  * @param looked the drop that is looked at
  */
-export function useVerdicts(
+export function useJudgedDrops(
   air: GateAir,
   rule: GateRule,
   looked: string | undefined,

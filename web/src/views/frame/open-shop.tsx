@@ -1,0 +1,64 @@
+'use client';
+
+import { type GateAir, type GateRule, worstDrop } from '@frank-gauge/core';
+import { type ReactNode, useState } from 'react';
+import { OpenDesign } from '@/model/open-design';
+import {
+  OpenDesignContext,
+  SelectedDropContext,
+  useAir,
+  useDesign,
+  VerdictsContext,
+} from '@/model/use-design';
+import { useChoices } from '@/storage/choices';
+import { shopSession } from '@/storage/session';
+import { useJudgedDrops } from './use-judged-drops';
+
+/** What every view of the open shop may ask; while its ducts lead nowhere it says so in their place. */
+export function OpenShop({ children }: { readonly children: ReactNode }) {
+  const [open] = useState(() => new OpenDesign(shopSession.state, useChoices));
+  return (
+    <OpenDesignContext value={open}>
+      <Solved>{children}</Solved>
+    </OpenDesignContext>
+  );
+}
+
+function Solved({ children }: { readonly children: ReactNode }) {
+  const air = useAir();
+  const id = useDesign((shop) => shop.id);
+  const rule = useChoices((choices) => choices.rule);
+  const chosen = useChoices((choices) => choices.drops[id]);
+  if (!air) return <BrokenDucts />;
+  return (
+    <Judged air={air.gates} rule={rule} chosen={chosen}>
+      {children}
+    </Judged>
+  );
+}
+
+interface JudgedProps {
+  readonly air: GateAir;
+  readonly rule: GateRule;
+  readonly chosen: string | undefined;
+  readonly children: ReactNode;
+}
+
+function Judged({ air, rule, chosen, children }: JudgedProps) {
+  const verdicts = useJudgedDrops(air, rule, chosen);
+  const selected =
+    verdicts.find(({ drop }) => drop.id === chosen) ?? worstDrop(verdicts) ?? verdicts[0] ?? null;
+  return (
+    <VerdictsContext value={verdicts}>
+      <SelectedDropContext value={selected}>{children}</SelectedDropContext>
+    </VerdictsContext>
+  );
+}
+
+function BrokenDucts() {
+  return (
+    <p role="alert" className="m-8 max-w-prose">
+      The ducts of this shop no longer lead to the blower. Press Ctrl+Z to undo the last change.
+    </p>
+  );
+}
