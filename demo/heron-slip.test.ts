@@ -1,14 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import {
-  arrangeDucts,
-  compareCandidates,
-  compareReadings,
-  judgeDrops,
-  readShopFile,
-  sharedShortfall,
-  toSI,
-} from '@frank-gauge/core';
+import { compareCandidates, judgeDrops } from '@frank-gauge/core/analysis';
+import { readShopFile } from '@frank-gauge/core/journal';
+import { toSI } from '@frank-gauge/core/quantity';
+import { compareReadings, sharedShortfall } from '@frank-gauge/core/reading';
+import { arrangeDucts } from '@frank-gauge/core/routing';
 import { describe, expect, it } from 'vitest';
 import { heronSlipFile } from './heron-slip';
 

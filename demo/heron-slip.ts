@@ -4,40 +4,41 @@
  * program's own solver with a hidden condition (a leak behind the planer that the document does not
  * know of), with seeded scatter, as a person with a vane meter would have taken them.
  */
+import { compareCandidates, gatesOfDrop } from '@frank-gauge/core/analysis';
 import {
-  addCandidate,
-  addMachine,
-  airAtSite,
-  arrangeDucts,
   blowerOfClass,
-  type Candidate,
-  circleArea,
-  compareCandidates,
   curveInto,
-  type DuctEnd,
-  emptyJournal,
-  type FieldTest,
   filterResistance,
-  fromSI,
-  gatesOfDrop,
-  leadDuct,
   MEDIA,
   monotoneCurve,
+  scaleBlower,
+} from '@frank-gauge/core/collector';
+import {
+  addCandidate,
+  type Candidate,
   newShop,
-  type Point3,
-  pointOfDrop,
-  portMouth,
-  type Reading,
   type Shop,
+  type Stack,
+} from '@frank-gauge/core/design';
+import {
+  emptyJournal,
+  type FieldTest,
+  type Reading,
   type ShopEvent,
   type SoundReading,
-  type Stack,
-  scaleBlower,
-  solveTree,
-  toSI,
-  velocityPressure,
   writeShopFile,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/journal';
+import { solveTree } from '@frank-gauge/core/network';
+import { airAtSite, circleArea, fromSI, toSI, velocityPressure } from '@frank-gauge/core/quantity';
+import { pointOfDrop } from '@frank-gauge/core/reading';
+import {
+  addMachine,
+  arrangeDucts,
+  type DuctEnd,
+  leadDuct,
+  type Point3,
+  portMouth,
+} from '@frank-gauge/core/routing';
 
 /** Mulberry32: a small seeded generator, so that the demo is the same whenever it is made. */
 function seeded(seed: number): () => number {

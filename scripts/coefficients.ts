@@ -1,5 +1,5 @@
 // npm run docs:coefficients: writes docs/coefficients.md from the tables the program reckons by.
 import { writeFileSync } from 'node:fs';
-import { coefficientsDocument } from '../core/src/source/coefficients-document';
+import { coefficientsDocument } from '../core/src/sources/coefficients-document';
 
 writeFileSync(new URL('../docs/coefficients.md', import.meta.url), coefficientsDocument());

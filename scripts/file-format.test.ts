@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { readJournalLines, VERSION } from '@frank-gauge/core';
+import { VERSION } from '@frank-gauge/core/design';
+import { readJournalLines } from '@frank-gauge/core/journal';
 import { expect, it } from 'vitest';
 
 const page = readFileSync(new URL('../docs/file-format.md', import.meta.url), 'utf8');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { shopJsonSchema } from '@frank-gauge/core';
+import { shopJsonSchema } from '@frank-gauge/core/journal';
 import { describe, expect, it } from 'vitest';
 
 const kept = JSON.parse(

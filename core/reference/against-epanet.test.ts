@@ -1,12 +1,12 @@
 // Reference: EPANET 2.2, general-purpose pipe-network engine, run as WebAssembly by epanet-js.
 
 import { describe, expect, it } from 'vitest';
-import { arrangeDucts } from '../src/layout/arrange-ducts';
+import type { Shop } from '../src/design/schema';
 import { shopToNetwork } from '../src/network/assemble/shop-to-network';
 import { compileNetwork } from '../src/network/compiled-network';
 import type { Network } from '../src/network/network';
 import { solveNetwork } from '../src/network/solve-network';
-import type { Shop } from '../src/shop/schema';
+import { arrangeDucts } from '../src/routing/arrange-ducts';
 import { openInEpanet } from './epanet-engine';
 import { generatedShop, threeBranchShop } from './sample-shops';
 

@@ -1,12 +1,11 @@
 import fc from 'fast-check';
 import { ELBOW_STYLE_IDS } from '../src/catalogue/ids';
 import { estimatedCurve } from '../src/collector/estimated-curve';
-
+import { addDrop, addRun } from '../src/design/edit-ducts';
+import { MACHINE_KIND_IDS } from '../src/design/machine-kinds';
+import { newShop } from '../src/design/new-shop';
+import type { Shop } from '../src/design/schema';
 import { toSI } from '../src/quantity/units';
-import { addDrop, addRun } from '../src/shop/edit-ducts';
-import { MACHINE_KIND_IDS } from '../src/shop/machine-kinds';
-import { newShop } from '../src/shop/new-shop';
-import type { Shop } from '../src/shop/schema';
 
 /** How one piece of a random shop is made: what it is, where it joins, and its measures. */
 const piece = fc.record({

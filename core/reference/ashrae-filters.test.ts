@@ -15,7 +15,7 @@ import {
   workingLoading,
 } from '../src/collector/filter';
 import { finesLetBy, GRADES } from '../src/collector/filter-grade';
-import { weatherCapLoss } from '../src/fitting/weather-cap';
+import { weatherCapLoss } from '../src/fittings/weather-cap';
 import { fromSI, toSI } from '../src/quantity/units';
 
 describe('filters', () => {

@@ -21,12 +21,12 @@ import { holeLeakage, LEAKAGE_CLASSES, seamLeakage } from '../src/duct/leakage';
 import { pipeFriction } from '../src/duct/pipe-friction';
 import { PIPES } from '../src/duct/pipes';
 import { POWER_FITS, powerFitFriction } from '../src/duct/power-fit';
-import { branchEntryLoss } from '../src/fitting/branch-entry';
-import { closeElbowMultiplier, inletSystemEffect } from '../src/fitting/close-elbows';
-import { elbowHeld, elbowLoss } from '../src/fitting/elbow';
-import { gateLoss } from '../src/fitting/gate';
-import { ENTRIES, hoodSuction, taperedHoodLoss } from '../src/fitting/hood';
-import { changeOfDiameterLoss } from '../src/fitting/reducer';
+import { branchEntryLoss } from '../src/fittings/branch-entry';
+import { closeElbowMultiplier, inletSystemEffect } from '../src/fittings/close-elbows';
+import { elbowHeld, elbowLoss } from '../src/fittings/elbow';
+import { gateLoss } from '../src/fittings/gate';
+import { ENTRIES, hoodSuction, taperedHoodLoss } from '../src/fittings/hood';
+import { changeOfDiameterLoss } from '../src/fittings/reducer';
 import { fromSI, toSI } from '../src/quantity/units';
 
 const degrees = (angle: number) => (angle * Math.PI) / 180;

@@ -2,16 +2,16 @@
 // importer's own.
 import { Helper } from 'dxf';
 import { describe, expect, it } from 'vitest';
-import { setRoomSize } from '../src/floor/edit-floor';
-import { outlineFromDxf } from '../src/floor/outline-from-dxf';
-import { floorArea } from '../src/floor/room-outline';
-import { ductLines } from '../src/layout/duct-lines';
-import { elevationSheet } from '../src/layout/sheets/elevation-sheet';
-import { isometricSheet } from '../src/layout/sheets/isometric-sheet';
-import { planSheet } from '../src/layout/sheets/plan-sheet';
-import { SHEET_LAYERS } from '../src/layout/sheets/sheet';
-import { sheetDxf } from '../src/layout/sheets/sheet-dxf';
-import type { Shop } from '../src/shop/schema';
+import type { Shop } from '../src/design/schema';
+import { setRoomSize } from '../src/room/edit-floor';
+import { outlineFromDxf } from '../src/room/outline-from-dxf';
+import { floorArea } from '../src/room/room-outline';
+import { ductLines } from '../src/routing/duct-lines';
+import { elevationSheet } from '../src/routing/sheets/elevation-sheet';
+import { isometricSheet } from '../src/routing/sheets/isometric-sheet';
+import { planSheet } from '../src/routing/sheets/plan-sheet';
+import { SHEET_LAYERS } from '../src/routing/sheets/sheet';
+import { sheetDxf } from '../src/routing/sheets/sheet-dxf';
 import { copyOf, drawnShop, threeBranchShop } from './sample-shops';
 
 /** A room of 8 × 6 m with a door, a window, a post, a planer turned by a quarter, and a collector. */

@@ -18,7 +18,7 @@ import {
   straightLeg,
   symmetricLeg,
   wyeCoefficients,
-} from '../src/fitting/converging-junction';
+} from '../src/fittings/converging-junction';
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 

@@ -1,11 +1,11 @@
-import { setRoomSize } from '../src/floor/edit-floor';
-import { addMachine, leadUsual } from '../src/layout/edit-machines';
-import { leadDuct } from '../src/layout/lead-duct';
+import { addDrop, addRun } from '../src/design/edit-ducts';
+import { MACHINE_KIND_IDS } from '../src/design/machine-kinds';
+import { newShop } from '../src/design/new-shop';
+import type { Run, Shop } from '../src/design/schema';
 import { toSI } from '../src/quantity/units';
-import { addDrop, addRun } from '../src/shop/edit-ducts';
-import { MACHINE_KIND_IDS } from '../src/shop/machine-kinds';
-import { newShop } from '../src/shop/new-shop';
-import type { Run, Shop } from '../src/shop/schema';
+import { setRoomSize } from '../src/room/edit-floor';
+import { addMachine, leadUsual } from '../src/routing/edit-machines';
+import { leadDuct } from '../src/routing/lead-duct';
 
 /** Shops for checks; invented. Ids count up, so that every call gives the same document. */
 export const counter = () => {

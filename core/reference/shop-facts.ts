@@ -1,3 +1,4 @@
+import { collectorLoad } from '../src/analysis/collector-load';
 import type { SeparatorKind } from '../src/catalogue/ids';
 import {
   BARE_ENTRY_LOSS,
@@ -7,16 +8,15 @@ import {
 } from '../src/collector/blower-classes';
 import { MEDIA } from '../src/collector/filter';
 import { SEPARATORS } from '../src/collector/separator';
+import { addDrop, addRun } from '../src/design/edit-ducts';
+import { jointCount } from '../src/design/length';
+import { newShop } from '../src/design/new-shop';
+import type { Run, Shop } from '../src/design/schema';
+import { arrangeRuns } from '../src/design/topology';
 import { SLIP_JOINT_GAP } from '../src/duct/leakage';
 import { PIPES } from '../src/duct/pipes';
 import { solveShop } from '../src/network/solve-shop';
 import { fromSI, toSI } from '../src/quantity/units';
-import { addDrop, addRun } from '../src/shop/edit-ducts';
-import { jointCount } from '../src/shop/length';
-import { newShop } from '../src/shop/new-shop';
-import type { Run, Shop } from '../src/shop/schema';
-import { arrangeRuns } from '../src/shop/topology';
-import { collectorLoad } from '../src/verdict/collector-load';
 import { counter } from './sample-shops';
 
 /**

@@ -3,11 +3,11 @@
 import { describe, expect, it } from 'vitest';
 import { estimatedCurve } from '../src/collector/estimated-curve';
 import { MEDIA } from '../src/collector/filter';
+import { addDrop } from '../src/design/edit-ducts';
+import { newShop } from '../src/design/new-shop';
+import type { Shop } from '../src/design/schema';
 import { solveShop } from '../src/network/solve-shop';
 import { toSI } from '../src/quantity/units';
-import { addDrop } from '../src/shop/edit-ducts';
-import { newShop } from '../src/shop/new-shop';
-import type { Shop } from '../src/shop/schema';
 import { copyOf, counter } from './sample-shops';
 import { bareFlow, bareMachine, shopFacts, tenDropsBuilt, withFilterArea } from './shop-facts';
 

@@ -3,12 +3,12 @@
 // scrolled; and what an edit of the design costs beside the same shop with no readings at all.
 import type { Page } from '@playwright/test';
 import { drawnShop } from '../../core/reference/sample-shops';
+import { gatesOfDrop } from '../../core/src/analysis/gate-sets';
 import { writeShopFile } from '../../core/src/file/shop-file';
 import { emptyJournal } from '../../core/src/journal/journal';
 import type { Reading } from '../../core/src/journal/reading';
-import { arrangeDucts } from '../../core/src/layout/arrange-ducts';
 import { pointOfDrop } from '../../core/src/reading/point-of-drop';
-import { gatesOfDrop } from '../../core/src/verdict/gate-sets';
+import { arrangeDucts } from '../../core/src/routing/arrange-ducts';
 import type { Bench } from './bench';
 import { type Browsing, importAs } from './browsing';
 

@@ -3,12 +3,12 @@
 
 import { openInEpanet } from '../../core/reference/epanet-engine';
 import { generatedShop } from '../../core/reference/sample-shops';
-import { arrangeDucts } from '../../core/src/layout/arrange-ducts';
+import { everyGateSet } from '../../core/src/analysis/every-gate-set';
+import { judgeDrops } from '../../core/src/analysis/judge-drops';
 import { shopToNetwork } from '../../core/src/network/assemble/shop-to-network';
 import { compileNetwork } from '../../core/src/network/compiled-network';
 import { solveNetwork } from '../../core/src/network/solve-network';
-import { everyGateSet } from '../../core/src/verdict/every-gate-set';
-import { judgeDrops } from '../../core/src/verdict/judge-drops';
+import { arrangeDucts } from '../../core/src/routing/arrange-ducts';
 import type { Bench } from './bench';
 
 function networkOfDrops(drops: number) {

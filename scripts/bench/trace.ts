@@ -1,14 +1,14 @@
 // A hall of 60 drawn drops with 60 readings, its log opened: how long until the readings are compared and
 // traced, and the longest task the page's own thread had meanwhile.
 import { drawnShop } from '../../core/reference/sample-shops';
+import { gatesOfDrop } from '../../core/src/analysis/gate-sets';
+import type { Shop } from '../../core/src/design/schema';
 import { writeShopFile } from '../../core/src/file/shop-file';
 import { emptyJournal } from '../../core/src/journal/journal';
 import type { Reading } from '../../core/src/journal/reading';
-import { arrangeDucts } from '../../core/src/layout/arrange-ducts';
 import { solveTree } from '../../core/src/network/solve-shop';
 import { pointOfDrop } from '../../core/src/reading/point-of-drop';
-import type { Shop } from '../../core/src/shop/schema';
-import { gatesOfDrop } from '../../core/src/verdict/gate-sets';
+import { arrangeDucts } from '../../core/src/routing/arrange-ducts';
 import type { Bench } from './bench';
 import { type Browsing, importAs } from './browsing';
 

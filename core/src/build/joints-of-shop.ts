@@ -1,8 +1,8 @@
+import { chainOf } from '../design/chain-order';
+import type { MeasuredEnd, Run, Shop } from '../design/schema';
+import type { DuctTree } from '../design/topology';
 import { pipeOutside, sizeOf } from '../duct/pipes';
-import { isStraight } from '../fitting/joins/joins';
-import { chainOf } from '../shop/chain-order';
-import type { MeasuredEnd, Run, Shop } from '../shop/schema';
-import type { DuctTree } from '../shop/topology';
+import { isStraight } from '../fittings/joins/joins';
 import { type Fit, type FitEnd, fitEnds } from './fit';
 
 export type EndWhat =

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { copyOf, threeBranchShop } from '../../reference/sample-shops';
+import type { Shop } from '../design/schema';
 import { PIPES } from '../duct/pipes';
-import { arrangeDucts } from '../layout/arrange-ducts';
 import { toSI } from '../quantity/units';
-import type { Shop } from '../shop/schema';
+import { arrangeDucts } from '../routing/arrange-ducts';
 import { BAND_SPARE, bandChain } from './band-chain';
 import { type FitEnd, fitEnds, MOST_TURNS } from './fit';
 import { type JointPlace, jointsOfShop } from './joints-of-shop';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
+import { shopSchema } from '../design/schema';
 import { journalSchema } from '../journal/journal';
-import { shopSchema } from '../shop/schema';
 
 /** A shop's file: its design, and its journal beside it, which may be left out. */
 export const fileSchema = z.strictObject({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { VERSION } from '../shop/schema';
+import { VERSION } from '../design/schema';
 import { fileSchema } from './file-schema';
 
 /**

@@ -1,4 +1,4 @@
-import { VERSION } from '../shop/schema';
+import { VERSION } from '../design/schema';
 import { fromVersion1 } from './from-version-1';
 import { fromVersion2 } from './from-version-2';
 import { fromVersion3 } from './from-version-3';

@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { VERSION } from '../design/schema';
 import { RECORD_KINDS, RECORD_TYPES } from '../journal/journal';
-import { VERSION } from '../shop/schema';
 
 /**
  * Steps from a version to the next, and the files kept of each, as they were published. Documents out

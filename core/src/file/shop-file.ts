@@ -1,7 +1,7 @@
 import type { z } from 'zod';
+import { FORMAT, type Shop, shopSchema } from '../design/schema';
+import { arrangeRuns } from '../design/topology';
 import { type Journal, RECORD_KINDS } from '../journal/journal';
-import { FORMAT, type Shop, shopSchema } from '../shop/schema';
-import { arrangeRuns } from '../shop/topology';
 import { fileSchema } from './file-schema';
 import { migrate } from './migrations';
 import type { Renewal } from './renewal';

@@ -1,6 +1,6 @@
 import { HOSES, hoseMultiplier } from '../duct/hose';
 import { PIPES } from '../duct/pipes';
-import type { LossMethod } from '../fitting/loss-method';
+import type { LossMethod } from '../fittings/loss-method';
 import { elbowsByCoefficient } from './elbows-by-coefficient';
 
 /** Darcy–Weisbach with Colebrook's factor; fittings by their coefficients. The default. */

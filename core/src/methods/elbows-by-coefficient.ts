@@ -1,6 +1,6 @@
-import { closeElbowMultiplier } from '../fitting/close-elbows';
-import { elbowLoss } from '../fitting/elbow';
-import type { LossMethod } from '../fitting/loss-method';
+import { closeElbowMultiplier } from '../fittings/close-elbows';
+import { elbowLoss } from '../fittings/elbow';
+import type { LossMethod } from '../fittings/loss-method';
 
 /** Each elbow of a pair: half a right angle, rad. */
 const PAIR_ANGLE = Math.PI / 4;

@@ -1,6 +1,6 @@
 import type { PipeId } from '../catalogue/ids';
-import { equivalentLength, HOSE_LENGTHS } from '../fitting/equivalent-feet';
-import type { Loss, LossMethod } from '../fitting/loss-method';
+import { equivalentLength, HOSE_LENGTHS } from '../fittings/equivalent-feet';
+import type { Loss, LossMethod } from '../fittings/loss-method';
 import { darcyColebrook } from './darcy-colebrook';
 
 const RIGHT_ANGLE = Math.PI / 2;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { type Air, STANDARD_DENSITY } from '../air/air-at-site';
 import { circleArea, velocityPressure } from '../air/velocity-pressure';
 import { frictionLoss } from '../duct/friction-law';
-import type { HosePiece, Loss, PairedElbows, Turn } from '../fitting/loss-method';
+import type { HosePiece, Loss, PairedElbows, Turn } from '../fittings/loss-method';
 import { lossMethod } from './loss-methods';
 
 const STANDARD_AIR: Air = { density: STANDARD_DENSITY, viscosity: 1.82e-5 };

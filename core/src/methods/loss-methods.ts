@@ -1,5 +1,5 @@
 import type { FrictionMethod } from '../catalogue/ids';
-import type { LossMethod } from '../fitting/loss-method';
+import type { LossMethod } from '../fittings/loss-method';
 import { darcyColebrook } from './darcy-colebrook';
 import { equivalentFeet } from './equivalent-feet';
 import { powerFits } from './power-fits';

@@ -1,7 +1,7 @@
 import { hoseMultiplier } from '../duct/hose';
 import { PIPES } from '../duct/pipes';
 import { POWER_FITS } from '../duct/power-fit';
-import type { LossMethod } from '../fitting/loss-method';
+import type { LossMethod } from '../fittings/loss-method';
 import { elbowsByCoefficient } from './elbows-by-coefficient';
 
 /** The handbook's power fits (ACGIH, after Loeffler 1980); fittings by their coefficients. */

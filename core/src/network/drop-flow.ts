@@ -1,4 +1,4 @@
-import type { Drop } from '../shop/topology';
+import type { Drop } from '../design/topology';
 import type { ShopSolution } from './solve-shop';
 
 /**

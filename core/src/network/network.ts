@@ -1,8 +1,8 @@
 import type { Air } from '../air/air-at-site';
 import type { BlowerPoint } from '../collector/blower';
 import type { FrictionLaw } from '../duct/friction-law';
-import type { JunctionLeg } from '../fitting/converging-junction';
-import type { FittingKindId } from '../fitting/kinds/fitting-kinds';
+import type { JunctionLeg } from '../fittings/converging-junction';
+import type { FittingKindId } from '../fittings/kinds/fitting-kinds';
 
 /**
  * The duct system as the solver sees it: a list of segments, each after everything upstream of it,

@@ -1,5 +1,5 @@
 import { airAtSite } from '../air/air-at-site';
-import type { Shop } from '../shop/schema';
+import type { Shop } from '../design/schema';
 import { exhaustOfShop } from './assemble/exhaust-of-shop';
 import { NO_CHANGE, type View } from './assemble/setting';
 import { exhaustInto } from './exhaust-law';

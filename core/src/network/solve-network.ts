@@ -1,6 +1,6 @@
 import { type CurveValue, curveInto } from '../collector/monotone-curve';
 import { frictionInto, LAMINAR_END } from '../duct/colebrook';
-import { type LegLoss, legLossInto } from '../fitting/converging-junction';
+import { type LegLoss, legLossInto } from '../fittings/converging-junction';
 import { type CompiledNetwork, NO_LEG, OPEN } from './compiled-network';
 import { type ExhaustPressure, exhaustInto } from './exhaust-law';
 import { leakInto } from './leak-law';

@@ -4,10 +4,10 @@ import { anyShop } from '../../reference/any-shop';
 import { copyOf, counter, threeBranchShop } from '../../reference/sample-shops';
 import { velocityPressure } from '../air/velocity-pressure';
 import { estimatedCurve } from '../collector/estimated-curve';
+import { addDrop, addRun } from '../design/edit-ducts';
+import { newShop } from '../design/new-shop';
+import type { Shop } from '../design/schema';
 import { toSI } from '../quantity/units';
-import { addDrop, addRun } from '../shop/edit-ducts';
-import { newShop } from '../shop/new-shop';
-import type { Shop } from '../shop/schema';
 import { SEPARATOR_RUN } from './assemble/separator-segment';
 import { allAir, type ShopSolution, solveShop } from './solve-shop';
 

@@ -1,9 +1,9 @@
 import { circleArea, velocityPressure } from '../air/velocity-pressure';
+import type { Shop } from '../design/schema';
+import type { DuctTree, Problem } from '../design/topology';
 import { frictionLoss } from '../duct/friction-law';
-import { type LegLoss, legLossInto, momentumOf } from '../fitting/converging-junction';
-import { arrangeDucts } from '../layout/arrange-ducts';
-import type { Shop } from '../shop/schema';
-import type { DuctTree, Problem } from '../shop/topology';
+import { type LegLoss, legLossInto, momentumOf } from '../fittings/converging-junction';
+import { arrangeDucts } from '../routing/arrange-ducts';
 import { type NetworkOptions, shopToNetwork } from './assemble/shop-to-network';
 import { type CompiledNetwork, compileNetwork } from './compiled-network';
 import type { Network, Part, PartKind, Segment } from './network';

@@ -1,13 +1,13 @@
 import { type Air, airAtSite } from '../air/air-at-site';
+import { type DropSensitivities, dropSensitivities } from '../analysis/flow-uncertainty';
+import type { Shop } from '../design/schema';
+import type { Drop, DuctTree } from '../design/topology';
 import { PIPES } from '../duct/pipes';
 import type { Journal } from '../journal/journal';
 import type { Reading } from '../journal/reading';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { CompiledNetwork } from '../network/compiled-network';
 import { solveCompiled } from '../network/solve-shop';
-import type { Shop } from '../shop/schema';
-import type { Drop, DuctTree } from '../shop/topology';
-import { type DropSensitivities, dropSensitivities } from '../verdict/flow-uncertainty';
 import { type MeasuredFlow, measuredFlow } from './measured-flow';
 
 /** A reading held against what the model predicts with the same gates open. m³/s, 95 %. */

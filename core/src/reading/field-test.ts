@@ -1,8 +1,8 @@
 import { circleArea, velocityPressure } from '../air/velocity-pressure';
 import type { BlowerPoint } from '../collector/blower';
 import { filterResistance } from '../collector/filter';
+import type { Media } from '../design/schema';
 import type { FieldTest } from '../journal/field-test';
-import type { Media } from '../shop/schema';
 import { type FittedCurve, fitCurve, type TestPoint } from './fit-curve';
 import { studentT } from './repeats';
 

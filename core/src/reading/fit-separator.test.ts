@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { threeBranchShop } from '../../reference/sample-shops';
-import { arrangeDucts } from '../layout/arrange-ducts';
+import { gatesOfDrop } from '../analysis/gate-sets';
 import { solveTree } from '../network/solve-shop';
-import { gatesOfDrop } from '../verdict/gate-sets';
+import { arrangeDucts } from '../routing/arrange-ducts';
 import { fitSeparator } from './fit-separator';
 
 const shop = threeBranchShop();

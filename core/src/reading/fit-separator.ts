@@ -1,8 +1,8 @@
+import type { Shop } from '../design/schema';
+import type { Drop, DuctTree } from '../design/topology';
 import type { NetworkOptions } from '../network/assemble/shop-to-network';
 import { dropFlow } from '../network/drop-flow';
 import { solveTree } from '../network/solve-shop';
-import type { Shop } from '../shop/schema';
-import type { Drop, DuctTree } from '../shop/topology';
 
 /** One reading at a drop, with how far it may be off, 95 times in 100; any unit, both the same. */
 export interface PairReading {

@@ -1,5 +1,5 @@
+import type { Drop } from '../design/topology';
 import type { TestPoint } from '../journal/test-point';
-import type { Drop } from '../shop/topology';
 
 /** The longest a test point's name may be. */
 const MOST_LETTERS = 200;

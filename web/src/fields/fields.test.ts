@@ -1,4 +1,4 @@
-import { fromSI } from '@frank-gauge/core';
+import { fromSI } from '@frank-gauge/core/quantity';
 import { describe, expect, it } from 'vitest';
 import { readRepeat } from '@/views/log/read-repeat';
 import { readCurve } from '@/views/parts/read-curve';

@@ -1,6 +1,6 @@
 'use client';
 
-import { formatQuantity, unitSymbol, writeForField } from '@frank-gauge/core';
+import { formatQuantity, unitSymbol, writeForField } from '@frank-gauge/core/quantity';
 import { useId, useState } from 'react';
 import { type FieldLimits, readField } from './read-field';
 

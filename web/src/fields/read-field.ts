@@ -4,7 +4,7 @@ import {
   type QuantityKind,
   STYLES,
   type UnitSystem,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/quantity';
 
 /** What a field takes. */
 export interface FieldLimits {

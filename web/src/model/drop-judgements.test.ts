@@ -1,4 +1,6 @@
-import { addDrop, arrangeDucts, dropJudge, gateAir, newShop, type Shop } from '@frank-gauge/core';
+import { dropJudge, gateAir } from '@frank-gauge/core/analysis';
+import { addDrop, newShop, type Shop } from '@frank-gauge/core/design';
+import { arrangeDucts } from '@frank-gauge/core/routing';
 import { describe, expect, it } from 'vitest';
 import { DropJudgements } from './drop-judgements';
 

@@ -1,4 +1,5 @@
-import type { Drop, DropVerdict, dropJudge } from '@frank-gauge/core';
+import type { DropVerdict, dropJudge } from '@frank-gauge/core/analysis';
+import type { Drop } from '@frank-gauge/core/design';
 
 /** Judges one air: another air, another judge. */
 export type Judge = ReturnType<typeof dropJudge>;

@@ -1,4 +1,5 @@
-import { addDrop, type Shop, solveShop } from '@frank-gauge/core';
+import { addDrop, type Shop } from '@frank-gauge/core/design';
+import { solveShop } from '@frank-gauge/core/network';
 import { produce } from 'immer';
 import { describe, expect, it, vi } from 'vitest';
 import { createStore } from 'zustand/vanilla';

@@ -1,14 +1,7 @@
-import {
-  arrangeDucts,
-  type DuctLines,
-  type DuctTree,
-  ductLines,
-  type GateAir,
-  gateAir,
-  type Shop,
-  type ShopSolved,
-  type View,
-} from '@frank-gauge/core';
+import { type GateAir, gateAir } from '@frank-gauge/core/analysis';
+import type { DuctTree, Shop } from '@frank-gauge/core/design';
+import type { ShopSolved, View } from '@frank-gauge/core/network';
+import { arrangeDucts, type DuctLines, ductLines } from '@frank-gauge/core/routing';
 import type { StoreApi } from 'zustand';
 import type { Session } from '@/storage/shop-session';
 import { airPart } from './shop-parts';

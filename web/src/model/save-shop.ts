@@ -1,6 +1,6 @@
 'use client';
 
-import { emptyJournal, withDiff } from '@frank-gauge/core';
+import { emptyJournal, withDiff } from '@frank-gauge/core/journal';
 import { toast } from 'sonner';
 import { database } from '@/storage/database';
 import { readRecords } from '@/storage/journal-tables';

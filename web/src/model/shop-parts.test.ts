@@ -1,4 +1,4 @@
-import { newShop, type Shop, shopSchema } from '@frank-gauge/core';
+import { newShop, type Shop, shopSchema } from '@frank-gauge/core/design';
 import { produce } from 'immer';
 import { describe, expect, it } from 'vitest';
 import { airPart, standingPart } from './shop-parts';

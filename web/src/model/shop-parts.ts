@@ -1,4 +1,4 @@
-import type { Shop } from '@frank-gauge/core';
+import type { Shop } from '@frank-gauge/core/design';
 import { createSelector } from 'reselect';
 
 /**

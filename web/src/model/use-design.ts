@@ -1,13 +1,10 @@
 'use client';
 
-import type {
-  DropVerdict,
-  DuctLines,
-  DuctTree,
-  Shop,
-  ShopSolved,
-  UnitSystem,
-} from '@frank-gauge/core';
+import type { DropVerdict } from '@frank-gauge/core/analysis';
+import type { DuctTree, Shop } from '@frank-gauge/core/design';
+import type { ShopSolved } from '@frank-gauge/core/network';
+import type { UnitSystem } from '@frank-gauge/core/quantity';
+import type { DuctLines } from '@frank-gauge/core/routing';
 import { createContext, useContext, useSyncExternalStore } from 'react';
 import type { DesignAir, OpenDesign } from './open-design';
 

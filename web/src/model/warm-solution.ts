@@ -1,4 +1,5 @@
-import { airNow, type GateAir, type ShopSolved } from '@frank-gauge/core';
+import { airNow, type GateAir } from '@frank-gauge/core/analysis';
+import type { ShopSolved } from '@frank-gauge/core/network';
 
 /**
  * The air with the gates open that the document has open. Asked twice of the same air it answers the same

@@ -1,4 +1,5 @@
-import { readShop, type Shop, writeShopFile } from '@frank-gauge/core';
+import type { Shop } from '@frank-gauge/core/design';
+import { readShop, writeShopFile } from '@frank-gauge/core/journal';
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';

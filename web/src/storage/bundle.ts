@@ -1,3 +1,4 @@
+import { type Shop, VERSION } from '@frank-gauge/core/design';
 import {
   emptyJournal,
   type Fault,
@@ -8,10 +9,8 @@ import {
   readJournalLines,
   readShopFile,
   recordCount,
-  type Shop,
-  VERSION,
   writeJournalLines,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/journal';
 import {
   strFromU8,
   strToU8,

@@ -1,6 +1,7 @@
 'use client';
 
-import type { GateRule, View } from '@frank-gauge/core';
+import type { GateRule } from '@frank-gauge/core/analysis';
+import type { View } from '@frank-gauge/core/network';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 

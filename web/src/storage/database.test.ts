@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
-import { RECORD_KINDS, RECORD_TYPES, readShop, type Shop, VERSION } from '@frank-gauge/core';
+import { type Shop, VERSION } from '@frank-gauge/core/design';
+import { RECORD_KINDS, RECORD_TYPES, readShop } from '@frank-gauge/core/journal';
 import Dexie from 'dexie';
 import { describe, expect, it, vi } from 'vitest';
 import version1 from '../../../core/src/file/kept/version-1.json';

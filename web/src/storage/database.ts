@@ -1,14 +1,12 @@
+import { isSame, type Shop, VERSION } from '@frank-gauge/core/design';
 import {
-  isSame,
   type Journal,
   migrateRecord,
   RECORD_KINDS,
   RECORD_TYPES,
   type Renewal,
   readShop,
-  type Shop,
-  VERSION,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/journal';
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import { nanoid } from 'nanoid';
 import { addRecords } from './journal-tables';

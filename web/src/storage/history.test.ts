@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
-import { changesBetween, type JournalDiff, NO_DIFF, type Shop } from '@frank-gauge/core';
+import { changesBetween, type Shop } from '@frank-gauge/core/design';
+import { type JournalDiff, NO_DIFF } from '@frank-gauge/core/journal';
 import { produce } from 'immer';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { Database } from './database';

@@ -1,6 +1,10 @@
 import {
   changesBetween,
   type DocumentChange,
+  type Shop,
+  withChanges,
+} from '@frank-gauge/core/design';
+import {
   faultOfDesign,
   invertDiff,
   isEmptyDiff,
@@ -8,9 +12,7 @@ import {
   joinDiffs,
   RECORD_KINDS,
   type RecordKind,
-  type Shop,
-  withChanges,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/journal';
 import Dexie from 'dexie';
 import type { Database } from './database';
 import { Conflict, Invalid, readingsMore, restoreDiff, storeDiff } from './journal-tables';

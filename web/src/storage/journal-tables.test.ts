@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { Journal, Reading } from '@frank-gauge/core';
+import type { Journal, Reading } from '@frank-gauge/core/journal';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { Database } from './database';

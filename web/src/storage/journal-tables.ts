@@ -9,7 +9,7 @@ import {
   type RecordKind,
   timeOf,
   updateOnto,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/journal';
 import Dexie, { type Table } from 'dexie';
 import type { RecordRow } from './rows';
 

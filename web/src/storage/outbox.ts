@@ -1,4 +1,4 @@
-import type { JournalDiff } from '@frank-gauge/core';
+import type { JournalDiff } from '@frank-gauge/core/journal';
 import type { Written } from './history';
 
 /** Something to be stored of a shop. */

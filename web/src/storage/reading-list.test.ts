@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { NO_DIFF } from '@frank-gauge/core';
+import { NO_DIFF } from '@frank-gauge/core/journal';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Database } from './database';
 import { ReadingList } from './reading-list';

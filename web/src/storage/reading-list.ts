@@ -1,4 +1,4 @@
-import { type JournalDiff, type Reading, timeOf } from '@frank-gauge/core';
+import { type JournalDiff, type Reading, timeOf } from '@frank-gauge/core/journal';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Database } from './database';
 import { readingsNewestFirst } from './journal-tables';

@@ -1,11 +1,5 @@
-import type {
-  DocumentChange,
-  JournalDiff,
-  JournalRecord,
-  RecordKind,
-  Renewal,
-  Shop,
-} from '@frank-gauge/core';
+import type { DocumentChange, Shop } from '@frank-gauge/core/design';
+import type { JournalDiff, JournalRecord, RecordKind, Renewal } from '@frank-gauge/core/journal';
 
 /** What the list says of a shop, worked out from the revision `of` of its design. */
 export type Standing =

@@ -1,10 +1,10 @@
+import { newShop } from '@frank-gauge/core/design';
 import {
   emptyJournal,
   type Journal,
-  newShop,
   type Reading,
   type SoundReading,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/journal';
 
 /** Small shops and records that the storage's own tests go by. */
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { emptyJournal } from '@frank-gauge/core';
+import { emptyJournal } from '@frank-gauge/core/journal';
 import { create, useStore } from 'zustand';
 import { database } from './database';
 import type { HeldJournal } from './journal-tables';

@@ -1,4 +1,5 @@
-import { emptyJournal, type Journal, type Renewal, readShop, type Shop } from '@frank-gauge/core';
+import type { Shop } from '@frank-gauge/core/design';
+import { emptyJournal, type Journal, type Renewal, readShop } from '@frank-gauge/core/journal';
 import { nanoid } from 'nanoid';
 import { type Database, database } from './database';
 import { forgetChanges, storeChange } from './history';

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { VERSION } from '@frank-gauge/core';
+import { VERSION } from '@frank-gauge/core/design';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Database } from './database';
 import { storeChange } from './history';

@@ -1,7 +1,7 @@
 'use client';
 
+import { changesBetween, type Shop } from '@frank-gauge/core/design';
 import {
-  changesBetween,
   diffBetween,
   isEmptyDiff,
   type Journal,
@@ -11,9 +11,8 @@ import {
   type Reading,
   type Renewal,
   readShop,
-  type Shop,
   withDiff,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/journal';
 import { liveQuery, type Subscription } from 'dexie';
 import { produce } from 'immer';
 import { createStore, type StoreApi } from 'zustand/vanilla';

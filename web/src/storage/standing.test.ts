@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { addDrop, newShop } from '@frank-gauge/core';
+import { addDrop, newShop } from '@frank-gauge/core/design';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { database } from './database';
 import { addShop, renameShop } from './shop-list';

@@ -1,4 +1,7 @@
-import { arrangeDucts, judgeDrops, readShop, type Shop, worstDrop } from '@frank-gauge/core';
+import { judgeDrops, worstDrop } from '@frank-gauge/core/analysis';
+import type { Shop } from '@frank-gauge/core/design';
+import { readShop } from '@frank-gauge/core/journal';
+import { arrangeDucts } from '@frank-gauge/core/routing';
 import type { Database } from './database';
 import type { Standing } from './rows';
 

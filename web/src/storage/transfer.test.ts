@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { writeShopFile } from '@frank-gauge/core';
+import { writeShopFile } from '@frank-gauge/core/journal';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { writeZip } from './bundle';
 import { database } from './database';

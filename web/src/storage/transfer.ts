@@ -1,4 +1,5 @@
-import { type Journal, LARGEST_FILE, readShop, type Shop, writeShopFile } from '@frank-gauge/core';
+import type { Shop } from '@frank-gauge/core/design';
+import { type Journal, LARGEST_FILE, readShop, writeShopFile } from '@frank-gauge/core/journal';
 import { type CutOff, LARGEST_ZIP, readBundle, writeZip } from './bundle';
 import { type Database, database } from './database';
 import { readJournal } from './journal-tables';

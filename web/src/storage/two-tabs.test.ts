@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { addDrop, type Shop } from '@frank-gauge/core';
+import { addDrop, type Shop } from '@frank-gauge/core/design';
 import fc from 'fast-check';
 import { describe, expect, it, vi } from 'vitest';
 import { Database } from './database';

@@ -1,10 +1,5 @@
-import {
-  type Conflict,
-  formatShort,
-  GRAVITY,
-  type StackPart,
-  type UnitSystem,
-} from '@frank-gauge/core';
+import { type Conflict, GRAVITY, type StackPart } from '@frank-gauge/core/assembly';
+import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
 import { tapeLength } from './tape-length';
 
 export interface ToldConflict {

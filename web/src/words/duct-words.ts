@@ -1,4 +1,5 @@
-import type { DuctConflict, UnitSystem, WhyNotLed } from '@frank-gauge/core';
+import type { UnitSystem } from '@frank-gauge/core/quantity';
+import type { DuctConflict, WhyNotLed } from '@frank-gauge/core/routing';
 import { tapeLength } from './tape-length';
 
 export interface ToldDuct {

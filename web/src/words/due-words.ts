@@ -1,4 +1,4 @@
-import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core';
+import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 
 /** A filter that is due later than this is not told of in hours: nobody counts so far. */
 const LONG = toSI(2000, 'h');

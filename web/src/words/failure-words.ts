@@ -1,4 +1,5 @@
-import { formatQuantity, type ShopFailure, type UnitSystem } from '@frank-gauge/core';
+import type { ShopFailure } from '@frank-gauge/core/network';
+import { formatQuantity, type UnitSystem } from '@frank-gauge/core/quantity';
 
 /** Why a shop has no answer, and what to do about it. */
 export function failureSentence(reason: ShopFailure, system: UnitSystem): string {

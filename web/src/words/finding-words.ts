@@ -1,11 +1,5 @@
-import {
-  type CollectorPart,
-  type Finding,
-  formatShort,
-  type QuantityKind,
-  type Severity,
-  type UnitSystem,
-} from '@frank-gauge/core';
+import type { CollectorPart, Finding, Severity } from '@frank-gauge/core/analysis';
+import { formatShort, type QuantityKind, type UnitSystem } from '@frank-gauge/core/quantity';
 import { partWord } from './part-words';
 import { type Names, remedyWords } from './remedy-words';
 

@@ -1,11 +1,5 @@
-import {
-  type Closing,
-  type EndWhat,
-  type Fit,
-  formatShort,
-  type JointEnd,
-  type UnitSystem,
-} from '@frank-gauge/core';
+import type { Closing, EndWhat, Fit, JointEnd } from '@frank-gauge/core/assembly';
+import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
 
 const WHATS: Record<EndWhat, string> = {
   port: 'port',

@@ -1,4 +1,5 @@
-import type { FloorConflict, Occupant, UnitSystem } from '@frank-gauge/core';
+import type { UnitSystem } from '@frank-gauge/core/quantity';
+import type { FloorConflict, Occupant } from '@frank-gauge/core/room';
 import { tapeLength } from './tape-length';
 
 export interface ToldFloor {

@@ -1,4 +1,4 @@
-import type { Stack } from '@frank-gauge/core';
+import type { Stack } from '@frank-gauge/core/design';
 
 /** What carries a blower. */
 export const MOUNTS: Record<Stack['mount']['kind'], string> = {

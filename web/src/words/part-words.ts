@@ -1,13 +1,13 @@
 import {
-  type Collector,
   FITTING_KINDS,
   type FittingKindId,
   isFittingKind,
   isJoinKind,
   JOIN_KINDS,
-  type PartKind,
-  SEPARATORS,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/catalogue';
+import { SEPARATORS } from '@frank-gauge/core/collector';
+import type { Collector } from '@frank-gauge/core/design';
+import type { PartKind } from '@frank-gauge/core/network';
 
 /** What parts are called; of a fitting, and of how a duct joins, its kind says it. */
 const WORDS: Record<

@@ -1,4 +1,5 @@
-import { formatShort, type QuantityKind, type Remedy, type UnitSystem } from '@frank-gauge/core';
+import type { Remedy } from '@frank-gauge/core/analysis';
+import { formatShort, type QuantityKind, type UnitSystem } from '@frank-gauge/core/quantity';
 
 /** What the shop calls its drops and runs. */
 export interface Names {

@@ -1,4 +1,4 @@
-import type { Renewal } from '@frank-gauge/core';
+import type { Renewal } from '@frank-gauge/core/journal';
 
 const COUNTS = [
   'No',

@@ -1,4 +1,4 @@
-import { formatShort, fromSI, type UnitSystem } from '@frank-gauge/core';
+import { formatShort, fromSI, type UnitSystem } from '@frank-gauge/core/quantity';
 
 const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
 

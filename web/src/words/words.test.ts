@@ -1,12 +1,6 @@
-import {
-  type Closing,
-  type Conflict,
-  type ConflictKind,
-  type Fit,
-  type FloorConflict,
-  type JointEnd,
-  toSI,
-} from '@frank-gauge/core';
+import type { Closing, Conflict, ConflictKind, Fit, JointEnd } from '@frank-gauge/core/assembly';
+import { toSI } from '@frank-gauge/core/quantity';
+import type { FloorConflict } from '@frank-gauge/core/room';
 import { describe, expect, it } from 'vitest';
 import { shortBy, tellConflict } from './conflict-words';
 import { closingWords, endWord, gapWords, INSIDE } from './fit-words';

@@ -1,23 +1,24 @@
+import { everyGateSet, type OverSets } from '@frank-gauge/core/analysis';
+import type { Shop } from '@frank-gauge/core/design';
 import {
-  arrangeDucts,
-  everyGateSet,
   judgePlaces,
-  type Meters,
-  type OverSets,
   type PlaceScore,
-  type Reading,
-  type ReadingVerdict,
   type Routed,
-  readingComparer,
   routeDucts,
-  type SharedShortfall,
-  type Shop,
   type SizedDucts,
-  sharedShortfall,
   sizeDucts,
-  type View,
+} from '@frank-gauge/core/improve';
+import type { Reading } from '@frank-gauge/core/journal';
+import type { View } from '@frank-gauge/core/network';
+import {
+  type Meters,
+  type ReadingVerdict,
+  readingComparer,
+  type SharedShortfall,
+  sharedShortfall,
   verdictOf,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/reading';
+import { arrangeDucts } from '@frank-gauge/core/routing';
 import { expose } from 'comlink';
 import { nanoid } from 'nanoid';
 import { database } from '@/storage/database';

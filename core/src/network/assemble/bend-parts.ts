@@ -1,6 +1,6 @@
-import { fittingLoss, straightBehind } from '../../fitting/kinds/fitting-kinds';
+import type { Fitting, Run } from '../../design/schema';
+import { fittingLoss, straightBehind } from '../../fittings/kinds/fitting-kinds';
 import { lossMethod } from '../../methods/loss-methods';
-import type { Fitting, Run } from '../../shop/schema';
 import type { Part } from '../network';
 import { partOf, timesFactor } from './part';
 import type { Setting } from './setting';

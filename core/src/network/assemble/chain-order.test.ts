@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyShop } from '../../../reference/any-shop';
 import { copyOf, threeBranchShop } from '../../../reference/sample-shops';
-import { type ChainPart, reorderChain } from '../../shop/chain-order';
-import type { Shop } from '../../shop/schema';
-import { pressureLadder } from '../../verdict/pressure-ladder';
+import { pressureLadder } from '../../analysis/pressure-ladder';
+import { type ChainPart, reorderChain } from '../../design/chain-order';
+import type { Shop } from '../../design/schema';
 import { type ShopSolution, solveShop } from '../solve-shop';
 
 /** The sample shop with a cyclone and a filter. */

@@ -1,10 +1,10 @@
 import { circleArea } from '../../air/velocity-pressure';
 import { openingResistance } from '../../collector/air-outdoors';
 import { type Filter, filterResistance, workingLoading } from '../../collector/filter';
+import { chainOrder } from '../../design/chain-order';
 import { holeLeakage } from '../../duct/leakage';
-import { DUCT_ENDS, EXIT_LOSS } from '../../fitting/weather-cap';
+import { DUCT_ENDS, EXIT_LOSS } from '../../fittings/weather-cap';
 import { lossMethod } from '../../methods/loss-methods';
-import { chainOrder } from '../../shop/chain-order';
 import type { Exhaust } from '../network';
 import { separatorHeads } from './separator-segment';
 import type { Setting } from './setting';

@@ -1,10 +1,10 @@
 import { circleArea } from '../../air/velocity-pressure';
-import { type JunctionLeg, teeShare } from '../../fitting/converging-junction';
-import { fixedJoinLoss, joinAngle, legOf } from '../../fitting/joins/joins';
-import type { Loss } from '../../fitting/loss-method';
-import { USUAL_REDUCER_ANGLE } from '../../fitting/reducer';
+import type { Run } from '../../design/schema';
+import { type JunctionLeg, teeShare } from '../../fittings/converging-junction';
+import { fixedJoinLoss, joinAngle, legOf } from '../../fittings/joins/joins';
+import type { Loss } from '../../fittings/loss-method';
+import { USUAL_REDUCER_ANGLE } from '../../fittings/reducer';
 import { lossMethod } from '../../methods/loss-methods';
-import type { Run } from '../../shop/schema';
 import type { Part } from '../network';
 import { lossy, partOf } from './part';
 import { reducerParts } from './run-parts';

@@ -1,6 +1,6 @@
+import { jointCount } from '../../design/length';
+import type { Run } from '../../design/schema';
 import { holeLeakage, SEALED_CLASS, SEAM_EXPONENT, seamLeakage } from '../../duct/leakage';
-import { jointCount } from '../../shop/length';
-import type { Run } from '../../shop/schema';
 import type { Setting } from './setting';
 
 export interface LeaksOfRun {

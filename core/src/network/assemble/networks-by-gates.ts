@@ -1,6 +1,6 @@
-import { gateLoss } from '../../fitting/gate';
-import type { Run, Shop } from '../../shop/schema';
-import type { DuctTree } from '../../shop/topology';
+import type { Run, Shop } from '../../design/schema';
+import type { DuctTree } from '../../design/topology';
+import { gateLoss } from '../../fittings/gate';
 import { type CompiledNetwork, compileNetwork, withSegments } from '../compiled-network';
 import type { Segment } from '../network';
 import { type NetworkOptions, shopToNetwork } from './shop-to-network';

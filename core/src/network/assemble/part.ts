@@ -1,5 +1,5 @@
 import type { FrictionLaw } from '../../duct/friction-law';
-import type { Loss } from '../../fitting/loss-method';
+import type { Loss } from '../../fittings/loss-method';
 import type { Part, PartKind } from '../network';
 
 /** A part that takes so many velocity pressures of its segment, ahead of its leak or behind it. */

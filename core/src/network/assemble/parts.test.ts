@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { copyOf, threeBranchShop } from '../../../reference/sample-shops';
 import { circleArea } from '../../air/velocity-pressure';
-import { elbowLoss } from '../../fitting/elbow';
-import { arrangeDucts } from '../../layout/arrange-ducts';
-import { jointCount } from '../../shop/length';
-import type { Run, Shop } from '../../shop/schema';
+import { jointCount } from '../../design/length';
+import type { Run, Shop } from '../../design/schema';
+import { elbowLoss } from '../../fittings/elbow';
+import { arrangeDucts } from '../../routing/arrange-ducts';
 import type { Network, Part } from '../network';
 import { solveShop } from '../solve-shop';
 import { SEPARATOR_RUN } from './separator-segment';

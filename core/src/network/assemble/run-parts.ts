@@ -1,11 +1,11 @@
 import { circleArea } from '../../air/velocity-pressure';
+import { runLength } from '../../design/length';
+import type { Port, Run } from '../../design/schema';
 import { HOSES } from '../../duct/hose';
 import { PIPES } from '../../duct/pipes';
-import { gateLoss } from '../../fitting/gate';
-import { changeOfDiameterLoss, USUAL_REDUCER_ANGLE } from '../../fitting/reducer';
+import { gateLoss } from '../../fittings/gate';
+import { changeOfDiameterLoss, USUAL_REDUCER_ANGLE } from '../../fittings/reducer';
 import { lossMethod } from '../../methods/loss-methods';
-import { runLength } from '../../shop/length';
-import type { Port, Run } from '../../shop/schema';
 import type { Part } from '../network';
 import { bendParts } from './bend-parts';
 import { lossy, rubbing } from './part';

@@ -1,8 +1,8 @@
 import { roundInletHeads } from '../../collector/separator';
-import { inletSystemEffect } from '../../fitting/close-elbows';
-import { chainOrder } from '../../shop/chain-order';
-import type { Separator, Shop } from '../../shop/schema';
-import type { DuctTree } from '../../shop/topology';
+import { chainOrder } from '../../design/chain-order';
+import type { Separator, Shop } from '../../design/schema';
+import type { DuctTree } from '../../design/topology';
+import { inletSystemEffect } from '../../fittings/close-elbows';
 import type { Part, Segment } from '../network';
 import { leavingParts } from './junction-parts';
 import { lossy } from './part';

@@ -1,5 +1,5 @@
-import type { Run, Shop } from '../../shop/schema';
-import type { DuctTree } from '../../shop/topology';
+import type { Run, Shop } from '../../design/schema';
+import type { DuctTree } from '../../design/topology';
 
 /** How a shop is looked at. Designed: as drawn, sealed and clean. Found: as believed to be now. */
 export type View = 'designed' | 'found';

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { copyOf, threeBranchShop } from '../../../reference/sample-shops';
 import { circleArea } from '../../air/velocity-pressure';
-import { arrangeDucts } from '../../layout/arrange-ducts';
-import { runLength } from '../../shop/length';
-import type { Run, Shop } from '../../shop/schema';
+import { runLength } from '../../design/length';
+import type { Run, Shop } from '../../design/schema';
+import { arrangeDucts } from '../../routing/arrange-ducts';
 import { compileNetwork } from '../compiled-network';
 import type { Segment } from '../network';
 import { solveShop } from '../solve-shop';

@@ -1,8 +1,8 @@
 import { airAtSite } from '../../air/air-at-site';
 import { scaleBlower } from '../../collector/blower';
-import { runLength } from '../../shop/length';
-import type { Run, Shop } from '../../shop/schema';
-import type { DuctTree } from '../../shop/topology';
+import { runLength } from '../../design/length';
+import type { Run, Shop } from '../../design/schema';
+import type { DuctTree } from '../../design/topology';
 import type { Network, Segment } from '../network';
 import { exhaustOfShop } from './exhaust-of-shop';
 import { endOfRun, leavingParts } from './junction-parts';

@@ -1,7 +1,5 @@
 import {
-  arrangeDucts,
   type CollectorPart,
-  type DuctTree,
   type Finding,
   type FindingKind,
   fanCurveLine,
@@ -9,11 +7,12 @@ import {
   gatesOfDrop,
   judgeDrops,
   pressureLadder,
-  readShop,
-  type Shop,
-  solveTree,
   systemCurve,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/analysis';
+import type { DuctTree, Shop } from '@frank-gauge/core/design';
+import { readShop } from '@frank-gauge/core/journal';
+import { solveTree } from '@frank-gauge/core/network';
+import { arrangeDucts } from '@frank-gauge/core/routing';
 import { describe, expect, it } from 'vitest';
 import { failureSentence } from '@/words/failure-words';
 import { tell } from '@/words/finding-words';

@@ -1,14 +1,7 @@
 'use client';
 
-import {
-  fanCurveLine,
-  fromSI,
-  gatesOfDrop,
-  STYLES,
-  systemCurve,
-  unitSymbol,
-  writeNumber,
-} from '@frank-gauge/core';
+import { fanCurveLine, gatesOfDrop, systemCurve } from '@frank-gauge/core/analysis';
+import { fromSI, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { useDeferredValue, useMemo } from 'react';
 import {
   CartesianGrid,

@@ -1,18 +1,20 @@
 'use client';
 
 import {
-  type Drop,
   type DropAir,
   type DropVerdict,
   flowUncertainty,
-  formatQuantity,
   gatesOfDrop,
+  type Standing,
+} from '@frank-gauge/core/analysis';
+import type { Drop } from '@frank-gauge/core/design';
+import {
+  formatQuantity,
   type QuantityKind,
   STYLES,
-  type Standing,
   unitSymbol,
   writeNumber,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/quantity';
 import { useDeferredValue, useMemo } from 'react';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits, useVerdicts } from '@/model/use-design';
 import { choose, chooseDrop, useChoices } from '@/storage/choices';

@@ -1,6 +1,6 @@
 'use client';
 
-import { isStraight } from '@frank-gauge/core';
+import { isStraight } from '@frank-gauge/core/catalogue';
 import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { addMain } from '../parts/edit-runs';

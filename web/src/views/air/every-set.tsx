@@ -4,12 +4,9 @@ import {
   countGateSets,
   type DropOverSets,
   type OverSets,
-  type QuantityKind,
   type RunOverSets,
-  STYLES,
-  unitSymbol,
-  writeNumber,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/analysis';
+import { type QuantityKind, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { useGateSets } from './use-gate-sets';

@@ -1,13 +1,7 @@
 'use client';
 
-import {
-  pressureLadder,
-  type Rung,
-  STYLES,
-  toSI,
-  unitSymbol,
-  writeNumber,
-} from '@frank-gauge/core';
+import { pressureLadder, type Rung } from '@frank-gauge/core/analysis';
+import { STYLES, toSI, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { scaleLinear } from 'd3-scale';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { choose, useChoices } from '@/storage/choices';

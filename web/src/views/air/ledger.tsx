@@ -1,16 +1,8 @@
 'use client';
 
-import {
-  findings,
-  formatQuantity,
-  pressureLadder,
-  type Rung,
-  type Severity,
-  type Shop,
-  STYLES,
-  unitSymbol,
-  writeNumber,
-} from '@frank-gauge/core';
+import { findings, pressureLadder, type Rung, type Severity } from '@frank-gauge/core/analysis';
+import type { Shop } from '@frank-gauge/core/design';
+import { formatQuantity, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import Link from 'next/link';
 import { useDesign, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';

@@ -1,6 +1,8 @@
 'use client';
 
-import type { OverSets, Shop, View } from '@frank-gauge/core';
+import type { OverSets } from '@frank-gauge/core/analysis';
+import type { Shop } from '@frank-gauge/core/design';
+import type { View } from '@frank-gauge/core/network';
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
 import { type Asked, engine } from '@/model/engine';

@@ -1,6 +1,6 @@
 'use client';
 
-import { BLOWER_CLASS_IDS, BLOWER_CLASSES, blowerOfClass } from '@frank-gauge/core';
+import { BLOWER_CLASS_IDS, BLOWER_CLASSES, blowerOfClass } from '@frank-gauge/core/collector';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { useCollector } from '../parts/edited-collector';

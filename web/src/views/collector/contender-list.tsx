@@ -1,6 +1,7 @@
 'use client';
 
-import { type Candidate, MOST_COLLECTORS, SEPARATORS } from '@frank-gauge/core';
+import { SEPARATORS } from '@frank-gauge/core/collector';
+import { type Candidate, MOST_COLLECTORS } from '@frank-gauge/core/design';
 import type { ReactNode } from 'react';
 import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';

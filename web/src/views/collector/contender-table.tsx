@@ -1,6 +1,6 @@
 'use client';
 
-import { compareCandidates } from '@frank-gauge/core';
+import { compareCandidates } from '@frank-gauge/core/analysis';
 import { useMemo } from 'react';
 import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';

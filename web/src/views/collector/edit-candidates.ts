@@ -4,7 +4,7 @@ import {
   removeCandidate,
   type Shop,
   swapIn,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/design';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { choosePart } from '@/storage/choices';

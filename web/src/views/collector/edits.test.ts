@@ -1,14 +1,10 @@
 import 'fake-indexeddb/auto';
-import {
-  addDrop,
-  arrangeDucts,
-  fitFieldTest,
-  jointsOfShop,
-  newShop,
-  type Shop,
-  solveShop,
-  toSI,
-} from '@frank-gauge/core';
+import { jointsOfShop } from '@frank-gauge/core/assembly';
+import { addDrop, newShop, type Shop } from '@frank-gauge/core/design';
+import { solveShop } from '@frank-gauge/core/network';
+import { toSI } from '@frank-gauge/core/quantity';
+import { fitFieldTest } from '@frank-gauge/core/reading';
+import { arrangeDucts } from '@frank-gauge/core/routing';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { database } from '@/storage/database';
 import { shopSession, undo } from '@/storage/session';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { DuctTree } from '@frank-gauge/core';
+import type { DuctTree } from '@frank-gauge/core/design';
 import { useCallback, useRef } from 'react';
 import { useDesign, useDuctTree } from '@/model/use-design';
 import { chooseDrop, choosePart } from '@/storage/choices';

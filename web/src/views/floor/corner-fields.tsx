@@ -1,6 +1,7 @@
 'use client';
 
-import { addCorner, ROOM_SIZES, removeCorner, unitSymbol } from '@frank-gauge/core';
+import { unitSymbol } from '@frank-gauge/core/quantity';
+import { addCorner, ROOM_SIZES, removeCorner } from '@frank-gauge/core/room';
 import { Plus } from 'lucide-react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';

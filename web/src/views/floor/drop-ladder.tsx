@@ -1,13 +1,7 @@
 'use client';
 
-import {
-  formatShort,
-  pressureLadder,
-  type Rung,
-  STYLES,
-  unitSymbol,
-  writeNumber,
-} from '@frank-gauge/core';
+import { pressureLadder, type Rung } from '@frank-gauge/core/analysis';
+import { formatShort, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { scaleLinear } from 'd3-scale';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';

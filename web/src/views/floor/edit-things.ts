@@ -1,12 +1,5 @@
-import {
-  type Machine,
-  placeAll,
-  placeCollector,
-  placeMachine,
-  type Room,
-  type Shop,
-  turnedBy,
-} from '@frank-gauge/core';
+import type { Machine, Room, Shop } from '@frank-gauge/core/design';
+import { placeAll, placeCollector, placeMachine, turnedBy } from '@frank-gauge/core/room';
 import { edit } from '@/storage/session';
 import { COLLECTOR } from './collector-id';
 

@@ -1,15 +1,13 @@
+import type { Run, Shop } from '@frank-gauge/core/design';
+import { type Spot, turnedBy } from '@frank-gauge/core/room';
 import {
   beginMove,
   copyMachines,
   type Move,
   moveBy,
-  type Run,
   removeMachine,
-  type Shop,
-  type Spot,
   takeOutDucts,
-  turnedBy,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/routing';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { choosePart } from '@/storage/choices';

@@ -1,6 +1,7 @@
 'use client';
 
-import { floorArea, formatShort } from '@frank-gauge/core';
+import { formatShort } from '@frank-gauge/core/quantity';
+import { floorArea } from '@frank-gauge/core/room';
 import { standingPart } from '@/model/shop-parts';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';

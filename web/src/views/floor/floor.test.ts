@@ -1,4 +1,6 @@
-import { type DuctConflict, newShop, toSI } from '@frank-gauge/core';
+import { newShop } from '@frank-gauge/core/design';
+import { toSI } from '@frank-gauge/core/quantity';
+import type { DuctConflict } from '@frank-gauge/core/routing';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { tellDuct, whyNotLed } from '@/words/duct-words';
 import { checkRuler, printScale } from '../parts/print-drawing';

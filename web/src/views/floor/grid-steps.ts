@@ -1,4 +1,5 @@
-import { type Point3, toSI } from '@frank-gauge/core';
+import { toSI } from '@frank-gauge/core/quantity';
+import type { Point3 } from '@frank-gauge/core/routing';
 
 /** Things and points of ducts snap to so much of a grid: three inches, or five centimetres. */
 export const GRID = { us: toSI(3, 'in'), metric: 0.05 } as const;

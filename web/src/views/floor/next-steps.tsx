@@ -1,6 +1,7 @@
 'use client';
 
-import { formatShort, setRoomSize, toSI } from '@frank-gauge/core';
+import { formatShort, toSI } from '@frank-gauge/core/quantity';
+import { setRoomSize } from '@frank-gauge/core/room';
 import type { ReactNode } from 'react';
 import { standingPart } from '@/model/shop-parts';
 import { useDesign, useUnits } from '@/model/use-design';

@@ -1,6 +1,8 @@
 'use client';
 
-import { extentOf, ROOM_SIZES, type Room, unitSymbol, wallsOf } from '@frank-gauge/core';
+import type { Room } from '@frank-gauge/core/design';
+import { unitSymbol } from '@frank-gauge/core/quantity';
+import { extentOf, ROOM_SIZES, wallsOf } from '@frank-gauge/core/room';
 import { nanoid } from 'nanoid';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';

@@ -1,6 +1,6 @@
 'use client';
 
-import { outlineFromDxf, setOutline } from '@frank-gauge/core';
+import { outlineFromDxf, setOutline } from '@frank-gauge/core/room';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { edit } from '@/storage/session';

@@ -1,4 +1,5 @@
-import { newShop, type Room, setRoomSize } from '@frank-gauge/core';
+import { newShop, type Room } from '@frank-gauge/core/design';
+import { setRoomSize } from '@frank-gauge/core/room';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pathOf, planDrawing } from './plan-drawing';

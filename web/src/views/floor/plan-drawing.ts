@@ -1,4 +1,5 @@
-import { extentOf, type Room, type Spot } from '@frank-gauge/core';
+import type { Room } from '@frank-gauge/core/design';
+import { extentOf, type Spot } from '@frank-gauge/core/room';
 
 /** Metres on the floor to pixels of the plan; y goes up in the shop and down on the screen. */
 export interface PlanDrawing {

@@ -1,6 +1,7 @@
 'use client';
 
-import { type FloorConflict, planSheet, type Spot, sheetDxf } from '@frank-gauge/core';
+import type { FloorConflict, Spot } from '@frank-gauge/core/room';
+import { planSheet, sheetDxf } from '@frank-gauge/core/routing';
 import { useMemo, useRef } from 'react';
 import { standingPart } from '@/model/shop-parts';
 import { useDesign, useUnits } from '@/model/use-design';

@@ -1,6 +1,7 @@
 'use client';
 
-import { extentOf, formatShort, isRectangular, ROOM_SIZES, setRoomSize } from '@frank-gauge/core';
+import { formatShort } from '@frank-gauge/core/quantity';
+import { extentOf, isRectangular, ROOM_SIZES, setRoomSize } from '@frank-gauge/core/room';
 import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { FieldLine } from '../parts/line';

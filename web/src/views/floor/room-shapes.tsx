@@ -1,16 +1,8 @@
 'use client';
 
-import {
-  extentOf,
-  formatShort,
-  onWall,
-  type Room,
-  type Spot,
-  toSI,
-  type UnitSystem,
-  type Wall,
-  wallsOf,
-} from '@frank-gauge/core';
+import type { Room } from '@frank-gauge/core/design';
+import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
+import { extentOf, onWall, type Spot, type Wall, wallsOf } from '@frank-gauge/core/room';
 import { memo } from 'react';
 import type { PlanDrawing } from './plan-drawing';
 

@@ -1,6 +1,7 @@
 'use client';
 
-import type { Shop, TakenTogether } from '@frank-gauge/core';
+import type { Shop } from '@frank-gauge/core/design';
+import type { TakenTogether } from '@frank-gauge/core/routing';
 import { create } from 'zustand';
 import { useChoices } from '@/storage/choices';
 import { shopSession } from '@/storage/session';

@@ -1,5 +1,6 @@
 'use client';
 
+import type { Spot } from '@frank-gauge/core/room';
 import {
   ELEVATIONS,
   elevationSheet,
@@ -8,10 +9,9 @@ import {
   type SheetItem,
   type SheetLayer,
   type Side,
-  type Spot,
   sheetDxf,
   sheetExtent,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/routing';
 import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { saveFile } from '@/storage/save-file';

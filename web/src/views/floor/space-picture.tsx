@@ -1,13 +1,7 @@
 'use client';
 
-import {
-  type DuctLine,
-  extentOf,
-  type Point3,
-  type Solid,
-  solidsOf,
-  wallsOf,
-} from '@frank-gauge/core';
+import { extentOf, wallsOf } from '@frank-gauge/core/room';
+import { type DuctLine, type Point3, type Solid, solidsOf } from '@frank-gauge/core/routing';
 import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useState } from 'react';
 import {

@@ -1,6 +1,8 @@
 'use client';
 
-import { PIPE_IDS, PIPES, type Run, type TakenTogether } from '@frank-gauge/core';
+import { PIPE_IDS, PIPES } from '@frank-gauge/core/catalogue';
+import type { Run } from '@frank-gauge/core/design';
+import type { TakenTogether } from '@frank-gauge/core/routing';
 import { useState } from 'react';
 import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Spot } from '@frank-gauge/core';
+import type { Spot } from '@frank-gauge/core/room';
 import { type PointerEvent, type ReactNode, useState } from 'react';
 import { useDrawing } from './ducts/drawing-state';
 import type { Ducts } from './ducts/use-ducts';

@@ -1,15 +1,9 @@
 'use client';
 
-import {
-  collectorBlock,
-  formatShort,
-  inletMouth,
-  type Machine,
-  machineSize,
-  type Spot,
-  type UnitSystem,
-  workingRoom,
-} from '@frank-gauge/core';
+import type { Machine } from '@frank-gauge/core/design';
+import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { collectorBlock, machineSize, type Spot, workingRoom } from '@frank-gauge/core/room';
+import { inletMouth } from '@frank-gauge/core/routing';
 import { memo } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';

@@ -1,14 +1,14 @@
 'use client';
 
+import type { Machine } from '@frank-gauge/core/design';
 import {
   edgeOn,
   type FloorConflict,
-  type Machine,
   onFloor,
   roomFrame,
   type Spot,
   workingRoom,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/room';
 import { type KeyboardEvent, memo, type PointerEvent, useRef } from 'react';
 import { useOnceAFrame } from '@/ui/use-once-a-frame';
 import { COLLECTOR } from './collector-id';

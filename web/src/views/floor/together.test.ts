@@ -1,5 +1,7 @@
 import 'fake-indexeddb/auto';
-import { inletMouth, leadUsual, newShop, type Shop, setRoomSize } from '@frank-gauge/core';
+import { newShop, type Shop } from '@frank-gauge/core/design';
+import { setRoomSize } from '@frank-gauge/core/room';
+import { inletMouth, leadUsual } from '@frank-gauge/core/routing';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { choosePart } from '@/storage/choices';
 import { database } from '@/storage/database';

@@ -1,14 +1,14 @@
 'use client';
 
+import type { Machine } from '@frank-gauge/core/design';
 import {
   type Block,
   collectorBlock,
   cornersOf,
   type FloorConflict,
-  type Machine,
   machineBlock,
   type Spot,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/room';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { standingPart } from '@/model/shop-parts';
 import { useDesign } from '@/model/use-design';

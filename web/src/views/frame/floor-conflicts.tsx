@@ -1,6 +1,6 @@
 'use client';
 
-import { type FloorConflict, floorConflicts } from '@frank-gauge/core';
+import { type FloorConflict, floorConflicts } from '@frank-gauge/core/room';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { standingPart } from '@/model/shop-parts';
 import { useDesign } from '@/model/use-design';

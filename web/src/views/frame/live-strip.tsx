@@ -1,13 +1,8 @@
 'use client';
 
-import {
-  collectorLoad,
-  formatQuantity,
-  STYLES,
-  setGate,
-  worstDrop,
-  writeNumber,
-} from '@frank-gauge/core';
+import { collectorLoad, worstDrop } from '@frank-gauge/core/analysis';
+import { setGate } from '@frank-gauge/core/design';
+import { formatQuantity, STYLES, writeNumber } from '@frank-gauge/core/quantity';
 import { ChevronUp } from 'lucide-react';
 import { memo, type ReactNode, useState } from 'react';
 import { airPart } from '@/model/shop-parts';

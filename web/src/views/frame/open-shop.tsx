@@ -1,6 +1,6 @@
 'use client';
 
-import { type GateAir, type GateRule, worstDrop } from '@frank-gauge/core';
+import { type GateAir, type GateRule, worstDrop } from '@frank-gauge/core/analysis';
 import { type ReactNode, useState } from 'react';
 import { OpenDesign } from '@/model/open-design';
 import {

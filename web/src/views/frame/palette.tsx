@@ -1,6 +1,6 @@
 'use client';
 
-import { setGate } from '@frank-gauge/core';
+import { setGate } from '@frank-gauge/core/design';
 import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';

@@ -1,6 +1,6 @@
 'use client';
 
-import { worstDrop } from '@frank-gauge/core';
+import { worstDrop } from '@frank-gauge/core/analysis';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { memo } from 'react';

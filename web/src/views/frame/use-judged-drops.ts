@@ -1,6 +1,11 @@
 'use client';
 
-import { type DropVerdict, dropJudge, type GateAir, type GateRule } from '@frank-gauge/core';
+import {
+  type DropVerdict,
+  dropJudge,
+  type GateAir,
+  type GateRule,
+} from '@frank-gauge/core/analysis';
 import { useEffect, useMemo, useReducer, useState } from 'react';
 import { DropJudgements } from '@/model/drop-judgements';
 import { whenIdle } from '@/ui/when-idle';

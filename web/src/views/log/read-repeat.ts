@@ -1,4 +1,5 @@
-import { parseQuantity, STYLES, type Taken } from '@frank-gauge/core';
+import type { Taken } from '@frank-gauge/core/journal';
+import { parseQuantity, STYLES } from '@frank-gauge/core/quantity';
 
 export interface Repeat {
   readonly text: string;

@@ -1,15 +1,10 @@
 'use client';
 
-import {
-  type Drop,
-  gatesOfDrop,
-  gatesOpenNow,
-  pointOfDrop,
-  type QuantityKind,
-  type Reading,
-  USUAL_ACCURACY,
-  unitSymbol,
-} from '@frank-gauge/core';
+import { gatesOfDrop, gatesOpenNow } from '@frank-gauge/core/analysis';
+import type { Drop } from '@frank-gauge/core/design';
+import type { Reading } from '@frank-gauge/core/journal';
+import { type QuantityKind, unitSymbol } from '@frank-gauge/core/quantity';
+import { pointOfDrop, USUAL_ACCURACY } from '@frank-gauge/core/reading';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';

@@ -1,17 +1,15 @@
 'use client';
 
+import { NO_DIFF, type Reading, timeOf } from '@frank-gauge/core/journal';
 import {
   fromSI,
-  NO_DIFF,
   type QuantityKind,
-  type Reading,
-  type ReadingVerdict,
   STYLES,
-  timeOf,
   type UnitSystem,
   unitSymbol,
   writeNumber,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/quantity';
+import type { ReadingVerdict } from '@frank-gauge/core/reading';
 import { format } from 'date-fns';
 import { X } from 'lucide-react';
 import { memo } from 'react';

@@ -1,13 +1,9 @@
 'use client';
 
-import {
-  type DuctTree,
-  type Reading,
-  type ReadingVerdict,
-  type TestPoint,
-  type UnitSystem,
-  unitSymbol,
-} from '@frank-gauge/core';
+import type { DuctTree } from '@frank-gauge/core/design';
+import type { Reading, TestPoint } from '@frank-gauge/core/journal';
+import { type UnitSystem, unitSymbol } from '@frank-gauge/core/quantity';
+import type { ReadingVerdict } from '@frank-gauge/core/reading';
 import { memo, useMemo, useRef } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';

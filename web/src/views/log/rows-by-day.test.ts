@@ -1,4 +1,4 @@
-import type { Reading } from '@frank-gauge/core';
+import type { Reading } from '@frank-gauge/core/journal';
 import { describe, expect, it } from 'vitest';
 import { rowsByDay } from './rows-by-day';
 

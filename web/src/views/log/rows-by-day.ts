@@ -1,4 +1,4 @@
-import { type Reading, timeOf } from '@frank-gauge/core';
+import { type Reading, timeOf } from '@frank-gauge/core/journal';
 
 /** A row of the table of readings: the day that begins, a reading, or the note under it. */
 export type LogRow =

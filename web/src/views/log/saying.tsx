@@ -1,6 +1,7 @@
 'use client';
 
-import { formatQuantity, type Suspect } from '@frank-gauge/core';
+import { formatQuantity } from '@frank-gauge/core/quantity';
+import type { Suspect } from '@frank-gauge/core/reading';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import type { TracedShortfall } from './use-shortfall';
 

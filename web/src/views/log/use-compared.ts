@@ -1,6 +1,8 @@
 'use client';
 
-import type { Instrument, Reading, ReadingVerdict, Shop, TestPoint } from '@frank-gauge/core';
+import type { Shop } from '@frank-gauge/core/design';
+import type { Instrument, Reading, TestPoint } from '@frank-gauge/core/journal';
+import type { ReadingVerdict } from '@frank-gauge/core/reading';
 import { useEffect, useState } from 'react';
 import { engine } from '@/model/engine';
 import { airPart } from '@/model/shop-parts';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { SharedShortfall } from '@frank-gauge/core';
+import type { SharedShortfall } from '@frank-gauge/core/reading';
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import { engine } from '@/model/engine';

@@ -1,14 +1,10 @@
 'use client';
 
-import {
-  BOX_LININGS,
-  BOX_WALLS,
-  boxAround,
-  type Collector,
-  enclosureLoad,
-  formatShort,
-  WARM_RISE,
-} from '@frank-gauge/core';
+import { enclosureLoad } from '@frank-gauge/core/analysis';
+import { boxAround } from '@frank-gauge/core/assembly';
+import { BOX_LININGS, BOX_WALLS, WARM_RISE } from '@frank-gauge/core/collector';
+import type { Collector } from '@frank-gauge/core/design';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';

@@ -1,6 +1,8 @@
 'use client';
 
-import { formatShort, PLUG_IDS, PLUGS, TRIP_IDS, TRIPS } from '@frank-gauge/core';
+import { PLUG_IDS, TRIP_IDS } from '@frank-gauge/core/catalogue';
+import { PLUGS, TRIPS } from '@frank-gauge/core/collector';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { useCollector } from './edited-collector';

@@ -1,6 +1,7 @@
 'use client';
 
-import { readCurveFile, unitSymbol } from '@frank-gauge/core';
+import { readCurveFile } from '@frank-gauge/core/collector';
+import { unitSymbol } from '@frank-gauge/core/quantity';
 import { useRef, useState } from 'react';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';

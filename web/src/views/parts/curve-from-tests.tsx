@@ -1,15 +1,9 @@
 'use client';
 
-import {
-  airAtSite,
-  BARE_ENTRY_LOSS,
-  type CollectorParts,
-  curveFromTests,
-  formatShort,
-  outletPressure,
-  type QuantityKind,
-  type Shop,
-} from '@frank-gauge/core';
+import { BARE_ENTRY_LOSS, curveFromTests } from '@frank-gauge/core/collector';
+import type { CollectorParts, Shop } from '@frank-gauge/core/design';
+import { outletPressure } from '@frank-gauge/core/network';
+import { airAtSite, formatShort, type QuantityKind } from '@frank-gauge/core/quantity';
 import { useState } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';

@@ -1,21 +1,17 @@
+import { FITTING_KINDS, isBend, usualFitting } from '@frank-gauge/core/catalogue';
 import {
   addDrop,
   addRun,
-  FITTING_KINDS,
   type Fitting,
-  holdTyped,
-  isBend,
   type Machine,
   type MachineKindId,
   type Port,
   type Run,
   removeRun,
   type Shop,
-  setBendStyle,
   setJoins,
-  splitInHalf,
-  usualFitting,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/design';
+import { holdTyped, setBendStyle, splitInHalf } from '@frank-gauge/core/routing';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { chooseDrop, choosePart } from '@/storage/choices';

@@ -1,16 +1,14 @@
 'use client';
 
+import { type CollectorLoad, collectorLoad } from '@frank-gauge/core/analysis';
 import {
   type Collector,
-  type CollectorLoad,
   type CollectorParts,
-  collectorLoad,
   type Separator,
-  type ShopSolution,
   type Stack,
-  solveTree,
   withCandidate,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/design';
+import { type ShopSolution, solveTree } from '@frank-gauge/core/network';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { airPart } from '@/model/shop-parts';
 import { useDesign, useDuctTree, useSolution } from '@/model/use-design';

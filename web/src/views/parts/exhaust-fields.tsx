@@ -1,6 +1,8 @@
 'use client';
 
-import { type Collector, filterOf, type Media, toSI, type UnitSystem } from '@frank-gauge/core';
+import { filterOf } from '@frank-gauge/core/analysis';
+import type { Collector, Media } from '@frank-gauge/core/design';
+import { toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { BoxFields } from './box-fields';

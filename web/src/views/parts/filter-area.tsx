@@ -1,6 +1,7 @@
 'use client';
 
-import { bagArea, formatShort, pleatedArea } from '@frank-gauge/core';
+import { bagArea, pleatedArea } from '@frank-gauge/core/collector';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useState } from 'react';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';

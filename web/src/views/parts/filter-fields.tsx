@@ -1,15 +1,10 @@
 'use client';
 
-import {
-  filterOf,
-  formatShort,
-  fromSI,
-  GRADE_IDS,
-  MEDIA,
-  type Media,
-  toSI,
-  type UnitSystem,
-} from '@frank-gauge/core';
+import { filterOf } from '@frank-gauge/core/analysis';
+import { GRADE_IDS } from '@frank-gauge/core/catalogue';
+import { MEDIA } from '@frank-gauge/core/collector';
+import type { Media } from '@frank-gauge/core/design';
+import { formatShort, fromSI, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { dueIn } from '@/words/due-words';

@@ -1,4 +1,5 @@
-import { isFittingKind, type Rung } from '@frank-gauge/core';
+import type { Rung } from '@frank-gauge/core/analysis';
+import { isFittingKind } from '@frank-gauge/core/catalogue';
 
 /** Parts of a run, besides its fittings, that share a step on the ladder, under the first one's name. */
 const SMALL = new Set<Rung['kind']>(['reducer', 'straight', 'branch']);

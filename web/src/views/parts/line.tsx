@@ -1,6 +1,6 @@
 'use client';
 
-import { formatShort } from '@frank-gauge/core';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { type ComponentProps, type ReactNode, useId } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
 import { useUnits } from '@/model/use-design';

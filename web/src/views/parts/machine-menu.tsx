@@ -1,11 +1,7 @@
 'use client';
 
-import {
-  formatQuantity,
-  MACHINE_KIND_IDS,
-  MACHINE_KINDS,
-  type MachineKindId,
-} from '@frank-gauge/core';
+import { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from '@frank-gauge/core/design';
+import { formatQuantity } from '@frank-gauge/core/quantity';
 import { DropdownMenu } from 'radix-ui';
 import { useUnits } from '@/model/use-design';
 

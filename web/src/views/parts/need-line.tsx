@@ -1,6 +1,8 @@
 'use client';
 
-import { circleArea, formatQuantity, neededFlow, type Port } from '@frank-gauge/core';
+import { neededFlow } from '@frank-gauge/core/analysis';
+import type { Port } from '@frank-gauge/core/design';
+import { circleArea, formatQuantity } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { Line, ShopQuantity } from './line';

@@ -1,13 +1,8 @@
 'use client';
 
-import {
-  type Collector,
-  DUCT_END_IDS,
-  DUCT_ENDS,
-  formatShort,
-  PIPE_IDS,
-  PIPES,
-} from '@frank-gauge/core';
+import { DUCT_END_IDS, DUCT_ENDS, PIPE_IDS, PIPES } from '@frank-gauge/core/catalogue';
+import type { Collector } from '@frank-gauge/core/design';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { useCollector } from './edited-collector';

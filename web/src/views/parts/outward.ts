@@ -1,4 +1,5 @@
-import { type DuctTree, isStraight, type Run } from '@frank-gauge/core';
+import { isStraight } from '@frank-gauge/core/catalogue';
+import type { DuctTree, Run } from '@frank-gauge/core/design';
 
 /** Runs as the blower sees them: from its inlet outward, each followed by what flows into it. */
 export function outward(tree: DuctTree): { readonly run: Run; readonly depth: number }[] {

@@ -1,4 +1,5 @@
-import { checkedCurve, fromSI, parseQuantity, STYLES, type UnitSystem } from '@frank-gauge/core';
+import { checkedCurve } from '@frank-gauge/core/collector';
+import { fromSI, parseQuantity, STYLES, type UnitSystem } from '@frank-gauge/core/quantity';
 
 export interface CurvePoint {
   flow: number;

@@ -1,10 +1,7 @@
-import {
-  type DuctTree,
-  formatShort,
-  type Rung,
-  SEPARATOR_RUN,
-  type UnitSystem,
-} from '@frank-gauge/core';
+import type { Rung } from '@frank-gauge/core/analysis';
+import type { DuctTree } from '@frank-gauge/core/design';
+import { SEPARATOR_RUN } from '@frank-gauge/core/network';
+import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
 import { partWord } from '@/words/part-words';
 
 /** What stands under a step: the part, and the measure that matters about it. */

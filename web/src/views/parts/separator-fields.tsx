@@ -1,15 +1,15 @@
 'use client';
 
+import { SEPARATOR_KINDS } from '@frank-gauge/core/catalogue';
 import {
   CYCLONE_FAMILIES,
   CYCLONE_FAMILY_IDS,
   cycloneOf,
-  formatShort,
-  SEPARATOR_KINDS,
   SEPARATORS,
-  type Separator,
-  separatorHeads,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/collector';
+import type { Separator } from '@frank-gauge/core/design';
+import { separatorHeads } from '@frank-gauge/core/network';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { useCollector } from './edited-collector';

@@ -6,7 +6,7 @@ import {
   type Elevation,
   stackConflicts,
   standStack,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/assembly';
 import { useMemo } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { tellConflict } from '@/words/conflict-words';

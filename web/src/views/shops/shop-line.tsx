@@ -1,6 +1,6 @@
 'use client';
 
-import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core';
+import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { formatDistanceToNow } from 'date-fns';
 import { MoreVertical } from 'lucide-react';
 import Link from 'next/link';

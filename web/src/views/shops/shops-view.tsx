@@ -1,6 +1,7 @@
 'use client';
 
-import { blowerOfClass, newShop } from '@frank-gauge/core';
+import { blowerOfClass } from '@frank-gauge/core/collector';
+import { newShop } from '@frank-gauge/core/design';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { nanoid } from 'nanoid';
 import Link from 'next/link';

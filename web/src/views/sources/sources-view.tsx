@@ -1,12 +1,12 @@
 'use client';
 
+import { coefficientGroups } from '@frank-gauge/core/api';
 import {
   type CoefficientGroup,
-  coefficientGroups,
   formatShort,
   type Origin,
   type UnitSystem,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/quantity';
 import Link from 'next/link';
 import { useState } from 'react';
 import { Segmented } from '@/ui/segmented';

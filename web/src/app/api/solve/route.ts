@@ -1,4 +1,4 @@
-import { answer } from '@frank-gauge/core';
+import { answer } from '@frank-gauge/core/api';
 import { NextResponse } from 'next/server';
 import { readBody } from './read-body';
 

@@ -1,4 +1,4 @@
-import { shopJsonSchema } from '@frank-gauge/core';
+import { shopJsonSchema } from '@frank-gauge/core/journal';
 
 export const dynamic = 'force-static';
 

@@ -1,12 +1,9 @@
 'use client';
 
-import {
-  formatShort,
-  SEPARATORS,
-  type Shop,
-  SLIP_JOINT_GAP,
-  type UnitSystem,
-} from '@frank-gauge/core';
+import { SLIP_JOINT_GAP } from '@frank-gauge/core/catalogue';
+import { SEPARATORS } from '@frank-gauge/core/collector';
+import type { Shop } from '@frank-gauge/core/design';
+import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useDesign, useUnits } from '@/model/use-design';
 import { exhaustWord } from '@/words/part-words';
 import { BlowerFields } from '../../parts/blower-fields';

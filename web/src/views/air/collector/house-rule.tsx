@@ -1,6 +1,7 @@
 'use client';
 
-import { countGateSets, type Rules } from '@frank-gauge/core';
+import { countGateSets } from '@frank-gauge/core/analysis';
+import type { Rules } from '@frank-gauge/core/design';
 import { useDesign, useDuctTree } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { editCollector } from '../../parts/edit-collector';

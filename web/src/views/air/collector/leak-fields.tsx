@@ -1,6 +1,7 @@
 'use client';
 
-import { formatShort, LEAKAGE_CLASSES, SLIP_JOINT_GAP } from '@frank-gauge/core';
+import { LEAKAGE_CLASSES, SLIP_JOINT_GAP } from '@frank-gauge/core/catalogue';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useDesign, useSolution, useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { editCollector } from '../../parts/edit-collector';

@@ -1,6 +1,7 @@
 'use client';
 
-import { compareMethods, formatShort, gatesOfDrop, type Method } from '@frank-gauge/core';
+import { compareMethods, gatesOfDrop, type Method } from '@frank-gauge/core/analysis';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useDeferredValue, useMemo } from 'react';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';

@@ -1,4 +1,4 @@
-import { LEAKAGE_CLASSES } from '@frank-gauge/core';
+import { LEAKAGE_CLASSES } from '@frank-gauge/core/catalogue';
 
 type SealingClass = keyof typeof LEAKAGE_CLASSES;
 

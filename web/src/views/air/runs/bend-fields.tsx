@@ -3,11 +3,10 @@
 import {
   ELBOW_STYLE_IDS,
   ELBOW_STYLES,
-  type Fitting,
   isBend,
-  type Run,
   usualRadiusRatio,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/catalogue';
+import type { Fitting, Run } from '@frank-gauge/core/design';
 import { X } from 'lucide-react';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';

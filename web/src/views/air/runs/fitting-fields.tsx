@@ -1,6 +1,7 @@
 'use client';
 
-import { FITTING_KINDS, type Fitting, isBend, type Run, usualFitting } from '@frank-gauge/core';
+import { FITTING_KINDS, isBend, usualFitting } from '@frank-gauge/core/catalogue';
+import type { Fitting, Run } from '@frank-gauge/core/design';
 import { nanoid } from 'nanoid';
 import { Button } from '@/ui/button';
 import { TakeOut } from '@/ui/take-out';

@@ -1,6 +1,7 @@
 'use client';
 
-import { HOSE_IDS, HOSES, hoseMultiplier, type Run } from '@frank-gauge/core';
+import { HOSE_IDS, HOSES, hoseMultiplier } from '@frank-gauge/core/catalogue';
+import type { Run } from '@frank-gauge/core/design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { editRun } from '../../parts/edit-runs';

@@ -1,6 +1,8 @@
 'use client';
 
-import { formatShort, PIPE_IDS, PIPES, type Run } from '@frank-gauge/core';
+import { PIPE_IDS, PIPES } from '@frank-gauge/core/catalogue';
+import type { Run } from '@frank-gauge/core/design';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { editRun } from '../../parts/edit-runs';

@@ -1,6 +1,7 @@
 'use client';
 
-import { type Drop, ENTRIES } from '@frank-gauge/core';
+import { ENTRIES } from '@frank-gauge/core/catalogue';
+import type { Drop } from '@frank-gauge/core/design';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
 import { editPort } from '../../parts/edit-runs';

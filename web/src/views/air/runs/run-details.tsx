@@ -1,6 +1,7 @@
 'use client';
 
-import { followDrawing, type Run, runsBehind } from '@frank-gauge/core';
+import { type Run, runsBehind } from '@frank-gauge/core/design';
+import { followDrawing } from '@frank-gauge/core/routing';
 import { useDesign, useDuctTree } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';

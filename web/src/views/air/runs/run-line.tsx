@@ -1,6 +1,8 @@
 'use client';
 
-import { newGate, PIPE_IDS, PIPES, type Run, setGate, unitSymbol } from '@frank-gauge/core';
+import { PIPE_IDS, PIPES } from '@frank-gauge/core/catalogue';
+import { newGate, type Run, setGate } from '@frank-gauge/core/design';
+import { unitSymbol } from '@frank-gauge/core/quantity';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { QuantityField } from '@/fields/quantity-field';

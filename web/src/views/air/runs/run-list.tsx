@@ -1,6 +1,6 @@
 'use client';
 
-import { unitSymbol } from '@frank-gauge/core';
+import { unitSymbol } from '@frank-gauge/core/quantity';
 import { useDuctTree, useUnits } from '@/model/use-design';
 import { outward } from '../../parts/outward';
 import { CollectorLines } from '../collector/collector-lines';

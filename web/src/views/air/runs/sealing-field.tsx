@@ -1,6 +1,8 @@
 'use client';
 
-import { formatShort, jointCount, LEAKAGE_CLASSES, type Run } from '@frank-gauge/core';
+import { LEAKAGE_CLASSES } from '@frank-gauge/core/catalogue';
+import { jointCount, type Run } from '@frank-gauge/core/design';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Choice } from '@/ui/choice';

@@ -1,15 +1,9 @@
 'use client';
 
-import {
-  curveInto,
-  type FieldTest,
-  type FieldTestFit,
-  fromSI,
-  monotoneCurve,
-  STYLES,
-  scaleBlower,
-  unitSymbol,
-} from '@frank-gauge/core';
+import { curveInto, monotoneCurve, scaleBlower } from '@frank-gauge/core/collector';
+import type { FieldTest } from '@frank-gauge/core/journal';
+import { fromSI, STYLES, unitSymbol } from '@frank-gauge/core/quantity';
+import type { FieldTestFit } from '@frank-gauge/core/reading';
 import { scaleLinear } from 'd3-scale';
 import { useDesign, useUnits } from '@/model/use-design';
 import { useSize } from '@/ui/use-size';

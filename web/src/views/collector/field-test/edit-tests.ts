@@ -1,12 +1,8 @@
-import {
-  airAtSite,
-  curvePoints,
-  type FieldTest,
-  type FieldTestFit,
-  filterOf,
-  loadingOf,
-  type Shop,
-} from '@frank-gauge/core';
+import { filterOf } from '@frank-gauge/core/analysis';
+import type { Shop } from '@frank-gauge/core/design';
+import type { FieldTest } from '@frank-gauge/core/journal';
+import { airAtSite } from '@frank-gauge/core/quantity';
+import { curvePoints, type FieldTestFit, loadingOf } from '@frank-gauge/core/reading';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { edit, record } from '@/storage/session';

@@ -1,6 +1,7 @@
 'use client';
 
-import { type FieldTest, fitFieldTest } from '@frank-gauge/core';
+import type { FieldTest } from '@frank-gauge/core/journal';
+import { fitFieldTest } from '@frank-gauge/core/reading';
 import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
 import { useDesign } from '@/model/use-design';

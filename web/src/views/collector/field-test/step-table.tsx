@@ -1,6 +1,8 @@
 'use client';
 
-import { type FieldTest, fanStatic, formatShort } from '@frank-gauge/core';
+import type { FieldTest } from '@frank-gauge/core/journal';
+import { formatShort } from '@frank-gauge/core/quantity';
+import { fanStatic } from '@frank-gauge/core/reading';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { TakeOut } from '@/ui/take-out';

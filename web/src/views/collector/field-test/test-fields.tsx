@@ -1,6 +1,6 @@
 'use client';
 
-import type { FieldTest } from '@frank-gauge/core';
+import type { FieldTest } from '@frank-gauge/core/journal';
 import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { FieldLine } from '../../parts/line';

@@ -1,15 +1,9 @@
 'use client';
 
-import {
-  type FieldTest,
-  type FieldTestFit,
-  filterOf,
-  formatShort,
-  loadingOf,
-  STYLES,
-  toSI,
-  writeNumber,
-} from '@frank-gauge/core';
+import { filterOf } from '@frank-gauge/core/analysis';
+import type { FieldTest } from '@frank-gauge/core/journal';
+import { formatShort, STYLES, toSI, writeNumber } from '@frank-gauge/core/quantity';
+import { type FieldTestFit, loadingOf } from '@frank-gauge/core/reading';
 import { toast } from 'sonner';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';

@@ -9,11 +9,10 @@ import {
   type JointPlace,
   revolvedStl,
   type SectionPoint,
-  toSI,
-  type UnitSystem,
   USUAL_CLEARANCE,
   USUAL_TAPER,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/assembly';
+import { toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useState } from 'react';
 import { useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';

@@ -1,13 +1,13 @@
 'use client';
 
+import { bandChain } from '@frank-gauge/core/assembly';
 import {
-  bandChain,
   type Parsed,
   parseQuantity,
   STYLES,
   type UnitSystem,
   writeForField,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/quantity';
 import { useState } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';

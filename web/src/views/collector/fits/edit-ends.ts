@@ -1,4 +1,4 @@
-import type { JointEnd, JointPlace } from '@frank-gauge/core';
+import type { JointEnd, JointPlace } from '@frank-gauge/core/assembly';
 import { edit } from '@/storage/session';
 
 type Side = 'upstream' | 'downstream';

@@ -1,6 +1,6 @@
 'use client';
 
-import { type JointPlace, jointsOfShop } from '@frank-gauge/core';
+import { type JointPlace, jointsOfShop } from '@frank-gauge/core/assembly';
 import { useMemo, useState } from 'react';
 import { airPart } from '@/model/shop-parts';
 import { useDesign, useDuctTree } from '@/model/use-design';

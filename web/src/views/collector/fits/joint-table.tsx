@@ -1,14 +1,7 @@
 'use client';
 
-import {
-  fromSI,
-  type JointEnd,
-  type JointPlace,
-  STYLES,
-  toSI,
-  type UnitSystem,
-  unitSymbol,
-} from '@frank-gauge/core';
+import type { JointEnd, JointPlace } from '@frank-gauge/core/assembly';
+import { fromSI, STYLES, toSI, type UnitSystem, unitSymbol } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { closingWords, endWord, gapWords, INSIDE } from '@/words/fit-words';

@@ -1,5 +1,6 @@
-import type { AdapterSection, UnitSystem } from '@frank-gauge/core';
-import { formatShort } from '@frank-gauge/core';
+import type { AdapterSection } from '@frank-gauge/core/assembly';
+import type { UnitSystem } from '@frank-gauge/core/quantity';
+import { formatShort } from '@frank-gauge/core/quantity';
 
 type Section = Extract<AdapterSection, { ok: true }>;
 

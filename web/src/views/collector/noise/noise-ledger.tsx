@@ -1,18 +1,15 @@
 'use client';
 
+import { compareCandidates, latestAtDistance } from '@frank-gauge/core/analysis';
 import {
   averageLevel,
-  compareCandidates,
   dailyDose,
-  formatShort,
-  latestAtDistance,
   levelMoved,
   NOISE_DOUBT,
   RECOMMENDED_LEVEL,
-  type SoundReading,
-  timeOf,
-  toSI,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/collector';
+import { type SoundReading, timeOf } from '@frank-gauge/core/journal';
+import { formatShort, toSI } from '@frank-gauge/core/quantity';
 import { useMemo } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';

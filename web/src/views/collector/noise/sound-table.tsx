@@ -1,12 +1,8 @@
 'use client';
 
-import {
-  allowedHours,
-  formatShort,
-  RECOMMENDED_LEVEL,
-  type SoundReading,
-  timeOf,
-} from '@frank-gauge/core';
+import { allowedHours, RECOMMENDED_LEVEL } from '@frank-gauge/core/collector';
+import { type SoundReading, timeOf } from '@frank-gauge/core/journal';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { format } from 'date-fns';
 import { useUnits } from '@/model/use-design';
 import { record, useJournal } from '@/storage/session';

@@ -1,6 +1,8 @@
 'use client';
 
-import { type Baffle, baffleFor, formatShort, sizesOf } from '@frank-gauge/core';
+import { sizesOf } from '@frank-gauge/core/assembly';
+import { type Baffle, baffleFor } from '@frank-gauge/core/collector';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { tapeLength } from '@/words/tape-length';
 import { useCollector } from '../../parts/edited-collector';

@@ -8,9 +8,9 @@ import {
   type CycloneFamilyId,
   cycloneAtWork,
   cycloneOf,
-  formatShort,
   INLET_SPEEDS,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/collector';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { tapeLength } from '@/words/tape-length';

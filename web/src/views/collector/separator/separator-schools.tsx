@@ -1,6 +1,9 @@
 'use client';
 
-import { formatShort, SEPARATORS, separatorSchools, withCandidate } from '@frank-gauge/core';
+import { separatorSchools } from '@frank-gauge/core/analysis';
+import { SEPARATORS } from '@frank-gauge/core/collector';
+import { withCandidate } from '@frank-gauge/core/design';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useMemo } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';

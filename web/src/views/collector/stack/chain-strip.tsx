@@ -17,7 +17,8 @@ import {
   useSortable,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { type ChainPart, chainOf, reorderChain, SEPARATORS } from '@frank-gauge/core';
+import { SEPARATORS } from '@frank-gauge/core/collector';
+import { type ChainPart, chainOf, reorderChain } from '@frank-gauge/core/design';
 import { GripVertical } from 'lucide-react';
 import { toast } from 'sonner';
 import { exhaustWord } from '@/words/part-words';

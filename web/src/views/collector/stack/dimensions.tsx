@@ -1,4 +1,4 @@
-import type { UnitSystem } from '@frank-gauge/core';
+import type { UnitSystem } from '@frank-gauge/core/quantity';
 import { tapeLength } from '@/words/tape-length';
 import type { Drawing } from './drawing';
 

@@ -1,4 +1,6 @@
-import { readShop, standStack, withCandidate } from '@frank-gauge/core';
+import { standStack } from '@frank-gauge/core/assembly';
+import { withCandidate } from '@frank-gauge/core/design';
+import { readShop } from '@frank-gauge/core/journal';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import demo from '../../../../../demo/heron-slip.json';

@@ -1,4 +1,4 @@
-import type { Elevation } from '@frank-gauge/core';
+import type { Elevation } from '@frank-gauge/core/assembly';
 
 /** Metres in the elevation to pixels of the drawing, one scale both ways. */
 export interface Drawing {

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Conflict, Elevation, StackPart } from '@frank-gauge/core';
+import type { Conflict, Elevation, StackPart } from '@frank-gauge/core/assembly';
 import { useDesign, useUnits } from '@/model/use-design';
 import { choosePart, useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';

@@ -1,6 +1,7 @@
 'use client';
 
-import { type Stack, sizesOf } from '@frank-gauge/core';
+import { sizesOf } from '@frank-gauge/core/assembly';
+import type { Stack } from '@frank-gauge/core/design';
 import { Choice } from '@/ui/choice';
 import { MOUNTS } from '@/words/mount-words';
 import { useCollector } from '../../parts/edited-collector';

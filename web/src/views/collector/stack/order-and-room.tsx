@@ -1,6 +1,6 @@
 'use client';
 
-import { type ChainOrder, chainOf, chainOrder } from '@frank-gauge/core';
+import { type ChainOrder, chainOf, chainOrder } from '@frank-gauge/core/design';
 import { useDesign } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Choice } from '@/ui/choice';

@@ -1,4 +1,5 @@
-import type { CollectorParts, Elevation, Joint, Placed, StackPart } from '@frank-gauge/core';
+import type { Elevation, Joint, Placed, StackPart } from '@frank-gauge/core/assembly';
+import type { CollectorParts } from '@frank-gauge/core/design';
 import type { ReactNode } from 'react';
 import type { Drawing } from './drawing';
 

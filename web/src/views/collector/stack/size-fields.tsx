@@ -1,6 +1,6 @@
 'use client';
 
-import type { Stack } from '@frank-gauge/core';
+import type { Stack } from '@frank-gauge/core/design';
 import { Choice } from '@/ui/choice';
 import { useCollector } from '../../parts/edited-collector';
 import { FieldLine, Line, SizeLine } from '../../parts/line';

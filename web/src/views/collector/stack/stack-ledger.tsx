@@ -1,17 +1,14 @@
 'use client';
 
+import { suctionStrength } from '@frank-gauge/core/analysis';
 import {
   binVolume,
   bracketLoad,
   type Conflict,
-  formatShort,
-  fromSI,
   GRAVITY,
-  STYLES,
   stackMasses,
-  suctionStrength,
-  toSI,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/assembly';
+import { formatShort, fromSI, STYLES, toSI } from '@frank-gauge/core/quantity';
 import type { ReactNode } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { tellConflict } from '@/words/conflict-words';

@@ -1,6 +1,6 @@
 'use client';
 
-import { chainOf } from '@frank-gauge/core';
+import { chainOf } from '@frank-gauge/core/design';
 import { useDesign, useUnits } from '@/model/use-design';
 import { tapeLength } from '@/words/tape-length';
 import { useCollector } from '../../parts/edited-collector';

@@ -1,6 +1,7 @@
 'use client';
 
-import { type Stack, toSI } from '@frank-gauge/core';
+import type { Stack } from '@frank-gauge/core/design';
+import { toSI } from '@frank-gauge/core/quantity';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useUnits } from '@/model/use-design';
 import { useCollector } from '../../parts/edited-collector';

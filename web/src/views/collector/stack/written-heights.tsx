@@ -1,6 +1,6 @@
 'use client';
 
-import type { Conflict, StackPart } from '@frank-gauge/core';
+import type { Conflict, StackPart } from '@frank-gauge/core/assembly';
 import { useUnits } from '@/model/use-design';
 import { shortBy, tellConflict } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';

@@ -1,6 +1,6 @@
 'use client';
 
-import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core';
+import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { useDuctTree, useUnits } from '@/model/use-design';
 import { type Contenders, Part, Row } from './table-parts';
 

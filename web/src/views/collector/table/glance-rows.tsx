@@ -1,15 +1,14 @@
 'use client';
 
+import type { Contender, DropWith } from '@frank-gauge/core/analysis';
 import {
-  type Contender,
-  type DropWith,
   formatShort,
   fromSI,
   type QuantityKind,
   STYLES,
   unitSymbol,
   writeNumber,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/quantity';
 import { useDesign, useUnits } from '@/model/use-design';
 import { shortBy, tellConflict } from '@/words/conflict-words';
 import { dueIn } from '@/words/due-words';

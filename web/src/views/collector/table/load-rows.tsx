@@ -1,6 +1,6 @@
 'use client';
 
-import { formatShort, type QuantityKind } from '@frank-gauge/core';
+import { formatShort, type QuantityKind } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { type Contenders, Part, Row } from './table-parts';
 

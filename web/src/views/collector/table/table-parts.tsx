@@ -1,6 +1,6 @@
 'use client';
 
-import type { Contender } from '@frank-gauge/core';
+import type { Contender } from '@frank-gauge/core/analysis';
 import type { ReactNode } from 'react';
 
 export interface Contenders {

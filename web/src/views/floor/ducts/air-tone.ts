@@ -1,4 +1,5 @@
-import { carriageOf, LIMITS, minimumTransport, type Rules } from '@frank-gauge/core';
+import { carriageOf, LIMITS, minimumTransport } from '@frank-gauge/core/analysis';
+import type { Rules } from '@frank-gauge/core/design';
 
 /** How air moves in a duct, for the eye: tone, and a mark that says the same without colour. */
 export interface AirTone {

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Run } from '@frank-gauge/core';
+import type { Run } from '@frank-gauge/core/design';
 import { useState } from 'react';
 import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';

@@ -1,9 +1,10 @@
 'use client';
 
+import type { Shop } from '@frank-gauge/core/design';
+import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
 import {
   type DuctEnd,
   ductHeight,
-  formatShort,
   inletMouth,
   nearestFromAbove,
   type Point3,
@@ -11,9 +12,7 @@ import {
   portMouth,
   riseFrom,
   runFromPort,
-  type Shop,
-  type UnitSystem,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/routing';
 import { type PointerEvent, useEffect, useState } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { whyNotLed } from '@/words/duct-words';

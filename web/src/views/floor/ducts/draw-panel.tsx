@@ -1,12 +1,7 @@
 'use client';
 
-import {
-  ductHeight,
-  formatShort,
-  type Point3,
-  runFromPort,
-  type UnitSystem,
-} from '@frank-gauge/core';
+import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { ductHeight, type Point3, runFromPort } from '@frank-gauge/core/routing';
 import { useState } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { DuctEnd, Point3 } from '@frank-gauge/core';
+import type { DuctEnd, Point3 } from '@frank-gauge/core/routing';
 import { create } from 'zustand';
 
 /** Where a duct that is being drawn began. */

@@ -1,18 +1,9 @@
 'use client';
 
-import {
-  type Bend,
-  type BendStyle,
-  type DuctLine,
-  ELBOW_STYLE_IDS,
-  ELBOW_STYLES,
-  formatShort,
-  type Point3,
-  type Run,
-  runsBehind,
-  type UnitSystem,
-  usualRadiusRatio,
-} from '@frank-gauge/core';
+import { ELBOW_STYLE_IDS, ELBOW_STYLES, usualRadiusRatio } from '@frank-gauge/core/catalogue';
+import { type Bend, type BendStyle, type Run, runsBehind } from '@frank-gauge/core/design';
+import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import type { DuctLine, Point3 } from '@frank-gauge/core/routing';
 import { memo } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';

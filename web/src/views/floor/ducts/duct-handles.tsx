@@ -1,15 +1,10 @@
 'use client';
 
-import {
-  type DuctLine,
-  formatShort,
-  isStraight,
-  lossesOfRun,
-  type PartOfRun,
-  type Point3,
-  type Run,
-  type UnitSystem,
-} from '@frank-gauge/core';
+import { lossesOfRun, type PartOfRun } from '@frank-gauge/core/analysis';
+import { isStraight } from '@frank-gauge/core/catalogue';
+import type { Run } from '@frank-gauge/core/design';
+import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import type { DuctLine, Point3 } from '@frank-gauge/core/routing';
 import { type KeyboardEvent, useRef } from 'react';
 import { useDesign, useSolution, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';

@@ -1,14 +1,8 @@
 'use client';
 
-import {
-  circleArea,
-  type DuctLine,
-  formatShort,
-  type Point3,
-  pipePoints,
-  type Run,
-  type UnitSystem,
-} from '@frank-gauge/core';
+import type { Run } from '@frank-gauge/core/design';
+import { circleArea, formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { type DuctLine, type Point3, pipePoints } from '@frank-gauge/core/routing';
 import { memo } from 'react';
 import { useDesign, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';

@@ -1,7 +1,7 @@
+import type { BendStyle, MachineKindId } from '@frank-gauge/core/design';
 import {
   addBend,
   addMachine,
-  type BendStyle,
   type DuctEnd,
   drawRun,
   type Goal,
@@ -9,7 +9,6 @@ import {
   type Led,
   leadDrawn,
   leadUsual,
-  type MachineKindId,
   movePoint,
   type NotJoined,
   type Point3,
@@ -17,7 +16,7 @@ import {
   removeBend,
   setBendStyle,
   splitInHalf,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/routing';
 import { nanoid } from 'nanoid';
 import { choosePart } from '@/storage/choices';
 import { edit, openShopId } from '@/storage/session';

@@ -1,6 +1,8 @@
 'use client';
 
-import { type DuctLine, type Spot, setGate } from '@frank-gauge/core';
+import { setGate } from '@frank-gauge/core/design';
+import type { Spot } from '@frank-gauge/core/room';
+import type { DuctLine } from '@frank-gauge/core/routing';
 import { edit } from '@/storage/session';
 import { type PlanDrawing, turnedAbout } from '../plan-drawing';
 

@@ -1,6 +1,7 @@
 'use client';
 
-import type { NotJoined, Run } from '@frank-gauge/core';
+import type { Run } from '@frank-gauge/core/design';
+import type { NotJoined } from '@frank-gauge/core/routing';
 import { useState } from 'react';
 import { Choice } from '@/ui/choice';
 import { Line } from '../../parts/line';

@@ -1,13 +1,7 @@
 'use client';
 
-import {
-  type Goal,
-  inMachine,
-  type Machine,
-  type Port,
-  portMouth,
-  runFromPort,
-} from '@frank-gauge/core';
+import type { Machine, Port } from '@frank-gauge/core/design';
+import { type Goal, inMachine, portMouth, runFromPort } from '@frank-gauge/core/routing';
 import { useState } from 'react';
 import { useDuctTree } from '@/model/use-design';
 import { Button } from '@/ui/button';

@@ -1,4 +1,4 @@
-import type { DuctLine } from '@frank-gauge/core';
+import type { DuctLine } from '@frank-gauge/core/routing';
 import { type PlanDrawing, turnedAbout } from '../plan-drawing';
 import { UPRIGHT } from './gate-mark';
 

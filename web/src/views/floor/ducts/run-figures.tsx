@@ -1,6 +1,8 @@
 'use client';
 
-import { formatShort, lossesOfRun, type Run } from '@frank-gauge/core';
+import { lossesOfRun } from '@frank-gauge/core/analysis';
+import type { Run } from '@frank-gauge/core/design';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useSolution, useUnits } from '@/model/use-design';
 import { partWord } from '@/words/part-words';
 import { shortJoinName } from '../../parts/joins/join-forms';

@@ -1,16 +1,14 @@
 'use client';
 
+import { gatesOpenNow, isDrawing, runsWithChips } from '@frank-gauge/core/analysis';
+import { isStraight } from '@frank-gauge/core/catalogue';
+import type { Run } from '@frank-gauge/core/design';
 import {
   type DuctConflict,
   type DuctLine,
   type DuctLines,
   ductConflicts,
-  gatesOpenNow,
-  isDrawing,
-  isStraight,
-  type Run,
-  runsWithChips,
-} from '@frank-gauge/core';
+} from '@frank-gauge/core/routing';
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import { airPart } from '@/model/shop-parts';
 import { useDesign, useDuctLines, useDuctTree, useSolution } from '@/model/use-design';

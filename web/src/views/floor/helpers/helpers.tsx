@@ -1,15 +1,15 @@
 'use client';
 
-import {
-  formatShort,
-  type PlaceScore,
-  type Routed,
-  type RouteProposal,
-  type RouteWay,
-  type SizedDucts,
-  type Unmet,
-  type WhyNotRouted,
-} from '@frank-gauge/core';
+import type {
+  PlaceScore,
+  Routed,
+  RouteProposal,
+  RouteWay,
+  SizedDucts,
+  Unmet,
+  WhyNotRouted,
+} from '@frank-gauge/core/improve';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { proxy } from 'comlink';
 import type { ReactNode } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';

@@ -1,4 +1,4 @@
-import { type RouteProposal, type SizedDucts, swapMachines } from '@frank-gauge/core';
+import { type RouteProposal, type SizedDucts, swapMachines } from '@frank-gauge/core/improve';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { edit } from '@/storage/session';

@@ -1,4 +1,5 @@
-import type { BendFitting, Fitting } from '@frank-gauge/core';
+import type { BendFitting } from '@frank-gauge/core/catalogue';
+import type { Fitting } from '@frank-gauge/core/design';
 import type { ComponentType } from 'react';
 
 /** Fittings that are put into a run by hand; its turns have fields of their own. */

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Fitting } from '@frank-gauge/core';
+import type { Fitting } from '@frank-gauge/core/design';
 import { FieldLine } from '../line';
 import type { FittingForm } from './fitting-form';
 

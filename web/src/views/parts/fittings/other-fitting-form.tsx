@@ -1,6 +1,6 @@
 'use client';
 
-import type { Fitting } from '@frank-gauge/core';
+import type { Fitting } from '@frank-gauge/core/design';
 import { TextField } from '@/ui/text-field';
 import { FieldLine, Line } from '../line';
 import type { FittingForm } from './fitting-form';

@@ -1,4 +1,4 @@
-import type { Joins } from '@frank-gauge/core';
+import type { Joins } from '@frank-gauge/core/catalogue';
 
 /** What a way of joining is called and which of it are offered: one file a kind, named in `join-forms.ts`. */
 export interface JoinForm<J extends Joins = Joins> {

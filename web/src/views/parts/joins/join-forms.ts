@@ -1,4 +1,4 @@
-import type { Joins } from '@frank-gauge/core';
+import type { Joins } from '@frank-gauge/core/catalogue';
 import { branchForm } from './branch-form';
 import type { JoinForm } from './join-form';
 import { straightForm } from './straight-form';

@@ -1,0 +1,53 @@
+/** Whether that is enough, how sure it is, and what is wrong. */
+
+export { type CollectorLoad, collectorLoad, filterOf } from '../src/analysis/collector-load';
+export { latestAtDistance } from '../src/analysis/collector-noise';
+export {
+  type Contender,
+  compareCandidates,
+  type DropWith,
+} from '../src/analysis/compare-candidates';
+export {
+  type ByMethod,
+  compareMethods,
+  METHODS,
+  type Method,
+} from '../src/analysis/compare-methods';
+export { type EnclosureLoad, enclosureLoad } from '../src/analysis/enclosure-load';
+export {
+  type DropOverSets,
+  everyGateSet,
+  type OverSets,
+  type RunOverSets,
+} from '../src/analysis/every-gate-set';
+export type {
+  CollectorPart,
+  Finding,
+  FindingKind,
+  Remedy,
+  Severity,
+  Where,
+} from '../src/analysis/findings/finding';
+export { findings } from '../src/analysis/findings/findings';
+export { LIMITS } from '../src/analysis/findings/limits';
+export { DOUBT, flowUncertainty } from '../src/analysis/flow-uncertainty';
+export { countGateSets, gatesOfDrop, gatesOpenNow, isDrawing } from '../src/analysis/gate-sets';
+export {
+  airNow,
+  type DropAir,
+  type DropVerdict,
+  dropJudge,
+  type GateAir,
+  type GateRule,
+  gateAir,
+  judgeDrops,
+  neededFlow,
+  type Standing,
+} from '../src/analysis/judge-drops';
+export { lossesOfRun, type PartOfRun } from '../src/analysis/losses-of-run';
+export { pressureLadder, type Rung } from '../src/analysis/pressure-ladder';
+export { type SeparatorSchool, separatorSchools } from '../src/analysis/separator-schools';
+export { type SuctionStrength, suctionStrength } from '../src/analysis/suction-strength';
+export { fanCurveLine, systemCurve } from '../src/analysis/system-curve';
+export { carriageOf, minimumTransport, runsWithChips } from '../src/analysis/transport';
+export { worstDrop } from '../src/analysis/worst-drop';

@@ -1,0 +1,53 @@
+/** The design of a shop: its schema and the edits it allows. */
+
+export {
+  type ChainOrder,
+  type ChainPart,
+  chainOf,
+  chainOrder,
+  reorderChain,
+} from '../src/design/chain-order';
+export {
+  addCandidate,
+  type CollectorParts,
+  MOST_COLLECTORS,
+  removeCandidate,
+  swapIn,
+  withCandidate,
+} from '../src/design/edit-candidates';
+export {
+  addDrop,
+  addRun,
+  newGate,
+  removeRun,
+  runsBehind,
+  setGate,
+  setJoins,
+  splitRun,
+} from '../src/design/edit-ducts';
+export { jointCount, runLength } from '../src/design/length';
+export { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from '../src/design/machine-kinds';
+export { newShop } from '../src/design/new-shop';
+export {
+  type Bend,
+  type BendStyle,
+  type Candidate,
+  type Collector,
+  type Fitting,
+  type Gate,
+  type Hose,
+  type Machine,
+  type MeasuredEnd,
+  type Media,
+  type Port,
+  type Room,
+  type Rules,
+  type Run,
+  type Separator,
+  type Shop,
+  type Stack,
+  shopSchema,
+  VERSION,
+} from '../src/design/schema';
+export type { Drop, DuctTree } from '../src/design/topology';
+export { changesBetween, type DocumentChange, isSame, withChanges } from '../src/document/changes';

@@ -1,0 +1,42 @@
+/** Records of what was measured and done, and the files a shop travels in. */
+
+export { shopJsonSchema } from '../src/file/json-schema';
+export type { Renewal } from '../src/file/renewal';
+export {
+  type Fault,
+  faultOfDesign,
+  LARGEST_FILE,
+  readShop,
+  readShopFile,
+  writeShopFile,
+} from '../src/file/shop-file';
+export type { ShopEvent } from '../src/journal/event';
+export type { FieldTest } from '../src/journal/field-test';
+export type { Instrument } from '../src/journal/instrument';
+export {
+  emptyJournal,
+  type Journal,
+  type JournalRecord,
+  migrateRecord,
+  RECORD_KINDS,
+  RECORD_TYPES,
+  type RecordKind,
+  recordCount,
+  timeOf,
+} from '../src/journal/journal';
+export {
+  diffBetween,
+  type Entry,
+  invertDiff,
+  isEmptyDiff,
+  type JournalDiff,
+  joinDiffs,
+  NO_DIFF,
+  updateOnto,
+  withDiff,
+} from '../src/journal/journal-diff';
+export { readJournalLines, writeJournalLines } from '../src/journal/journal-lines';
+export type { Photo } from '../src/journal/photo';
+export type { Reading, Taken } from '../src/journal/reading';
+export type { SoundReading } from '../src/journal/sound';
+export type { TestPoint } from '../src/journal/test-point';

@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import { counter, threeBranchShop } from '../../reference/sample-shops';
+import { airAtSite } from '../air/air-at-site';
+import { circleArea, velocityPressure } from '../air/velocity-pressure';
+import { addDrop } from '../design/edit-ducts';
+import { newShop } from '../design/new-shop';
+import { pipeFriction } from '../duct/pipe-friction';
+import { POWER_FITS, powerFitFriction } from '../duct/power-fit';
+import { arrangeDucts } from '../routing/arrange-ducts';
+import { compareMethods } from './compare-methods';
+import { gatesOfDrop } from './gate-sets';
+
+describe('the methods side by side', () => {
+  const shop = threeBranchShop();
+  const arranged = arrangeDucts(shop);
+  if (!arranged.ok) throw new Error('no tree');
+  const { tree } = arranged;
+
+  it('of one straight pipe each gives the flow its own formula does, worked from the formula', () => {
+    // A blower on a straight line, an open pipe end, 30 m of 5-in. galvanised pipe, nothing behind.
+    const [shutOff, free, length, diameter] = [2500, 0.6, 30, 0.127] as const;
+    const one = newShop('s', 'One', 'us', [
+      { flow: 0, pressure: shutOff },
+      { flow: free, pressure: 0 },
+    ]);
+    Object.assign(one.collector.separator, { kind: 'none', heads: 0, inletDiameter: diameter });
+    one.collector.exhaust = { kind: 'room', filter: null, opening: 100 };
+    addDrop(one, 'inlet', 'floorSweep', counter());
+    const [run] = one.ducts.runs;
+    const port = one.machines[0]?.ports[0];
+    if (!run || !port) throw new Error('no drop');
+    Object.assign(run, { diameter, length, fittings: [], hose: null, gate: null });
+    Object.assign(port, { diameter, entryLoss: 0.93 });
+    one.condition.sealing.usual = 0;
+    const lone = arrangeDucts(one);
+    if (!lone.ok) throw new Error('no tree');
+    const [drop] = lone.tree.drops;
+    if (!drop) throw new Error('no drop');
+    const air = airAtSite(one.shop.site);
+    const friction = {
+      darcy: (flow: number) => pipeFriction(flow, length, diameter, 0.09e-3, air),
+      powerFit: (flow: number) =>
+        powerFitFriction(POWER_FITS.galvanised, flow, length, diameter, air.density),
+      // Nothing to count as feet: straight pipe alone.
+      equivalentFeet: (flow: number) => pipeFriction(flow, length, diameter, 0.09e-3, air),
+    };
+    const { flows, spread } = compareMethods(one, lone.tree, drop, { view: 'found' });
+    for (const { method, flow } of flows) {
+      if (flow === null) throw new Error('no answer');
+      const entry = 0.93 * velocityPressure(flow / circleArea(diameter), air.density);
+      const given = ((shutOff * air.density) / 1.2014) * (1 - flow / free);
+      expect(entry + friction[method.friction](flow)).toBeCloseTo(given, 1);
+    }
+    const [least, most] = [
+      Math.min(...flows.map(({ flow }) => flow ?? 0)),
+      Math.max(...flows.map(({ flow }) => flow ?? 0)),
+    ];
+    expect(most - least).toBeGreaterThan(0.001);
+    expect(spread).toBeCloseTo((most - least) / most, 12);
+  });
+
+  it('schools agree on a plain drop within a fifth, and do not agree to the last digit', () => {
+    const [drop] = tree.drops;
+    if (!drop) throw new Error('no drop');
+    const options = { view: 'designed', openGates: gatesOfDrop(drop) } as const;
+    const { spread } = compareMethods(shop, tree, drop, options);
+    expect(spread).toBeGreaterThan(0.005);
+    expect(spread).toBeLessThan(0.2);
+  });
+});

@@ -1,0 +1,100 @@
+import type { Shop } from '../design/schema';
+import type { Drop, DuctTree } from '../design/topology';
+import { holeLeakage } from '../duct/leakage';
+import type { View } from '../network/assemble/setting';
+import type { NetworkOptions } from '../network/assemble/shop-to-network';
+import { type ShopSolution, solveTree } from '../network/solve-shop';
+import { type EstimateKind, sensitivities } from './flow-sensitivities';
+
+/**
+ * How far each kind of number may be off, as a share, 95 times in 100: modelling estimates, until
+ * readings say more. Coefficients marked standard still vary from one workshop's elbow to the next.
+ */
+export const DOUBT: Readonly<Record<EstimateKind, number>> = {
+  entries: 0.3,
+  fittings: 0.2,
+  friction: 0.1,
+  separator: 0.4,
+  filter: 0.2,
+  leaks: 0.5,
+  blower: 0.05,
+};
+
+/** The same of a separator's loss that was fitted to readings before and after it. */
+export const FITTED_SEPARATOR_DOUBT = 0.15;
+
+const doubtOf = (kind: DoubtKind, { collector }: Shop): number =>
+  kind === 'separator' && collector.separator.origin.kind === 'fitted'
+    ? FITTED_SEPARATOR_DOUBT
+    : DOUBT[kind];
+
+/** Numbers every drop shares: where they are off, all drops are off the same way. */
+export const SHARED_DOUBTS = ['separator', 'filter', 'leaks', 'blower'] as const;
+/** Numbers each drop has for itself. */
+export const OWN_DOUBTS = ['entries', 'fittings', 'friction'] as const;
+
+export type DoubtKind = EstimateKind;
+
+/** How a drop's flow moves with what the model assumes, at one solution. */
+export interface DropSensitivities {
+  /** m³/s through its port. */
+  readonly flow: number;
+  /** By how much, in m³/s with its sign, when each kind of estimate is off by its doubt. */
+  readonly changes: Readonly<Record<DoubtKind, number>>;
+  /** For each m² of an opening in a run's pipe, m³/s for each m². */
+  readonly byOpening: (run: string) => number;
+  /** For a filter twice as loaded, m³/s. */
+  readonly byLoading: number;
+}
+
+/**
+ * A drop's flow in a solution, and its derivatives by everything estimated, from one adjoint pass.
+ * First order: doubts add as straight lines.
+ */
+export function dropSensitivities(
+  shop: Shop,
+  view: View,
+  { compiled, state }: Pick<ShopSolution, 'compiled' | 'state'>,
+  drop: Drop,
+): DropSensitivities | null {
+  const segment = compiled.ofRun.get(drop.path[0]?.id ?? '')?.[0];
+  if (segment === undefined) return null;
+  const answer = { kind: 'flow', segment } as const;
+  const of = sensitivities({ shop, view, compiled, state }, answer);
+  const change = (kind: DoubtKind): number => doubtOf(kind, shop) * of.byEstimate[kind];
+  const perArea = holeLeakage(1, compiled.network.air.density);
+  return {
+    flow: state.qUp[segment] ?? 0,
+    changes: {
+      entries: change('entries'),
+      fittings: change('fittings'),
+      friction: change('friction'),
+      separator: change('separator'),
+      filter: change('filter'),
+      leaks: change('leaks'),
+      blower: change('blower'),
+    },
+    byOpening: (run) => {
+      const pipe = compiled.ofRun.get(run)?.at(-1);
+      return pipe === undefined ? 0 : of.byOpening(pipe, perArea);
+    },
+    byLoading: of.byEstimate.filter,
+  };
+}
+
+/**
+ * How far a drop's predicted flow may be off, in m³/s, 95 times in 100: what each kind of estimate
+ * moves it by, added at right angles (law of propagation of uncertainty, GUM section 5, first order,
+ * kinds taken as independent). 0 where the shop has no solution.
+ */
+export function flowUncertainty(
+  shop: Shop,
+  tree: DuctTree,
+  drop: Drop,
+  options: NetworkOptions,
+): number {
+  const solved = solveTree(shop, tree, options);
+  if (solved.kind !== 'solved') return 0;
+  const own = dropSensitivities(shop, options.view, solved, drop);
+  return own ? Math.hypot(...Object.values(own.changes)) : 0;
+}

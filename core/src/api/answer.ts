@@ -1,0 +1,126 @@
+import { type CollectorLoad, collectorLoad } from '../analysis/collector-load';
+import { type Contender, compareCandidates } from '../analysis/compare-candidates';
+import { type ByMethod, compareMethods } from '../analysis/compare-methods';
+import { everyGateSet, type OverSets } from '../analysis/every-gate-set';
+import type { Finding } from '../analysis/findings/finding';
+import { findings } from '../analysis/findings/findings';
+import { gatesOpenNow, isDrawing } from '../analysis/gate-sets';
+import { judgeDrop } from '../analysis/judge-drops';
+import type { BlowerPoint } from '../collector/blower';
+import type { Shop } from '../design/schema';
+import type { DuctTree } from '../design/topology';
+import { type Fault, readShop } from '../file/shop-file';
+import type { Journal } from '../journal/journal';
+import { type ShopSolution, solveTree } from '../network/solve-shop';
+import { type FittedSeparator, fitSeparator } from '../reading/fit-separator';
+import { arrangeDucts } from '../routing/arrange-ducts';
+import { asAsked } from './as-asked';
+import { type AnswerRequest, requestSchema } from './request';
+import { describeSolution, type SolutionDocument } from './solution-document';
+
+/** The solution, with what else was asked for. */
+export type Answer = SolutionDocument & {
+  readonly curve?: readonly BlowerPoint[];
+  readonly load?: CollectorLoad | null;
+  readonly findings?: readonly Finding[];
+  readonly methods?: readonly (ByMethod & { readonly drop: string })[];
+  readonly gateSets?: OverSets;
+  readonly candidates?: readonly Contender[];
+  readonly separatorPair?: FittedSeparator;
+};
+
+export type Answered =
+  | { readonly ok: true; readonly answer: Answer }
+  | { readonly ok: false; readonly error: string; readonly faults: readonly Fault[] };
+
+const refuse = (error: string, faults: readonly Fault[]): Answered => ({
+  ok: false,
+  error,
+  faults,
+});
+
+/**
+ * Answers a request about a shop: its air, and on demand its collector's load, what is wrong, every
+ * method side by side, every set of gates, and fits. Bad input gets a sentence with its path.
+ */
+export function answer(input: unknown): Answered {
+  const parsed = requestSchema.safeParse(input);
+  if (!parsed.success) {
+    const faults = parsed.error.issues.map(({ path, message }) => ({
+      path: path.map(String).join('.'),
+      message,
+    }));
+    return refuse('The request is not as it should be.', faults);
+  }
+  const request = parsed.data;
+  const read = readShop(request.shop);
+  if (!read.ok) {
+    const faults = read.faults.map(({ path, message }) => ({
+      path: path === '' ? 'shop' : `shop.${path}`,
+      message,
+    }));
+    return refuse('The shop cannot be solved as it is.', faults);
+  }
+  const asked = asAsked(read.shop, request);
+  if (!asked.ok) return refuse(asked.error, [asked.fault]);
+  const { shop, curve } = asked;
+  const arranged = arrangeDucts(shop);
+  if (!arranged.ok) {
+    const reason = { kind: 'not-a-tree', problems: arranged.problems } as const;
+    return { ok: true, answer: describeSolution({ kind: 'unsolved', reason }) };
+  }
+  return answerTree(shop, arranged.tree, request, curve, read.journal.sounds);
+}
+
+function answerTree(
+  shop: Shop,
+  tree: DuctTree,
+  request: AnswerRequest,
+  curve: readonly BlowerPoint[] | null,
+  sounds: Journal['sounds'],
+): Answered {
+  const { view, separatorPair: pair } = request;
+  const solved = solveTree(shop, tree, { view });
+  const wants = (what: AnswerRequest['include'][number]) => request.include.includes(what);
+  const solution = solved.kind === 'solved' ? solved : null;
+  const drop = tree.drops.find(({ id }) => id === pair?.drop);
+  if (pair && !drop) {
+    const message = `there is no drop '${pair.drop}'`;
+    return refuse('The drop is not the shop’s.', [{ path: 'separatorPair.drop', message }]);
+  }
+  return {
+    ok: true,
+    answer: {
+      ...describeSolution(solved),
+      ...(curve && { curve }),
+      ...(wants('load') && { load: solution && collectorLoad(shop, solution, view) }),
+      ...(wants('findings') && { findings: solution ? allFindings(shop, solution, view) : [] }),
+      ...(wants('methods') && {
+        methods: tree.drops.map((each) => ({
+          drop: each.id,
+          ...compareMethods(shop, tree, each, { view }),
+        })),
+      }),
+      ...(wants('gateSets') && { gateSets: everyGateSet(shop, tree, view) }),
+      ...(wants('candidates') && { candidates: compareCandidates(shop, tree, view, sounds) }),
+      ...(pair &&
+        drop && {
+          separatorPair: fitSeparator(shop, tree, drop, { view }, pair.without, pair.with),
+        }),
+    },
+  };
+}
+
+/** What is said of every drop that draws, each thing once. */
+function allFindings(shop: Shop, solution: ShopSolution, view: AnswerRequest['view']): Finding[] {
+  const open = gatesOpenNow(solution.tree);
+  const drawing = solution.tree.drops.filter((drop) => isDrawing(drop, open));
+  const said = new Map<string, Finding>();
+  for (const drop of solution.tree.drops) {
+    const air = judgeDrop(drop, solution, shop.shop.rules, drawing);
+    for (const finding of findings(shop, air, view, 'now')) {
+      said.set(JSON.stringify([finding.kind, finding.where, finding.numbers]), finding);
+    }
+  }
+  return [...said.values()];
+}

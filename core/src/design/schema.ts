@@ -1,0 +1,213 @@
+import { z } from 'zod';
+import { FRICTION_METHODS, JUNCTION_METHODS } from '../catalogue/ids';
+import {
+  diameter,
+  id,
+  name,
+  note,
+  origin,
+  point2,
+  point3,
+  positive,
+  share,
+} from '../document/atoms';
+import { blower, dust, exhaust, type media, separator } from './collector-schema';
+import {
+  type bend,
+  type bendStyle,
+  ducts,
+  type gate,
+  type hose,
+  type measuredEnd,
+  type node,
+  type run,
+} from './duct-schema';
+import { stack } from './stack-schema';
+
+/**
+ * The design of a shop, version 6: what is drawn, solved and undone. Everything in SI. Identifiers are
+ * stable; places are metres from the room's corner, z up from the floor.
+ *
+ * Three words are kept apart: what is *designed* (ducts, collector), what condition it is *found* in
+ * (`condition`), and what was *measured*, which is no part of it (room `journal`).
+ *
+ * Each limit refuses what no shop can have, so that a slipped decimal point is named where it was
+ * typed rather than met again as a strange answer.
+ */
+
+export const FORMAT = 'frank-gauge';
+export const VERSION = 6;
+
+const site = z.strictObject({
+  elevation: z.number().min(-500).max(5000),
+  temperature: z.number().min(233).max(323),
+  humidity: share,
+});
+
+/** Which schools this shop follows. */
+const rules = z.strictObject({
+  junctions: z.enum(JUNCTION_METHODS),
+  /** How duct, hose and fittings take pressure. */
+  friction: z.enum(FRICTION_METHODS),
+  /** Which drops may draw at once; the sets name drops by their nodes. */
+  gates: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('one') }),
+    z.strictObject({ kind: z.literal('atMost'), count: z.int().min(1).max(20) }),
+    z.strictObject({
+      kind: z.literal('chosen'),
+      sets: z.array(z.array(id).min(1).max(500)).max(500),
+    }),
+  ]),
+  /** m/s a drop must carry. */
+  carryingVelocity: positive(60),
+  /** m/s below which a main lets chips settle. */
+  settlingVelocity: positive(60),
+});
+
+const head = z.strictObject({
+  name: name.min(1),
+  note,
+  units: z.enum(['us', 'metric']),
+  site,
+  rules,
+  money: z.strictObject({ currency: z.string().max(8) }),
+});
+
+/** A door or a window: which wall, from its start on, and how wide, m. */
+const opening = z.strictObject({
+  id,
+  wall: z.int().min(0),
+  along: z.number(),
+  width: positive(20),
+});
+
+const room = z.strictObject({
+  outline: z.array(point2).max(200),
+  ceilingHeight: positive(30).nullable(),
+  walls: z.array(z.strictObject({ studSpacing: positive(3).nullable() })).max(200),
+  doors: z.array(opening).max(100),
+  windows: z.array(opening).max(100),
+  posts: z.array(z.strictObject({ id, at: point2, width: positive(3) })).max(100),
+  /** Longest board that is worked here, m: what feeds have to clear. */
+  boardLength: positive(20),
+});
+
+const need = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('flow'), flow: positive(20) }),
+  z.strictObject({ kind: z.literal('velocity'), velocity: positive(100) }),
+]);
+
+const port = z.strictObject({
+  id,
+  name,
+  /** In the machine's own axes, z over the floor, m; null: where such a machine usually has it. */
+  at: point3.nullable(),
+  diameter,
+  need,
+  /** Entry loss on the port's velocity pressure. */
+  entryLoss: z.number().min(0).max(50),
+  /** Hours a year its gate stands open; null: not known. */
+  openTime: z.number().min(0).max(8784).nullable(),
+});
+
+const machine = z.strictObject({
+  id,
+  name: name.min(1),
+  kind: z.string().min(1).max(64),
+  place: point2.nullable(),
+  /** Counter-clockwise, rad; 0: boards go along y. */
+  turn: z.number(),
+  /** Across and along the way boards go, m; null: as such a machine usually is. */
+  size: z.strictObject({ width: positive(20), depth: positive(20) }).nullable(),
+  /** Room boards want ahead of it and behind, m; null: by its kind and the longest board. */
+  feed: z
+    .strictObject({ ahead: z.number().min(0).max(20), behind: z.number().min(0).max(20) })
+    .nullable(),
+  chips: z.enum(['fine', 'chips', 'long']),
+  ports: z.array(port).min(1).max(8),
+});
+
+const collector = z.strictObject({
+  separator,
+  blower,
+  exhaust,
+  dust,
+  stack,
+  place: point3.nullable(),
+  /** Of its footprint, counter-clockwise, rad. */
+  turn: z.number(),
+  /** Where the ducts arrive: from which side of it, and how high, m; null: where its parts have it. */
+  inlet: z.strictObject({
+    side: z.enum(['left', 'right', 'front', 'back']),
+    height: z.number().min(0).max(20).nullable(),
+  }),
+});
+
+/** Another collector for the same ducts, to be held against the one that stands there. */
+const candidate = z.strictObject({
+  id,
+  name: name.min(1),
+  separator,
+  blower,
+  exhaust,
+  stack,
+  /** What changing to it costs, in the shop's money; null: not known. */
+  cost: z.number().min(0).max(1e9).nullable(),
+});
+
+/** What wear and leaks are believed, apart from the design. */
+const condition = z.strictObject({
+  /** Filter loading: 1 clean, 2–3 seasoned, 5–10 due. */
+  filterLoading: z.strictObject({ value: z.number().min(1).max(100), origin }),
+  /** Leakage class of runs: CFM per 100 ft² at 1 in. w.g. Runs not named are as `usual`. */
+  sealing: z.strictObject({
+    /** Of leakage by pressure: 0.65 for seams, 0.5 for openings, 1 for pores. */
+    exponent: z.number().min(0.4).max(1),
+    usual: z.number().min(0).max(1000),
+    runs: z.array(z.strictObject({ run: id, leakageClass: z.number().min(0).max(1000), origin })),
+  }),
+  /** Gap all around each joint, m, over and above the class's leakage. */
+  joints: z.strictObject({
+    usual: z.number().min(0).max(0.02),
+    runs: z.array(z.strictObject({ run: id, gap: z.number().min(0).max(0.02), origin })),
+  }),
+  /** Openings between blower and filter, m², which blow dust into the shop. */
+  pressureSide: z.strictObject({ area: z.number().min(0).max(1), origin }),
+  /** Openings believed to stand in runs, m². */
+  holes: z.array(z.strictObject({ run: id, area: z.number().min(0).max(1), origin })),
+});
+
+export const shopSchema = z.strictObject({
+  format: z.literal(FORMAT),
+  version: z.literal(VERSION),
+  id,
+  shop: head,
+  room,
+  machines: z.array(machine).max(500),
+  collector,
+  candidates: z.array(candidate).max(3),
+  ducts,
+  condition,
+});
+
+export type Shop = z.infer<typeof shopSchema>;
+export type Room = z.infer<typeof room>;
+export type Machine = z.infer<typeof machine>;
+export type Port = z.infer<typeof port>;
+export type Need = z.infer<typeof need>;
+export type DuctNode = z.infer<typeof node>;
+export type Run = z.infer<typeof run>;
+export type Bend = z.infer<typeof bend>;
+export type BendStyle = z.infer<typeof bendStyle>;
+export type { Fitting } from '../fittings/kinds/fitting-kinds';
+export type Hose = z.infer<typeof hose>;
+export type Gate = z.infer<typeof gate>;
+export type Blower = z.infer<typeof blower>;
+export type Collector = z.infer<typeof collector>;
+export type Candidate = z.infer<typeof candidate>;
+export type Separator = Collector['separator'];
+export type Exhaust = Collector['exhaust'];
+export type Media = z.infer<typeof media>;
+export type Rules = z.infer<typeof rules>;
+export type Stack = z.infer<typeof stack>;
+export type MeasuredEnd = z.infer<typeof measuredEnd>;

@@ -1,0 +1,137 @@
+import { describe, expect, it } from 'vitest';
+import { copyOf, counter } from '../../reference/sample-shops';
+import { circleArea } from '../air/velocity-pressure';
+import { gatesOfDrop } from '../analysis/gate-sets';
+import { estimatedCurve } from '../collector/estimated-curve';
+import { addDrop, addRun } from '../design/edit-ducts';
+import { newShop } from '../design/new-shop';
+import type { Shop } from '../design/schema';
+import type { Reading } from '../journal/reading';
+import { solveTree } from '../network/solve-shop';
+import { toSI } from '../quantity/units';
+import { compareReadings } from '../reading/compare-reading';
+import { pointOfDrop } from '../reading/point-of-drop';
+import { arrangeDucts } from '../routing/arrange-ducts';
+import { cholesky, fitPattern, whiten } from './least-squares';
+import { sharedShortfall } from './shared-shortfall';
+
+/** A main with two drops near, and a gated branch with two drops far: runs 'near' and 'branch'. */
+function branchedShop(): Shop {
+  const shop = newShop('s', 'Branched', 'us', estimatedCurve(0.32, 57.5, 0.55, 1.2));
+  const newId = counter();
+  const nodeOf = (id: string) => shop.ducts.runs.find((run) => run.id === id)?.from ?? '';
+  const main = addRun(shop, 'inlet', newId);
+  for (const kind of ['tableSaw', 'bandSaw'] as const) addDrop(shop, nodeOf(main), kind, newId);
+  const branch = addRun(shop, nodeOf(main), newId);
+  const far = shop.ducts.runs.find(({ id }) => id === branch);
+  if (!far) throw new Error('no branch');
+  far.id = 'branch';
+  far.diameter = toSI(5, 'in');
+  far.gate = { opening: 1, open: false, closedGap: 0, end: 'downstream' };
+  for (const kind of ['planer', 'drumSander'] as const) addDrop(shop, far.from, kind, newId);
+  return shop;
+}
+
+/** What a vane meter with no scatter would read at every drop of a shop as it really is. */
+function readEverywhere(shop: Shop, reality: Shop) {
+  const arranged = arrangeDucts(shop);
+  if (!arranged.ok) throw new Error('no tree');
+  const { tree } = arranged;
+  const readings = tree.drops.map((drop, i): Reading => {
+    const openGates = gatesOfDrop(drop);
+    const solved = solveTree(reality, tree, { view: 'found', openGates });
+    if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
+    const flow = solved.airIn.get(drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
+    const value = flow / circleArea(drop.port.diameter);
+    return {
+      id: `r${i}`,
+      at: `2026-01-0${i + 1}T10:00:00Z`,
+      testPoint: drop.id,
+      instrument: 'vane',
+      round: null,
+      quantity: 'velocity',
+      spot: 'average',
+      diameter: drop.port.diameter,
+      taken: [value * 0.995, value, value * 1.005].map((v) => ({ kind: 'value', value: v })),
+      unit: 'm/s',
+      openGates: [...openGates],
+      note: '',
+    };
+  });
+  const meters = { instruments: [], testPoints: tree.drops.map(pointOfDrop) };
+  return { tree, compared: compareReadings(shop, tree, readings, meters) };
+}
+
+describe('what shortfalls share', () => {
+  it('is nothing where the shop is as believed', () => {
+    const shop = branchedShop();
+    const { tree, compared } = readEverywhere(shop, shop);
+    const said = sharedShortfall(shop, tree, compared);
+    expect(said).toMatchObject({ kind: 'no difference', drops: 4 });
+    expect(said.kind === 'no difference' && said.couldShow).toBeGreaterThan(0.03);
+  });
+
+  it('is nothing where only the separator is a little worse than believed', () => {
+    const shop = branchedShop();
+    const reality = copyOf(shop);
+    reality.collector.separator.heads *= 1.15;
+    const { tree, compared } = readEverywhere(shop, reality);
+    expect(sharedShortfall(shop, tree, compared).kind).toBe('no difference');
+  });
+
+  it('is the branch with the hole, and about its size', () => {
+    const shop = branchedShop();
+    const reality = copyOf(shop);
+    reality.condition.holes.push({ run: 'branch', area: 3e-3, origin: { kind: 'assumed' } });
+    const { tree, compared } = readEverywhere(shop, reality);
+    const said = sharedShortfall(shop, tree, compared);
+    if (said.kind !== 'shared') throw new Error(said.kind);
+    const runs = said.suspects.map((suspect) =>
+      suspect.kind === 'run' ? suspect.run : 'collector',
+    );
+    expect(runs).toContain('branch');
+    // Nothing that every drop shares could leave the near ones unharmed.
+    expect(runs).not.toContain('collector');
+    const main = tree.upstreamFirst.at(-1)?.id ?? '';
+    expect(runs).not.toContain(main);
+    const found = said.suspects.find(({ kind }) => kind === 'run');
+    expect(found?.kind === 'run' && found.area).toBeGreaterThan(2e-3);
+    expect(found?.kind === 'run' && found.area).toBeLessThan(4.5e-3);
+    expect(said.drops[0]?.shortfall).toBeGreaterThan(0.1);
+  });
+
+  it('needs two drops', () => {
+    const shop = branchedShop();
+    const { tree, compared } = readEverywhere(shop, shop);
+    expect(sharedShortfall(shop, tree, compared.slice(0, 1))).toEqual({
+      kind: 'too few',
+      drops: 1,
+    });
+    expect(sharedShortfall(shop, tree, [])).toEqual({ kind: 'too few', drops: 0 });
+  });
+});
+
+describe('generalised least squares', () => {
+  it('whitening turns the covariance into the unit matrix', () => {
+    const c = [
+      [4, 2, 0.4],
+      [2, 5, 1],
+      [0.4, 1, 3],
+    ];
+    const lower = cholesky(c);
+    lower.forEach((row, i) => {
+      lower.forEach((other, j) => {
+        const product = row.reduce((sum, value, k) => sum + value * (other[k] ?? 0), 0);
+        expect(product).toBeCloseTo(c[i]?.[j] ?? 0, 12);
+      });
+    });
+    expect(whiten(lower, [2, 0, 0])[0]).toBeCloseTo(1, 12);
+  });
+
+  it('finds the amount of a pattern', () => {
+    const fit = fitPattern([2, 4, 6], [1, 2, 3]);
+    expect(fit.amount).toBeCloseTo(2, 12);
+    expect(fit.explains).toBeCloseTo(56, 12);
+    expect(fitPattern([1], [0]).explains).toBe(0);
+  });
+});

@@ -1,0 +1,76 @@
+import type { Spot } from '../../room/plane';
+
+/** Layers of a drawing, by what they hold; colours are the DXF format's own numbers. */
+export const SHEET_LAYERS = {
+  walls: { name: 'WALLS', color: 7 },
+  outline: { name: 'ROOM_OUTLINE', color: 8 },
+  studs: { name: 'STUDS', color: 9 },
+  doors: { name: 'DOORS', color: 8 },
+  windows: { name: 'WINDOWS', color: 8 },
+  posts: { name: 'POSTS', color: 7 },
+  machines: { name: 'MACHINES', color: 7 },
+  rooms: { name: 'WORKING_ROOM', color: 9 },
+  collector: { name: 'COLLECTOR', color: 7 },
+  ducts: { name: 'DUCTS', color: 5 },
+  centrelines: { name: 'DUCT_CENTRELINES', color: 8 },
+  hoses: { name: 'HOSES', color: 4 },
+  gates: { name: 'GATES', color: 1 },
+  sizes: { name: 'SIZES', color: 8 },
+  names: { name: 'NAMES', color: 8 },
+} as const;
+
+export type SheetLayer = keyof typeof SHEET_LAYERS;
+
+/** Something on a sheet, in m of the sheet's own plane: x to the right, y up. */
+export type SheetItem =
+  | {
+      readonly kind: 'line';
+      readonly layer: SheetLayer;
+      readonly points: readonly Spot[];
+      readonly isClosed: boolean;
+      /** The run it is part of, if it is a duct's. */
+      readonly run?: string;
+    }
+  | {
+      readonly kind: 'circle';
+      readonly layer: SheetLayer;
+      readonly at: Spot;
+      readonly radius: number;
+      readonly run?: string;
+    }
+  | {
+      readonly kind: 'text';
+      readonly layer: SheetLayer;
+      readonly at: Spot;
+      readonly text: string;
+      /** Height of its letters, m. */
+      readonly size: number;
+    };
+
+/** Height of letters that name things, m; on paper at 1 to 50 a little over two millimetres. */
+const LETTERS = 0.12;
+
+export const lineOf = (
+  layer: SheetLayer,
+  points: readonly Spot[],
+  isClosed = false,
+  run?: string,
+): SheetItem => ({ kind: 'line', layer, points, isClosed, ...(run !== undefined && { run }) });
+
+export const textOf = (layer: SheetLayer, at: Spot, text: string, size = LETTERS): SheetItem => ({
+  kind: 'text',
+  layer,
+  at,
+  text,
+  size,
+});
+
+/** What a sheet takes up, m; null: nothing is on it. */
+export function sheetExtent(items: readonly SheetItem[]) {
+  const spots = items.flatMap((item) => (item.kind === 'line' ? item.points : [item.at]));
+  if (spots.length === 0) return null;
+  const xs = spots.map(({ x }) => x);
+  const ys = spots.map(({ y }) => y);
+  const [x0, y0] = [Math.min(...xs), Math.min(...ys)];
+  return { x0, y0, width: Math.max(...xs) - x0, height: Math.max(...ys) - y0 };
+}

@@ -1,0 +1,180 @@
+import type { Machine, Port, Shop } from '../design/schema';
+import { type DuctLines, ductLines, pipePoints } from './duct-lines';
+import { INLET_STRAIGHT } from './layout-limits';
+import type { DuctEnd } from './lead-duct';
+import { inletMouth, type Mouth, portMouth } from './places';
+import {
+  distance,
+  dot,
+  minus,
+  nearestFromAbove,
+  ONE_SPOT,
+  type Point3,
+  plus,
+  tidy,
+  times,
+  turnBetween,
+  wayOf,
+} from './space';
+
+/** Room a hose wants to turn upward at a port, m; the height of a gate a hand reaches: practice. */
+export const HOSE_REACH = 0.3;
+export const GATE_HEIGHT = 1.1;
+/** Under the ceiling, and where none is known, m: common practice, no source. */
+export const UNDER_CEILING = 0.3;
+const USUAL_HEIGHT = 2.3;
+/** How far ahead of a main its branch turns into the wye, in diameters: common practice, no source. */
+export const WYE_REACH = 2;
+/** An elbow's radius, in diameters. */
+const ELBOW_REACH = 1.5;
+/** A way that meets a main at more than 60° and less than 120° gets a wye turned with the flow. */
+const SQUARE = Math.PI / 6;
+
+/** How high ducts usually hang in a shop, m: where its first joint hangs, else under the ceiling. */
+export function ductHeight(shop: Shop): number {
+  const hung = shop.ducts.nodes.find(({ kind, at }) => kind.kind === 'joint' && at);
+  if (hung?.at) return hung.at.z;
+  const { ceilingHeight } = shop.room;
+  return ceilingHeight === null ? USUAL_HEIGHT : Math.max(0.5, ceilingHeight - UNDER_CEILING);
+}
+
+/** From a port to where its pipe begins, and up it to `height`: hose, gate, riser. */
+export function riseFrom({ at, out }: Mouth, height: number): Point3[] {
+  const low = Math.min(Math.max(at.z + HOSE_REACH, GATE_HEIGHT), Math.max(height - 0.2, 0.1));
+  const foot = { ...plus(at, times(out, HOSE_REACH)), z: low };
+  return Math.abs(height - low) < ONE_SPOT ? [foot] : [foot, { ...foot, z: height }];
+}
+
+/**
+ * The last of a way onto a main, turned with its flow: where it would meet the main squarely, it
+ * turns some diameters before and joins by 45°. Answers the points of the way with the new end last.
+ */
+export function turnedWithFlow(
+  way: readonly Point3[],
+  flow: Point3,
+  diameter: number,
+  /** Main left downstream of the end, m. */
+  room: number,
+): Point3[] {
+  const [end, before] = [way.at(-1), way.at(-2)];
+  const last = before && end && wayOf(before, end);
+  if (!before || !end || !last) return [...way];
+  const turn = turnBetween(last, flow);
+  if (Math.abs(turn - Math.PI / 2) > SQUARE) return [...way];
+  const reach = Math.min(WYE_REACH * diameter, distance(before, end) * 0.8, room - diameter / 2);
+  if (reach < diameter / 2) return [...way];
+  const corner = plus(end, times(last, -reach));
+  return [...way.slice(0, -1), corner, plus(end, times(flow, reach))];
+}
+
+/** A way for a drop, and what it leads to. */
+export interface Way {
+  readonly between: readonly Point3[];
+  readonly to: DuctEnd;
+}
+
+/** What a drop may be led to. */
+export type Goal =
+  | Extract<DuctEnd, { kind: 'inlet' | 'node' }>
+  | { readonly kind: 'run'; readonly run: string };
+
+/**
+ * The usual way of a drop: up from its port and level to what it is led to, along the room's axes,
+ * into a main by a wye turned with the flow and into the collector straight. Null where one of them
+ * has no place.
+ */
+export function usualWay(
+  shop: Shop,
+  machine: Machine,
+  port: Port,
+  goal: Goal,
+  lines: DuctLines = ductLines(shop),
+): Way | null {
+  const mouth = portMouth(machine, port);
+  if (!mouth) return null;
+  switch (goal.kind) {
+    case 'inlet': {
+      const inlet = inletMouth(shop);
+      return inlet && { between: toInlet(mouth, inlet, shop), to: goal };
+    }
+    case 'node':
+      return toNode(shop, mouth, port, goal, lines);
+    case 'run':
+      return toRun(mouth, port, goal.run, lines);
+  }
+}
+
+/** To a joint that is there: its last leg leans with the flow of what leaves it. */
+function toNode(
+  shop: Shop,
+  mouth: Mouth,
+  port: Port,
+  to: Extract<Goal, { kind: 'node' }>,
+  lines: DuctLines,
+): Way | null {
+  const at = lines.places.get(to.node);
+  if (!at) return null;
+  const up = riseFrom(mouth, at.z);
+  const top = up.at(-1) ?? mouth.at;
+  const next = lines.lines.get(shop.ducts.runs.find(({ from }) => from === to.node)?.id ?? '');
+  const flow = next?.legs[0]?.way;
+  const reach = WYE_REACH * port.diameter;
+  const aim = flow ? plus(at, times(flow, -reach)) : at;
+  const way = tidy([...up.slice(0, -1), ...abreast(top, aim, flow ?? null), aim]);
+  const before = way.at(-2);
+  const last = before && wayOf(before, aim);
+  const isSquare = flow && last && Math.abs(turnBetween(last, flow) - Math.PI / 2) <= SQUARE;
+  if (isSquare && distance(before, aim) > 1.2 * reach) {
+    return { between: [...way.slice(0, -1), plus(aim, times(last, -reach))], to };
+  }
+  return { between: tidy([...up.slice(0, -1), ...abreast(top, at, flow ?? null)]), to };
+}
+
+function toRun(mouth: Mouth, port: Port, run: string, lines: DuctLines): Way | null {
+  const line = lines.lines.get(run);
+  const legs = line?.legs ?? [];
+  const first = legs[0];
+  if (!line || !first) return null;
+  const pipe = pipePoints(line);
+  const foot = plus(mouth.at, times(mouth.out, HOSE_REACH));
+  const near = nearestFromAbove(pipe, foot);
+  if (!near) return null;
+  const up = riseFrom(mouth, near.point.z);
+  const top = up.at(-1) ?? foot;
+  const whole = legs.reduce((sum, { length }) => sum + length, 0);
+  const way = tidy([...up.slice(0, -1), ...abreast(top, near.point, near.way), near.point]);
+  const turned = turnedWithFlow(way, near.way, port.diameter, whole - near.along);
+  const end = turned.at(-1) ?? near.point;
+  return { between: turned.slice(0, -1), to: { kind: 'run', run, at: end } };
+}
+
+/**
+ * Points on the way to a spot of a main: along it until abreast of the spot, so that the way meets it
+ * squarely; without a main, along the room's axes, the longer leg first. `to` is left out.
+ */
+function abreast(from: Point3, to: Point3, flow: Point3 | null): Point3[] {
+  const gap = minus(to, from);
+  if (flow && Math.abs(flow.z) < 0.5) return [from, plus(from, times(flow, dot(gap, flow)))];
+  if (Math.abs(gap.x) < ONE_SPOT || Math.abs(gap.y) < ONE_SPOT) return [from];
+  return [from, Math.abs(gap.x) > Math.abs(gap.y) ? { ...from, x: to.x } : { ...from, y: to.y }];
+}
+
+/** Straight duct wanted ahead of the inlet, with the radius of the elbow that leads into it, m. */
+const aheadLength = (shop: Shop) =>
+  (INLET_STRAIGHT + ELBOW_REACH) * shop.collector.separator.inletDiameter;
+
+/** Where a duct best turns onto the line the inlet faces along. */
+export const aheadOf = (shop: Shop, { at, out }: Mouth): Point3 =>
+  plus(at, times(out, aheadLength(shop)));
+
+/** Up, level onto the line the inlet faces along, and along it into the collector. */
+function toInlet(mouth: Mouth, inlet: Mouth, shop: Shop): Point3[] {
+  const up = riseFrom(mouth, inlet.at.z);
+  const top = up.at(-1) ?? mouth.at;
+  const straight = aheadLength(shop);
+  const along = dot(minus(top, inlet.at), inlet.out);
+  const ahead = Math.max(straight, along);
+  // First along the axis, then onto it: so it never has to turn straight back.
+  const beside = plus(top, times(inlet.out, ahead - along));
+  return tidy([...up, beside, plus(inlet.at, times(inlet.out, ahead))]);
+}
