@@ -37,9 +37,9 @@ describe('the demo shop', () => {
     const { shop, tree } = demo();
     expect(tree.drops).toHaveLength(5);
     expect(shop.collector.separator.kind).toBe('cyclone');
-    const verdicts = judgeDrops(shop, tree, 'found', 'one');
-    const short = verdicts.flatMap((verdict) =>
-      verdict.kind === 'judged' && verdict.standing !== 'enough' ? [verdict.drop.name] : [],
+    const results = judgeDrops(shop, tree, 'found', 'one');
+    const short = results.flatMap((result) =>
+      result.kind === 'judged' && result.standing !== 'enough' ? [result.drop.name] : [],
     );
     expect(short).toEqual(['Planer']);
   });

@@ -35,9 +35,9 @@ import {
   addMachine,
   arrangeDucts,
   type DuctEnd,
-  leadDuct,
   type Point3,
   portMouth,
+  routeDuct,
 } from '@frank-gauge/core/routing';
 
 /** Mulberry32: a small seeded generator, so that the demo is the same whenever it is made. */
@@ -134,8 +134,8 @@ export function heronSlipFile(): string {
   /** Ducts hang so high along the back wall, m. */
   const HANG = 2.5;
   const at = (x: number, y: number, z = HANG) => ({ x, y, z });
-  const led = (to: DuctEnd, from: DuctEnd, between: readonly Point3[], hasHose = false) => {
-    const made = leadDuct(shop, from, to, { between, hasHose }, newId);
+  const routed = (to: DuctEnd, from: DuctEnd, between: readonly Point3[], hasHose = false) => {
+    const made = routeDuct(shop, from, to, { between, hasHose }, newId);
     if (!made.ok) throw new Error(made.why);
     return run(made.run);
   };
@@ -144,12 +144,12 @@ export function heronSlipFile(): string {
   // Three wyes: the saw and the sweep, the band saw, and the far end.
   const wyes = [at(5.55, 5.75), at(3.75, 5.75), at(1.6, 4.2424)] as const;
   const into = [at(6.186, 5.75), at(7.05, 5.75, 1.636)];
-  const main = led({ kind: 'inlet' }, { kind: 'free', at: wyes[0] }, into);
+  const main = routed({ kind: 'inlet' }, { kind: 'free', at: wyes[0] }, into);
   Object.assign(main, { name: 'Main at the cyclone', diameter: toSI(6, 'in') });
   for (const { style } of main.route?.bends ?? []) style.radiusRatio = 2;
-  const back = led(joint(main.from), { kind: 'free', at: wyes[1] }, []);
+  const back = routed(joint(main.from), { kind: 'free', at: wyes[1] }, []);
   Object.assign(back, { name: 'Back main', diameter: toSI(6, 'in') });
-  const far = led(joint(back.from), { kind: 'free', at: wyes[2] }, [at(1.6, 5.75)]);
+  const far = routed(joint(back.from), { kind: 'free', at: wyes[2] }, [at(1.6, 5.75)]);
   Object.assign(far, {
     name: 'Far end',
     diameter: toSI(5, 'in'),
@@ -173,7 +173,7 @@ export function heronSlipFile(): string {
     if (!machine || !port) throw new Error('no machine');
     Object.assign(machine, { name, place: { x, y }, turn: (quarters * Math.PI) / 2 });
     const end: DuctEnd = { kind: 'port', machine: id, port: port.id };
-    const made = led(joint(to), end, between, hoseFeet !== null);
+    const made = routed(joint(to), end, between, hoseFeet !== null);
     made.diameter = toSI(inches, 'in');
     if (made.hose) made.hose.diameter = toSI(inches, 'in');
     const mouth = portMouth(machine, port)?.at;

@@ -1,4 +1,4 @@
-// npm run docs:coefficients: writes docs/coefficients.md from the tables the program reckons by.
+// npm run docs:coefficients: writes docs/coefficients.md from the tables the program uses.
 import { writeFileSync } from 'node:fs';
 import { coefficientsDocument } from '../core/src/sources/coefficients-document';
 

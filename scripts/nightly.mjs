@@ -1,4 +1,4 @@
-// npm run nightly: the laws over 10,000 random shops a school, where npm test takes 300.
+// npm run nightly: the laws over 10,000 random shops a method, where npm test takes 300.
 import { ENVIRONMENT, installPackages, run, tool } from './machine.mjs';
 
 if (!installPackages()) process.exit(1);

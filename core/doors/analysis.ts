@@ -3,7 +3,7 @@
 export { type CollectorLoad, collectorLoad, filterOf } from '../src/analysis/collector-load';
 export { latestAtDistance } from '../src/analysis/collector-noise';
 export {
-  type Contender,
+  type CollectorOption,
   compareCandidates,
   type DropWith,
 } from '../src/analysis/compare-candidates';
@@ -30,12 +30,12 @@ export type {
 } from '../src/analysis/findings/finding';
 export { findings } from '../src/analysis/findings/findings';
 export { LIMITS } from '../src/analysis/findings/limits';
-export { DOUBT, flowUncertainty } from '../src/analysis/flow-uncertainty';
+export { flowUncertainty, UNCERTAINTY } from '../src/analysis/flow-uncertainty';
 export { countGateSets, gatesOfDrop, gatesOpenNow, isDrawing } from '../src/analysis/gate-sets';
 export {
   airNow,
   type DropAir,
-  type DropVerdict,
+  type DropResult,
   dropJudge,
   type GateAir,
   type GateRule,
@@ -45,8 +45,14 @@ export {
   type Standing,
 } from '../src/analysis/judge-drops';
 export { lossesOfRun, type PartOfRun } from '../src/analysis/losses-of-run';
-export { pressureLadder, type Rung } from '../src/analysis/pressure-ladder';
-export { type SeparatorSchool, separatorSchools } from '../src/analysis/separator-schools';
+export {
+  type ProfileStep,
+  pressureProfile,
+} from '../src/analysis/pressure-profile';
+export {
+  type SeparatorMethod,
+  separatorMethods,
+} from '../src/analysis/separator-methods';
 export { type SuctionStrength, suctionStrength } from '../src/analysis/suction-strength';
 export { fanCurveLine, systemCurve } from '../src/analysis/system-curve';
 export { carriageOf, minimumTransport, runsWithChips } from '../src/analysis/transport';

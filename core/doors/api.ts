@@ -1,10 +1,14 @@
 /** What `/api/solve` takes and says, and where every coefficient comes from. */
 
-export { type Answer, type Answered, answer } from '../src/api/answer';
-export { type AnswerRequest, requestSchema } from '../src/api/request';
+export { requestSchema, type SolveRequest } from '../src/api/request';
 export {
   describeSolution,
   type SolutionDocument,
   solutionSchema,
 } from '../src/api/solution-document';
+export {
+  type SolveAnswer,
+  type SolveOutcome,
+  solveRequest,
+} from '../src/api/solve-request';
 export { coefficientGroups } from '../src/sources/coefficients';

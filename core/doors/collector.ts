@@ -45,7 +45,11 @@ export { GRADE_BANDS } from '../src/collector/filter-grade';
 export { type CurveValue, curveInto, monotoneCurve } from '../src/collector/monotone-curve';
 export { PLUGS, TRIPS } from '../src/collector/plug';
 export { SEPARATORS } from '../src/collector/separator';
-export { levelMoved, NOISE_DISTANCE, NOISE_DOUBT } from '../src/noise/blower-noise';
+export {
+  levelMoved,
+  NOISE_DISTANCE,
+  NOISE_UNCERTAINTY,
+} from '../src/noise/blower-noise';
 export {
   allowedHours,
   averageLevel,

@@ -7,5 +7,5 @@ export {
   routeDucts,
   type WhyNotRouted,
 } from '../src/improve/route-ducts';
-export type { RouteWay } from '../src/improve/route-weighing';
+export type { RouteStyle } from '../src/improve/route-weighing';
 export { type SizedDucts, sizeDucts, type Unmet } from '../src/improve/size-ducts';

@@ -1,6 +1,9 @@
 /** What a reading says beside what was computed, and what explains the difference. */
 
-export { type ReadingVerdict, verdictOf } from '../src/inference/reading-verdict';
+export {
+  outcomeOf,
+  type ReadingOutcome,
+} from '../src/inference/reading-outcome';
 export {
   type SharedShortfall,
   type Suspect,

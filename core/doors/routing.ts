@@ -2,14 +2,15 @@
 
 export { arrangeDucts } from '../src/routing/arrange-ducts';
 export { USUAL_BEND } from '../src/routing/bend-geometry';
+export { deriveAlong } from '../src/routing/derive-runs';
 export { type DuctConflict, ductConflicts } from '../src/routing/duct-conflicts';
 export { type DuctLine, type DuctLines, ductLines, pipePoints } from '../src/routing/duct-lines';
 export {
   addMachine,
   copyMachine,
   copyMachines,
-  leadUsual,
   removeMachine,
+  routeUsual,
 } from '../src/routing/edit-machines';
 export {
   addBend,
@@ -24,19 +25,18 @@ export {
   takeOutDucts,
 } from '../src/routing/edit-route';
 export { joinBy, type NotJoined } from '../src/routing/join-style';
-export { laidAlong } from '../src/routing/laid-runs';
-export { leadDrawn } from '../src/routing/lead-drawn';
-export {
-  type DuctEnd,
-  type Led,
-  leadDuct,
-  rejoin,
-  runFromPort,
-  USUAL_SLACK,
-  type WhyNotLed,
-} from '../src/routing/lead-duct';
 export { beginMove, type Move, moveBy, type TakenTogether } from '../src/routing/move-together';
 export { inletMouth, inMachine, type Mouth, nodePlaces, portMouth } from '../src/routing/places';
+export { routeDrawn } from '../src/routing/route-drawn';
+export {
+  type DuctEnd,
+  type RoutedDuct,
+  rejoin,
+  routeDuct,
+  runFromPort,
+  USUAL_SLACK,
+  type WhyNoRoute,
+} from '../src/routing/route-duct';
 export { ELEVATIONS, elevationSheet, type Side } from '../src/routing/sheets/elevation-sheet';
 export { isometricSheet } from '../src/routing/sheets/isometric-sheet';
 export { planSheet } from '../src/routing/sheets/plan-sheet';
@@ -44,4 +44,4 @@ export { type SheetItem, type SheetLayer, sheetExtent } from '../src/routing/she
 export { sheetDxf } from '../src/routing/sheets/sheet-dxf';
 export { type Solid, solidsOf } from '../src/routing/sheets/solids';
 export { nearestFromAbove, nearestOn, type Point3 } from '../src/routing/space';
-export { ductHeight, type Goal, riseFrom } from '../src/routing/usual-way';
+export { ductHeight, type Goal, riseFrom } from '../src/routing/usual-route';

@@ -67,13 +67,13 @@ const anyExhaust: fc.Arbitrary<Shop['collector']['exhaust']> = fc.oneof(
   }),
 );
 
-export interface Schools {
+export interface Methods {
   readonly junctions: 'momentum' | 'handbook';
   readonly friction?: Shop['shop']['rules']['friction'];
 }
 
 /** For tests: any shop the document allows, within what a builder could put up. */
-export const anyShop = ({ junctions, friction = 'darcy' }: Schools): fc.Arbitrary<Shop> =>
+export const anyShop = ({ junctions, friction = 'darcy' }: Methods): fc.Arbitrary<Shop> =>
   fc
     .record({
       pieces: fc.array(piece, { minLength: 1, maxLength: 25 }),

@@ -23,7 +23,7 @@ import { PIPES } from '../src/duct/pipes';
 import { POWER_FITS, powerFitFriction } from '../src/duct/power-fit';
 import { branchEntryLoss } from '../src/fittings/branch-entry';
 import { closeElbowMultiplier, inletSystemEffect } from '../src/fittings/close-elbows';
-import { elbowHeld, elbowLoss } from '../src/fittings/elbow';
+import { elbowClamped, elbowLoss } from '../src/fittings/elbow';
 import { gateLoss } from '../src/fittings/gate';
 import { ENTRIES, hoodSuction, taperedHoodLoss } from '../src/fittings/hood';
 import { changeOfDiameterLoss } from '../src/fittings/reducer';
@@ -131,10 +131,10 @@ describe('fittings', () => {
     expect(elbowLoss('fourPiece', degrees(90), 0.875)).toBeCloseTo(0.435, 9);
     expect(elbowLoss('fourPiece', degrees(90), 0.5)).toBeCloseTo(0.5, 9);
     expect(elbowLoss('fivePiece', degrees(90), 4)).toBeCloseTo(0.17, 9);
-    expect(elbowHeld('fivePiece', degrees(90), 4)).toEqual([
+    expect(elbowClamped('fivePiece', degrees(90), 4)).toEqual([
       { what: 'radius over diameter', kind: 'number', given: 4, used: 2.5 },
     ]);
-    expect(elbowHeld('fivePiece', degrees(90), 2)).toEqual([]);
+    expect(elbowClamped('fivePiece', degrees(90), 2)).toEqual([]);
   });
 
   it('two 45s beat one tight 90 (common practice, no source)', () => {

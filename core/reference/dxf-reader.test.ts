@@ -15,7 +15,7 @@ import { sheetDxf } from '../src/routing/sheets/sheet-dxf';
 import { copyOf, drawnShop, threeBranchShop } from './sample-shops';
 
 /** A room of 8 × 6 m with a door, a window, a post, a planer turned by a quarter, and a collector. */
-function laidOut(): Shop {
+function routedShop(): Shop {
   const shop = copyOf(threeBranchShop());
   setRoomSize(shop, 8, 6);
   shop.room.doors = [{ id: 'd', wall: 0, along: 2, width: 1 }];
@@ -48,7 +48,7 @@ const read = (text: string) =>
   };
 
 describe('a plan as DXF, read by another program', () => {
-  const { header, entities } = read(sheetDxf(planSheet(laidOut())));
+  const { header, entities } = read(sheetDxf(planSheet(routedShop())));
   const on = (layer: keyof typeof SHEET_LAYERS) =>
     entities.filter((entity) => entity.layer === SHEET_LAYERS[layer].name);
   const lengths = (layer: keyof typeof SHEET_LAYERS) =>
@@ -82,7 +82,7 @@ describe('a plan as DXF, read by another program', () => {
   });
 
   it('read in again gives the outline it was written from', () => {
-    const again = outlineFromDxf(sheetDxf(planSheet(laidOut())));
+    const again = outlineFromDxf(sheetDxf(planSheet(routedShop())));
     if (!again.ok) throw new Error(again.reason);
     expect(again.note).toBe('');
     expect(again.outline).toHaveLength(4);
@@ -118,7 +118,10 @@ describe('ducts as DXF, read by another program', () => {
   it('in isometric legs along the room’s axes keep their length; sizes stand on their own layer', () => {
     const items = isometricSheet(shop);
     const level = lines.filter(({ legs }) =>
-      legs.every(({ way }) => Math.max(Math.abs(way.x), Math.abs(way.y), Math.abs(way.z)) > 0.999),
+      legs.every(
+        ({ direction }) =>
+          Math.max(Math.abs(direction.x), Math.abs(direction.y), Math.abs(direction.z)) > 0.999,
+      ),
     );
     expect(level.length).toBeGreaterThan(0);
     const drawn = entitiesOf(items, 'centrelines').map((each) => length(each) / 1000);

@@ -4,8 +4,8 @@ import { newShop } from '../src/design/new-shop';
 import type { Run, Shop } from '../src/design/schema';
 import { toSI } from '../src/quantity/units';
 import { setRoomSize } from '../src/room/edit-floor';
-import { addMachine, leadUsual } from '../src/routing/edit-machines';
-import { leadDuct } from '../src/routing/lead-duct';
+import { addMachine, routeUsual } from '../src/routing/edit-machines';
+import { routeDuct } from '../src/routing/route-duct';
 
 /** Shops for checks; invented. Ids count up, so that every call gives the same document. */
 export const counter = () => {
@@ -98,7 +98,7 @@ export function generatedShop(drops: number, { risers = false } = {}): Shop {
 export const copyOf = (shop: Shop): Shop => JSON.parse(JSON.stringify(shop));
 
 /**
- * A hall with a main along its middle and a machine every two metres on both sides of it, each led to
+ * A hall with a main along its middle and a machine every two metres on both sides of it, each routed to
  * the main the usual way, all by rule, no chance: what a drag is measured on.
  */
 export function drawnShop(drops: number): Shop {
@@ -112,7 +112,7 @@ export function drawnShop(drops: number): Shop {
   shop.collector.place = { x: length + 2, y: 5, z: 0 };
   shop.collector.inlet = { side: 'left', height: 3 };
   const end = { kind: 'free', at: { x: 1, y: 5, z: 3 } } as const;
-  const main = leadDuct(shop, end, { kind: 'inlet' }, { between: [], hasHose: false }, newId);
+  const main = routeDuct(shop, end, { kind: 'inlet' }, { between: [], hasHose: false }, newId);
   let run = main.ok ? main.run : '';
   const first = shop.ducts.runs[0];
   if (first) first.diameter = toSI(16, 'in');
@@ -124,8 +124,10 @@ export function drawnShop(drops: number): Shop {
     if (!machine) continue;
     machine.place = { x: length - 1 - i * 1.1, y: i % 2 === 0 ? 2.2 : 7.8 };
     const port = machine.ports[0]?.id ?? '';
-    const led = leadUsual(shop, id, port, { kind: 'run', run }, newId);
-    const joint = led.ok ? shop.ducts.runs.find((each) => each.id === led.run)?.to : undefined;
+    const routed = routeUsual(shop, id, port, { kind: 'run', run }, newId);
+    const joint = routed.ok
+      ? shop.ducts.runs.find((each) => each.id === routed.run)?.to
+      : undefined;
     run =
       shop.ducts.runs.find(({ to, name }) => to === joint && name.startsWith('Main'))?.id ?? run;
   }

@@ -122,7 +122,7 @@ const elbow = (id: string, degrees: number, count: number): Run['fittings'][numb
   after: null,
 });
 
-/** How loaded the shop's filter is when it is due, by the program's own reckoning. */
+/** How loaded the shop's filter is when it is due, by the program's own computation. */
 function dueLoadingOf(shop: Shop): number {
   const solved = solveShop(shop, { view: 'found' });
   if (solved.kind !== 'solved') throw new Error(solved.reason.kind);

@@ -94,7 +94,7 @@ async function byMouse(page: Page): Promise<void> {
   await page.mouse.up();
 
   // The main, from the collector's inlet to the left, to an open end.
-  await takeDrawing(page);
+  await adoptDrawing(page);
   const inlet = await middleOf(caught(page, 'the collector'));
   await page.mouse.click(inlet.x, inlet.y);
   await expect(page.getByText('From the collector', { exact: true })).toBeVisible();
@@ -116,7 +116,7 @@ async function byMouse(page: Page): Promise<void> {
 }
 
 /** Takes up the tool that draws ducts. */
-const takeDrawing = (page: Page) =>
+const adoptDrawing = (page: Page) =>
   page.getByRole('region', { name: 'Plan' }).getByRole('button', { name: 'Draw a duct' }).click();
 
 /** What a duct that is being drawn can begin or end at, by its name. */

@@ -84,7 +84,7 @@ export interface FilterLoad {
 }
 
 export interface SeparatorLoad {
-  /** Share of the dust by mass its bin gets. */
+  /** Separation efficiency: share of the dust by mass its bin catches. */
   readonly caught: number;
   /** Size half of which is caught, m; null where its proportions are not known, or without flow. */
   readonly cutSize: number | null;

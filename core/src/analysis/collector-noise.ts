@@ -40,9 +40,9 @@ export const latestAtDistance = (sounds: readonly SoundReading[]): SoundReading 
   );
 
 /**
- * How much louder the collector was found than reckoned, dB, by the latest reading at a known distance;
+ * How much louder the collector was found than computed, dB, by the latest reading at a known distance;
  * carried over to whatever stands there since, and to the others. Each reading is held against what was
- * reckoned when it was taken: a box built later is no error of the estimate. 0 where nothing was read.
+ * computed when it was taken: a box built later is no error of the estimate. 0 where nothing was read.
  */
 export function foundLouder(sounds: readonly SoundReading[]): number {
   const sound = latestAtDistance(sounds.filter(({ reckoned }) => reckoned !== null));

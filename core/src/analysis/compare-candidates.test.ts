@@ -7,13 +7,13 @@ import type { SoundReading } from '../journal/sound';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { compareCandidates } from './compare-candidates';
 import { judgeDrops } from './judge-drops';
-import { separatorSchools } from './separator-schools';
+import { separatorMethods } from './separator-methods';
 
 function compared(shop: Shop, sounds: SoundReading[] = []) {
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) throw new Error('no tree');
   const { tree } = arranged;
-  return { tree, contenders: compareCandidates(shop, tree, 'found', sounds) };
+  return { tree, options: compareCandidates(shop, tree, 'found', sounds) };
 }
 
 /** The sample shop with a candidate without its cyclone, and one with a bigger blower. */
@@ -33,21 +33,21 @@ function withTwo(): Shop {
 describe('collectors side by side', () => {
   it('each is the shop with that collector in its place, judged drop by drop', () => {
     const shop = withTwo();
-    const { contenders, tree } = compared(shop);
-    expect(contenders.map(({ id }) => id)).toEqual([null, 'id0', 'id1']);
+    const { options, tree } = compared(shop);
+    expect(options.map(({ id }) => id)).toEqual([null, 'id0', 'id1']);
     shop.candidates.forEach(({ separator, blower, exhaust }, i) => {
       const changed = copyOf(shop);
       Object.assign(changed.collector, { separator, blower, exhaust });
-      const flows = judgeDrops(changed, tree, 'found', 'one').map((verdict) =>
-        verdict.kind === 'judged' ? verdict.flow : null,
+      const flows = judgeDrops(changed, tree, 'found', 'one').map((result) =>
+        result.kind === 'judged' ? result.flow : null,
       );
-      expect(contenders[i + 1]?.drops.map(({ flow }) => flow)).toEqual(flows);
+      expect(options[i + 1]?.drops.map(({ flow }) => flow)).toEqual(flows);
     });
   });
 
   it('the worst drop’s gain is over what it gets now, and its cost is by that gain', () => {
-    const { contenders } = compared(withTwo());
-    const [present, oneStage, bigger] = contenders;
+    const { options } = compared(withTwo());
+    const [present, oneStage, bigger] = options;
     expect(present?.gain).toBeNull();
     expect(oneStage?.gain).toBeGreaterThan(0);
     expect(oneStage?.costOfGain).toBe(0);
@@ -60,7 +60,7 @@ describe('collectors side by side', () => {
     addCandidate(shop, 'Same', counter());
     const [candidate] = shop.candidates;
     if (candidate) candidate.cost = 100;
-    const [, same] = compared(shop).contenders;
+    const [, same] = compared(shop).options;
     expect(same?.gain).toBe(0);
     expect(same?.costOfGain).toBeNull();
   });
@@ -74,9 +74,9 @@ describe('collectors side by side', () => {
       { flow: 0, pressure: 2500 },
       { flow: 0.01, pressure: 2400 },
     ];
-    const [, contender] = compared(shop).contenders;
-    expect(contender).toMatchObject({ worst: null, best: null, load: null, gain: null });
-    expect(contender?.drops.every(({ flow, need }) => flow === null && need > 0)).toBe(true);
+    const [, option] = compared(shop).options;
+    expect(option).toMatchObject({ worst: null, best: null, load: null, gain: null });
+    expect(option?.drops.every(({ flow, need }) => flow === null && need > 0)).toBe(true);
   });
 });
 
@@ -115,7 +115,7 @@ describe('how contenders stand and sound', () => {
   it('each has its own height, floor and conflicts under this ceiling', () => {
     const shop = withTwo();
     shop.room.ceilingHeight = 2.2;
-    const [present, oneStage, bigger] = compared(shop).contenders;
+    const [present, oneStage, bigger] = compared(shop).options;
     expect(oneStage?.elevation.height).toBeLessThan(present?.elevation.height ?? 0);
     expect(bigger?.elevation.height).toBeGreaterThan(present?.elevation.height ?? 0);
     expect(bigger?.conflicts.map(({ kind }) => kind)).toContain('over the ceiling');
@@ -123,16 +123,16 @@ describe('how contenders stand and sound', () => {
 
   it('a bigger blower is louder; a box or another room quiets it', () => {
     const shop = withTwo();
-    const [present, , bigger] = compared(shop).contenders;
+    const [present, , bigger] = compared(shop).options;
     expect(bigger?.noise).toBeGreaterThan(present?.noise ?? 0);
     const moved = copyOf(shop);
     moved.collector.stack.mount = { kind: 'nextRoom', height: 1.5 };
-    expect(compared(moved).contenders[0]?.noise).toBeCloseTo((present?.noise ?? 0) - 20, 9);
+    expect(compared(moved).options[0]?.noise).toBeCloseTo((present?.noise ?? 0) - 20, 9);
   });
 
   it('a meter’s reading at a known distance moves every estimate by as much', () => {
     const shop = withTwo();
-    const before = compared(shop).contenders.map(({ noise }) => noise ?? 0);
+    const before = compared(shop).options.map(({ noise }) => noise ?? 0);
     const sound = { at: '2026-10-01T10:00:00Z', place: 'bench', hours: null, note: '' };
     const reckoned = before[0] ?? 0;
     const sounds: SoundReading[] = [
@@ -140,7 +140,7 @@ describe('how contenders stand and sound', () => {
       { ...sound, id: 'b', at: '2026-10-02T10:00:00Z', level: 92, distance: 1.5, reckoned },
       { ...sound, id: 'c', at: '2026-10-03T10:00:00Z', level: 70, distance: null, reckoned },
     ];
-    const after = compared(shop, sounds).contenders.map(({ noise }) => noise ?? 0);
+    const after = compared(shop, sounds).options.map(({ noise }) => noise ?? 0);
     // 92 at half the distance is 85.98 at 3 m.
     expect(after[0]).toBeCloseTo(92 - 20 * Math.log10(2), 9);
     after.forEach((level, i) => {
@@ -148,7 +148,7 @@ describe('how contenders stand and sound', () => {
     });
     // What stands in another room since quiets itself, and makes no other louder.
     shop.collector.stack.mount = { kind: 'nextRoom', height: 1.5 };
-    const moved = compared(shop, sounds).contenders.map(({ noise }) => noise ?? 0);
+    const moved = compared(shop, sounds).options.map(({ noise }) => noise ?? 0);
     expect(moved[0]).toBeCloseTo((after[0] ?? 0) - 20, 9);
     expect(moved.slice(1)).toEqual(after.slice(1));
   });
@@ -160,8 +160,8 @@ describe('kinds of separator', () => {
   const filter = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
   shop.collector.exhaust = { kind: 'filter', filter };
   const { tree } = compared(shop);
-  const schools = separatorSchools(shop, tree, 'found');
-  const of = (kind: string) => schools.find((school) => school.kind === kind);
+  const methods = separatorMethods(shop, tree, 'found');
+  const of = (kind: string) => methods.find((method) => method.kind === kind);
 
   it('cost air in the order of their heads, and save the filter as they catch', () => {
     expect(of('none')?.share).toBe(1);
@@ -172,8 +172,8 @@ describe('kinds of separator', () => {
   });
 
   it('the collector’s own counts by its own figures', () => {
-    const own = judgeDrops(shop, tree, 'found', 'one').map((verdict) =>
-      verdict.kind === 'judged' ? verdict.flow : null,
+    const own = judgeDrops(shop, tree, 'found', 'one').map((result) =>
+      result.kind === 'judged' ? result.flow : null,
     );
     expect(of('cyclone')).toMatchObject({ isOwn: true });
     expect(own).toContain(of('cyclone')?.flow);

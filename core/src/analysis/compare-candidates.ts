@@ -22,7 +22,7 @@ export interface DropWith {
 }
 
 /** How a collector does on these ducts. */
-export interface Contender {
+export interface CollectorOption {
   /** Null for the collector that stands there. */
   readonly id: string | null;
   readonly drops: readonly DropWith[];
@@ -56,35 +56,35 @@ export function compareCandidates(
   tree: DuctTree,
   view: View,
   sounds: readonly SoundReading[],
-): Contender[] {
-  const present = contender(shop, tree, view, null, null, null);
+): CollectorOption[] {
+  const present = option(shop, tree, view, null, null, null);
   const louder = foundLouder(sounds);
-  const contenders = [
+  const options = [
     present,
     ...shop.candidates.map((candidate) =>
-      contender(withCandidate(shop, candidate), tree, view, candidate.id, candidate.cost, present),
+      option(withCandidate(shop, candidate), tree, view, candidate.id, candidate.cost, present),
     ),
   ];
-  return contenders.map((each) => ({
+  return options.map((each) => ({
     ...each,
     noise: each.noise === null ? null : each.noise + louder,
   }));
 }
 
-function contender(
+function option(
   shop: Shop,
   tree: DuctTree,
   view: View,
   id: string | null,
   cost: number | null,
-  present: Contender | null,
-): Contender {
-  const verdicts = judgeDrops(shop, tree, view, 'one');
-  const judged = byMargin(verdicts);
-  const drops = verdicts.map((verdict): DropWith => {
-    const { drop } = verdict;
-    return verdict.kind === 'judged'
-      ? dropWith(verdict)
+  present: CollectorOption | null,
+): CollectorOption {
+  const results = judgeDrops(shop, tree, view, 'one');
+  const judged = byMargin(results);
+  const drops = results.map((result): DropWith => {
+    const { drop } = result;
+    return result.kind === 'judged'
+      ? dropWith(result)
       : { drop: drop.id, name: drop.name, flow: null, need: neededFlow(drop.port) };
   });
   const [first] = judged;

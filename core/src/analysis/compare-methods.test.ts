@@ -59,7 +59,7 @@ describe('the methods side by side', () => {
     expect(spread).toBeCloseTo((most - least) / most, 12);
   });
 
-  it('schools agree on a plain drop within a fifth, and do not agree to the last digit', () => {
+  it('methods agree on a plain drop within a fifth, and do not agree to the last digit', () => {
     const [drop] = tree.drops;
     if (!drop) throw new Error('no drop');
     const options = { view: 'designed', openGates: gatesOfDrop(drop) } as const;

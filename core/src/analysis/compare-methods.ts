@@ -4,13 +4,13 @@ import type { NetworkOptions } from '../network/assemble/shop-to-network';
 import { dropFlow } from '../network/drop-flow';
 import { solveTree } from '../network/solve-shop';
 
-/** A way of reckoning losses: how duct takes pressure, and how junctions do. */
+/** A way of computing losses: how duct takes pressure, and how junctions do. */
 export interface Method {
   readonly friction: Rules['friction'];
   readonly junctions: Rules['junctions'];
 }
 
-/** The schools side by side. Equivalent feet count junctions as feet, so that it has one row. */
+/** The methods side by side. Equivalent feet count junctions as feet, so that it has one row. */
 export const METHODS: readonly Method[] = [
   { friction: 'darcy', junctions: 'momentum' },
   { friction: 'darcy', junctions: 'handbook' },

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { anyShop } from '../../reference/any-shop';
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
-import { differentiate, type NetworkAnswer } from '../network/adjoint';
+import { differentiate, type NetworkQuantity } from '../network/adjoint';
 import { NO_CHANGE } from '../network/assemble/setting';
 import { shopToNetwork } from '../network/assemble/shop-to-network';
 import { type CompiledNetwork, compileNetwork } from '../network/compiled-network';
@@ -32,7 +32,7 @@ function solvedNetwork(shop: Shop): Solved | null {
   const network = shopToNetwork(shop, arranged.tree, { view: 'found' });
   const compiled = compileNetwork(network);
   const solved = solveOperatingPoint(compiled);
-  if (solved.kind !== 'converged' || solved.crossings.length > 1) return null;
+  if (solved.kind !== 'converged' || solved.operatingPoints.length > 1) return null;
   const { flow } = solved.state;
   if (flow < 0.02 * compiled.lastFlow || flow > 0.98 * compiled.lastFlow) return null;
   return { shop, tree: arranged.tree, network, compiled, state: solved.state };
@@ -85,7 +85,7 @@ describe('derivatives by the adjoint', () => {
     fc.assert(
       fc.property(shops.chain(anyShop), fc.nat(), (shop, pick) => {
         const { tree, compiled, state, segment } = solvedOrSkip(shop, pick);
-        const answer: NetworkAnswer = { kind: 'flow', segment };
+        const answer: NetworkQuantity = { kind: 'flow', segment };
         const { byEstimate } = sensitivities({ shop, view: 'found', compiled, state }, answer);
         for (const kind of KINDS) {
           const differenced = difference((factor) => {

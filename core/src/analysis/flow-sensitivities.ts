@@ -1,7 +1,7 @@
 import type { Shop } from '../design/schema';
 import { frictionLoss } from '../duct/friction-law';
 import { type FittingKindId, isFittingKind } from '../fittings/kinds/fitting-kinds';
-import { type Adjoint, differentiate, type NetworkAnswer } from '../network/adjoint';
+import { type Adjoint, differentiate, type NetworkQuantity } from '../network/adjoint';
 import { exhaustOfShop } from '../network/assemble/exhaust-of-shop';
 import { type Factors, NO_CHANGE, type View } from '../network/assemble/setting';
 import type { CompiledNetwork } from '../network/compiled-network';
@@ -55,7 +55,7 @@ export interface SolvedNetwork {
  */
 export function sensitivities(
   { shop, view, compiled, state }: SolvedNetwork,
-  answer: NetworkAnswer,
+  answer: NetworkQuantity,
 ): Sensitivities {
   const adjoint = differentiate(compiled, state).adjointOf(answer);
   const { segments } = compiled.network;

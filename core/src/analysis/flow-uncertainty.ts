@@ -10,7 +10,7 @@ import { type EstimateKind, sensitivities } from './flow-sensitivities';
  * How far each kind of number may be off, as a share, 95 times in 100: modelling estimates, until
  * readings say more. Coefficients marked standard still vary from one workshop's elbow to the next.
  */
-export const DOUBT: Readonly<Record<EstimateKind, number>> = {
+export const UNCERTAINTY: Readonly<Record<EstimateKind, number>> = {
   entries: 0.3,
   fittings: 0.2,
   friction: 0.1,
@@ -21,26 +21,26 @@ export const DOUBT: Readonly<Record<EstimateKind, number>> = {
 };
 
 /** The same of a separator's loss that was fitted to readings before and after it. */
-export const FITTED_SEPARATOR_DOUBT = 0.15;
+export const FITTED_SEPARATOR_UNCERTAINTY = 0.15;
 
-const doubtOf = (kind: DoubtKind, { collector }: Shop): number =>
+const uncertaintyOf = (kind: UncertaintyKind, { collector }: Shop): number =>
   kind === 'separator' && collector.separator.origin.kind === 'fitted'
-    ? FITTED_SEPARATOR_DOUBT
-    : DOUBT[kind];
+    ? FITTED_SEPARATOR_UNCERTAINTY
+    : UNCERTAINTY[kind];
 
 /** Numbers every drop shares: where they are off, all drops are off the same way. */
-export const SHARED_DOUBTS = ['separator', 'filter', 'leaks', 'blower'] as const;
+export const SHARED_UNCERTAINTIES = ['separator', 'filter', 'leaks', 'blower'] as const;
 /** Numbers each drop has for itself. */
-export const OWN_DOUBTS = ['entries', 'fittings', 'friction'] as const;
+export const OWN_UNCERTAINTIES = ['entries', 'fittings', 'friction'] as const;
 
-export type DoubtKind = EstimateKind;
+export type UncertaintyKind = EstimateKind;
 
 /** How a drop's flow moves with what the model assumes, at one solution. */
 export interface DropSensitivities {
   /** m³/s through its port. */
   readonly flow: number;
-  /** By how much, in m³/s with its sign, when each kind of estimate is off by its doubt. */
-  readonly changes: Readonly<Record<DoubtKind, number>>;
+  /** By how much, in m³/s with its sign, when each kind of estimate is off by its uncertainty. */
+  readonly changes: Readonly<Record<UncertaintyKind, number>>;
   /** For each m² of an opening in a run's pipe, m³/s for each m². */
   readonly byOpening: (run: string) => number;
   /** For a filter twice as loaded, m³/s. */
@@ -49,7 +49,7 @@ export interface DropSensitivities {
 
 /**
  * A drop's flow in a solution, and its derivatives by everything estimated, from one adjoint pass.
- * First order: doubts add as straight lines.
+ * First order: uncertainties add as straight lines.
  */
 export function dropSensitivities(
   shop: Shop,
@@ -61,7 +61,7 @@ export function dropSensitivities(
   if (segment === undefined) return null;
   const answer = { kind: 'flow', segment } as const;
   const of = sensitivities({ shop, view, compiled, state }, answer);
-  const change = (kind: DoubtKind): number => doubtOf(kind, shop) * of.byEstimate[kind];
+  const change = (kind: UncertaintyKind): number => uncertaintyOf(kind, shop) * of.byEstimate[kind];
   const perArea = holeLeakage(1, compiled.network.air.density);
   return {
     flow: state.qUp[segment] ?? 0,

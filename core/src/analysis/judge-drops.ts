@@ -49,7 +49,7 @@ export interface DropAir {
   readonly hoodStatic: number;
 }
 
-export type DropVerdict =
+export type DropResult =
   | DropAir
   | { readonly kind: 'unsolved'; readonly drop: Drop; readonly reason: ShopFailure };
 
@@ -64,7 +64,7 @@ const standingOf = (flow: number, need: number): Standing =>
   flow >= need ? 'enough' : flow >= need * (1 - LITTLE) ? 'little short' : 'starved';
 
 /**
- * One drop's verdict from a solution.
+ * One drop's result from a solution.
  * @param drawing the drops whose gates stand open; where this one is not among them it is shut
  */
 export function judgeDrop(
@@ -133,7 +133,7 @@ export const airNow = ({ tree, networkOf }: GateAir, from?: NetworkState): ShopS
 export function dropJudge(
   air: GateAir,
   rule: GateRule,
-): (drop: Drop, from?: NetworkState) => DropVerdict {
+): (drop: Drop, from?: NetworkState) => DropResult {
   const { tree, rules, networkOf } = air;
   const openNow = gatesOpenNow(tree);
   const drawingNow = tree.drops.filter((drop) => isDrawing(drop, openNow));
@@ -146,8 +146,8 @@ export function dropJudge(
   };
 }
 
-/** Every drop's verdict, as `dropJudge` judges each. */
-export function judgeDrops(shop: Shop, tree: DuctTree, view: View, rule: GateRule): DropVerdict[] {
+/** Every drop's result, as `dropJudge` judges each. */
+export function judgeDrops(shop: Shop, tree: DuctTree, view: View, rule: GateRule): DropResult[] {
   const judge = dropJudge(gateAir(shop, tree, view), rule);
   return tree.drops.map((drop) => judge(drop));
 }

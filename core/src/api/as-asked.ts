@@ -13,17 +13,17 @@ import type { Shop } from '../design/schema';
 import type { Fault } from '../file/shop-file';
 import { taperedHoodLoss } from '../fittings/hood';
 import { outletPressure } from '../network/outlet-pressure';
-import type { AnswerRequest } from './request';
+import type { SolveRequest } from './request';
 
 export type Asked =
   | { readonly ok: true; readonly shop: Shop; readonly curve: readonly BlowerPoint[] | null }
   | { readonly ok: false; readonly error: string; readonly fault: Fault };
 
 /**
- * The shop as a request wants it: gates, schools, blower curve, filter and hoods changed in a copy,
- * so that whatever is reckoned of it is reckoned of the same shop. `curve` is the one asked for.
+ * The shop as a request wants it: gates, methods, blower curve, filter and hoods changed in a copy,
+ * so that whatever is computed of it is computed of the same shop. `curve` is the one asked for.
  */
-export function asAsked(document: Shop, request: AnswerRequest): Asked {
+export function asAsked(document: Shop, request: SolveRequest): Asked {
   const shop: Shop = structuredCopy(document);
   const { rules } = shop.shop;
   rules.friction = request.friction ?? rules.friction;
@@ -46,7 +46,7 @@ const refuse = (error: string, path: string, message: string): Refusal => ({
   fault: { path, message },
 });
 
-function setGates(shop: Shop, { openGates }: AnswerRequest): Refusal | null {
+function setGates(shop: Shop, { openGates }: SolveRequest): Refusal | null {
   if (!openGates) return null;
   const gates = new Map(shop.ducts.runs.flatMap(({ id, gate }) => (gate ? [[id, gate]] : [])));
   const unknown = openGates.findIndex((run) => !gates.has(run));
@@ -58,7 +58,7 @@ function setGates(shop: Shop, { openGates }: AnswerRequest): Refusal | null {
   return null;
 }
 
-function setFilter(shop: Shop, { filterArea }: AnswerRequest): Refusal | null {
+function setFilter(shop: Shop, { filterArea }: SolveRequest): Refusal | null {
   if (!filterArea) return null;
   const { exhaust } = shop.collector;
   if (exhaust.kind === 'outdoors' || !exhaust.filter) {
@@ -72,7 +72,7 @@ function setFilter(shop: Shop, { filterArea }: AnswerRequest): Refusal | null {
   return null;
 }
 
-function setHoods(shop: Shop, { hoods }: AnswerRequest): Refusal | null {
+function setHoods(shop: Shop, { hoods }: SolveRequest): Refusal | null {
   for (const [i, { drop, shape, angle }] of hoods.entries()) {
     const kind = shop.ducts.nodes.find(({ id }) => id === drop)?.kind;
     const port =
@@ -91,7 +91,7 @@ function setHoods(shop: Shop, { hoods }: AnswerRequest): Refusal | null {
 }
 
 /** Tests and estimates are made in the shop's own air, with the wheel and speed that run here. */
-function withCurve(shop: Shop, { curve }: AnswerRequest): Asked {
+function withCurve(shop: Shop, { curve }: SolveRequest): Asked {
   if (!curve) return { ok: true, shop, curve: null };
   const { blower } = shop.collector;
   const { wheelDiameter, speed } = blower;
@@ -105,7 +105,7 @@ function withCurve(shop: Shop, { curve }: AnswerRequest): Asked {
 
 function curveOf(
   shop: Shop,
-  curve: NonNullable<AnswerRequest['curve']>,
+  curve: NonNullable<SolveRequest['curve']>,
   density: number,
 ): CurveFromTests {
   const { wheelDiameter, speed } = shop.collector.blower;
@@ -126,7 +126,7 @@ function curveOf(
   }
 }
 
-type Bare = Extract<NonNullable<AnswerRequest['curve']>, { kind: 'bare' }>['open'];
+type Bare = Extract<NonNullable<SolveRequest['curve']>, { kind: 'bare' }>['open'];
 
 const bareTest = (shop: Shop, { flow, inletDiameter, entryLoss, outlet }: Bare): BareTest => ({
   flow,

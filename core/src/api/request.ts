@@ -56,7 +56,7 @@ const hood = z.strictObject({
   angle: z.number().positive().max(Math.PI),
 });
 
-const reading = z.strictObject({ value: finite, doubt: z.number().min(0) });
+const reading = z.strictObject({ value: finite, uncertainty: z.number().min(0) });
 
 /**
  * What may be asked about a shop. Everything is SI; what is left out is as the document has it.
@@ -67,7 +67,7 @@ export const requestSchema = z.strictObject({
   /** Ids of runs whose gates stand open. */
   openGates: z.array(z.string()).max(2000).optional(),
   view: z.enum(['designed', 'found']).default('found'),
-  /** Schools to reckon by instead of the shop's own. */
+  /** Methods to compute by instead of the shop's own. */
   friction: z.enum(FRICTION_METHODS).optional(),
   junctions: z.enum(JUNCTION_METHODS).optional(),
   curve: curve.optional(),
@@ -78,7 +78,7 @@ export const requestSchema = z.strictObject({
   separatorPair: z.strictObject({ drop: z.string(), without: reading, with: reading }).optional(),
 });
 
-export type AnswerRequest = z.infer<typeof requestSchema>;
+export type SolveRequest = z.infer<typeof requestSchema>;
 
 const met = z.strictObject({ value: finite, drawing: z.array(z.string()) });
 

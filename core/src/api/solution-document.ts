@@ -33,7 +33,7 @@ export const solutionSchema = z.discriminatedUnion('kind', [
       inletTotal: z.number(),
       outletStatic: z.number(),
       outletLeak: z.number(),
-      crossings: z.array(
+      operatingPoints: z.array(
         z.strictObject({ flow: z.number(), rise: z.number(), isStable: z.boolean() }),
       ),
     }),
@@ -59,7 +59,10 @@ export function describeSolution(solved: ShopSolved): SolutionDocument {
     iterations,
     residual,
     air: { density: network.air.density, viscosity: network.air.viscosity },
-    blower: { ...blower, crossings: blower.crossings.map((crossing) => ({ ...crossing })) },
+    blower: {
+      ...blower,
+      operatingPoints: blower.operatingPoints.map((operatingPoint) => ({ ...operatingPoint })),
+    },
     drops: tree.drops.map((drop) => ({
       id: drop.id,
       name: drop.name,

@@ -37,7 +37,7 @@ export interface StackMasses {
   readonly byPeople: number;
 }
 
-/** m³ inside a bin, reckoned by its outside. */
+/** m³ inside a bin, computed by its outside. */
 export function binVolume(parts: CollectorParts): number {
   const { diameter, height } = sizesOf(parts).bin;
   const isRound = parts.stack.bin.shape === 'round';

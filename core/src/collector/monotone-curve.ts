@@ -40,7 +40,7 @@ export function monotoneCurve(points: readonly (readonly [number, number])[]): M
   return { x, y, slope };
 }
 
-/** The three-point end slope, held to keep the shape. */
+/** The three-point end slope, limited to keep the shape. */
 function endSlope(h0: number, h1: number, d0: number, d1: number): number {
   const slope = ((2 * h0 + h1) * d0 - h0 * d1) / (h0 + h1);
   if (slope * d0 <= 0) return 0;
@@ -51,7 +51,7 @@ function endSlope(h0: number, h1: number, d0: number, d1: number): number {
 /**
  * Writes the curve's value and slope at `at` into `out`. Before the first point the first value is
  * held. Beyond the last point there is no curve: what is written there goes on along the last
- * secant, only to lead a solver's iteration back; whoever ends there must refuse the answer.
+ * secant, only to guide a solver's iteration back; whoever ends there must refuse the answer.
  */
 export function curveInto(out: CurveValue, curve: MonotoneCurve, at: number): void {
   const { x, y, slope } = curve;

@@ -5,7 +5,7 @@ import { type CycloneProportions, inletArea, inletHeads } from './cyclone';
 
 /**
  * Kinds of separator: the velocity heads of their inlet they usually take, with the range they are
- * met in, and the share of dust by mass their bin gets while it is not overfull (common practice, no
+ * met in, and the share of dust by mass their bin catches while it is not overfull (common practice, no
  * source). The heads are estimates that agree with what shops measured before and after
  * (`core/reference/trade-facts.test.ts`), to be fitted to the user's own readings.
  *

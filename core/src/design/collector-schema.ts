@@ -67,7 +67,7 @@ export const separator = z.strictObject({
       coneLength: positive(10),
     })
     .nullable(),
-  /** Share of the dust by mass its bin gets. */
+  /** Separation efficiency: share of the dust by mass its bin catches. */
   caught: share,
 });
 

@@ -44,7 +44,7 @@ const site = z.strictObject({
   humidity: share,
 });
 
-/** Which schools this shop follows. */
+/** Which methods this shop follows. */
 const rules = z.strictObject({
   junctions: z.enum(JUNCTION_METHODS),
   /** How duct, hose and fittings take pressure. */

@@ -61,10 +61,10 @@ export function arrangeRuns(shop: Shop, runs: readonly Run[] = shop.ducts.runs):
   const nodes = new Map(shop.ducts.nodes.map((node) => [node.id, node]));
   const inlets = shop.ducts.nodes.filter((node) => node.kind.kind === 'inlet');
   const inlet = inlets[0];
-  const say = (path: Problem['path'], message: string) => problems.push({ path, message });
+  const report = (path: Problem['path'], message: string) => problems.push({ path, message });
 
   if (!inlet || inlets.length > 1) {
-    say(
+    report(
       ['ducts', 'nodes'],
       inlets.length === 0
         ? 'the ducts have no collector inlet to lead to'
@@ -75,28 +75,31 @@ export function arrangeRuns(shop: Shop, runs: readonly Run[] = shop.ducts.runs):
   const outOf = new Map<string, Run>();
   runs.forEach((run, i) => {
     const at = ['ducts', 'runs', i];
-    if (runIds.has(run.id)) say([...at, 'id'], `two runs have the id '${run.id}'`);
+    if (runIds.has(run.id)) report([...at, 'id'], `two runs have the id '${run.id}'`);
     runIds.add(run.id);
     for (const end of ['from', 'to'] as const) {
       if (!nodes.has(run[end])) {
-        say([...at, end], `'${run.name}' is attached to nothing: there is no node '${run[end]}'`);
+        report(
+          [...at, end],
+          `'${run.name}' is attached to nothing: there is no node '${run[end]}'`,
+        );
       }
     }
     const other = outOf.get(run.from);
     if (other) {
-      say([...at, 'from'], `air would leave by two ways: '${other.name}' and '${run.name}'`);
+      report([...at, 'from'], `air would leave by two ways: '${other.name}' and '${run.name}'`);
     }
     outOf.set(run.from, run);
     if (nodes.get(run.to)?.kind.kind === 'port') {
-      say([...at, 'to'], `'${run.name}' flows into a machine's port`);
+      report([...at, 'to'], `'${run.name}' flows into a machine's port`);
     }
   });
   if (inlet && outOf.has(inlet.id)) {
     const index = runs.findIndex((run) => run.from === inlet.id);
-    say(['ducts', 'runs', index, 'from'], 'a run leads air out of the collector inlet');
+    report(['ducts', 'runs', index, 'from'], 'a run leads air out of the collector inlet');
   }
   const findPort = portFinder(shop);
-  checkPorts(shop, findPort, say);
+  checkPorts(shop, findPort, report);
   if (problems.length > 0 || !inlet) return { ok: false, problems };
 
   const into = byDownstreamNode(runs);
@@ -104,7 +107,7 @@ export function arrangeRuns(shop: Shop, runs: readonly Run[] = shop.ducts.runs):
     const straight = list.filter((run) => isStraight(run.joins));
     if (list.length > 1 && straight.length > 1) {
       const index = runs.indexOf(straight[1] as Run);
-      say(
+      report(
         ['ducts', 'runs', index, 'joins'],
         `'${straight[0]?.name}' and '${straight[1]?.name}' both run straight into node '${node}'; one has to branch`,
       );
@@ -124,7 +127,7 @@ export function arrangeRuns(shop: Shop, runs: readonly Run[] = shop.ducts.runs):
       const message = isInLoop(run, outOf)
         ? `'${run.name}' is part of a loop: its air never reaches the blower`
         : `'${run.name}' is attached to nothing that leads to the blower`;
-      say(['ducts', 'runs', i], message);
+      report(['ducts', 'runs', i], message);
     });
   }
   if (problems.length > 0) return { ok: false, problems };
@@ -172,19 +175,25 @@ function portFinder({ machines }: Shop): FindPort {
 function checkPorts(
   shop: Shop,
   findPort: FindPort,
-  say: (path: Problem['path'], message: string) => void,
+  report: (path: Problem['path'], message: string) => void,
 ): void {
   const nodeIds = new Set<string>();
   shop.ducts.nodes.forEach((node, i) => {
     if (nodeIds.has(node.id))
-      say(['ducts', 'nodes', i, 'id'], `two nodes have the id '${node.id}'`);
+      report(['ducts', 'nodes', i, 'id'], `two nodes have the id '${node.id}'`);
     nodeIds.add(node.id);
     if (node.kind.kind !== 'port') return;
     const { machine, port } = findPort(node.kind.machine, node.kind.port);
     if (!machine) {
-      say(['ducts', 'nodes', i, 'kind', 'machine'], `there is no machine '${node.kind.machine}'`);
+      report(
+        ['ducts', 'nodes', i, 'kind', 'machine'],
+        `there is no machine '${node.kind.machine}'`,
+      );
     } else if (!port) {
-      say(['ducts', 'nodes', i, 'kind', 'port'], `${machine.name} has no port '${node.kind.port}'`);
+      report(
+        ['ducts', 'nodes', i, 'kind', 'port'],
+        `${machine.name} has no port '${node.kind.port}'`,
+      );
     }
   });
 }

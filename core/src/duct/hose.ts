@@ -1,6 +1,6 @@
 import type { HoseId } from '../catalogue/ids';
 import type { Origin } from '../quantity/origin';
-import { heldTo, type ValidRange } from '../quantity/valid-range';
+import { clampTo, type ValidRange } from '../quantity/valid-range';
 
 export interface HoseKind {
   readonly name: string;
@@ -46,11 +46,11 @@ export const HOSE_COMPRESSIONS: ValidRange = {
  * Source: ASHRAE Fundamentals, duct design, after Abushakra et al. 2004 (from memory), measured on
  * building flex of 6 to 16 in.; an estimate for stiff shop hose and for 4 in.
  *
- * @param compression share of its stretched length the hose is short by, held to 0–0.3
+ * @param compression share of its stretched length the hose is short by, clamped to 0–0.3
  * @param diameter m
  * @example hoseMultiplier(0.1, 0.1524) // 3.72
  */
 export function hoseMultiplier(compression: number, diameter: number): number {
-  const perCent = 100 * heldTo(HOSE_COMPRESSIONS, compression);
+  const perCent = 100 * clampTo(HOSE_COMPRESSIONS, compression);
   return 1 + EXCESS * perCent * Math.exp(-FALL * (diameter / INCH));
 }

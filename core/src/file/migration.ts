@@ -6,6 +6,6 @@ export interface Migration {
   /** What changed, for whoever reads this list. */
   readonly what: string;
   readonly migrate: (document: Record<string, unknown>) => Record<string, unknown>;
-  /** The estimates this step renews in a document, to be told to whoever opens it. */
+  /** The estimates this step renews in a document, to be shown to whoever opens it. */
   readonly renews?: (document: Record<string, unknown>) => readonly Renewal[];
 }

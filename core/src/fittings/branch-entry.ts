@@ -4,7 +4,7 @@ import type { ValidRange } from '../quantity/valid-range';
 /**
  * Branch angle in degrees, loss on the branch's velocity pressure. Source: ACGIH Industrial
  * Ventilation, branch entry losses (from memory), 15° to 90°. The row at 180° is ours, an estimate:
- * it goes on at the last slope, so that a branch laid against the flow never looks as good as a tee.
+ * it goes on at the last slope, so that a branch turned against the flow never looks as good as a tee.
  */
 export const BRANCH_ENTRY: Table = [
   [0, 0],

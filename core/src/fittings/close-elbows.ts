@@ -1,5 +1,5 @@
 import { lookUp, type Table } from '../quantity/look-up';
-import { heldTo, type ValidRange } from '../quantity/valid-range';
+import { clampTo, type ValidRange } from '../quantity/valid-range';
 
 /** Elbows nearer to each other, or to a blower's inlet, than this many diameters disturb it. */
 export const CLEAR_DIAMETERS = 5;
@@ -64,5 +64,5 @@ export const inletSystemEffect = (
 ): number =>
   lookUp(
     INLET_SYSTEM_EFFECT[radiusRatio < RADIUSED_FROM ? 'mitred' : 'radiused'],
-    heldTo(INLET_DISTANCES, straight / diameter),
+    clampTo(INLET_DISTANCES, straight / diameter),
   );

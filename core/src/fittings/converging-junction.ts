@@ -70,7 +70,7 @@ export const straightLeg = (combinedArea: number, tee = 0): JunctionLeg => ({
   tee,
 });
 
-/** @param angle between branch and main, rad; held to at most a right angle */
+/** @param angle between branch and main, rad; clamped to at most a right angle */
 export const branchLeg = (area: number, combinedArea: number, angle: number): JunctionLeg => ({
   kind: BRANCH_LEG,
   area,
@@ -81,7 +81,7 @@ export const branchLeg = (area: number, combinedArea: number, angle: number): Ju
 
 /**
  * A leg of a symmetric Y, for which the balance holds as it stands: A = 1 whatever its width and share.
- * @param angle between the leg and the duct it flows into, rad; held to at most a right angle
+ * @param angle between the leg and the duct it flows into, rad; clamped to at most a right angle
  */
 export const symmetricLeg = (area: number, combinedArea: number, angle: number): JunctionLeg => ({
   ...branchLeg(area, combinedArea, angle),

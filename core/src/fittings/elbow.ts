@@ -1,7 +1,7 @@
 import type { ElbowStyle } from '../catalogue/ids';
 import { lookUp, type Table } from '../quantity/look-up';
 import type { Origin } from '../quantity/origin';
-import { type HeldValue, heldTo, heldValue, type ValidRange } from '../quantity/valid-range';
+import { type ClampedValue, clampedValue, clampTo, type ValidRange } from '../quantity/valid-range';
 
 /** How an elbow is made, with its 90° loss by radius/diameter. */
 export const ELBOW_STYLES = {
@@ -122,7 +122,7 @@ function mitreShare(angle: number): number {
  * @example elbowAngleShare('mitred', Math.PI / 4, 0.5) // 0.19: two mitred 45s lose 0.37 of one 90
  */
 function elbowAngleShare(style: ElbowStyle, angle: number, radiusRatio: number): number {
-  const turned = heldTo(ELBOW_ANGLES, angle);
+  const turned = clampTo(ELBOW_ANGLES, angle);
   const bend = turned / RIGHT_ANGLE;
   if (style !== 'mitred' && style !== 'drain') return bend;
   const edge = Math.min(Math.max((ALL_BEND - radiusRatio) / (ALL_BEND - ALL_MITRE), 0), 1);
@@ -138,17 +138,21 @@ function elbowAngleShare(style: ElbowStyle, angle: number, radiusRatio: number):
  * estimate.
  *
  * @param angle rad, 0 to π (clamped)
- * @param radiusRatio centreline radius over diameter, held to `elbowRadii`
+ * @param radiusRatio centreline radius over diameter, clamped to `elbowRadii`
  * @example elbowLoss('fivePiece', Math.PI / 2, 2)   // 0.19
  * @example elbowLoss('fivePiece', Math.PI / 4, 1.5) // 0.12
  */
 export function elbowLoss(style: ElbowStyle, angle: number, radiusRatio: number): number {
-  const ratio = heldTo(elbowRadii(style), radiusRatio);
+  const ratio = clampTo(elbowRadii(style), radiusRatio);
   return lookUp(ELBOW_STYLES[style].at, ratio) * elbowAngleShare(style, angle, ratio);
 }
 
 /** What of an elbow lies outside its table, and what was taken instead. */
-export const elbowHeld = (style: ElbowStyle, angle: number, radiusRatio: number): HeldValue[] =>
-  [heldValue(ELBOW_ANGLES, angle), heldValue(elbowRadii(style), radiusRatio)].filter(
-    (held) => held !== null,
+export const elbowClamped = (
+  style: ElbowStyle,
+  angle: number,
+  radiusRatio: number,
+): ClampedValue[] =>
+  [clampedValue(ELBOW_ANGLES, angle), clampedValue(elbowRadii(style), radiusRatio)].filter(
+    (clamped) => clamped !== null,
   );

@@ -1,4 +1,4 @@
-import { heldTo, type ValidRange } from '../quantity/valid-range';
+import { clampTo, type ValidRange } from '../quantity/valid-range';
 
 /** Loss coefficient of a gate drawn fully open: 0.05–0.2 in the trade, an estimate. */
 export const OPEN_GATE_LOSS = 0.1;
@@ -29,7 +29,7 @@ export const GATE_OPENINGS: ValidRange = {
  * @example gateLoss(0) // some 300,000: a shut gate leaks a little
  */
 export function gateLoss(opening: number, closedGap = CLOSED_GATE_GAP): number {
-  const share = Math.max(heldTo(GATE_OPENINGS, opening), closedGap);
+  const share = Math.max(clampTo(GATE_OPENINGS, opening), closedGap);
   if (share === 0) return Number.POSITIVE_INFINITY;
   const contraction = ORIFICE + (1 - ORIFICE) * share ** 3;
   return (1 / (contraction * share) - 1) ** 2 + OPEN_GATE_LOSS;

@@ -56,7 +56,7 @@ export const TAPER_ANGLES: ValidRange = {
 
 /**
  * Loss of a tapered hood on its duct's velocity pressure.
- * @param angle included, rad; held to 15°–180°
+ * @param angle included, rad; clamped to 15°–180°
  * @example taperedHoodLoss('round', Math.PI / 4) // 0.06
  */
 export const taperedHoodLoss = (shape: keyof typeof HOOD_TAPERS, angle: number): number =>

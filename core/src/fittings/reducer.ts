@@ -1,6 +1,6 @@
-import { heldTo, type ValidRange } from '../quantity/valid-range';
+import { clampTo, type ValidRange } from '../quantity/valid-range';
 
-/** Included angle a reducer has unless told otherwise, rad: common sheet-metal ones are near it. */
+/** Included angle a reducer has unless stated otherwise, rad: common sheet-metal ones are near it. */
 export const USUAL_REDUCER_ANGLE = Math.PI / 6;
 
 /** Included angles the formula covers; from where it would lose more than an abrupt one, it is one. */
@@ -25,7 +25,7 @@ export const REDUCER_ANGLES: ValidRange = {
  */
 export function changeOfDiameterLoss(from: number, to: number, angle: number): number {
   const areaRatio = (Math.min(from, to) / Math.max(from, to)) ** 2;
-  const sine = Math.sin(heldTo(REDUCER_ANGLES, angle) / 2);
+  const sine = Math.sin(clampTo(REDUCER_ANGLES, angle) / 2);
   return from > to
     ? Math.min(0.5, 0.8 * sine) * (1 - areaRatio)
     : Math.min(1, 2.6 * sine) * (1 - areaRatio) ** 2;

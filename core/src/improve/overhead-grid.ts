@@ -12,7 +12,7 @@ import { extentOf, wallsOf } from '../room/room-outline';
 import { collectorBlock } from '../room/standing';
 import type { Graph, GraphEdge } from './steiner-tree';
 
-/** What a leg weighs, of its length: what it is led by. */
+/** What a leg weighs, of its length: what it is guided by. */
 export type Weighing = (from: Spot, to: Spot) => number;
 
 /** Spots overhead that ducts may pass, on the lines through all that matters, and the legs between. */
@@ -23,7 +23,7 @@ export interface OverheadGrid {
   readonly at: (place: Spot) => number;
 }
 
-/** From a duct's middle to a wall it is led along, and around a post, m: common practice, no source. */
+/** From a duct's middle to a wall it runs along, and around a post, m: common practice, no source. */
 export const OFF_WALL = 0.25;
 const AROUND = 0.2;
 /** Lines nearer to each other than this are one, m. */

@@ -6,7 +6,7 @@ import type { Shop } from '../design/schema';
 import { readShop } from '../file/shop-file';
 import { setRoomSize } from '../room/edit-floor';
 import { arrangeDucts } from '../routing/arrange-ducts';
-import { addMachine, leadUsual } from '../routing/edit-machines';
+import { addMachine, routeUsual } from '../routing/edit-machines';
 import { inletMouth } from '../routing/places';
 import { judgePlaces, swapMachines } from './place-machines';
 
@@ -33,8 +33,11 @@ describe('where machines stand', () => {
     const inlet = inletMouth(shop)?.at;
     expect(score?.machines.map(({ machine }) => machine)).toEqual([planer, press]);
     // By hand: the planer's port is at its back, 0.3 m from its middle.
-    const [way] = score?.machines ?? [];
-    expect(way?.way).toBeCloseTo((inlet?.x ?? 0) - 2 + Math.abs((inlet?.y ?? 0) - 4.3048), 3);
+    const [machine] = score?.machines ?? [];
+    expect(machine?.routeLength).toBeCloseTo(
+      (inlet?.x ?? 0) - 2 + Math.abs((inlet?.y ?? 0) - 4.3048),
+      3,
+    );
     expect(score?.swaps).toHaveLength(1);
     expect(score?.swaps[0]).toMatchObject({ one: planer, other: press });
     expect(score?.swaps[0]?.weighted).toBeLessThan(score?.weighted ?? 0);
@@ -52,7 +55,7 @@ describe('where machines stand', () => {
     for (const id of [planer, press]) {
       const port = shop.machines.find((each) => each.id === id)?.ports[0]?.id ?? '';
       const main = shop.ducts.runs[0]?.id;
-      leadUsual(shop, id, port, main ? { kind: 'run', run: main } : { kind: 'inlet' }, ids);
+      routeUsual(shop, id, port, main ? { kind: 'run', run: main } : { kind: 'inlet' }, ids);
     }
     swapMachines(shop, planer, press, ids);
     const read = readShop(copyOf(shop));

@@ -3,9 +3,9 @@ import type { NewId } from '../design/edit-ducts';
 import type { Machine, Shop } from '../design/schema';
 import { floorConflicts } from '../room/floor-conflicts';
 import { arrangeDucts } from '../routing/arrange-ducts';
-import { leadUsual } from '../routing/edit-machines';
-import { runFromPort } from '../routing/lead-duct';
+import { routeUsual } from '../routing/edit-machines';
 import { inletMouth, portMouth } from '../routing/places';
+import { runFromPort } from '../routing/route-duct';
 
 /** A machine by how much air it needs and how far that has to go. */
 export interface PlacedMachine {
@@ -13,7 +13,7 @@ export interface PlacedMachine {
   /** All its ports', m³/s. */
   readonly need: number;
   /** Level way from its ports to the collector, square to the walls, m: as short as its duct can be. */
-  readonly way: number;
+  readonly routeLength: number;
 }
 
 /** Two machines that would stand better in each other's places. */
@@ -45,15 +45,15 @@ const WORTH_IT = 0.1;
  * collector or every machine has no place.
  */
 export function judgePlaces(shop: Shop): PlaceScore | null {
-  const before = waysOf(shop);
+  const before = routeLengths(shop);
   if (!before || before.length === 0) return null;
-  const weighted = weightedWay(before);
+  const weighted = weightedLength(before);
   const inTheWay = floorConflicts(shop).length;
   const placed = shop.machines.filter(({ place }) => place);
   const gains = placed.flatMap((one, i) =>
     placed.slice(i + 1).flatMap((other): Swap[] => {
-      const after = waysOf(withSwapped(shop, one, other));
-      const gained = after ? weightedWay(after) : weighted;
+      const after = routeLengths(withSwapped(shop, one, other));
+      const gained = after ? weightedLength(after) : weighted;
       return gained > weighted - WORTH_IT
         ? []
         : [{ one: one.id, other: other.id, weighted: gained }];
@@ -70,28 +70,28 @@ export function judgePlaces(shop: Shop): PlaceScore | null {
   return {
     machines: before.toSorted((a, b) => b.need - a.need),
     weighted,
-    total: before.reduce((sum, { way }) => sum + way, 0),
+    total: before.reduce((sum, { routeLength }) => sum + routeLength, 0),
     swaps,
   };
 }
 
-function waysOf(shop: Shop): PlacedMachine[] | null {
+function routeLengths(shop: Shop): PlacedMachine[] | null {
   const inlet = inletMouth(shop);
   if (!inlet) return null;
   return shop.machines.flatMap((machine): PlacedMachine[] => {
-    const ways = machine.ports.flatMap((port) => {
+    const lengths = machine.ports.flatMap((port) => {
       const at = portMouth(machine, port)?.at;
       return at ? [Math.abs(at.x - inlet.at.x) + Math.abs(at.y - inlet.at.y)] : [];
     });
-    if (ways.length === 0) return [];
+    if (lengths.length === 0) return [];
     const need = machine.ports.reduce((sum, port) => sum + neededFlow(port), 0);
-    return [{ machine: machine.id, need, way: Math.max(...ways) }];
+    return [{ machine: machine.id, need, routeLength: Math.max(...lengths) }];
   });
 }
 
-function weightedWay(machines: readonly PlacedMachine[]): number {
+function weightedLength(machines: readonly PlacedMachine[]): number {
   const need = machines.reduce((sum, each) => sum + each.need, 0);
-  return machines.reduce((sum, each) => sum + each.need * each.way, 0) / need;
+  return machines.reduce((sum, each) => sum + each.need * each.routeLength, 0) / need;
 }
 
 const withSwapped = (shop: Shop, one: Machine, other: Machine): Shop => ({
@@ -103,7 +103,7 @@ const withSwapped = (shop: Shop, one: Machine, other: Machine): Shop => ({
   }),
 });
 
-/** Lets two machines change places; their drops are led the usual way from there to where they led. */
+/** Lets two machines change places; their drops are routed the usual way from there to where they led. */
 export function swapMachines(shop: Shop, oneId: string, otherId: string, newId: NewId): void {
   const [one, other] = [oneId, otherId].map((id) => shop.machines.find((each) => each.id === id));
   if (!one?.place || !other?.place) return;
@@ -117,7 +117,7 @@ export function swapMachines(shop: Shop, oneId: string, otherId: string, newId: 
       const arranged = arrangeDucts(shop);
       const main = arranged.ok ? arranged.tree.outOf.get(own.to)?.id : undefined;
       const goal = main ? ({ kind: 'run', run: main } as const) : ({ kind: 'inlet' } as const);
-      leadUsual(shop, machine.id, port.id, goal, newId);
+      routeUsual(shop, machine.id, port.id, goal, newId);
     }
   }
 }

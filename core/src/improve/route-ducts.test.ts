@@ -42,27 +42,27 @@ describe('routes', () => {
     put(shop, 'planer', 2, 5);
     put(shop, 'bandSaw', 7, 3);
     const proposals = proposalsOf(shop);
-    expect(proposals.map(({ way }) => way)).toEqual(['shortest', 'walls', 'main']);
+    expect(proposals.map(({ style }) => style)).toEqual(['shortest', 'walls', 'main']);
     // Three that differ, or they would be no choice.
     const bends = proposals.map(({ ducts }) =>
       JSON.stringify(ducts.runs.map(({ route }) => route?.bends.map(({ at }) => at))),
     );
     expect(new Set(bends).size).toBe(3);
-    const byWay = new Map(proposals.map((proposal) => [proposal.way, proposal.score]));
+    const byStyle = new Map(proposals.map((proposal) => [proposal.style, proposal.score]));
     for (const { ducts, score } of proposals) {
-      const laid = { ...shop, ducts };
-      const read = readShop(copyOf(laid));
+      const drawn = { ...shop, ducts };
+      const read = readShop(copyOf(drawn));
       expect(read.ok ? [] : read.faults).toEqual([]);
-      const arranged = arrangeDucts(laid);
+      const arranged = arrangeDucts(drawn);
       expect(arranged.ok && arranged.tree.drops).toHaveLength(3);
-      const kinds = ductConflicts(laid).map(({ kind }) => kind);
+      const kinds = ductConflicts(drawn).map(({ kind }) => kind);
       for (const wrong of ['against the flow', 'through a post', 'through a wall', 'no length']) {
         expect(kinds).not.toContain(wrong);
       }
       expect(score.length).toBeGreaterThan(5);
     }
-    expect(byWay.get('shortest')?.length).toBeLessThanOrEqual(
-      (byWay.get('walls')?.length ?? 0) + 0.5,
+    expect(byStyle.get('shortest')?.length).toBeLessThanOrEqual(
+      (byStyle.get('walls')?.length ?? 0) + 0.5,
     );
   });
 
@@ -80,12 +80,12 @@ describe('routes', () => {
         const routed = routeDucts(shop, 'designed', newId);
         if (!routed.ok) throw new Error(routed.why);
         for (const { ducts } of routed.proposals) {
-          const laid = { ...shop, ducts };
-          const read = readShop(copyOf(laid));
+          const drawn = { ...shop, ducts };
+          const read = readShop(copyOf(drawn));
           expect(read.ok ? [] : read.faults).toEqual([]);
-          const arranged = arrangeDucts(laid);
+          const arranged = arrangeDucts(drawn);
           expect(arranged.ok && arranged.tree.drops).toHaveLength(machines.length);
-          expect(ductConflicts(laid).map(({ kind }) => kind)).not.toContain('against the flow');
+          expect(ductConflicts(drawn).map(({ kind }) => kind)).not.toContain('against the flow');
         }
       }),
       { numRuns: 25 },

@@ -9,10 +9,10 @@ import { arrangeDucts } from '../routing/arrange-ducts';
 import { type DuctConflict, ductConflicts } from '../routing/duct-conflicts';
 import { ductLines } from '../routing/duct-lines';
 import { inletMouth, portMouth } from '../routing/places';
-import { aheadOf, ductHeight, riseFrom } from '../routing/usual-way';
-import { layTree, type Terminal } from './lay-tree';
+import { aheadOf, ductHeight, riseFrom } from '../routing/usual-route';
+import { drawTree, type Terminal } from './draw-tree';
 import { type OverheadGrid, overheadGrid } from './overhead-grid';
-import { type RouteWay, weighings } from './route-weighing';
+import { type RouteStyle, weighings } from './route-weighing';
 import { steinerTree } from './steiner-tree';
 
 /** What a layout comes to. SI. */
@@ -33,7 +33,7 @@ export interface RouteScore {
 }
 
 export interface RouteProposal {
-  readonly way: RouteWay;
+  readonly style: RouteStyle;
   readonly ducts: Shop['ducts'];
   readonly score: RouteScore;
 }
@@ -51,7 +51,7 @@ export type Routed =
   | { readonly ok: true; readonly proposals: readonly RouteProposal[] }
   | { readonly ok: false; readonly why: WhyNotRouted };
 
-const WAYS: readonly RouteWay[] = ['shortest', 'walls', 'main'];
+const STYLES: readonly RouteStyle[] = ['shortest', 'walls', 'main'];
 
 /** Variants of a way that are tried. */
 const MOST_VARIANTS = 6;
@@ -92,33 +92,33 @@ export function routeDucts(
   const root = aheadOf(shop, mouth);
   const { outline } = shop.room;
   const isIn = (at: Spot) => outline.length < 3 || isInside(outline, at);
-  // A collector that stands outside is led to through the wall.
+  // A collector that stands outside is reached through the wall.
   if (isIn(mouth.at) && !isIn(root)) return { ok: false, why: 'inlet at a wall' };
   const places = [root, ...terminals.map(({ foot }) => foot)];
   const proposals: RouteProposal[] = [];
   const known = new Set<string>();
   let why: WhyNotRouted = 'no way through';
-  const layOn = (grid: OverheadGrid): Shop | null => {
+  const drawOn = (grid: OverheadGrid): Shop | null => {
     const tree = steinerTree(grid.graph, places.map(grid.at));
-    return tree && layTree(shop, terminals, root, height, grid, tree.edges, newId);
+    return tree && drawTree(shop, terminals, root, height, grid, tree.edges, newId);
   };
-  for (const [i, way] of WAYS.entries()) {
+  for (const [i, style] of STYLES.entries()) {
     // Of a kind, the one with the least to mend, then the least wall, that is none of those before.
     let best: RouteProposal | null = null;
-    for (const weigh of weighings(shop, way, places).slice(0, MOST_VARIANTS)) {
-      const laid =
-        layOn(overheadGrid(shop, places, height, weigh)) ??
-        layOn(overheadGrid(shop, places, height, weigh, true));
-      const score = laid && scoreOf(laid, view);
-      if (laid && !score) why = 'unsolved';
-      if (!laid || !score || known.has(drawnAs(laid))) continue;
-      if (!best || isBetter(score, best.score)) best = { way, ducts: laid.ducts, score };
+    for (const weigh of weighings(shop, style, places).slice(0, MOST_VARIANTS)) {
+      const drawn =
+        drawOn(overheadGrid(shop, places, height, weigh)) ??
+        drawOn(overheadGrid(shop, places, height, weigh, true));
+      const score = drawn && scoreOf(drawn, view);
+      if (drawn && !score) why = 'unsolved';
+      if (!drawn || !score || known.has(drawnAs(drawn))) continue;
+      if (!best || isBetter(score, best.score)) best = { style, ducts: drawn.ducts, score };
     }
     if (best) {
       known.add(drawnAs({ ...shop, ducts: best.ducts }));
       proposals.push(best);
     }
-    onProgress(i + 1, WAYS.length);
+    onProgress(i + 1, STYLES.length);
   }
   return proposals.length > 0 ? { ok: true, proposals } : { ok: false, why };
 }
@@ -140,9 +140,9 @@ function scoreOf(shop: Shop, view: View): RouteScore | null {
   const arranged = arrangeDucts(shop);
   if (!arranged.ok || arranged.tree.drops.length === 0) return null;
   const { tree } = arranged;
-  const verdicts = judgeDrops(shop, tree, view, 'one');
-  const judged = byMargin(verdicts);
-  if (judged.length < verdicts.length) return null;
+  const results = judgeDrops(shop, tree, view, 'one');
+  const judged = byMargin(results);
+  if (judged.length < results.length) return null;
   const [worst] = judged;
   const slowestMain = judged.reduce(
     (slowest, { main }) =>

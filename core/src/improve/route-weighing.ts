@@ -3,8 +3,8 @@ import type { Spot } from '../room/plane';
 import { extentOf } from '../room/room-outline';
 import { fromWalls, JOG, OFF_WALL, type Weighing } from './overhead-grid';
 
-/** What a proposal is led by: least duct, walls, or one straight main. */
-export type RouteWay = 'shortest' | 'walls' | 'main';
+/** What a proposal is guided by: least duct, walls, or one straight main. */
+export type RouteStyle = 'shortest' | 'walls' | 'main';
 
 /** What a leg in the open weighs against one along a wall, and one on the straight main. */
 const OPEN_WEIGHTS = [1.8, 3];
@@ -15,9 +15,9 @@ const MAIN_WEIGHT = 0.35;
 const BESIDE_WEIGHT = 4;
 
 /** What legs weigh, from the mildest to the most pronounced of a way. */
-export function weighings(shop: Shop, way: RouteWay, places: readonly Spot[]): Weighing[] {
+export function weighings(shop: Shop, style: RouteStyle, places: readonly Spot[]): Weighing[] {
   const length = (a: Spot, b: Spot) => Math.hypot(a.x - b.x, a.y - b.y);
-  switch (way) {
+  switch (style) {
     case 'shortest':
       return [length];
     case 'walls':

@@ -106,7 +106,7 @@ export function sizeDucts(shop: Shop, tree: DuctTree, sizing: Sizing): SizedDuct
       choices.map((sizes) => sizes.at(-1) ?? 0),
       choices.map((sizes) => sizes[0] ?? 0),
     ];
-    for (const start of starts) descend(held(start, next), choices, next, fits, consider);
+    for (const start of starts) descend(limited(start, next), choices, next, fits, consider);
   }
   // A tree of no runs has one choice, the empty one.
   return answer(best ?? judge(runs.map(({ diameter }) => diameter)));
@@ -140,7 +140,7 @@ const nearest = (sizes: readonly number[], to: number): number =>
   sizes.toSorted((a, b) => Math.abs(a - to) - Math.abs(b - to))[0] ?? to;
 
 /** Every run widened as far as what flows into it asks, from the machines on. */
-function held(diameters: readonly number[], next: readonly number[]): number[] {
+function limited(diameters: readonly number[], next: readonly number[]): number[] {
   const out = [...diameters];
   for (let i = out.length - 1; i >= 0; i--) {
     const to = next[i] ?? -1;

@@ -1,4 +1,4 @@
-import { OWN_DOUBTS, SHARED_DOUBTS } from '../analysis/flow-uncertainty';
+import { OWN_UNCERTAINTIES, SHARED_UNCERTAINTIES } from '../analysis/flow-uncertainty';
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import { timeOf } from '../journal/journal';
@@ -57,7 +57,7 @@ const TRIAL_LOADING = 1.5;
  * of measured over predicted) by generalised least squares is named if it explains enough, with
  * those that explain nearly as much.
  *
- * Doubts every drop shares (separator, filter, leaks, blower) enter as covariance, so that a model
+ * Uncertainties every drop shares (separator, filter, leaks, blower) enter as covariance, so that a model
  * wrong about the cyclone does not pass for a leak. Readings over range only say how much at least,
  * and are left out. One reading a drop, the latest.
  */
@@ -132,12 +132,12 @@ function latestOfEachDrop(tree: DuctTree, compared: readonly ComparedReading[]):
   });
 }
 
-/** Covariance of ln(measured/predicted): doubts are 95 %, so divided by 1.96. */
+/** Covariance of ln(measured/predicted): uncertainties are 95 %, so divided by 1.96. */
 function covariance(measured: readonly Measured[]): Matrix {
   const share = ({ result }: Measured, flow: number) => flow / result.predicted / 1.96;
   return measured.map((a, i) =>
     measured.map((b, j) => {
-      const shared = SHARED_DOUBTS.reduce(
+      const shared = SHARED_UNCERTAINTIES.reduce(
         (sum, kind) =>
           sum +
           share(a, a.result.sensitivities.changes[kind]) *
@@ -145,13 +145,13 @@ function covariance(measured: readonly Measured[]): Matrix {
         0,
       );
       if (i !== j) return shared;
-      const own = OWN_DOUBTS.reduce(
+      const own = OWN_UNCERTAINTIES.reduce(
         (sum, kind) => sum + share(a, a.result.sensitivities.changes[kind]) ** 2,
         0,
       );
       const { measured: reading } = a.result;
-      const doubt = reading.kind === 'value' ? reading.doubt : 0;
-      return shared + own + share(a, doubt) ** 2;
+      const uncertainty = reading.kind === 'value' ? reading.uncertainty : 0;
+      return shared + own + share(a, uncertainty) ** 2;
     }),
   );
 }

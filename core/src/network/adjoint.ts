@@ -13,11 +13,11 @@ import { type Linearised, linearise, type NetworkState } from './solve-network';
  * costs as much as one Newton step whatever the number of parameters. No matrix here either.
  *
  * What a parameter does to the residuals is its own affair, and one product each:
- * see `verdict/flow-sensitivities.ts`.
+ * see `analysis/flow-sensitivities.ts`.
  */
 
 /** What is asked about: the flow into a segment (m³/s), the blower's, or a pressure in a segment (Pa). */
-export type NetworkAnswer =
+export type NetworkQuantity =
   | { readonly kind: 'flow'; readonly segment: number }
   | { readonly kind: 'blower flow' }
   /** Total pressure at its upstream end, or in its middle. */
@@ -41,7 +41,7 @@ export interface Adjoint {
 export interface Differentiated {
   readonly compiled: CompiledNetwork;
   readonly state: NetworkState;
-  readonly adjointOf: (answer: NetworkAnswer) => Adjoint;
+  readonly adjointOf: (answer: NetworkQuantity) => Adjoint;
 }
 
 /** What elimination carries at each segment, all of it independent of the residuals. */
@@ -158,7 +158,7 @@ interface Seeds {
   flow: number;
 }
 
-function seedsOf(c: CompiledNetwork, { qUp }: NetworkState, answer: NetworkAnswer): Seeds {
+function seedsOf(c: CompiledNetwork, { qUp }: NetworkState, answer: NetworkQuantity): Seeds {
   const floats = () => new Float64Array(c.count);
   const seeds: Seeds = { qUp: floats(), qDown: floats(), pUp: floats(), pMid: floats(), flow: 0 };
   switch (answer.kind) {

@@ -7,7 +7,7 @@ import type { OctaveTable } from '../quantity/octave-table';
 import { powersOfSuction } from './leak-law';
 import type { Network, Segment } from './network';
 
-/** The network's constants, laid out flat for the solver's loops. */
+/** The network's constants, arranged flat for the solver's loops. */
 export interface CompiledNetwork {
   readonly network: Network;
   readonly count: number;
@@ -81,7 +81,7 @@ export function compileNetwork(network: Network): CompiledNetwork {
     momentum: floats(),
     ofRun: placesOfRuns(segments),
   };
-  for (const [s, segment] of segments.entries()) layOut(compiled, segment, s);
+  for (const [s, segment] of segments.entries()) compileSegment(compiled, segment, s);
   return compiled;
 }
 
@@ -118,7 +118,7 @@ export function withSegments(
 const coefficients = ({ parts }: Segment, half: 'up' | 'down'): number =>
   parts.reduce((sum, part) => (part.half === half ? sum + part.coefficient : sum), 0);
 
-function layOut(c: CompiledNetwork, segment: Segment, s: number): void {
+function compileSegment(c: CompiledNetwork, segment: Segment, s: number): void {
   const { air } = c.network;
   const { diameter, junction } = segment;
   const perFlowSquared = air.density / (2 * circleArea(diameter) ** 2);

@@ -38,8 +38,8 @@ describe('a curve that rises out of a stall', () => {
   it('meets its system three times: stable, not, and stable, where it runs', () => {
     const point = solveOperatingPoint(compiledOf(withCurve(...STALLING)));
     if (point.kind !== 'converged') throw new Error(point.reason.kind);
-    expect(point.crossings.map(({ isStable }) => isStable)).toEqual([true, false, true]);
-    const flows = point.crossings.map(({ flow }) => flow);
+    expect(point.operatingPoints.map(({ isStable }) => isStable)).toEqual([true, false, true]);
+    const flows = point.operatingPoints.map(({ flow }) => flow);
     expect(flows).toEqual([...flows].sort((a, b) => a - b));
     expect(point.state.flow).toBe(flows[2]);
   });
@@ -48,7 +48,7 @@ describe('a curve that rises out of a stall', () => {
     const compiled = compiledOf(withCurve(...STALLING));
     const point = solveOperatingPoint(compiled);
     if (point.kind !== 'converged') throw new Error(point.reason.kind);
-    for (const { flow, rise } of point.crossings) {
+    for (const { flow, rise } of point.operatingPoints) {
       const met = solveAtFlow(compiled, flow);
       if (met.kind !== 'converged') throw new Error(met.reason.kind);
       const { linear, quadratic } = compiled.network.exhaust;
@@ -62,7 +62,7 @@ describe('a curve that rises out of a stall', () => {
     const compiled = compiledOf(shop);
     const point = solveOperatingPoint(compiled);
     if (point.kind !== 'converged') throw new Error(point.reason.kind);
-    expect(point.crossings).toHaveLength(1);
+    expect(point.operatingPoints).toHaveLength(1);
     const newton = solveNetwork(compiled, point.state);
     if (newton.kind !== 'converged') throw new Error(newton.reason.kind);
     expect(newton.state.flow).toBeCloseTo(point.state.flow, 8);
@@ -75,7 +75,7 @@ describe('a curve that rises out of a stall', () => {
     const solved = solveShop(shop, { view: 'found' });
     if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
     expect(Math.abs(solved.blower.flow)).toBeLessThan(1e-9);
-    expect(solved.blower.crossings).toHaveLength(1);
+    expect(solved.blower.operatingPoints).toHaveLength(1);
   });
 
   it('that ends before its system does has no answer, and says where it ends', () => {
@@ -92,7 +92,7 @@ describe('a curve that only falls', () => {
         const compiled = compiledOf(shop);
         const point = solveOperatingPoint(compiled);
         if (point.kind !== 'converged') throw new Error(point.reason.kind);
-        expect(point.crossings).toHaveLength(1);
+        expect(point.operatingPoints).toHaveLength(1);
         fc.pre(point.state.flow > 1e-3);
         const met = solveAtFlow(compiled, point.state.flow);
         if (met.kind !== 'converged') throw new Error(met.reason.kind);

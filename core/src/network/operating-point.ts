@@ -5,22 +5,24 @@ import { type ExhaustPressure, exhaustInto } from './exhaust-law';
 import { type NetworkState, type Solved, solveAtFlow, solveNetwork } from './solve-network';
 
 /** A flow at which a blower gives what its system asks. SI. */
-export interface Crossing {
+export interface OperatingPoint {
   readonly flow: number;
   /** Static pressure rise, Pa. */
   readonly rise: number;
   /**
    * True where a little more flow finds the system asking more than the blower gives, so that it
-   * falls back; false where it runs away to the next crossing.
+   * falls back; false where it runs away to the next operating point.
    */
   readonly isStable: boolean;
 }
 
-export type OperatingPoint =
-  | (Extract<Solved, { kind: 'converged' }> & { readonly crossings: readonly Crossing[] })
+export type OperatingPointSolved =
+  | (Extract<Solved, { kind: 'converged' }> & {
+      readonly operatingPoints: readonly OperatingPoint[];
+    })
   | Extract<Solved, { kind: 'failed' }>;
 
-/** Flows between which crossings of a rising curve are looked for. */
+/** Flows between which operating points of a rising curve are looked for. */
 const INTERVALS = 64;
 const MAX_STEPS = 80;
 const TOLERANCE = 1e-11;
@@ -34,16 +36,16 @@ const TOLERANCE = 1e-11;
 export function solveOperatingPoint(
   compiled: CompiledNetwork,
   from?: NetworkState,
-): OperatingPoint {
+): OperatingPointSolved {
   return isRising(compiled.network.blower) ? lastStable(compiled) : newton(compiled, from);
 }
 
-/** The one crossing. */
-function newton(compiled: CompiledNetwork, from?: NetworkState): OperatingPoint {
+/** The one operating point. */
+function newton(compiled: CompiledNetwork, from?: NetworkState): OperatingPointSolved {
   const solved = solveNetwork(compiled, from);
   if (solved.kind === 'failed') return solved;
   const { flow, rise } = solved.state;
-  return { ...solved, crossings: [{ flow, rise, isStable: true }] };
+  return { ...solved, operatingPoints: [{ flow, rise, isStable: true }] };
 }
 
 type Met = Extract<Solved, { kind: 'converged' }>;
@@ -55,13 +57,13 @@ interface Probe {
   readonly met: Met;
 }
 
-function lastStable(compiled: CompiledNetwork): OperatingPoint {
+function lastStable(compiled: CompiledNetwork): OperatingPointSolved {
   const { lastFlow, network } = compiled;
   const flows = Array.from({ length: INTERVALS }, (_, i) => (lastFlow * (i + 1)) / INTERVALS);
   const own = network.blower.map(({ flow }) => flow).filter((flow) => flow > 0);
   const all = [...new Set([...flows, ...own])].sort((a, b) => a - b);
 
-  const found: { readonly crossing: Crossing; readonly met: Met }[] = [];
+  const found: { readonly operatingPoint: OperatingPoint; readonly met: Met }[] = [];
   let before = probeAt(compiled, 0);
   if ('kind' in before) return newton(compiled);
   for (const flow of all) {
@@ -71,16 +73,16 @@ function lastStable(compiled: CompiledNetwork): OperatingPoint {
     if (before.surplus >= 0 !== next.surplus >= 0) {
       const at = between(compiled, before, next);
       const { rise } = at.met.state;
-      const crossing = { flow: at.met.state.flow, rise, isStable: before.surplus >= 0 };
-      found.push({ crossing, met: at.met });
+      const operatingPoint = { flow: at.met.state.flow, rise, isStable: before.surplus >= 0 };
+      found.push({ operatingPoint: operatingPoint, met: at.met });
     }
     before = next;
   }
-  const last = found.findLast(({ crossing }) => crossing.isStable);
+  const last = found.findLast(({ operatingPoint }) => operatingPoint.isStable);
   if (!last || before.surplus >= 0) {
     return { kind: 'failed', reason: { kind: 'beyond-curve', lastFlow } };
   }
-  return { ...last.met, crossings: found.map(({ crossing }) => crossing) };
+  return { ...last.met, operatingPoints: found.map(({ operatingPoint }) => operatingPoint) };
 }
 
 const curveOut: CurveValue = { value: 0, slope: 0 };
@@ -99,7 +101,7 @@ function probeAt(
   return { flow, surplus: curveOut.value + met.state.inletPressure - exhaustOut.pressure, met };
 }
 
-/** The crossing between two probes of unlike sign: false position, as in the Illinois method. */
+/** The operating point between two probes of unlike sign: false position, as in the Illinois method. */
 function between(compiled: CompiledNetwork, below: Probe, above: Probe): Probe {
   let [low, high] = [below, above];
   let [lowWeight, highWeight] = [low.surplus, high.surplus];

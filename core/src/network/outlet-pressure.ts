@@ -6,7 +6,7 @@ import { exhaustInto } from './exhaust-law';
 
 /**
  * Static pressure in Pa that a shop's filter, or its way outdoors, asks of the blower at `flow` (m³/s),
- * no matter what feeds the blower. As found unless told otherwise.
+ * no matter what feeds the blower. As found unless stated otherwise.
  */
 export function outletPressure(shop: Shop, flow: number, view: View = 'found'): number {
   const air = airAtSite(shop.shop.site);

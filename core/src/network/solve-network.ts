@@ -105,7 +105,7 @@ export const solveAtFlow = (compiled: CompiledNetwork, flow: number, from?: Netw
   solve(compiled, from, flow);
 
 /**
- * From the start given; else from conductances; else led in from where junctions take nothing, a
+ * From the start given; else from conductances; else approached from where junctions take nothing, a
  * share of their momentum at a time (continuation), which is for nets that are little but junctions.
  */
 function solve(
@@ -199,7 +199,7 @@ const legOut: LegLoss = { loss: 0, byOwn: 0, byCombined: 0, byMomentum: 0 };
 const exhaustOut: ExhaustPressure = { pressure: 0, slope: 0, leak: 0 };
 const curveOut: CurveValue = { value: 0, slope: 0 };
 /** A value and its slope: of half a segment's friction, of its factor, of a leak. */
-const rubbed = new Float64Array(2);
+const halfFriction = new Float64Array(2);
 const factor = new Float64Array(2);
 const leak = new Float64Array(2);
 
@@ -243,10 +243,10 @@ function evaluate(
     const mid = at(pMid, s);
     const d = int(downstream, s);
 
-    rubInto(c, s, up);
+    halfFrictionInto(c, s, up);
     const kUp = at(c.kUp, s) * Math.abs(up);
-    lUp[s] = Math.max(2 * kUp + at(rubbed, 1), leastSlope);
-    const r2s = at(pUp, s) - mid - kUp * up - at(rubbed, 0);
+    lUp[s] = Math.max(2 * kUp + at(halfFriction, 1), leastSlope);
+    const r2s = at(pUp, s) - mid - kUp * up - at(halfFriction, 0);
     r2[s] = r2s;
     worstPressure = Math.max(worstPressure, Math.abs(r2s));
 
@@ -264,11 +264,11 @@ function evaluate(
     r3[s] = r3s;
     worstFlow = Math.max(worstFlow, Math.abs(r3s));
 
-    // Where nothing leaks in, both halves have one flow and rub alike.
-    if (down !== up) rubInto(c, s, down);
+    // Where nothing leaks in, both halves have one flow and lose alike by friction.
+    if (down !== up) halfFrictionInto(c, s, down);
     const kDown = at(c.kDown, s) * Math.abs(down);
-    let lost = kDown * down + at(rubbed, 0);
-    let byOwn = Math.max(2 * kDown + at(rubbed, 1), leastSlope);
+    let lost = kDown * down + at(halfFriction, 0);
+    let byOwn = Math.max(2 * kDown + at(halfFriction, 1), leastSlope);
     const kind = int(leg, s);
     if (kind !== NO_LEG) {
       const combined = at(qUp, d);
@@ -307,27 +307,27 @@ function evaluate(
   return Number.isNaN(worst) ? Number.POSITIVE_INFINITY : worst;
 }
 
-/** Writes what friction takes in half a segment at flow q, with its slope, into `rubbed`. */
-function rubInto(c: CompiledNetwork, s: number, q: number): void {
+/** Writes what friction takes in half a segment at flow q, with its slope, into `halfFriction`. */
+function halfFrictionInto(c: CompiledNetwork, s: number, q: number): void {
   const size = Math.abs(q);
   const friction = at(c.friction, s);
   const reynolds = at(c.reynolds, s) * size;
   if (friction !== 0 && reynolds > LAMINAR_END) {
     frictionInto(factor, reynolds, at(c.roughness, s));
     const perFlow = friction * at(factor, 0) * size;
-    rubbed[0] = perFlow * q;
+    halfFriction[0] = perFlow * q;
     // Flow and Reynolds number grow alike.
-    rubbed[1] = 2 * perFlow + friction * at(factor, 1) * reynolds * size;
+    halfFriction[1] = 2 * perFlow + friction * at(factor, 1) * reynolds * size;
     return;
   }
   // Laminar friction is linear in flow, down to no flow at all.
   const linear = friction === 0 ? 0 : (friction * 64) / at(c.reynolds, s);
-  rubbed[0] = linear * q;
-  rubbed[1] = linear;
+  halfFriction[0] = linear * q;
+  halfFriction[1] = linear;
   if (at(c.power, s) !== 0 && size > 0) {
     const perFlow = at(c.power, s) * size ** (at(c.exponent, s) - 1);
-    rubbed[0] = at(rubbed, 0) + perFlow * q;
-    rubbed[1] = at(rubbed, 1) + at(c.exponent, s) * perFlow;
+    halfFriction[0] = at(halfFriction, 0) + perFlow * q;
+    halfFriction[1] = at(halfFriction, 1) + at(c.exponent, s) * perFlow;
   }
 }
 

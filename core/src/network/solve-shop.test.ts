@@ -71,9 +71,9 @@ describe('any valid shop', () => {
     { junctions: 'handbook' },
     { junctions: 'momentum', friction: 'powerFit' },
     { junctions: 'handbook', friction: 'equivalentFeet' },
-  ] as const)('converges, keeps mass, has no NaN (%o)', (schools) => {
+  ] as const)('converges, keeps mass, has no NaN (%o)', (methods) => {
     fc.assert(
-      fc.property(anyShop(schools), (shop) => {
+      fc.property(anyShop(methods), (shop) => {
         const outcome = solveShop(shop, { view: 'found' });
         expect(outcome.kind).toBe('solved');
         if (outcome.kind !== 'solved') return;
@@ -204,7 +204,7 @@ describe('any valid shop', () => {
 describe('scaling laws, exact where every loss goes with flow squared', () => {
   /**
    * Any shop without friction, seams or filter: losses, openings and exhaust all quadratic, but for
-   * a leak under 0.05 Pa, which is led through zero. Hence no more than five digits.
+   * a leak under 0.05 Pa, which passes through zero. Hence no more than five digits.
    */
   const quadratic = anyShop({ junctions: 'momentum' }).map((shop) => {
     for (const run of shop.ducts.runs) Object.assign(run, { length: 0, hose: null });

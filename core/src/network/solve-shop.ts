@@ -7,7 +7,7 @@ import { arrangeDucts } from '../routing/arrange-ducts';
 import { type NetworkOptions, shopToNetwork } from './assemble/shop-to-network';
 import { type CompiledNetwork, compileNetwork } from './compiled-network';
 import type { Network, Part, PartKind, Segment } from './network';
-import { type Crossing, solveOperatingPoint } from './operating-point';
+import { type OperatingPoint, solveOperatingPoint } from './operating-point';
 import type { NetworkState, SolveFailure } from './solve-network';
 
 /** A part with what it takes at the present flow. */
@@ -50,7 +50,7 @@ export interface BlowerAir {
   /** What blows out of openings between it and its filter, m³/s. */
   readonly outletLeak: number;
   /** Every flow its curve and this system meet at; more than one only where the curve rises. */
-  readonly crossings: readonly Crossing[];
+  readonly operatingPoints: readonly OperatingPoint[];
 }
 
 /**
@@ -66,7 +66,7 @@ export interface AirByRun {
 export interface ShopSolution {
   readonly kind: 'solved';
   readonly tree: DuctTree;
-  /** The network it is the solution of, laid out as it was solved. */
+  /** The network it is the solution of, compiled as it was solved. */
   readonly compiled: CompiledNetwork;
   readonly network: Network;
   /** To start a next solve from. */
@@ -105,7 +105,7 @@ export function solveTree(
   return solveCompiled(tree, compileNetwork(shopToNetwork(shop, tree, options)), from);
 }
 
-/** As `solveTree`, of a network built and laid out already. */
+/** As `solveTree`, of a network built and compiled already. */
 export function solveCompiled(
   tree: DuctTree,
   compiled: CompiledNetwork,
@@ -114,7 +114,7 @@ export function solveCompiled(
   const solved = solveOperatingPoint(compiled, from);
   if (solved.kind === 'failed') return { kind: 'unsolved', reason: solved.reason };
   const { network } = compiled;
-  const { state, iterations, residual, crossings } = solved;
+  const { state, iterations, residual, operatingPoints } = solved;
   const { flow, rise, inletPressure, outletLeak } = state;
   const behind = rise + inletPressure;
   const ahead = network.exhaust.isAhead ? behind : 0;
@@ -128,7 +128,7 @@ export function solveCompiled(
     state,
     iterations,
     residual,
-    blower: { flow, rise, inletTotal, outletStatic, outletLeak, crossings },
+    blower: { flow, rise, inletTotal, outletStatic, outletLeak, operatingPoints: operatingPoints },
     airIn: airByRun(compiled, state),
   };
 }
@@ -217,8 +217,8 @@ function partLoss(
   const { friction } = part;
   if (!friction) return loss;
   const half = { ...friction, length: friction.length / 2 };
-  const rubbed = (each: number) => frictionLoss(half, each, diameter, air);
-  return loss + rubbed(flowIn) + rubbed(flowOut);
+  const lost = (each: number) => frictionLoss(half, each, diameter, air);
+  return loss + lost(flowIn) + lost(flowOut);
 }
 
 /** What a segment loses by momentum at the junction it flows into. */

@@ -41,7 +41,7 @@ export function startByConductance(c: CompiledNetwork, w: Unknowns): void {
     else node[d] = at(node, d) + at(end, s);
   }
 
-  w.flow = crossing(c, root);
+  w.flow = operatingPoint(c, root);
   // What the blower's own equation makes of it, which is finite however little the tree lets by.
   curveInto(curveOut, c.curve, w.flow);
   exhaustInto(exhaustOut, c.network.exhaust, w.flow, c.network.air);
@@ -71,7 +71,7 @@ const pipeAt = (c: CompiledNetwork, s: number): number => {
 };
 
 /** Flow where the blower meets the whole tree's conductance, by bisection. */
-function crossing(c: CompiledNetwork, conductance: number): number {
+function operatingPoint(c: CompiledNetwork, conductance: number): number {
   if (conductance === 0) return 0;
   const { exhaust, air } = c.network;
   let low = 0;

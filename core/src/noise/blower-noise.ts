@@ -15,7 +15,7 @@ export const SPECIFIC_SOUND_POWER = 53;
 export const CHURNED_SHARE = 0.3;
 
 /** How far such an estimate may be off, dB: an estimate itself. */
-export const NOISE_DOUBT = 5;
+export const NOISE_UNCERTAINTY = 5;
 
 /** What a stud wall with a door, or a ceiling, keeps back, dB: common practice, no source. */
 export const THROUGH_PARTITION = 20;

@@ -1,7 +1,7 @@
 import type { Origin } from './origin';
 import type { QuantityKind } from './unit-system';
 
-/** One number the program reckons with. */
+/** One number the program uses. */
 export interface Coefficient {
   readonly name: string;
   /** SI, or a plain number. */

@@ -9,8 +9,8 @@ export interface ValidRange {
   readonly most: number;
 }
 
-/** A value that lay outside a range, and what was reckoned with instead. */
-export interface HeldValue {
+/** A value that lay outside a range, and what was used instead. */
+export interface ClampedValue {
   readonly what: string;
   readonly kind: QuantityKind;
   readonly given: number;
@@ -20,15 +20,15 @@ export interface HeldValue {
 const SLACK = 1e-9;
 
 /**
- * The value, held to the range.
+ * The value, clamped to the range.
  * @example heldTo({ what: 'angle', kind: 'angle', least: 0, most: 1 }, 1.5) // 1
  */
-export const heldTo = ({ least, most }: ValidRange, value: number): number =>
+export const clampTo = ({ least, most }: ValidRange, value: number): number =>
   Math.min(Math.max(value, least), most);
 
 /** What has to be said about a value outside its range; null within it. */
-export function heldValue(range: ValidRange, given: number): HeldValue | null {
-  const used = heldTo(range, given);
+export function clampedValue(range: ValidRange, given: number): ClampedValue | null {
+  const used = clampTo(range, given);
   const { what, kind } = range;
   return Math.abs(used - given) <= SLACK * Math.abs(given) ? null : { what, kind, given, used };
 }

@@ -8,4 +8,4 @@ export const centreToMean = (frictionFactor: number): number =>
   1 / (1 + 1.33 * Math.sqrt(frictionFactor));
 
 /** How far the factor may be off beside a machine, where no pipe is straight: an estimate. */
-export const PROFILE_DOUBT = 0.06;
+export const PROFILE_UNCERTAINTY = 0.06;

@@ -17,13 +17,13 @@ export type Compared =
       readonly drop: Drop;
       readonly measured: MeasuredFlow;
       readonly predicted: number;
-      readonly predictedDoubt: number;
-      /** What that doubt is made of, and how the prediction moves with openings and with a loaded filter. */
+      readonly predictedUncertainty: number;
+      /** What that uncertainty is made of, and how the prediction moves with openings and with a loaded filter. */
       readonly sensitivities: DropSensitivities;
       /** measured − predicted; null for a lower bound below the prediction: it says nothing. */
       readonly difference: number | null;
-      readonly differenceDoubt: number;
-      /** The difference is larger than its doubt. */
+      readonly differenceUncertainty: number;
+      /** The difference is larger than its uncertainty. */
       readonly isShown: boolean;
     }
   /** The drop is gone, or the shop as it stands has no solution. */
@@ -116,9 +116,9 @@ function compare(
 
   const { drop, sensitivities } = prediction;
   const predicted = sensitivities.flow;
-  const predictedDoubt = Math.hypot(...Object.values(sensitivities.changes));
-  const doubt = measured.kind === 'value' ? measured.doubt : 0;
-  const differenceDoubt = Math.hypot(doubt, predictedDoubt);
+  const predictedUncertainty = Math.hypot(...Object.values(sensitivities.changes));
+  const uncertainty = measured.kind === 'value' ? measured.uncertainty : 0;
+  const differenceUncertainty = Math.hypot(uncertainty, predictedUncertainty);
   const gap = measured.flow - predicted;
   const difference = measured.kind === 'value' || gap > 0 ? gap : null;
   return {
@@ -126,10 +126,10 @@ function compare(
     drop,
     measured,
     predicted,
-    predictedDoubt,
+    predictedUncertainty,
     sensitivities,
     difference,
-    differenceDoubt,
-    isShown: difference !== null && Math.abs(difference) > differenceDoubt,
+    differenceUncertainty,
+    isShown: difference !== null && Math.abs(difference) > differenceUncertainty,
   };
 }

@@ -9,7 +9,7 @@ import { studentT } from './repeats';
 /** A fixed loss with its 95 % interval. */
 export interface FittedLoss {
   readonly value: number;
-  readonly doubt: number;
+  readonly uncertainty: number;
 }
 
 export interface FieldTestFit {
@@ -33,7 +33,10 @@ export const fanStatic = (
 /** A field test read: the blower's curve, and the losses that stayed the same at every opening. */
 export function fitFieldTest(test: FieldTest): FieldTestFit {
   const points = test.steps.map((step) => ({ flow: step.flow, pressure: fanStatic(step, test) }));
-  const curve = fitCurve(points, { flow: test.flowDoubt, pressure: test.pressureDoubt });
+  const curve = fitCurve(points, {
+    flow: test.flowDoubt,
+    pressure: test.pressureDoubt,
+  });
   const exhaust = throughOrigin(
     test.steps.flatMap(({ flow, outlet }) => (outlet === null ? [] : [[flow, outlet] as const])),
     Math.hypot(test.flowDoubt, test.pressureDoubt),
@@ -48,10 +51,10 @@ export function fitFieldTest(test: FieldTest): FieldTestFit {
   return { curve, points, exhaust, separator };
 }
 
-/** y = k·x by least squares, its interval by the scatter and a doubt all points share. */
+/** y = k·x by least squares, its interval by the scatter and an uncertainty all points share. */
 function throughOrigin(
   pairs: readonly (readonly [x: number, y: number])[],
-  sharedDoubt: number,
+  sharedUncertainty: number,
 ): FittedLoss | null {
   const used = pairs.filter(([x]) => x > 0);
   if (used.length < 2) return null;
@@ -59,7 +62,7 @@ function throughOrigin(
   const value = used.reduce((sum, [x, y]) => sum + x * y, 0) / xx;
   const rest = used.reduce((sum, [x, y]) => sum + (y - value * x) ** 2, 0) / (used.length - 1);
   const scatter = studentT(used.length) * Math.sqrt(rest / xx);
-  return { value, doubt: Math.hypot(scatter, sharedDoubt * value) };
+  return { value, uncertainty: Math.hypot(scatter, sharedUncertainty * value) };
 }
 
 const SHARES = [0, 0.15, 0.3, 0.45, 0.6, 0.75, 0.9, 1];

@@ -38,8 +38,8 @@ describe('a blower’s curve from a field test', () => {
     expect(curve.shutOff).toBeCloseTo(2500, 2);
     expect(curve.freeFlow).toBeCloseTo(0.5, 5);
     expect(curve.exponent).toBeCloseTo(exponent, 4);
-    // What is left is the meters' own doubt: at the blocked inlet, the manometer's alone.
-    expect(curve.at(0).doubt).toBeCloseTo(0.02 * 2500, 1);
+    // What is left is the meters' own uncertainty: at the blocked inlet, the manometer's alone.
+    expect(curve.at(0).uncertainty).toBeCloseTo(0.02 * 2500, 1);
   });
 
   it('of five openings takes the usual exponent, and says so', () => {
@@ -52,15 +52,15 @@ describe('a blower’s curve from a field test', () => {
 
   /**
    * Each point scatters by itself, and each meter is off as a whole by a normal error whose 95 % is its
-   * stated doubt.
+   * stated uncertainty.
    */
   function covered(exponent: number, flow: number, runs: number): number {
-    const doubts = { flow: 0.04, pressure: 0.02 };
+    const uncertainties = { flow: 0.04, pressure: 0.02 };
     let inside = 0;
     for (let seed = 1; seed <= runs; seed++) {
       const normal = normals(seed * 7919);
-      const flowScale = 1 + (doubts.flow / 1.96) * normal();
-      const pressureScale = 1 + (doubts.pressure / 1.96) * normal();
+      const flowScale = 1 + (uncertainties.flow / 1.96) * normal();
+      const pressureScale = 1 + (uncertainties.pressure / 1.96) * normal();
       const points = OPENINGS.map((at): TestPoint => {
         const read = { flow: at * flowScale, pressure: truth(at, exponent) * pressureScale };
         return {
@@ -68,8 +68,8 @@ describe('a blower’s curve from a field test', () => {
           pressure: read.pressure * (1 + 0.01 * normal()),
         };
       });
-      const { pressure, doubt } = ok(fitCurve(points, doubts)).at(flow);
-      if (Math.abs(pressure - truth(flow, exponent)) <= doubt) inside++;
+      const { pressure, uncertainty } = ok(fitCurve(points, uncertainties)).at(flow);
+      if (Math.abs(pressure - truth(flow, exponent)) <= uncertainty) inside++;
     }
     return inside / runs;
   }
@@ -140,7 +140,7 @@ describe('a field test', () => {
     expect(
       fanStatic({ id: '', flow: 0.2, inlet: 900, outlet: 100, ahead: null }, test),
     ).toBeCloseTo(1000 - velocityPressure(0.2), 9);
-    expect(exhaust?.doubt).toBeCloseTo(Math.hypot(0.03, 0.02) * filter, 6);
+    expect(exhaust?.uncertainty).toBeCloseTo(Math.hypot(0.03, 0.02) * filter, 6);
   });
 
   it('without tubes at the outlet or ahead of the separator says nothing of them', () => {

@@ -9,15 +9,15 @@ export interface TestPoint {
 }
 
 /** What the two meters may be off by as a whole, as shares, 95 times in 100. */
-export interface TestDoubts {
+export interface TestUncertainties {
   readonly flow: number;
   readonly pressure: number;
 }
 
 export interface CurveAt {
   readonly pressure: number;
-  /** Half-width of its 95 % interval, Pa: the points' own scatter and the meters' doubts. */
-  readonly doubt: number;
+  /** Half-width of its 95 % interval, Pa: the points' own scatter and the meters' uncertainties. */
+  readonly uncertainty: number;
 }
 
 export type FittedCurve =
@@ -27,7 +27,7 @@ export type FittedCurve =
       readonly shutOff: number;
       readonly freeFlow: number;
       readonly exponent: number;
-      /** The exponent is the usual one: too few points to tell it. */
+      /** The exponent is the usual one: too few points to fit it. */
       readonly isExponentAssumed: boolean;
       readonly at: (flow: number) => CurveAt;
       /** Largest flow that was tested; beyond it the curve is an extrapolation. */
@@ -65,12 +65,15 @@ const slopeAt = ([a, q, n]: Parameters, flow: number) =>
  * The exponent is fitted from six points on, else the usual one is taken.
  *
  * The interval at a flow has two parts, added at right angles: the points' scatter about the curve
- * (Student's t, n − p degrees of freedom) and the meters' own doubts, which shift all points alike.
+ * (Student's t, n − p degrees of freedom) and the meters' own uncertainties, which shift all points alike.
  *
  * Fails, with a sentence, with fewer than four points, flows that hardly differ, or a pressure that
  * does not fall as the flow rises.
  */
-export function fitCurve(points: readonly TestPoint[], doubts: TestDoubts): FittedCurve {
+export function fitCurve(
+  points: readonly TestPoint[],
+  uncertainties: TestUncertainties,
+): FittedCurve {
   const refusal = unfit(points);
   if (refusal) return { ok: false, reason: refusal };
   const flowScale = Math.max(...points.map(({ flow }) => flow));
@@ -90,8 +93,8 @@ export function fitCurve(points: readonly TestPoint[], doubts: TestDoubts): Fitt
   for (let round = 0; round < ROUNDS; round++) {
     const now = fitted;
     variances = x.map((flow) => {
-      const ofPressure = doubts.pressure * Math.max(0, modelled(now, flow));
-      const ofFlow = doubts.flow * flow * slopeAt(now, flow);
+      const ofPressure = uncertainties.pressure * Math.max(0, modelled(now, flow));
+      const ofFlow = uncertainties.flow * flow * slopeAt(now, flow);
       return ofPressure ** 2 + ofFlow ** 2 + DIVISION ** 2;
     });
     fitted = leastSquares(x, y, variances, now, isExponentAssumed);
@@ -113,11 +116,11 @@ export function fitCurve(points: readonly TestPoint[], doubts: TestDoubts): Fitt
     const direction = gradient(fitted, own).slice(0, count);
     const scatter = t * Math.sqrt(Math.max(0, quadraticForm(covariance, direction)));
     const pressure = modelled(fitted, own);
-    const byFlow = doubts.flow * own * slopeAt(fitted, own);
-    const byPressure = doubts.pressure * pressure;
+    const byFlow = uncertainties.flow * own * slopeAt(fitted, own);
+    const byPressure = uncertainties.pressure * pressure;
     return {
       pressure: pressure * pressureScale,
-      doubt: pressureScale * Math.hypot(scatter, byFlow, byPressure),
+      uncertainty: pressureScale * Math.hypot(scatter, byFlow, byPressure),
     };
   };
   return {

@@ -22,14 +22,14 @@ function flowWith(heads: number): number {
   return solved.airIn.get(drop?.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
 }
 
-const fit = (without: number, withIt: number, doubt = 0.02) =>
+const fit = (without: number, withIt: number, uncertainty = 0.02) =>
   fitSeparator(
     shop,
     tree,
     drop,
     options,
-    { value: without, doubt: doubt * without },
-    { value: withIt, doubt: doubt * withIt },
+    { value: without, uncertainty: uncertainty * without },
+    { value: withIt, uncertainty: uncertainty * withIt },
   );
 
 describe('a separator fitted to a before/after pair', () => {
@@ -48,8 +48,8 @@ describe('a separator fitted to a before/after pair', () => {
   });
 
   it('is the surer the better the readings', () => {
-    const width = (doubt: number) => {
-      const fitted = fit(flowWith(0), flowWith(6), doubt);
+    const width = (uncertainty: number) => {
+      const fitted = fit(flowWith(0), flowWith(6), uncertainty);
       return fitted.ok ? fitted.most - fitted.least : 0;
     };
     expect(width(0.01)).toBeLessThan(width(0.03));
@@ -58,7 +58,7 @@ describe('a separator fitted to a before/after pair', () => {
 
   it('takes in the truth 95 times in 100, as often as its interval says', () => {
     const truth = flowWith(0) === 0 ? 0 : flowWith(6) / flowWith(0);
-    // Pairs off by up to their stated doubt along a fan of angles, not by chance.
+    // Pairs off by up to their stated uncertainty along a fan of angles, not by chance.
     let within = 0;
     const tries = 60;
     for (let i = 0; i < tries; i++) {

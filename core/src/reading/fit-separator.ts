@@ -7,13 +7,13 @@ import { solveTree } from '../network/solve-shop';
 /** One reading at a drop, with how far it may be off, 95 times in 100; any unit, both the same. */
 export interface PairReading {
   readonly value: number;
-  readonly doubt: number;
+  readonly uncertainty: number;
 }
 
 export type FittedSeparator =
   | {
       readonly ok: true;
-      /** Velocity heads of its inlet, with the interval the readings' doubts leave, 95 %. */
+      /** Velocity heads of its inlet, with the interval the readings' uncertainties leave, 95 %. */
       readonly heads: number;
       readonly least: number;
       readonly most: number;
@@ -28,7 +28,7 @@ const STEPS = 60;
  * A separator's coefficient from a before/after pair: the same drop read without the separator and
  * with it, everything else as it is in `shop`. Only the ratio of the two counts, so that a meter
  * that reads high, or in its own unit, is no harm. The interval comes from the ends of the ratio's
- * own (its two doubts, as shares, added at right angles).
+ * own (its two uncertainties, as shares, added at right angles).
  *
  * Fails, with a sentence, where a reading is not above zero, where the air did not fall, or where it
  * fell further than any separator explains.
@@ -56,13 +56,16 @@ export function fitSeparator(
       reason: 'The air fell further than a separator explains: look for a leak or a blockage too.',
     };
   }
-  const doubt = Math.hypot(without.doubt / without.value, withIt.doubt / withIt.value);
+  const uncertainty = Math.hypot(
+    without.uncertainty / without.value,
+    withIt.uncertainty / withIt.value,
+  );
   const headsAt = (wanted: number) => headsForShare(shareWith, wanted);
   return {
     ok: true,
     heads: headsAt(ratio),
-    least: headsAt(Math.min(1, ratio * (1 + doubt))),
-    most: headsAt(ratio * (1 - doubt)),
+    least: headsAt(Math.min(1, ratio * (1 + uncertainty))),
+    most: headsAt(ratio * (1 - uncertainty)),
   };
 }
 

@@ -3,7 +3,7 @@ import { circleArea } from '../air/velocity-pressure';
 import { frictionFactor } from '../duct/colebrook';
 import type { Instrument } from '../journal/instrument';
 import type { Reading } from '../journal/reading';
-import { centreToMean, PROFILE_DOUBT } from './centre-to-mean';
+import { centreToMean, PROFILE_UNCERTAINTY } from './centre-to-mean';
 import { meanOfRepeats } from './repeats';
 
 /** Accuracy taken for a meter nobody described, as a share: an estimate. */
@@ -11,14 +11,14 @@ export const USUAL_ACCURACY = 0.03;
 
 export type MeasuredFlow =
   /** m³/s with the half-width of its 95 % interval. */
-  | { readonly kind: 'value'; readonly flow: number; readonly doubt: number }
+  | { readonly kind: 'value'; readonly flow: number; readonly uncertainty: number }
   /** Over range: the flow is this or more. */
   | { readonly kind: 'at least'; readonly flow: number };
 
 /**
  * Flow through the pipe a reading was taken in: velocity × TRUE inside area, a centre reading
  * brought to the mean by the turbulent profile. Scatter of the repeats, accuracy of the meter and
- * doubt of the profile are added at right angles.
+ * uncertainty of the profile are added at right angles.
  * @param roughness of the pipe at the meter, m
  * @example // 3583 fpm averaged across 4.75 in. → 441 CFM
  */
@@ -39,6 +39,10 @@ export function measuredFlow(
   const toFlow = isVelocity ? circleArea(diameter) * profile : 1;
   const flow = mean.mean * toFlow;
   if (mean.kind === 'at least') return { kind: 'at least', flow };
-  const doubts = [mean.spread * toFlow, accuracy * flow, isCentre ? PROFILE_DOUBT * flow : 0];
-  return { kind: 'value', flow, doubt: Math.hypot(...doubts) };
+  const uncertainties = [
+    mean.spread * toFlow,
+    accuracy * flow,
+    isCentre ? PROFILE_UNCERTAINTY * flow : 0,
+  ];
+  return { kind: 'value', flow, uncertainty: Math.hypot(...uncertainties) };
 }

@@ -44,7 +44,7 @@ describe('measured flow', () => {
   it('is velocity times the true inside area: 3583 fpm in 4.75 in. is 441 CFM', () => {
     const measured = measuredFlow(reading, { accuracy: 0.03 }, air, 9e-5);
     expect(fromSI(measured.flow, 'cfm')).toBeCloseTo(441, 0);
-    expect(measured.kind === 'value' && measured.doubt / measured.flow).toBeCloseTo(0.03, 9);
+    expect(measured.kind === 'value' && measured.uncertainty / measured.flow).toBeCloseTo(0.03, 9);
   });
 
   it('a centre reading is brought to the mean, 0.8–0.85 of it, and is less sure', () => {
@@ -53,7 +53,7 @@ describe('measured flow', () => {
     expect(centre.flow / average.flow).toBeGreaterThan(0.8);
     expect(centre.flow / average.flow).toBeLessThan(0.86);
     if (centre.kind !== 'value' || average.kind !== 'value') throw new Error('over');
-    expect(centre.doubt / centre.flow).toBeGreaterThan(average.doubt / average.flow);
+    expect(centre.uncertainty / centre.flow).toBeGreaterThan(average.uncertainty / average.flow);
     expect(centreToMean(0.02)).toBeCloseTo(1 / (1 + 1.33 * Math.sqrt(0.02)), 12);
   });
 

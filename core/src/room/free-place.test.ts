@@ -11,7 +11,7 @@ import { setRoomSize } from './edit-floor';
 import { floorConflicts } from './floor-conflicts';
 import { freeMachinePlace, placeAll, placeCollector, placeMachine } from './free-place';
 import { cornersOf, isInside } from './plane';
-import { collectorBlock, SIDE_WAYS } from './standing';
+import { collectorBlock, SIDE_DIRECTIONS } from './standing';
 
 /** A two-car garage of 22 by 22 ft, its big door to the front, with these machines in it. */
 function garage(kinds: readonly MachineKindId[]): Shop {
@@ -38,10 +38,10 @@ describe('places that are free', () => {
       other.collector.inlet.side = side;
       placeCollector(other);
       const mouth = collectorBlock(other);
-      const way = SIDE_WAYS[side];
+      const direction = SIDE_DIRECTIONS[side];
       if (!mouth) throw new Error('not placed');
-      const reach = (way.x === 0 ? mouth.depth : mouth.width) / 2 + 1;
-      const ahead = { x: mouth.at.x + way.x * reach, y: mouth.at.y + way.y * reach };
+      const reach = (direction.x === 0 ? mouth.depth : mouth.width) / 2 + 1;
+      const ahead = { x: mouth.at.x + direction.x * reach, y: mouth.at.y + direction.y * reach };
       expect(isInside(other.room.outline, ahead)).toBe(true);
     }
     const block = collectorBlock(shop);

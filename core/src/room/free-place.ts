@@ -3,7 +3,13 @@ import type { Machine, Shop } from '../design/schema';
 import { floorConflicts } from './floor-conflicts';
 import { cornersOf, isInside, onFloor, overlapDepth, type Polygon, type Spot } from './plane';
 import { extentOf } from './room-outline';
-import { collectorBlock, machineBlock, machineSize, SIDE_WAYS, workingRoom } from './standing';
+import {
+  collectorBlock,
+  machineBlock,
+  machineSize,
+  SIDE_DIRECTIONS,
+  workingRoom,
+} from './standing';
 
 /** Steps in which a free place is sought, m, unless the room has too many of them. */
 const STEP = 0.25;
@@ -60,7 +66,7 @@ function freeCollectorPlace(shop: Shop): Spot {
   const { outline } = shop.room;
   const { inlet, turn } = shop.collector;
   const half = inlet.side === 'left' || inlet.side === 'right' ? block?.width : block?.depth;
-  const way = SIDE_WAYS[inlet.side];
+  const direction = SIDE_DIRECTIONS[inlet.side];
   const reach = (half ?? 0) / 2 + BEFORE_INLET;
   return bestPlace({ ...shop, collector: { ...shop.collector, place: null } }, shop.machines, {
     width: block?.width ?? 1,
@@ -69,7 +75,7 @@ function freeCollectorPlace(shop: Shop): Spot {
     isAtBack: true,
     isOfUse: (at) =>
       outline.length < 3 ||
-      isInside(outline, onFloor({ at, turn }, { x: way.x * reach, y: way.y * reach })),
+      isInside(outline, onFloor({ at, turn }, { x: direction.x * reach, y: direction.y * reach })),
     standing,
   });
 }

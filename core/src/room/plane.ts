@@ -112,8 +112,8 @@ export function distanceTo({ from, to }: Edge, { x, y }: Spot): number {
   const [dx, dy] = [to.x - from.x, to.y - from.y];
   const square = dx * dx + dy * dy;
   const share = square === 0 ? 0 : ((x - from.x) * dx + (y - from.y) * dy) / square;
-  const held = Math.min(1, Math.max(0, share));
-  const [ax, ay] = [x - from.x - held * dx, y - from.y - held * dy];
+  const clamped = Math.min(1, Math.max(0, share));
+  const [ax, ay] = [x - from.x - clamped * dx, y - from.y - clamped * dy];
   return Math.sqrt(ax * ax + ay * ay);
 }
 

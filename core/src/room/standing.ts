@@ -5,7 +5,7 @@ import type { Machine, Shop } from '../design/schema';
 import type { Block, Spot } from './plane';
 
 /** The way out of each side, in a thing's own axes: its front looks toward −y. */
-export const SIDE_WAYS = {
+export const SIDE_DIRECTIONS = {
   left: { x: -1, y: 0 },
   right: { x: 1, y: 0 },
   front: { x: 0, y: -1 },

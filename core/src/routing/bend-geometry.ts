@@ -19,12 +19,12 @@ export const STRAIGHT = Math.PI / 180;
  */
 export function bendReach(turn: number, { radiusRatio, pair }: BendStyle, diameter: number) {
   const radius = radiusRatio * diameter;
-  if (pair === null) return { reach: radius * Math.tan(held(turn) / 2), shorter: 0 };
-  const own = radius * Math.tan(held(turn) / 4);
+  if (pair === null) return { reach: radius * Math.tan(limited(turn) / 2), shorter: 0 };
+  const own = radius * Math.tan(limited(turn) / 4);
   const cut = pair + 2 * own;
-  const side = cut / (2 * Math.cos(held(turn) / 2));
+  const side = cut / (2 * Math.cos(limited(turn) / 2));
   return { reach: side + own, shorter: 2 * side - cut };
 }
 
 /** A duct that turns straight back has no corner to speak of; its reach is that of a turn by 170°. */
-const held = (turn: number) => Math.min(turn, (170 * Math.PI) / 180);
+const limited = (turn: number) => Math.min(turn, (170 * Math.PI) / 180);

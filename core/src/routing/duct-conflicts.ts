@@ -15,10 +15,10 @@ import {
 } from '../room/plane';
 import { wallsOf } from '../room/room-outline';
 import { collectorBlock, machineBlock } from '../room/standing';
+import { AGAINST, deriveAlong, turnsOf } from './derive-runs';
 import { type DuctLine, type DuctLines, ductLines } from './duct-lines';
-import { AGAINST, laidAlong, turnsOf } from './laid-runs';
 import { BESIDE_WALL, FLOOR_DUCT, HEAD_HEIGHT, INLET_STRAIGHT, LONG_HOSE } from './layout-limits';
-import { runFromPort } from './lead-duct';
+import { runFromPort } from './route-duct';
 import { type Leg, legsOf, ONE_SPOT, type Point3, plus, times } from './space';
 
 /** What is wrong with where a duct lies. SI; `run` is the run it is about. */
@@ -64,14 +64,14 @@ const TOUCH = 0.005;
  * wrong with where it lies.
  */
 export function ductConflicts(shop: Shop, lines: DuctLines = ductLines(shop)): DuctConflict[] {
-  const laid = new Map(laidAlong(shop, lines).map((run) => [run.id, run]));
+  const derived = new Map(deriveAlong(shop, lines).map((run) => [run.id, run]));
   const surroundings = surroundingsOf(shop);
   const nodes = new Map(shop.ducts.nodes.map((node) => [node.id, node.kind]));
   const outOf = new Map(shop.ducts.runs.map((run) => [run.from, run]));
   const found: DuctConflict[] = [];
   for (const line of lines.lines.values()) {
     const { id } = line.run;
-    const run = laid.get(id);
+    const run = derived.get(id);
     if (!run) continue;
     found.push(...shapeConflicts(line));
     const angle = joinAngle(run.joins);
@@ -163,16 +163,16 @@ function placeConflicts(line: DuctLine, around: Surroundings): DuctConflict[] {
   const radius = run.diameter / 2;
   const all = hose ? [hose, ...legs] : legs;
   const found: DuctConflict[] = [];
-  const say = (kind: 'through a post' | 'through a wall' | 'through the collector') =>
+  const report = (kind: 'through a post' | 'through a wall' | 'through the collector') =>
     found.push({ kind, run: run.id });
 
   if (around.posts.some(({ at, half }) => all.some((leg) => passes(leg, at) < half + radius))) {
-    say('through a post');
+    report('through a post');
   }
-  if (around.walls.some((wall) => all.some((leg) => crosses(leg, wall)))) say('through a wall');
+  if (around.walls.some((wall) => all.some((leg) => crosses(leg, wall)))) report('through a wall');
   const { collector } = around;
   if (collector && legs.some((leg) => isWithin(leg, collector, around.collectorTop, radius))) {
-    say('through the collector');
+    report('through the collector');
   }
   const { ceilingHeight } = shop.room;
   const top = Math.max(...all.flatMap(({ from, to }) => [from.z, to.z])) + radius;
@@ -200,8 +200,8 @@ const STEEP = 0.69;
 
 /** A leg somebody could run into: not steep, not on the floor, not over what stands or by a wall. */
 function isOverhead(leg: Leg, radius: number, { taken, walls, shop }: Surroundings): boolean {
-  const { from, to, way } = leg;
-  if (Math.abs(way.z) > STEEP || Math.max(from.z, to.z) < FLOOR_DUCT) return false;
+  const { from, to, direction } = leg;
+  if (Math.abs(direction.z) > STEEP || Math.max(from.z, to.z) < FLOOR_DUCT) return false;
   const outline = shop.room.outline;
   // Well above every head it is in nobody's way.
   if (Math.min(from.z, to.z) - radius >= HEAD_HEIGHT) return false;
@@ -219,9 +219,11 @@ function isOverhead(leg: Leg, radius: number, { taken, walls, shop }: Surroundin
 /** Where a leg is asked whether someone could walk there, m apart. */
 const STEP = 0.15;
 
-function alongLeg({ from, way, length }: Leg): Point3[] {
+function alongLeg({ from, direction, length }: Leg): Point3[] {
   const steps = Math.max(1, Math.ceil(length / STEP));
-  return Array.from({ length: steps + 1 }, (_, i) => plus(from, times(way, (length * i) / steps)));
+  return Array.from({ length: steps + 1 }, (_, i) =>
+    plus(from, times(direction, (length * i) / steps)),
+  );
 }
 
 /** How near a leg comes to a spot on the floor, seen from above, m. */

@@ -44,6 +44,7 @@ export function pipePoints({ legs }: Pick<DuctLine, 'legs'>): Point3[] {
 }
 
 /** The way a line's air sets out, and the way it arrives; hose counts where there is no pipe. */
-export const firstWay = ({ hose, legs }: DuctLine): Point3 | null => (hose ?? legs[0])?.way ?? null;
-export const lastWay = ({ hose, legs }: DuctLine): Point3 | null =>
-  (legs.at(-1) ?? hose)?.way ?? null;
+export const firstDirection = ({ hose, legs }: DuctLine): Point3 | null =>
+  (hose ?? legs[0])?.direction ?? null;
+export const lastDirection = ({ hose, legs }: DuctLine): Point3 | null =>
+  (legs.at(-1) ?? hose)?.direction ?? null;

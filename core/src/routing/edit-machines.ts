@@ -6,28 +6,28 @@ import { cornersOf, overlapDepth, type Spot } from '../room/plane';
 import { extentOf } from '../room/room-outline';
 import { collectorBlock, machineBlock } from '../room/standing';
 import { takeOutDucts } from './edit-route';
-import { type Led, leadDuct, rejoin, runFromPort } from './lead-duct';
-import { type Goal, usualWay } from './usual-way';
+import { type RoutedDuct, rejoin, routeDuct, runFromPort } from './route-duct';
+import { type Goal, usualRoute } from './usual-route';
 
 /**
  * Leads a machine's port the usual way to a run, a joint or the collector: a new drop, or the one it
- * has, led anew.
+ * has, routed anew.
  */
-export function leadUsual(
+export function routeUsual(
   shop: Shop,
   machineId: string,
   portId: string,
   goal: Goal,
   newId: NewId,
-): Led {
+): RoutedDuct {
   const machine = shop.machines.find(({ id }) => id === machineId);
   const port = machine?.ports.find(({ id }) => id === portId);
-  const way = machine && port && usualWay(shop, machine, port, goal);
-  if (!machine || !port || !way) return { ok: false, why: 'not placed' };
+  const route = machine && port && usualRoute(shop, machine, port, goal);
+  if (!machine || !port || !route) return { ok: false, why: 'not placed' };
   const own = runFromPort(shop, machineId, portId);
-  if (own) return rejoin(shop, own.id, way.to, way.between, newId);
+  if (own) return rejoin(shop, own.id, route.to, route.between, newId);
   const from = { kind: 'port', machine: machineId, port: portId } as const;
-  return leadDuct(shop, from, way.to, { between: way.between, hasHose: true }, newId);
+  return routeDuct(shop, from, route.to, { between: route.between, hasHose: true }, newId);
 }
 
 /** Adds a machine of a kind where there is room for it. Returns its id. */
@@ -53,7 +53,7 @@ export function removeMachine(shop: Shop, machineId: string): void {
 
 /**
  * A machine once more, at a place or where there is room for it, with a drop as each of its own and
- * led the usual way to where that one goes. Returns the new machine's id, or null for no such machine.
+ * routed the usual way to where that one goes. Returns the new machine's id, or null for no such machine.
  */
 export function copyMachine(shop: Shop, machineId: string, newId: NewId, at?: Spot): string | null {
   const machine = shop.machines.find(({ id }) => id === machineId);
@@ -82,14 +82,14 @@ export function copyMachine(shop: Shop, machineId: string, newId: NewId, at?: Sp
     const other = copy.ports[i];
     if (!own?.route || !other) return;
     const main = shop.ducts.runs.find(({ from }) => from === own.to);
-    const led = leadUsual(
+    const routed = routeUsual(
       shop,
       id,
       other.id,
       main ? { kind: 'run', run: main.id } : { kind: 'inlet' },
       newId,
     );
-    const made = led.ok ? shop.ducts.runs.find((run) => run.id === led.run) : undefined;
+    const made = routed.ok ? shop.ducts.runs.find((run) => run.id === routed.run) : undefined;
     if (made) likeThat(made, own);
   });
   return id;

@@ -1,10 +1,10 @@
 import { type NewId, removeDucts, splitRun } from '../design/edit-ducts';
 import type { BendStyle, Shop } from '../design/schema';
 import { bendsAt, USUAL_BEND } from './bend-geometry';
+import { deriveAlong } from './derive-runs';
 import { ductLines } from './duct-lines';
-import { laidAlong } from './laid-runs';
-import { USUAL_SLACK } from './lead-duct';
-import { nearestOn, ONE_SPOT, type Point3, plus, times, turnBetween, wayOf } from './space';
+import { USUAL_SLACK } from './route-duct';
+import { directionOf, nearestOn, ONE_SPOT, type Point3, plus, times, turnBetween } from './space';
 import { splitAt } from './split-at';
 
 const runOf = (shop: Shop, id: string) => shop.ducts.runs.find((run) => run.id === id);
@@ -69,15 +69,15 @@ export function raiseDucts(shop: Shop, from: number, to: number): void {
  * drawing has them. It stays on the plan.
  */
 export function holdTyped(shop: Shop, runId: string): void {
-  const laid = laidAlong(shop, ductLines(shop));
-  const own = laid.find(({ id }) => id === runId);
+  const derived = deriveAlong(shop, ductLines(shop));
+  const own = derived.find(({ id }) => id === runId);
   const run = runOf(shop, runId);
   if (!run?.route?.isFollowed || !own) return;
   const { length, fittings, hose } = own;
   Object.assign(run, { length, fittings, hose });
   run.route.isFollowed = false;
   // Where something meets it the angles are no longer the drawing's: what they were is kept.
-  for (const { id, to, joins } of laid) {
+  for (const { id, to, joins } of derived) {
     const other = runOf(shop, id);
     if (other && (to === run.to || to === run.from)) other.joins = joins;
   }
@@ -119,8 +119,8 @@ export function splitInHalf(shop: Shop, runId: string, newId: NewId): string | n
   }
   const whole = line.legs.reduce((sum, { length }) => sum + length, 0);
   let left = whole / 2;
-  for (const { from, way, length } of line.legs) {
-    if (left <= length) return splitAt(shop, runId, plus(from, times(way, left)), newId);
+  for (const { from, direction, length } of line.legs) {
+    if (left <= length) return splitAt(shop, runId, plus(from, times(direction, left)), newId);
     left -= length;
   }
   return null;
@@ -153,8 +153,8 @@ function growTogether(shop: Shop, nodeId: string): void {
   if (!isAlike || !isPlain || isBelieved || !isFollowed) return;
   const before = up.route.bends.at(-1)?.at;
   const after = down.route.bends[0]?.at;
-  const ways = [before && wayOf(before, node.at), after && wayOf(node.at, after)];
-  const turn = ways[0] && ways[1] ? turnBetween(ways[0], ways[1]) : null;
+  const directions = [before && directionOf(before, node.at), after && directionOf(node.at, after)];
+  const turn = directions[0] && directions[1] ? turnBetween(directions[0], directions[1]) : null;
   const corner = { id: nodeId, at: node.at, style: node.style.bend ?? { ...USUAL_BEND } };
   // Where a neighbour is a node, the corner stays: it does no harm on a straight line.
   const middle = turn !== null && turn < 1e-6 ? [] : [corner];

@@ -1,10 +1,10 @@
 import type { NewId } from '../design/edit-ducts';
 import type { Shop } from '../design/schema';
 import { bendsAt } from './bend-geometry';
-import { ductLines, firstWay } from './duct-lines';
+import { ductLines, firstDirection } from './duct-lines';
 import { LEAST_LEG } from './layout-limits';
-import { distance, dot, minus, type Point3, plus, times, turnBetween, wayOf } from './space';
-import { WYE_REACH } from './usual-way';
+import { directionOf, distance, dot, minus, type Point3, plus, times, turnBetween } from './space';
+import { WYE_REACH } from './usual-route';
 
 /** Square to the main within so much, rad. */
 const SQUARE = 0.09;
@@ -32,7 +32,7 @@ export function joinBy(shop: Shop, runId: string, angle: number, newId: NewId): 
   const out = shop.ducts.runs.find(({ from }) => from === run?.to);
   const before = others.length === 1 ? lines.get(others[0]?.id ?? '') : undefined;
   const after = lines.get(out?.id ?? '');
-  const flow = after && firstWay(after);
+  const flow = after && firstDirection(after);
   if (!run?.route || !line || !node?.at || !before || !after || !flow) return 'not a plain branch';
 
   const { points } = line;
@@ -42,10 +42,10 @@ export function joinBy(shop: Shop, runId: string, angle: number, newId: NewId): 
     return 'not a plain branch';
   }
   const { base, foot, isLeaning } = approach;
-  const way = wayOf(base, foot);
+  const direction = directionOf(base, foot);
   const reach = Math.min(WYE_REACH * run.diameter, 0.8 * distance(base, foot));
   const isTee = angle > Math.PI / 2 - 1e-6;
-  if (!way || (!isTee && reach < run.diameter / 2)) return 'no room';
+  if (!direction || (!isTee && reach < run.diameter / 2)) return 'no room';
   const to = isTee ? foot : plus(foot, times(flow, reach / Math.tan(angle)));
   const [next, previous] = [after.points[1], before.points.at(-2)];
   const isRoomy =
@@ -54,7 +54,7 @@ export function joinBy(shop: Shop, runId: string, angle: number, newId: NewId): 
   if (!isRoomy) return 'no room';
 
   node.at = { ...to };
-  const corner = plus(foot, times(way, -reach));
+  const corner = plus(foot, times(direction, -reach));
   const bends = isLeaning ? run.route.bends.slice(0, -1) : [...run.route.bends];
   const kept = isLeaning ? run.route.bends.at(-1) : undefined;
   if (!isTee) bends.push(...(kept ? [{ ...kept, at: { ...corner } }] : bendsAt([corner], newId)));
@@ -70,8 +70,8 @@ function squareApproach(
   flow: Point3,
 ): { readonly base: Point3; readonly foot: Point3; readonly isLeaning: boolean } | null {
   const isSquare = (from: Point3 | undefined, to: Point3 | undefined) => {
-    const way = from && to && wayOf(from, to);
-    return way ? Math.abs(turnBetween(way, flow) - Math.PI / 2) < SQUARE : false;
+    const direction = from && to && directionOf(from, to);
+    return direction ? Math.abs(turnBetween(direction, flow) - Math.PI / 2) < SQUARE : false;
   };
   if (last && isSquare(last, end)) return { base: last, foot: end, isLeaning: false };
   if (!last || !earlier || !isSquare(earlier, last)) return null;

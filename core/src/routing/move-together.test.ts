@@ -11,9 +11,9 @@ import type { Spot } from '../room/plane';
 import { arrangeDucts } from './arrange-ducts';
 import { ductLines } from './duct-lines';
 import { addMachine } from './edit-machines';
-import { type DuctEnd, leadDuct } from './lead-duct';
 import { beginMove, moveBy, type TakenTogether } from './move-together';
 import { inletMouth } from './places';
+import { type DuctEnd, routeDuct } from './route-duct';
 import { type Point3, plus } from './space';
 
 /**
@@ -30,7 +30,7 @@ function shopWithTwoDrops() {
   const inlet = inletMouth(shop)?.at ?? { x: 0, y: 0, z: 0 };
   const off = (x: number, y: number, z = 0): Point3 => plus(inlet, { x, y, z });
   const free: DuctEnd = { kind: 'free', at: off(-8, 0) };
-  const main = leadDuct(shop, { kind: 'inlet' }, free, { between: [], hasHose: false }, newId);
+  const main = routeDuct(shop, { kind: 'inlet' }, free, { between: [], hasHose: false }, newId);
   if (!main.ok) throw new Error(main.why);
   // Farthest from the inlet first: what meets a run splits it, and its upstream part keeps the id.
   const drops = [-3, -6].map((x) => {
@@ -40,7 +40,7 @@ function shopWithTwoDrops() {
     own.place = { x: off(x, 0).x - 1, y: 1.5 };
     const port = own.ports[0]?.id ?? '';
     const foot = { x: off(x, 0).x - 0.6, y: 2.4 };
-    const run = leadDuct(
+    const run = routeDuct(
       shop,
       { kind: 'port', machine, port },
       { kind: 'run', run: main.run, at: off(x, 0) },
@@ -215,7 +215,9 @@ describe('moving with the ducts attached', () => {
     const shop = drawnShop(8);
     const level = (each: Shop) =>
       [...ductLines(each).lines.values()].flatMap(({ legs }) =>
-        legs.filter(({ way }) => Math.abs(way.z) < 0.01).map(({ way }) => Math.atan2(way.y, way.x)),
+        legs
+          .filter(({ direction }) => Math.abs(direction.z) < 0.01)
+          .map(({ direction }) => Math.atan2(direction.y, direction.x)),
       );
     const eighth = Math.PI / 4;
     const isSquare = (angle: number) => {

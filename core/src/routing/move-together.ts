@@ -5,7 +5,7 @@ import type { Spot } from '../room/plane';
 import { arrangeDucts } from './arrange-ducts';
 import { type DuctLine, ductLines } from './duct-lines';
 import { LEAST_LEG } from './layout-limits';
-import { type Point3, wayOf } from './space';
+import { directionOf, type Point3 } from './space';
 
 /** What is moved at once: machines, the collector, runs with all their points. */
 export interface TakenTogether {
@@ -165,14 +165,14 @@ function followDownstream(
     const isFixed = node === tree.inlet.id || forced.has(node);
     const out = tree.outOf.get(node);
     const next = out && lines.get(out.id);
-    const after = isFixed || !next ? null : (wayOf(...firstTwo(next)) ?? null);
+    const after = isFixed || !next ? null : (directionOf(...firstTwo(next)) ?? null);
     const ways = into.map((run): Way | null => {
       const line = lines.get(run.id);
       if (!line || taken.runs.has(run.id)) return null;
       const [start, end] = [shiftOf(run.from), isFixed ? shiftOf(node) : STILL];
-      return wayAlong(line, start, end, isFixed ? 'fixed' : after);
+      return shiftAlong(line, start, end, isFixed ? 'fixed' : after);
     });
-    const found = ways.flatMap((way) => way ?? []);
+    const found = ways.flatMap((direction) => direction ?? []);
     const slide = found.find(({ end }) => !isStill(end))?.end ?? null;
     if (isFixed || slide === null) {
       found.forEach(accept);
@@ -180,9 +180,9 @@ function followDownstream(
     }
     const isLone = into.length === 1;
     const slides = into.every((run, i) => {
-      const way = ways[i];
-      if (isStraight(run.joins) && !isLone) return !isMoved[i] || isStill(way?.end ?? by);
-      return way != null && isSame(way.end, slide);
+      const direction = ways[i];
+      if (isStraight(run.joins) && !isLone) return !isMoved[i] || isStill(direction?.end ?? by);
+      return direction != null && isSame(direction.end, slide);
     });
     const through = isLone ? null : (into.find(({ joins }) => isStraight(joins)) ?? null);
     const back = through && lines.get(through.id);
@@ -193,7 +193,7 @@ function followDownstream(
       found.forEach(accept);
       goes.set(node, slide);
     } else {
-      for (const way of found) if (isStill(way.end)) accept(way);
+      for (const direction of found) if (isStill(direction.end)) accept(direction);
     }
   }
 
@@ -210,10 +210,10 @@ const lastTwo = ({ points }: DuctLine): Two => [points.at(-2) ?? ORIGIN, points.
 
 /** Whether a leg whose ends go so far still leads the way it did. */
 function keepsLength([from, to]: Two, a: Spot, b: Spot): boolean {
-  const way = wayOf(from, to);
-  if (!way) return true;
+  const direction = directionOf(from, to);
+  if (!direction) return true;
   const [p, q] = [shifted(from, a), shifted(to, b)];
-  const left = (q.x - p.x) * way.x + (q.y - p.y) * way.y + (q.z - p.z) * way.z;
+  const left = (q.x - p.x) * direction.x + (q.y - p.y) * direction.y + (q.z - p.z) * direction.z;
   return left >= LEAST_LEG;
 }
 
@@ -222,7 +222,7 @@ function keepsLength([from, to]: Two, a: Spot, b: Spot): boolean {
  * `end`: each leg keeps its way. What follows it may let its end slide along: `after`, or not, where
  * it is fixed. Null where it cannot be.
  */
-function wayAlong(
+function shiftAlong(
   line: DuctLine,
   start: Spot,
   end: Spot,
@@ -266,12 +266,12 @@ function carriedOn(
   for (let i = 1; i < points.length; i++) {
     const [from, to, next] = [points[i - 1], points[i], points[i + 1]];
     if (!from || !to) return null;
-    const way = wayOf(from, to);
+    const direction = directionOf(from, to);
     const before = carried;
-    if (way && !whole.includes(i) && !isStill(carried)) {
+    if (direction && !whole.includes(i) && !isStill(carried)) {
       const isNextWhole = whole.includes(i + 1);
-      const ahead = next ? wayOf(to, next) : follows;
-      carried = turnedInto(carried, way, isNextWhole ? null : ahead);
+      const ahead = next ? directionOf(to, next) : follows;
+      carried = turnedInto(carried, direction, isNextWhole ? null : ahead);
       if (!keepsLength([from, to], before, carried)) return null;
     }
     shifts.push(carried);
@@ -287,12 +287,12 @@ const LEVEL = 0.01;
  * What a leg hands on of a movement: all of it where it is upright; else what its own length does not
  * take up, along the way of the next leg if that can take it.
  */
-function turnedInto(by: Spot, way: Point3, next: Point3 | null): Spot {
-  if (Math.abs(way.z) > LEVEL) return by;
-  const across = way.x * by.y - way.y * by.x;
-  const turn = next && Math.abs(next.z) < LEVEL ? way.x * next.y - way.y * next.x : 0;
+function turnedInto(by: Spot, direction: Point3, next: Point3 | null): Spot {
+  if (Math.abs(direction.z) > LEVEL) return by;
+  const across = direction.x * by.y - direction.y * by.x;
+  const turn = next && Math.abs(next.z) < LEVEL ? direction.x * next.y - direction.y * next.x : 0;
   if (next && Math.abs(turn) > LEVEL) {
     return { x: (across / turn) * next.x, y: (across / turn) * next.y };
   }
-  return { x: -across * way.y, y: across * way.x };
+  return { x: -across * direction.y, y: across * direction.x };
 }

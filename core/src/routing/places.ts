@@ -2,7 +2,7 @@ import { inletOfStack } from '../assembly/inlet-of-stack';
 import { MACHINE_KINDS, type MachineKindId } from '../design/machine-kinds';
 import type { Machine, Port, Shop } from '../design/schema';
 import { inBlock, onFloor } from '../room/plane';
-import { collectorBlock, machineBlock, machineSize, SIDE_WAYS } from '../room/standing';
+import { collectorBlock, machineBlock, machineSize, SIDE_DIRECTIONS } from '../room/standing';
 import type { Point3 } from './space';
 
 /** Where a duct meets a machine or the collector, and the way out of it, level and of length 1. */
@@ -21,7 +21,7 @@ function usualPort(machine: Machine, port: Port): Point3 {
     ? MACHINE_KINDS[machine.kind as MachineKindId]
     : UNKNOWN;
   const { width, depth } = machineSize(machine);
-  const side = SIDE_WAYS[portSide];
+  const side = SIDE_DIRECTIONS[portSide];
   const nth = machine.ports.filter(({ at }) => at === null).findIndex(({ id }) => id === port.id);
   const beside = Math.max(0, nth) * BESIDE;
   return {
@@ -39,8 +39,8 @@ export function portMouth(machine: Machine, port: Port): Mouth | null {
   const reach = { x: own.x / block.width, y: own.y / block.depth };
   const side =
     Math.abs(reach.x) > Math.abs(reach.y)
-      ? SIDE_WAYS[reach.x < 0 ? 'left' : 'right']
-      : SIDE_WAYS[reach.y < 0 ? 'front' : 'back'];
+      ? SIDE_DIRECTIONS[reach.x < 0 ? 'left' : 'right']
+      : SIDE_DIRECTIONS[reach.y < 0 ? 'front' : 'back'];
   return {
     at: { ...onFloor(block, own), z: own.z },
     out: { ...onFloor({ at: { x: 0, y: 0 }, turn: block.turn }, side), z: 0 },
@@ -63,7 +63,7 @@ export function inletMouth(shop: Shop): Mouth | null {
   const z = height ?? own.z;
   return {
     at: { ...onFloor(block, own), z: z + (collector.place?.z ?? 0) },
-    out: { ...onFloor({ at: { x: 0, y: 0 }, turn: block.turn }, SIDE_WAYS[side]), z: 0 },
+    out: { ...onFloor({ at: { x: 0, y: 0 }, turn: block.turn }, SIDE_DIRECTIONS[side]), z: 0 },
   };
 }
 

@@ -28,7 +28,7 @@ export const distance = (a: Point3, b: Point3): number => lengthOf(minus(a, b));
 export const ONE_SPOT = 1e-3;
 
 /** The way from one point to another, of length 1; null where they are one. */
-export function wayOf(from: Point3, to: Point3): Point3 | null {
+export function directionOf(from: Point3, to: Point3): Point3 | null {
   const length = distance(from, to);
   return length < ONE_SPOT ? null : times(minus(to, from), 1 / length);
 }
@@ -44,7 +44,7 @@ export const turnBetween = (before: Point3, after: Point3): number =>
 export interface Leg {
   readonly from: Point3;
   readonly to: Point3;
-  readonly way: Point3;
+  readonly direction: Point3;
   readonly length: number;
   readonly start: number;
 }
@@ -55,10 +55,10 @@ export function legsOf(points: readonly Point3[]): Leg[] {
   let start = 0;
   for (let i = 1; i < points.length; i++) {
     const [from, to] = [points[i - 1], points[i]];
-    const way = from && to && wayOf(from, to);
-    if (!from || !to || !way) continue;
+    const direction = from && to && directionOf(from, to);
+    if (!from || !to || !direction) continue;
     const length = distance(from, to);
-    legs.push({ from, to, way, length, start });
+    legs.push({ from, to, direction, length, start });
     start += length;
   }
   return legs;
@@ -66,27 +66,28 @@ export function legsOf(points: readonly Point3[]): Leg[] {
 
 /** The spot of a line nearest to `at`, how far along it lies and how far off, m; null without legs. */
 export function nearestOn(points: readonly Point3[], at: Point3) {
-  let best: { point: Point3; along: number; off: number; way: Point3 } | null = null;
-  for (const { from, way, length, start } of legsOf(points)) {
-    const share = Math.min(length, Math.max(0, dot(minus(at, from), way)));
-    const point = plus(from, times(way, share));
+  let best: { point: Point3; along: number; off: number; direction: Point3 } | null = null;
+  for (const { from, direction, length, start } of legsOf(points)) {
+    const share = Math.min(length, Math.max(0, dot(minus(at, from), direction)));
+    const point = plus(from, times(direction, share));
     const off = distance(point, at);
-    if (!best || off < best.off - 1e-12) best = { point, along: start + share, off, way };
+    if (!best || off < best.off - 1e-12) best = { point, along: start + share, off, direction };
   }
   return best;
 }
 
 /** As `nearestOn`, seen from above: heights do not count. */
 export function nearestFromAbove(points: readonly Point3[], at: Pick<Point3, 'x' | 'y'>) {
-  let best: { point: Point3; along: number; off: number; way: Point3 } | null = null;
-  for (const { from, way, length, start } of legsOf(points)) {
-    const level = way.x * way.x + way.y * way.y;
+  let best: { point: Point3; along: number; off: number; direction: Point3 } | null = null;
+  for (const { from, direction, length, start } of legsOf(points)) {
+    const level = direction.x * direction.x + direction.y * direction.y;
     // A riser is a dot from above; its foot stands for it.
-    const reach = level < 1e-9 ? 0 : ((at.x - from.x) * way.x + (at.y - from.y) * way.y) / level;
+    const reach =
+      level < 1e-9 ? 0 : ((at.x - from.x) * direction.x + (at.y - from.y) * direction.y) / level;
     const share = Math.min(length, Math.max(0, reach));
-    const point = plus(from, times(way, share));
+    const point = plus(from, times(direction, share));
     const off = Math.hypot(point.x - at.x, point.y - at.y);
-    if (!best || off < best.off - 1e-12) best = { point, along: start + share, off, way };
+    if (!best || off < best.off - 1e-12) best = { point, along: start + share, off, direction };
   }
   return best;
 }

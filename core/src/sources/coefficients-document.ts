@@ -4,7 +4,7 @@ import { coefficientGroups } from './coefficients';
 
 const HEAD = `# Every coefficient, with its source and mark
 
-Written by \`npm run docs:coefficients\` from the tables the program reckons by; the app shows the same under *Sources*. Published values were written down from memory until someone has the source open.
+Written by \`npm run docs:coefficients\` from the tables the program uses; the app shows the same under *Sources*. Published values were written down from memory until someone has the source open.
 
 - **standard**: a published source, named
 - **practice**: common in small shops, no source

@@ -31,7 +31,7 @@ describe('the list of sources', () => {
     }
   });
 
-  it('lists what is reckoned by: every tabled elbow', () => {
+  it('lists what is used: every tabled elbow', () => {
     const elbows = groups.find(({ title }) => title.startsWith('Elbows'));
     const tabled = Object.values(ELBOW_STYLES).reduce((sum, { at }) => sum + at.length, 0);
     expect(elbows?.coefficients).toHaveLength(tabled);

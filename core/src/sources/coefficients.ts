@@ -1,5 +1,5 @@
 import { LIMITS } from '../analysis/findings/limits';
-import { DOUBT, FITTED_SEPARATOR_DOUBT } from '../analysis/flow-uncertainty';
+import { FITTED_SEPARATOR_UNCERTAINTY, UNCERTAINTY } from '../analysis/flow-uncertainty';
 import { MACHINE_KINDS } from '../design/machine-kinds';
 import { joinSources } from '../fittings/joins/joins';
 import { fittingSources } from '../fittings/kinds/fitting-kinds';
@@ -13,7 +13,7 @@ import { fittings } from './fittings';
 import { stackAndNoise } from './stack-and-noise';
 
 /**
- * The coefficients the program reckons with, gathered from the very tables it reckons by: what is
+ * The coefficients the program uses, gathered from the very tables it uses: what is
  * listed cannot differ from what is used.
  */
 export const coefficientGroups = (): CoefficientGroup[] => [
@@ -71,7 +71,7 @@ export const coefficientGroups = (): CoefficientGroup[] => [
     about: 'how far each kind of number may be off, 95 times in 100: what every ± is made of',
     source: 'modelling defaults, until readings say more',
     coefficients: [
-      ...Object.entries(DOUBT).map(([name, value]) => ({
+      ...Object.entries(UNCERTAINTY).map(([name, value]) => ({
         name: `${name.charAt(0).toUpperCase()}${name.slice(1)}`,
         value,
         kind: 'ratio' as const,
@@ -79,7 +79,7 @@ export const coefficientGroups = (): CoefficientGroup[] => [
       })),
       {
         name: 'Separator, fitted to readings',
-        value: FITTED_SEPARATOR_DOUBT,
+        value: FITTED_SEPARATOR_UNCERTAINTY,
         kind: 'ratio',
         origin: 'estimate',
       },

@@ -61,7 +61,8 @@ export const collector = (): CoefficientGroup[] => [
   },
   {
     title: 'Separators',
-    about: 'velocity heads of the inlet, and the share of the dust its bin gets while not overfull',
+    about:
+      'velocity heads of the inlet, and the separation efficiency while the bin is not overfull',
     source:
       'modelling defaults that agree with what shops measured, to be fitted to your own readings; shares caught common practice',
     coefficients: Object.values(SEPARATORS)
@@ -69,7 +70,7 @@ export const collector = (): CoefficientGroup[] => [
       .flatMap(({ name, heads, caught, origin }) => [
         plain(name, heads, origin),
         {
-          name: `${name}, bin gets`,
+          name: `${name}, separation efficiency`,
           value: caught,
           kind: 'ratio' as const,
           origin: 'practice' as const,

@@ -2,12 +2,12 @@ import { MACHINE_KINDS } from '../design/machine-kinds';
 import { type CoefficientGroup, FROM_MEMORY, plain } from '../quantity/coefficient';
 import { BEFORE_INLET, GAP } from '../room/free-place';
 import { USUAL_BEND } from '../routing/bend-geometry';
-import { ALIKE, THROUGH } from '../routing/laid-runs';
+import { ALIKE, THROUGH } from '../routing/derive-runs';
 import { BESIDE_WALL, FLOOR_DUCT, HEAD_HEIGHT, INLET_STRAIGHT } from '../routing/layout-limits';
-import { USUAL_SLACK } from '../routing/lead-duct';
-import { GATE_HEIGHT, HOSE_REACH, UNDER_CEILING, WYE_REACH } from '../routing/usual-way';
+import { USUAL_SLACK } from '../routing/route-duct';
+import { GATE_HEIGHT, HOSE_REACH, UNDER_CEILING, WYE_REACH } from '../routing/usual-route';
 
-/** How ducts are led on the floor when nobody says otherwise, and where it warns of them. */
+/** How ducts are routed on the floor when nobody says otherwise, and where it warns of them. */
 export const ductsOnTheFloor = (): CoefficientGroup[] => [
   {
     title: 'Ducts as they are drawn',

@@ -47,7 +47,7 @@ export const fittings = (): CoefficientGroup[] => [
   {
     title: 'Ranges',
     about:
-      'what each table and formula was made for; outside, its nearer end is reckoned with, and a finding says so (powers go on as powers do)',
+      'what each table and formula was made for; outside, its nearer end is used, and a finding says so (powers go on as powers do)',
     source: `the tables’ own ends (${FROM_MEMORY}); those marked estimate are ours`,
     coefficients: RANGES.flatMap(({ what, kind, least, most, origin }) => [
       { name: `${what}, from`, value: least, kind, origin },

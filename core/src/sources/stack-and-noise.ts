@@ -16,7 +16,7 @@ import {
 import { PLUGS, TRIPS, USUAL_START_RATIO } from '../collector/plug';
 import {
   CHURNED_SHARE,
-  NOISE_DOUBT,
+  NOISE_UNCERTAINTY,
   SPECIFIC_SOUND_POWER,
   THROUGH_PARTITION,
 } from '../noise/blower-noise';
@@ -132,7 +132,7 @@ export const stackAndNoise = (): CoefficientGroup[] => [
       'modelling defaults, until a meter’s reading at a known distance; partition common practice',
     coefficients: [
       plain('Kw, A-weighted, dB', SPECIFIC_SOUND_POWER, 'estimate'),
-      plain('May be off by, dB', NOISE_DOUBT, 'estimate'),
+      plain('May be off by, dB', NOISE_UNCERTAINTY, 'estimate'),
       {
         name: 'Flow counted when choked, of its best',
         value: CHURNED_SHARE,

@@ -22,8 +22,8 @@ function judged(loading: number) {
   if (!drop) throw new Error('no drop');
   return { drop, judge: dropJudge(gateAir(shop, arranged.tree, 'found'), 'one') };
 }
-const flowOf = (verdict: ReturnType<DropJudgements['judged']>) =>
-  verdict.kind === 'judged' ? verdict.flow : Number.NaN;
+const flowOf = (result: ReturnType<DropJudgements['judged']>) =>
+  result.kind === 'judged' ? result.flow : Number.NaN;
 
 describe('judgements of drops', () => {
   it('are the same object for the same judge, and another for another', () => {

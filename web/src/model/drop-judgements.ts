@@ -1,4 +1,4 @@
-import type { DropVerdict, dropJudge } from '@frank-gauge/core/analysis';
+import type { DropResult, dropJudge } from '@frank-gauge/core/analysis';
 import type { Drop } from '@frank-gauge/core/design';
 
 /** Judges one air: another air, another judge. */
@@ -6,7 +6,7 @@ export type Judge = ReturnType<typeof dropJudge>;
 
 interface Judged {
   readonly judge: Judge;
-  readonly verdict: DropVerdict;
+  readonly result: DropResult;
 }
 
 /**
@@ -19,20 +19,20 @@ export class DropJudgements {
   private readonly kept = new Map<string, Judged>();
 
   /** The drop as this judge has it. */
-  judged(judge: Judge, drop: Drop): DropVerdict {
+  judged(judge: Judge, drop: Drop): DropResult {
     const before = this.kept.get(drop.id);
-    if (before?.judge === judge) return before.verdict;
-    const old = before?.verdict;
+    if (before?.judge === judge) return before.result;
+    const old = before?.result;
     const isAlike = old?.kind === 'judged' && old.drop.path.length === drop.path.length;
-    const verdict = judge(drop, isAlike ? old.solution.state : undefined);
+    const result = judge(drop, isAlike ? old.solution.state : undefined);
     this.kept.delete(drop.id);
-    this.kept.set(drop.id, { judge, verdict });
-    return verdict;
+    this.kept.set(drop.id, { judge, result });
+    return result;
   }
 
   /** What was last said of the drop, by whichever judge; null: nothing yet. */
-  last(drop: Drop): DropVerdict | null {
-    return this.kept.get(drop.id)?.verdict ?? null;
+  last(drop: Drop): DropResult | null {
+    return this.kept.get(drop.id)?.result ?? null;
   }
 
   /** The drops this judge has not judged, those that have waited longest first. */

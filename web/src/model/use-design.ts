@@ -1,6 +1,6 @@
 'use client';
 
-import type { DropVerdict } from '@frank-gauge/core/analysis';
+import type { DropResult } from '@frank-gauge/core/analysis';
 import type { DuctTree, Shop } from '@frank-gauge/core/design';
 import type { ShopSolved } from '@frank-gauge/core/network';
 import type { UnitSystem } from '@frank-gauge/core/quantity';
@@ -15,10 +15,10 @@ import type { DesignAir, OpenDesign } from './open-design';
  */
 
 export const OpenDesignContext = createContext<OpenDesign | null>(null);
-/** Every drop with its own verdict. Of many drops some are judged a moment after an edit. */
-export const VerdictsContext = createContext<readonly DropVerdict[] | null>(null);
+/** Every drop with its own result. Of many drops some are judged a moment after an edit. */
+export const DropResultsContext = createContext<readonly DropResult[] | null>(null);
 /** The drop that is explained; undefined: outside a shop. */
-export const SelectedDropContext = createContext<DropVerdict | null | undefined>(undefined);
+export const SelectedDropContext = createContext<DropResult | null | undefined>(undefined);
 
 function inShop<T>(value: T | null | undefined): T {
   if (value === null || value === undefined) throw new Error('outside a shop');
@@ -59,10 +59,10 @@ export const useDuctLines = (): DuctLines => inShop(useAir()).lines;
 export const useSolution = (): ShopSolved => inShop(useOpen(({ solution }) => solution));
 
 /** Every drop, by the rule chosen. */
-export const useVerdicts = (): readonly DropVerdict[] => inShop(useContext(VerdictsContext));
+export const useDropResults = (): readonly DropResult[] => inShop(useContext(DropResultsContext));
 
 /** The drop that is explained: the one chosen, else the worst; null where there is none. */
-export function useSelectedDrop(): DropVerdict | null {
+export function useSelectedDrop(): DropResult | null {
   const selected = useContext(SelectedDropContext);
   if (selected === undefined) throw new Error('outside a shop');
   return selected;

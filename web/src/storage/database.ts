@@ -102,7 +102,7 @@ export class Database extends Dexie {
 /**
  * Brings shops of earlier versions to the present one, their logs to records of a journal. Changes
  * remembered for undo speak of the old shape and are let go; a document that cannot be read stays as it
- * lies, to be told of when opened. What estimates were renewed is kept beside the shop until it is seen.
+ * lies, to be reported when opened. What estimates were renewed is kept beside the shop until it is seen.
  */
 async function moveApart(db: Pick<Transaction, 'table'>): Promise<void> {
   const summaries = db.table<SummaryRow, string>('summaries');

@@ -73,7 +73,7 @@ async function inOne(
   }
 }
 
-/** A summary after a write: who it is told to, and what of it. */
+/** A summary after a write: who is notified, and of what. */
 function next(
   summary: SummaryRow,
   design: Shop | null,

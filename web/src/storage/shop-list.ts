@@ -21,7 +21,7 @@ interface AddOptions {
   readonly keepId?: boolean;
   readonly journal?: Journal;
   readonly photos?: readonly Omit<PhotoFileRow, 'shop'>[];
-  /** Estimates renewed while its file was read, to be told of when it is opened. */
+  /** Estimates renewed while its file was read, to be reported when it is opened. */
   readonly renewed?: readonly Renewal[];
   readonly db?: Database;
 }

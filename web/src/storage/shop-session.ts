@@ -260,7 +260,7 @@ export class ShopSession {
     this.state.setState(session, true);
   }
 
-  private tell(news: JournalNews): void {
+  private notify(news: JournalNews): void {
     if (news !== 'anew' && isEmptyDiff(news)) return;
     for (const listener of this.listeners) listener(news);
   }
@@ -279,7 +279,7 @@ export class ShopSession {
       readings: session.readings + readingsMore(journal),
       saved: this.outbox.isFailing ? 'failed' : 'saving',
     });
-    this.tell(journal);
+    this.notify(journal);
     if (merge !== undefined) this.gather(session, label, merge, shop, journal);
     else {
       this.release();
@@ -398,7 +398,7 @@ export class ShopSession {
       // Not before the screen shows what is stored.
       saved: saved === 'saved' && this.known.revision < 0 ? 'saving' : saved,
     });
-    if (takes) this.tell(journal);
+    if (takes) this.notify(journal);
   }
 
   private hear(id: string, summary: SummaryRow | undefined): void {
@@ -499,7 +499,7 @@ export class ShopSession {
       changes: summary.changes,
       renewed,
     });
-    this.tell(news);
+    this.notify(news);
   }
 }
 

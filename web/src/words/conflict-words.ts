@@ -2,7 +2,7 @@ import { type Conflict, GRAVITY, type StackPart } from '@frank-gauge/core/assemb
 import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
 import { tapeLength } from './tape-length';
 
-export interface ToldConflict {
+export interface ConflictMessage {
   readonly title: string;
   readonly text: string;
 }
@@ -30,13 +30,13 @@ export function shortBy({ short, of }: Conflict, system: UnitSystem): string {
 }
 
 /** What does not fit, in sentences: what, by how much, and what to do. */
-export function tellConflict(conflict: Conflict, system: UnitSystem): ToldConflict {
+export function conflictMessage(conflict: Conflict, system: UnitSystem): ConflictMessage {
   const { title, text } = words(conflict, system);
   // A unit that ends in a full stop ends the sentence with it.
   return { title: title.replace('..', '.'), text: text.replaceAll('..', '.') };
 }
 
-function words(conflict: Conflict, system: UnitSystem): ToldConflict {
+function words(conflict: Conflict, system: UnitSystem): ConflictMessage {
   const by = shortBy(conflict, system);
   const part = STACK_PARTS[conflict.part].toLowerCase();
   const length = (value: number) => tapeLength(value, system);

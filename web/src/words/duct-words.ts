@@ -1,8 +1,8 @@
 import type { UnitSystem } from '@frank-gauge/core/quantity';
-import type { DuctConflict, WhyNotLed } from '@frank-gauge/core/routing';
+import type { DuctConflict, WhyNoRoute } from '@frank-gauge/core/routing';
 import { tapeLength } from './tape-length';
 
-export interface ToldDuct {
+export interface DuctMessage {
   readonly title: string;
   readonly text: string;
   /** Something to know rather than something wrong. */
@@ -17,7 +17,7 @@ interface Names {
 const degrees = (angle: number) => `${Math.round((angle * 180) / Math.PI)}°`;
 
 /** What is wrong with where a duct lies, in sentences. */
-export function tellDuct(conflict: DuctConflict, system: UnitSystem, names: Names): ToldDuct {
+export function ductMessage(conflict: DuctConflict, system: UnitSystem, names: Names): DuctMessage {
   const write = (value: number) => tapeLength(value, system);
   if (conflict.kind === 'port without a duct') {
     return {
@@ -27,7 +27,7 @@ export function tellDuct(conflict: DuctConflict, system: UnitSystem, names: Name
     };
   }
   const run = names.run(conflict.run);
-  const wrong = (title: string, text: string, isNote = false): ToldDuct => ({
+  const wrong = (title: string, text: string, isNote = false): DuctMessage => ({
     title,
     text,
     isNote,
@@ -89,7 +89,7 @@ export function tellDuct(conflict: DuctConflict, system: UnitSystem, names: Name
   }
 }
 
-const WHY: Record<WhyNotLed, string> = {
+const WHY: Record<WhyNoRoute, string> = {
   'no way to the blower':
     'A duct needs one end that brings air, a port or an open end, and one that leads it to the blower: a duct or the collector.',
   'port has its duct': 'This port has its duct already.',
@@ -98,5 +98,5 @@ const WHY: Record<WhyNotLed, string> = {
   'not placed': 'One of its ends has no place yet. Place the machine and the collector first.',
 };
 
-/** Why a duct could not be led so. */
-export const whyNotLed = (why: WhyNotLed): string => WHY[why];
+/** Why a duct could not be routed so. */
+export const whyNoRoute = (why: WhyNoRoute): string => WHY[why];

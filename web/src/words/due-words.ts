@@ -1,6 +1,6 @@
 import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 
-/** A filter that is due later than this is not told of in hours: nobody counts so far. */
+/** A filter that is due later than this is not stated in hours: nobody counts so far. */
 const LONG = toSI(2000, 'h');
 
 /** When a filter is due, to its two honest figures; null: no dust reaches it. */

@@ -3,7 +3,7 @@ import { formatShort, type QuantityKind, type UnitSystem } from '@frank-gauge/co
 import { partWord } from './part-words';
 import { type Names, remedyWords } from './remedy-words';
 
-export interface Told {
+export interface Message {
   readonly title: string;
   readonly text: string;
   readonly severity: Severity;
@@ -18,7 +18,7 @@ const PARTS: Record<CollectorPart, string> = {
 };
 
 /** A finding in sentences: what, why, and what to do. */
-export function tell(finding: Finding, system: UnitSystem, names: Names): Told {
+export function findingMessage(finding: Finding, system: UnitSystem, names: Names): Message {
   const { title, text } = words(finding, system, names);
   const remedy = finding.remedy ? remedyWords(finding.remedy, system, names) : '';
   return { title, text: [text, remedy].filter(Boolean).join(' '), severity: finding.severity };
@@ -84,7 +84,7 @@ function words(
         text: `At ${write(finding.numbers.angle, 'angle')} it is reckoned as a tee, ${write(finding.numbers.taken, 'angle')}, and is worse.`,
       };
     case 'outside its range': {
-      const { what, kind } = finding.held;
+      const { what, kind } = finding.clamped;
       return {
         title: `${where}: the ${what} lies outside its table.`,
         text: `${write(finding.numbers.given, kind)} was given; ${write(finding.numbers.used, kind)} is reckoned with.`,

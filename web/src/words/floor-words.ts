@@ -2,7 +2,7 @@ import type { UnitSystem } from '@frank-gauge/core/quantity';
 import type { FloorConflict, Occupant } from '@frank-gauge/core/room';
 import { tapeLength } from './tape-length';
 
-export interface ToldFloor {
+export interface FloorMessage {
   readonly title: string;
   readonly text: string;
 }
@@ -16,15 +16,15 @@ const OTHERS: Record<Exclude<Occupant['kind'], 'machine'>, string> = {
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What is wrong with the plan, in sentences. `nameOf` says what a machine is called. */
-export function tellFloor(
+export function floorMessage(
   conflict: FloorConflict,
   system: UnitSystem,
   nameOf: (machine: string) => string,
-): ToldFloor {
+): FloorMessage {
   const name = (who: Occupant) => (who.kind === 'machine' ? nameOf(who.id) : OTHERS[who.kind]);
   const who = capital(name(conflict.who));
   const by = tapeLength(conflict.short, system);
-  const tidy = ({ title, text }: ToldFloor): ToldFloor => ({
+  const tidy = ({ title, text }: FloorMessage): FloorMessage => ({
     title: title.replace('..', '.'),
     text: text.replaceAll('..', '.'),
   });

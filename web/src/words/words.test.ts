@@ -2,9 +2,9 @@ import type { Closing, Conflict, ConflictKind, Fit, JointEnd } from '@frank-gaug
 import { toSI } from '@frank-gauge/core/quantity';
 import type { FloorConflict } from '@frank-gauge/core/room';
 import { describe, expect, it } from 'vitest';
-import { shortBy, tellConflict } from './conflict-words';
+import { conflictMessage, shortBy } from './conflict-words';
 import { closingWords, endWord, gapWords, INSIDE } from './fit-words';
-import { tellFloor } from './floor-words';
+import { floorMessage } from './floor-words';
 import { noiseDistance } from './noise-distance';
 import { tapeLength } from './tape-length';
 
@@ -77,7 +77,7 @@ describe('what does not fit, in sentences', () => {
   for (const system of ['us', 'metric'] as const) {
     it.each(Object.keys(all) as ConflictKind[])(`%s, ${system}`, (kind) => {
       const conflict = conflictOf(kind);
-      const { title, text } = tellConflict(conflict, system);
+      const { title, text } = conflictMessage(conflict, system);
       for (const sentence of [title, text]) {
         expect(sentence).toMatch(/^[A-Z\d].*\.$/s);
         expect(sentence).not.toMatch(/NaN|undefined|null|\.\.|!/);
@@ -158,7 +158,7 @@ describe('what stands in the way, in sentences', () => {
     it.each(all.map((conflict, i) => [i, conflict.kind, conflict] as const))(
       `%i: %s, ${system}`,
       (_, __, conflict) => {
-        const { title, text } = tellFloor(conflict, system, () => 'Table saw');
+        const { title, text } = floorMessage(conflict, system, () => 'Table saw');
         for (const sentence of [title, text]) {
           expect(sentence).toMatch(/^[A-Z\d].*\.$/s);
           expect(sentence).not.toMatch(/NaN|undefined|null|\.\.|!/);
@@ -170,7 +170,7 @@ describe('what stands in the way, in sentences', () => {
   }
 
   it('names who stands in whom', () => {
-    const said = all.map((conflict) => tellFloor(conflict, 'metric', () => 'Table saw').title);
+    const said = all.map((conflict) => floorMessage(conflict, 'metric', () => 'Table saw').title);
     expect(said[0]).toBe('Table saw stands in the collector.');
     expect(said[1]).toBe('The collector stands in a post.');
     expect(said[6]).toBe('No one can stand at Table saw.');

@@ -12,11 +12,11 @@ import type { Reading } from '@frank-gauge/core/journal';
 import type { View } from '@frank-gauge/core/network';
 import {
   type Meters,
-  type ReadingVerdict,
+  outcomeOf,
+  type ReadingOutcome,
   readingComparer,
   type SharedShortfall,
   sharedShortfall,
-  verdictOf,
 } from '@frank-gauge/core/reading';
 import { arrangeDucts } from '@frank-gauge/core/routing';
 import { expose } from 'comlink';
@@ -66,11 +66,11 @@ const engine = {
     shop: Shop,
     meters: Meters,
     readings: readonly Reading[],
-  ): ReadonlyMap<string, ReadingVerdict> | null {
+  ): ReadonlyMap<string, ReadingOutcome> | null {
     const made = comparerOf(shop);
     if (!made) return null;
     return new Map(
-      readings.map((reading) => [reading.id, verdictOf(made.compare(reading, meters))]),
+      readings.map((reading) => [reading.id, outcomeOf(made.compare(reading, meters))]),
     );
   },
   /** What the latest reading of every drop says together; the readings as they are stored. */

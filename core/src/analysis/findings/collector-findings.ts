@@ -181,7 +181,7 @@ function pressureSideFindings({ blower: { outletLeak } }: ShopSolution): Finding
 
 function curveFindings({ blower }: ShopSolution, { bestFlow: best }: CollectorLoad): Finding[] {
   const found: Finding[] = [];
-  const { flow, crossings } = blower;
+  const { flow, operatingPoints } = blower;
   const where = at('blower');
   if (flow > 0 && flow < LIMITS.choked.value * best) {
     const numbers = { flow, best };
@@ -193,7 +193,7 @@ function curveFindings({ blower }: ShopSolution, { bestFlow: best }: CollectorLo
     found.push({ kind: 'run-out blower', severity: 'note', where, numbers, remedy });
   }
   // The last stable one is where it runs.
-  const other = crossings.filter(({ isStable }) => isStable).at(-2);
+  const other = operatingPoints.filter(({ isStable }) => isStable).at(-2);
   if (other) {
     found.push({
       kind: 'several crossings',

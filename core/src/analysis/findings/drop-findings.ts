@@ -5,7 +5,7 @@ import { solveTree } from '../../network/solve-shop';
 import { withRun } from '../../routing/arrange-ducts';
 import { gatesOfDrop } from '../gate-sets';
 import type { DropAir, GateRule } from '../judge-drops';
-import { pressureLadder, type Rung } from '../pressure-ladder';
+import { type ProfileStep, pressureProfile } from '../pressure-profile';
 import { widestCarrying } from './carrying-size';
 import type { Finding, Remedy } from './finding';
 import { LIMITS } from './limits';
@@ -63,9 +63,9 @@ export function dropFindings(shop: Shop, air: DropAir, view: View, rule: GateRul
   return found;
 }
 
-function largestLoss({ solution, drop }: DropAir): Rung | null {
-  const rungs = pressureLadder(solution, drop).filter(({ kind }) => kind !== 'blower');
-  return rungs.reduce<Rung | null>(
+function largestLoss({ solution, drop }: DropAir): ProfileStep | null {
+  const steps = pressureProfile(solution, drop).filter(({ kind }) => kind !== 'blower');
+  return steps.reduce<ProfileStep | null>(
     (most, next) => (most && most.loss >= next.loss ? most : next),
     null,
   );

@@ -1,5 +1,5 @@
-import type { HeldValue } from '../../quantity/valid-range';
-import type { Rung } from '../pressure-ladder';
+import type { ClampedValue } from '../../quantity/valid-range';
+import type { ProfileStep } from '../pressure-profile';
 
 /** Serious: it harms, trips or starves. Caution: it will cost. Note: worth knowing. */
 export type Severity = 'serious' | 'caution' | 'note';
@@ -11,7 +11,7 @@ export type Where =
   | { readonly kind: 'run'; readonly run: string }
   | { readonly kind: 'collector'; readonly part: CollectorPart };
 
-/** What to do about it, with what it is worth where that is reckoned; SI. */
+/** What to do about it, with what it is worth where that is computed; SI. */
 export type Remedy =
   | {
       readonly kind: 'shorter hose';
@@ -37,7 +37,7 @@ export type Remedy =
         | 'let air in';
     };
 
-interface Says<Kind extends string, Numbers> {
+interface FindingOf<Kind extends string, Numbers> {
   readonly kind: Kind;
   readonly severity: Severity;
   readonly where: Where;
@@ -48,37 +48,39 @@ interface Says<Kind extends string, Numbers> {
 
 /** What is wrong, as data: the words are the screen's business. */
 export type Finding =
-  | (Says<'starved', { short: number; flow: number; need: number; share: number }> & {
+  | (FindingOf<'starved', { short: number; flow: number; need: number; share: number }> & {
       /** What takes most on its way; `share` is its part of the blower's pressure. */
-      readonly largest: Rung | null;
+      readonly largest: ProfileStep | null;
     })
-  | Says<'slow drop', { velocity: number; wanted: number }>
-  | Says<'settling main', { velocity: number; wanted: number }>
-  | Says<'fast duct', { velocity: number; limit: number }>
-  | Says<'long hose', { length: number; limit: number; loss: number }>
-  | Says<'elbow at the inlet', { straight: number; wanted: number; loss: number }>
-  | Says<'close elbows', { straight: number; wanted: number }>
-  | Says<'against the flow', { angle: number; taken: number }>
-  | (Says<'outside its range', { given: number; used: number }> & { readonly held: HeldValue })
-  | Says<'leak-prone', { leak: number; share: number }>
-  | Says<'pressure-side leak', { leak: number }>
-  | Says<
+  | FindingOf<'slow drop', { velocity: number; wanted: number }>
+  | FindingOf<'settling main', { velocity: number; wanted: number }>
+  | FindingOf<'fast duct', { velocity: number; limit: number }>
+  | FindingOf<'long hose', { length: number; limit: number; loss: number }>
+  | FindingOf<'elbow at the inlet', { straight: number; wanted: number; loss: number }>
+  | FindingOf<'close elbows', { straight: number; wanted: number }>
+  | FindingOf<'against the flow', { angle: number; taken: number }>
+  | (FindingOf<'outside its range', { given: number; used: number }> & {
+      readonly clamped: ClampedValue;
+    })
+  | FindingOf<'leak-prone', { leak: number; share: number }>
+  | FindingOf<'pressure-side leak', { leak: number }>
+  | FindingOf<
       'small circuit',
       { breaker: number; wanted: number; fullLoad: number; largest: number | null }
     >
-  | Says<'large breaker', { breaker: number; largest: number; fullLoad: number }>
-  | Says<'small plug', { carries: number; fullLoad: number }>
-  | Says<'plug of another voltage', { plug: number; motor: number }>
-  | Says<'hard start', { start: number; least: number }>
-  | Says<'overloaded motor', { power: number; rated: number; current: number; plate: number }>
-  | Says<'small filter', { faceVelocity: number; comfortable: number }>
-  | Says<'filter due', { loading: number; due: number; pressure: number; clean: number }>
-  | Says<'coarse filter', { letBy: number }>
-  | Says<'fast return', { faceVelocity: number; limit: number }>
-  | Says<'air leaves the building', { flow: number; opening: number; heat: number | null }>
-  | Says<'small way back', { depression: number; limit: number }>
-  | Says<'choked blower', { flow: number; best: number }>
-  | Says<'run-out blower', { flow: number; best: number }>
-  | Says<'several crossings', { flow: number; other: number }>;
+  | FindingOf<'large breaker', { breaker: number; largest: number; fullLoad: number }>
+  | FindingOf<'small plug', { carries: number; fullLoad: number }>
+  | FindingOf<'plug of another voltage', { plug: number; motor: number }>
+  | FindingOf<'hard start', { start: number; least: number }>
+  | FindingOf<'overloaded motor', { power: number; rated: number; current: number; plate: number }>
+  | FindingOf<'small filter', { faceVelocity: number; comfortable: number }>
+  | FindingOf<'filter due', { loading: number; due: number; pressure: number; clean: number }>
+  | FindingOf<'coarse filter', { letBy: number }>
+  | FindingOf<'fast return', { faceVelocity: number; limit: number }>
+  | FindingOf<'air leaves the building', { flow: number; opening: number; heat: number | null }>
+  | FindingOf<'small way back', { depression: number; limit: number }>
+  | FindingOf<'choked blower', { flow: number; best: number }>
+  | FindingOf<'run-out blower', { flow: number; best: number }>
+  | FindingOf<'several crossings', { flow: number; other: number }>;
 
 export type FindingKind = Finding['kind'];

@@ -79,7 +79,7 @@ describe('findings about a run', () => {
     const finding = find(long, 'long hose');
     expect(finding?.numbers.loss).toBeGreaterThan(0);
     expect(finding?.remedy?.kind === 'shorter hose' && finding.remedy.gain).toBeGreaterThan(0);
-    // A starved drop is told to cut it there, once.
+    // A starved drop is advised to cut it there, once.
     if (port) port.need = { kind: 'flow', flow: 5 };
     expect(find(long, 'long hose')?.remedy).toBeNull();
     expect(find(long, 'starved')?.remedy?.kind).toBe('shorter hose');
@@ -121,12 +121,12 @@ describe('findings about a run', () => {
     expect(find(shop, 'close elbows')?.where).toEqual({ kind: 'run', run: 'saw' });
   });
 
-  it('values outside their tables: what was given, and what is reckoned with', () => {
+  it('values outside their tables: what was given, and what is used instead', () => {
     const shop = shopWith((saw) => {
       saw.fittings = [{ ...usualElbow, radiusRatio: 4 }];
     });
     const outside = find(shop, 'outside its range');
-    expect(outside?.held).toEqual({
+    expect(outside?.clamped).toEqual({
       what: 'radius over diameter',
       kind: 'number',
       given: 4,

@@ -3,10 +3,10 @@ import { HOSE_COMPRESSIONS } from '../../duct/hose';
 import { POWER_FIT_VELOCITIES } from '../../duct/power-fit';
 import { BRANCH_ANGLES } from '../../fittings/branch-entry';
 import { CLEAR_DIAMETERS } from '../../fittings/close-elbows';
-import { joinAngle, joinHeld } from '../../fittings/joins/joins';
-import { fittingHeld, isBend, straightBehind } from '../../fittings/kinds/fitting-kinds';
+import { joinAngle, joinClamped } from '../../fittings/joins/joins';
+import { fittingClamped, isBend, straightBehind } from '../../fittings/kinds/fitting-kinds';
 import type { ShopSolution } from '../../network/solve-shop';
-import { type HeldValue, heldValue } from '../../quantity/valid-range';
+import { type ClampedValue, clampedValue } from '../../quantity/valid-range';
 import { narrowestWithin } from './carrying-size';
 import type { Finding } from './finding';
 import { LIMITS } from './limits';
@@ -46,7 +46,7 @@ export function runFindings(run: Run, solution: ShopSolution): Finding[] {
       remedy: { kind: 'turn with the flow' },
     });
   }
-  return [...found, ...closeElbows(run, solution), ...heldIn(run, velocity, solution)];
+  return [...found, ...closeElbows(run, solution), ...clampedIn(run, velocity, solution)];
 }
 
 /** Elbows of a run nearer than five diameters to the next, in it or in the run it leads straight into. */
@@ -71,23 +71,24 @@ function closeElbows({ id, to, diameter, fittings }: Run, { tree }: ShopSolution
 }
 
 /** Values of a run that lie outside what their formulas were made for, with what was taken instead. */
-function heldIn(run: Run, velocity: number, { network }: ShopSolution): Finding[] {
-  const held = run.fittings.flatMap((fitting) => [...fittingHeld(fitting)]);
-  if (run.hose) held.push(...say(heldValue(HOSE_COMPRESSIONS, run.hose.compression)));
-  held.push(...joinHeld(run.joins));
+function clampedIn(run: Run, velocity: number, { network }: ShopSolution): Finding[] {
+  const clamped = run.fittings.flatMap((fitting) => [...fittingClamped(fitting)]);
+  if (run.hose) clamped.push(...asList(clampedValue(HOSE_COMPRESSIONS, run.hose.compression)));
+  clamped.push(...joinClamped(run.joins));
   const isFit = network.segments.some(
     (segment) =>
       segment.run === run.id && segment.parts.some(({ friction }) => friction?.law === 'power'),
   );
-  if (isFit) held.push(...say(heldValue(POWER_FIT_VELOCITIES, velocity)));
-  return held.map((value) => ({
+  if (isFit) clamped.push(...asList(clampedValue(POWER_FIT_VELOCITIES, velocity)));
+  return clamped.map((value) => ({
     kind: 'outside its range',
     severity: 'note',
     where: { kind: 'run', run: run.id },
     numbers: { given: value.given, used: value.used },
-    held: value,
+    clamped: value,
     remedy: null,
   }));
 }
 
-const say = (held: HeldValue | null): HeldValue[] => (held === null ? [] : [held]);
+const asList = (clamped: ClampedValue | null): ClampedValue[] =>
+  clamped === null ? [] : [clamped];

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { positive } from '../../document/atoms';
-import { heldValue } from '../../quantity/valid-range';
+import { clampedValue } from '../../quantity/valid-range';
 import { BRANCH_ANGLES, branchEntryLoss } from '../branch-entry';
 import { branchLeg } from '../converging-junction';
 import { joinKind } from './join-kind';
@@ -17,10 +17,10 @@ export const branchJoin = joinKind(
     angle: ({ angle }) => angle,
     leg: ({ angle }, { area, bodyArea }) => branchLeg(area, bodyArea, angle),
     fixedLoss: ({ angle }) => branchEntryLoss(angle),
-    held: ({ angle }) => {
+    clamped: ({ angle }) => {
       // Above the range it joins against the flow, which is a finding of its own.
-      const held = angle < BRANCH_ANGLES.least ? heldValue(BRANCH_ANGLES, angle) : null;
-      return held ? [held] : [];
+      const clamped = angle < BRANCH_ANGLES.least ? clampedValue(BRANCH_ANGLES, angle) : null;
+      return clamped ? [clamped] : [];
     },
     sources: null,
   },

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { CoefficientGroup } from '../../quantity/coefficient';
-import type { HeldValue } from '../../quantity/valid-range';
+import type { ClampedValue } from '../../quantity/valid-range';
 import type { JunctionLeg } from '../converging-junction';
 
 /** Where a duct meets others. */
@@ -30,12 +30,12 @@ export interface JoinKind<S extends z.ZodType = z.ZodType> {
   /** Loss coefficient on its own velocity pressure, by the table of fixed coefficients. */
   readonly fixedLoss: (joins: z.infer<S>) => number;
   /** Its values that lie outside what their formula was made for. */
-  readonly held: (joins: z.infer<S>) => readonly HeldValue[];
+  readonly clamped: (joins: z.infer<S>) => readonly ClampedValue[];
   /** Its numbers with their source, for the list of sources; null: they stand there with others'. */
   readonly sources: CoefficientGroup | null;
 }
 
-/** A kind as it is written down, the rest of it told what its schema says. */
+/** A kind as it is written down, the rest of it typed by its schema. */
 export const joinKind = <S extends z.ZodType>(
   schema: S,
   kind: Omit<JoinKind<S>, 'schema'>,

@@ -12,7 +12,7 @@ import {
   JOIN_KINDS,
   type Joins,
   joinAngle,
-  joinHeld,
+  joinClamped,
   joins,
   legOf,
 } from './joins';
@@ -64,7 +64,7 @@ describe('ways to join', () => {
     for (const one of ONE_OF_EACH) {
       expect(joins.parse(one)).toEqual(one);
       expect(JOIN_KINDS[one.kind].schema.safeParse(one).success).toBe(true);
-      expect(joinHeld(one)).toEqual([]);
+      expect(joinClamped(one)).toEqual([]);
     }
     expect(new Set(ONE_OF_EACH.map(({ kind }) => JOIN_KINDS[kind].name)).size).toBe(3);
     expect(isJoinKind('symmetric') && !isJoinKind('elbow') && !isJoinKind('toString')).toBe(true);
@@ -96,9 +96,9 @@ describe('ways to join', () => {
   });
 
   it('an angle too flat for its formula is named; one against the flow is a finding of its own', () => {
-    expect(joinHeld(branch(10))).toMatchObject([{ given: radians(10), used: radians(15) }]);
-    expect(joinHeld(symmetric(10))).toMatchObject([{ given: radians(10), used: radians(15) }]);
-    expect(joinHeld(branch(120))).toEqual([]);
+    expect(joinClamped(branch(10))).toMatchObject([{ given: radians(10), used: radians(15) }]);
+    expect(joinClamped(symmetric(10))).toMatchObject([{ given: radians(10), used: radians(15) }]);
+    expect(joinClamped(branch(120))).toEqual([]);
     const shop = twoLegs(symmetric(10), symmetric(10));
     const [saw] = shop.ducts.runs.filter(({ id }) => id === 'saw');
     if (!saw) throw new Error('no saw');

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { CoefficientGroup } from '../../quantity/coefficient';
-import type { HeldValue } from '../../quantity/valid-range';
+import type { ClampedValue } from '../../quantity/valid-range';
 import type { JunctionLeg } from '../converging-junction';
 import { branchJoin } from './branch-join';
 import type { AtJunction, JoinKind } from './join-kind';
@@ -44,7 +44,7 @@ export const legOf = (of: Joins, at: AtJunction): JunctionLeg => kindOf(of).leg(
 export const fixedJoinLoss = (of: Joins): number => kindOf(of).fixedLoss(of);
 
 /** Its values that lie outside what their formula was made for. */
-export const joinHeld = (of: Joins): readonly HeldValue[] => kindOf(of).held(of);
+export const joinClamped = (of: Joins): readonly ClampedValue[] => kindOf(of).clamped(of);
 
 /** The numbers of the kinds that stand by themselves in the list of sources. */
 export const joinSources = (): readonly CoefficientGroup[] =>

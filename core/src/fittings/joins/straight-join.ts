@@ -8,6 +8,6 @@ export const straightJoin = joinKind(z.strictObject({ kind: z.literal('straight'
   angle: () => null,
   leg: (_, { bodyArea, tee }) => straightLeg(bodyArea, tee),
   fixedLoss: () => 0,
-  held: () => [],
+  clamped: () => [],
   sources: null,
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { positive } from '../../document/atoms';
 import { FROM_MEMORY, plain } from '../../quantity/coefficient';
-import { heldValue } from '../../quantity/valid-range';
+import { clampedValue } from '../../quantity/valid-range';
 import { BRANCH_ANGLES, branchEntryLoss } from '../branch-entry';
 import { symmetricLeg } from '../converging-junction';
 import { joinKind } from './join-kind';
@@ -26,9 +26,9 @@ export const symmetricJoin = joinKind(
     angle: ({ angle }) => angle,
     leg: ({ angle }, { area, bodyArea }) => symmetricLeg(area, bodyArea, angle),
     fixedLoss: ({ angle }) => branchEntryLoss(angle),
-    held: ({ angle }) => {
-      const held = heldValue(BRANCH_ANGLES, angle);
-      return held ? [held] : [];
+    clamped: ({ angle }) => {
+      const clamped = clampedValue(BRANCH_ANGLES, angle);
+      return clamped ? [clamped] : [];
     },
     sources: {
       title: 'Symmetric Y',

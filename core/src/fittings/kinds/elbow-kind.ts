@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ELBOW_STYLE_IDS } from '../../catalogue/ids';
 import { id, positive } from '../../document/atoms';
-import { elbowHeld } from '../elbow';
+import { elbowClamped } from '../elbow';
 import { fittingKind } from './fitting-kind';
 
 /** So many elbows alike. */
@@ -33,7 +33,7 @@ export const elbowKind = fittingKind(
     loss: (elbow, where, method) => method.turn({ ...elbow, ...where }, 1),
     straightBehind: ({ after }) => after,
     pieces: 1,
-    held: ({ style, angle, radiusRatio }) => elbowHeld(style, angle, radiusRatio),
+    clamped: ({ style, angle, radiusRatio }) => elbowClamped(style, angle, radiusRatio),
     sources: null,
   },
 );

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ELBOW_STYLE_IDS } from '../../catalogue/ids';
 import { id } from '../../document/atoms';
-import { elbowHeld } from '../elbow';
+import { elbowClamped } from '../elbow';
 import { fittingKind } from './fitting-kind';
 
 /** Two elbows of half a right angle with a straight spacer between. */
@@ -30,7 +30,7 @@ export const elbowPair = fittingKind(
     loss: (pair, where, method) => method.pair({ ...pair, ...where }, 1),
     straightBehind: () => null,
     pieces: 2,
-    held: ({ style, radiusRatio }) => elbowHeld(style, Math.PI / 4, radiusRatio),
+    clamped: ({ style, radiusRatio }) => elbowClamped(style, Math.PI / 4, radiusRatio),
     sources: null,
   },
 );

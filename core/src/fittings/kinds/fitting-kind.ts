@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import type { PipeId } from '../../catalogue/ids';
 import type { CoefficientGroup } from '../../quantity/coefficient';
-import type { HeldValue } from '../../quantity/valid-range';
+import type { ClampedValue } from '../../quantity/valid-range';
 import type { Loss, LossMethod } from '../loss-method';
 
 /** The duct a fitting sits in; lengths in m. */
@@ -32,12 +32,12 @@ export interface FittingKind<S extends z.ZodType = z.ZodType> {
   /** Fittings that have to be joined to the duct at both ends, for one of its count. */
   readonly pieces: number;
   /** Its values that lie outside what their formula was made for. */
-  readonly held: (fitting: z.infer<S>) => readonly HeldValue[];
+  readonly clamped: (fitting: z.infer<S>) => readonly ClampedValue[];
   /** Its numbers with their source, for the list of sources; null: they stand there with others'. */
   readonly sources: CoefficientGroup | null;
 }
 
-/** A kind as it is written down, the rest of it told what its schema says. */
+/** A kind as it is written down, the rest of it typed by its schema. */
 export const fittingKind = <S extends z.ZodType>(
   schema: S,
   kind: Omit<FittingKind<S>, 'schema'>,

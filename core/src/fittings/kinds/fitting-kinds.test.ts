@@ -12,7 +12,7 @@ import {
   FITTING_KINDS,
   type Fitting,
   fitting,
-  fittingHeld,
+  fittingClamped,
   fittingLoss,
   isFittingKind,
   piecesOf,
@@ -53,7 +53,7 @@ describe('kinds of fitting', () => {
       const usual = usualFitting(one.kind, 'usual');
       expect(fitting.parse(usual)).toEqual(usual);
       expect(usual).toMatchObject({ kind: one.kind, id: 'usual' });
-      expect(fittingHeld(usual)).toEqual([]);
+      expect(fittingClamped(usual)).toEqual([]);
       expect(FITTING_KINDS[one.kind].schema.safeParse(one).success).toBe(true);
       expect(isFittingKind(one.kind)).toBe(true);
     }
@@ -106,7 +106,7 @@ describe('a flap damper', () => {
 
   it('hung beyond its table’s 60° is taken to hang there, and a finding says so', () => {
     expect(flapLoss(Math.PI / 2)).toBeCloseTo(flapLoss(Math.PI / 3), 9);
-    expect(fittingHeld(flap(60))).toEqual([]);
+    expect(fittingClamped(flap(60))).toEqual([]);
     const shop = withFlap(75);
     const solved = solveShop(shop, { view: 'found' });
     if (solved.kind !== 'solved') throw new Error('no solution');

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { CoefficientGroup } from '../../quantity/coefficient';
-import type { HeldValue } from '../../quantity/valid-range';
+import type { ClampedValue } from '../../quantity/valid-range';
 import type { Loss, LossMethod } from '../loss-method';
 import { elbowKind } from './elbow-kind';
 import { elbowPair } from './elbow-pair';
@@ -52,7 +52,7 @@ export const straightBehind = (of: Fitting): number | null => kindOf(of).straigh
 export const piecesOf = (of: Fitting): number => kindOf(of).pieces * of.count;
 
 /** Its values that lie outside what their formula was made for. */
-export const fittingHeld = (of: Fitting): readonly HeldValue[] => kindOf(of).held(of);
+export const fittingClamped = (of: Fitting): readonly ClampedValue[] => kindOf(of).clamped(of);
 
 export const isBend = (of: Fitting): of is BendFitting => FITTING_KINDS[of.kind].isBend;
 

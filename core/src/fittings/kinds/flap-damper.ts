@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { id } from '../../document/atoms';
 import { FROM_MEMORY, plain } from '../../quantity/coefficient';
 import { lookUp, type Table } from '../../quantity/look-up';
-import { heldTo, heldValue, type ValidRange } from '../../quantity/valid-range';
+import { clampedValue, clampTo, type ValidRange } from '../../quantity/valid-range';
 import { fittingKind } from './fitting-kind';
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
@@ -39,11 +39,11 @@ const USUAL_ANGLE = radians(10);
  * logarithm, in which the table is nearly straight. A flap with a weight or a spring is not quite such a
  * plate: an estimate.
  *
- * @param angle to the stream, rad: 0 lies in it, out of the way; held to 60° at most
+ * @param angle to the stream, rad: 0 lies in it, out of the way; clamped to 60° at most
  * @example flapLoss(Math.PI / 18) // 10°: 0.67
  */
 export function flapLoss(angle: number): number {
-  const degrees = (heldTo(FLAP_ANGLES, angle) * 180) / Math.PI;
+  const degrees = (clampTo(FLAP_ANGLES, angle) * 180) / Math.PI;
   const logarithms = BUTTERFLY.map(([at, loss]) => [at, Math.log(loss)] as const);
   return Math.exp(lookUp(logarithms, degrees));
 }
@@ -67,9 +67,9 @@ export const flapDamper = fittingKind(
     loss: ({ angle, count }) => ({ kind: 'coefficient', coefficient: count * flapLoss(angle) }),
     straightBehind: () => null,
     pieces: 1,
-    held: ({ angle }) => {
-      const held = heldValue(FLAP_ANGLES, angle);
-      return held ? [held] : [];
+    clamped: ({ angle }) => {
+      const clamped = clampedValue(FLAP_ANGLES, angle);
+      return clamped ? [clamped] : [];
     },
     sources: {
       title: 'Flap (backdraft) damper',

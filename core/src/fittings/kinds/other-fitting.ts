@@ -22,7 +22,7 @@ export const otherFitting = fittingKind(
     }),
     straightBehind: () => null,
     pieces: 1,
-    held: () => [],
+    clamped: () => [],
     sources: null,
   },
 );

@@ -49,14 +49,14 @@ function teeShareAt(node: string, { tree }: Setting): number {
 }
 
 export interface EndOfRun {
-  /** What the momentum of the junction is reckoned from; null where there is none. */
+  /** What the momentum of the junction is computed from; null where there is none. */
   readonly junction: JunctionLeg | null;
   readonly parts: readonly Part[];
 }
 
 /**
  * What a run meets at its downstream end: a reducer in line, or the junction it is a leg of, by
- * the school the shop follows. Equivalent feet count a branch as an elbow of its angle, and the way
+ * the method the shop follows. Equivalent feet count a branch as an elbow of its angle, and the way
  * past one as nothing; so does the handbook's table with its coefficient.
  */
 export function endOfRun(run: Run, setting: Setting): EndOfRun {

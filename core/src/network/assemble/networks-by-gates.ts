@@ -7,7 +7,7 @@ import { type NetworkOptions, shopToNetwork } from './shop-to-network';
 
 /**
  * Networks of one shop with different gates open, ready to solve. Only the gates' own coefficients
- * differ, so the shop is built and laid out once and each set costs little more than a copy of two
+ * differ, so the shop is built and compiled once and each set costs little more than a copy of two
  * columns. An airtight shut gate takes runs out of the network altogether; a shop that has one is
  * built anew each time.
  */

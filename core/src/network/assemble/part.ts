@@ -11,7 +11,7 @@ export const lossy = (
 ): Part => ({ kind, name, half, coefficient, friction: null });
 
 /** A part that takes by friction, half of it on either side of its segment's leak. */
-export const rubbing = (kind: PartKind, friction: FrictionLaw, name = ''): Part => ({
+export const frictional = (kind: PartKind, friction: FrictionLaw, name = ''): Part => ({
   kind,
   name,
   half: 'both',
@@ -23,7 +23,7 @@ export const rubbing = (kind: PartKind, friction: FrictionLaw, name = ''): Part 
 export const partOf = (kind: PartKind, half: 'up' | 'down', loss: Loss, name = ''): Part =>
   loss.kind === 'coefficient'
     ? lossy(kind, half, loss.coefficient, name)
-    : rubbing(kind, loss.friction, name);
+    : frictional(kind, loss.friction, name);
 
 /** So many times a loss: 1, unless someone asks how much an estimate matters. */
 export const timesFactor = (loss: Loss, factor: number): Loss =>

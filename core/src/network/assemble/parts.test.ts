@@ -91,7 +91,7 @@ describe('bends', () => {
   });
 });
 
-describe('the schools of friction', () => {
+describe('the methods of friction', () => {
   it('equivalent feet: a 90° elbow at 4 in. is 5½ ft of pipe, hose three times its length', () => {
     const shop = threeBranchShop();
     shop.shop.rules.friction = 'equivalentFeet';

@@ -8,7 +8,7 @@ import { changeOfDiameterLoss, USUAL_REDUCER_ANGLE } from '../../fittings/reduce
 import { lossMethod } from '../../methods/loss-methods';
 import type { Part } from '../network';
 import { bendParts } from './bend-parts';
-import { lossy, rubbing } from './part';
+import { frictional, lossy } from './part';
 import { isAirtight, type Setting } from './setting';
 
 const SAME = 1e-6;
@@ -47,7 +47,7 @@ export function hoseParts(run: Run, setting: Setting): Part[] {
   );
   const { diameter } = hose;
   return [
-    rubbing('hose', law, HOSES[hose.kind].name),
+    frictional('hose', law, HOSES[hose.kind].name),
     ...reducerParts({ from: diameter, to: run.diameter, on: diameter }, 'down', setting),
   ];
 }
@@ -57,7 +57,7 @@ export function pipeParts(run: Run, setting: Setting): Part[] {
   const { friction } = setting.shop.shop.rules;
   const length = runLength(run, setting.tree);
   const law = lossMethod(friction).pipe(run.pipe, length, setting.factors.friction);
-  const pipe = rubbing('pipe', law, PIPES[run.pipe].name);
+  const pipe = frictional('pipe', law, PIPES[run.pipe].name);
   const bends = bendParts(run, setting);
   const gate = gateParts(run, setting);
   return run.gate?.end === 'upstream' ? [...gate, pipe, ...bends] : [pipe, ...bends, ...gate];

@@ -38,7 +38,7 @@ export function inletElbowOf(shop: Shop, tree: DuctTree): InletElbow | null {
 
 /**
  * The last segment: what leads into the separator, the separator, and the blower's inlet. A
- * separator the blower pushes through is reckoned with the exhaust instead.
+ * separator the blower pushes through is used the exhaust instead.
  */
 export function separatorSegment(setting: Setting, isFed: boolean): Segment {
   const { shop, tree, factors } = setting;

@@ -2,8 +2,8 @@ import type { Shop } from '../../design/schema';
 import { formatShort } from '../../quantity/format-quantity';
 import type { Spot } from '../../room/plane';
 import { machineBlock } from '../../room/standing';
+import { deriveAlong } from '../derive-runs';
 import { ductLines, pipePoints } from '../duct-lines';
-import { laidAlong } from '../laid-runs';
 import type { Leg, Point3 } from '../space';
 import { lineOf, type SheetItem, textOf } from './sheet';
 import { solidsOf } from './solids';
@@ -23,7 +23,7 @@ export const isometric = ({ x, y, z }: Point3): Spot => ({
 /** Letters of lengths and sizes, m. */
 const SMALL = 0.1;
 /** A leg shorter than this is not labelled, m. */
-const WORTH_SAYING = 0.25;
+const WORTH_SHOWING = 0.25;
 
 /**
  * The ducts as an isometric line drawing: every run by its centreline with the length of each leg,
@@ -52,12 +52,12 @@ export function isometricSheet(shop: Shop): SheetItem[] {
     items.push(textOf('names', isometric({ ...block.at, z: -0.05 }), machine.name, SMALL));
   }
   const lines = ductLines(shop);
-  const laid = new Map(laidAlong(shop, lines).map((run) => [run.id, run]));
+  const derived = new Map(deriveAlong(shop, lines).map((run) => [run.id, run]));
   for (const { run, hose, legs } of lines.lines.values()) {
     const first = legs[0];
     if (hose) {
       items.push(lineOf('hoses', [isometric(hose.from), isometric(hose.to)], false, run.id));
-      const length = laid.get(run.id)?.hose?.length ?? hose.length;
+      const length = derived.get(run.id)?.hose?.length ?? hose.length;
       const label = labelOf(hose, `hose ${formatShort(length, 'length', units)}`);
       labels.push({ length, label });
     }
@@ -75,7 +75,7 @@ export function isometricSheet(shop: Shop): SheetItem[] {
     }
     const [longest] = legs.toSorted((a, b) => b.length - a.length);
     for (const leg of legs) {
-      if (leg.length < WORTH_SAYING) continue;
+      if (leg.length < WORTH_SHOWING) continue;
       const length = formatShort(leg.length, 'length', units);
       const size = formatShort(run.diameter, 'diameter', units);
       const label = labelOf(leg, leg === longest ? `${size}, ${length}` : length);

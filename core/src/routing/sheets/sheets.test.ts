@@ -58,8 +58,10 @@ describe('sheets of a drawn shop', () => {
   });
 
   it('a riser is its duct’s circle in the plan, and a strip as wide as it in an elevation', () => {
-    const riser = [...lines.values()].find(({ legs }) => legs.some(({ way }) => way.z > 0.99));
-    const leg = riser?.legs.find(({ way }) => way.z > 0.99);
+    const riser = [...lines.values()].find(({ legs }) =>
+      legs.some(({ direction }) => direction.z > 0.99),
+    );
+    const leg = riser?.legs.find(({ direction }) => direction.z > 0.99);
     if (!riser || !leg) throw new Error('no riser');
     const { diameter, id } = riser.run;
     const above = on(planSheet(shop), 'ducts').filter(

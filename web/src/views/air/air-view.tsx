@@ -1,18 +1,18 @@
 'use client';
 
-import { useVerdicts } from '@/model/use-design';
-import { Crossing } from './crossing';
+import { useDropResults } from '@/model/use-design';
 import { DropTable } from './drop-table';
 import { EmptyAir } from './empty-air';
 import { EverySet } from './every-set';
 import { Ladder } from './ladder';
 import { Ledger } from './ledger';
+import { OperatingPoint } from './operating-point';
 import { RunList } from './runs/run-list';
 
 /** What each drop gets, where the pressure goes, and the runs it follows from. */
 export function AirView() {
-  const verdicts = useVerdicts();
-  const hasDrops = verdicts.length > 0;
+  const results = useDropResults();
+  const hasDrops = results.length > 0;
   return (
     <div className="grid md:h-full md:grid-cols-[400px_1fr] md:overflow-y-auto xl:grid-cols-[396px_minmax(0,1fr)_256px] xl:overflow-hidden">
       <section
@@ -30,7 +30,7 @@ export function AirView() {
             <Ladder />
             <DropTable />
             <EverySet />
-            <Crossing />
+            <OperatingPoint />
           </>
         ) : (
           <EmptyAir />

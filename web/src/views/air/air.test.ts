@@ -6,7 +6,7 @@ import {
   findings,
   gatesOfDrop,
   judgeDrops,
-  pressureLadder,
+  pressureProfile,
   systemCurve,
 } from '@frank-gauge/core/analysis';
 import type { DuctTree, Shop } from '@frank-gauge/core/design';
@@ -15,12 +15,12 @@ import { solveTree } from '@frank-gauge/core/network';
 import { arrangeDucts } from '@frank-gauge/core/routing';
 import { describe, expect, it } from 'vitest';
 import { failureSentence } from '@/words/failure-words';
-import { tell } from '@/words/finding-words';
+import { findingMessage } from '@/words/finding-words';
 import document from '../../../../demo/heron-slip.json';
-import { gather } from '../parts/gather-rungs';
+import { gather } from '../parts/gather-steps';
 import { outward } from '../parts/outward';
 import { readCurve, writePoint } from '../parts/read-curve';
-import { rungLabel } from '../parts/rung-label';
+import { stepLabel } from '../parts/step-label';
 
 function demo(): { shop: Shop; tree: DuctTree } {
   const read = readShop(document);
@@ -56,21 +56,21 @@ describe('the list of runs', () => {
 describe('the ladder', () => {
   it('gathered keeps its ends and its sum', () => {
     const air = planer(demo());
-    const rungs = pressureLadder(air.solution, air.drop);
-    const gathered = gather(rungs);
-    expect(gathered.length).toBeLessThan(rungs.length);
-    const sum = (of: typeof rungs) => of.reduce((total, { loss }) => total + loss, 0);
-    expect(sum(gathered)).toBeCloseTo(sum(rungs), 6);
-    gathered.slice(1).forEach((rung, i) => {
-      expect(rung.staticBefore).toBe(gathered[i]?.staticAfter);
+    const steps = pressureProfile(air.solution, air.drop);
+    const gathered = gather(steps);
+    expect(gathered.length).toBeLessThan(steps.length);
+    const sum = (of: typeof steps) => of.reduce((total, { loss }) => total + loss, 0);
+    expect(sum(gathered)).toBeCloseTo(sum(steps), 6);
+    gathered.slice(1).forEach((step, i) => {
+      expect(step.staticBefore).toBe(gathered[i]?.staticAfter);
     });
   });
 
   it('labels each step with its part and the measure that matters', () => {
     const { shop, tree } = demo();
     const air = planer({ shop, tree });
-    const labels = gather(pressureLadder(air.solution, air.drop)).map((rung) =>
-      rungLabel(rung, tree, 'us').join(' '),
+    const labels = gather(pressureProfile(air.solution, air.drop)).map((step) =>
+      stepLabel(step, tree, 'us').join(' '),
     );
     expect(labels).toContain('Hose 7 ft');
     expect(labels).toContain('5 in. 12 ft');
@@ -120,7 +120,7 @@ describe('a curve as text', () => {
 
 describe('sentences', () => {
   const air = planer(demo());
-  const rung = pressureLadder(air.solution, air.drop)[0];
+  const step = pressureProfile(air.solution, air.drop)[0];
   const drop = { kind: 'drop', drop: 'd' } as const;
   const run = { kind: 'run', run: 'r' } as const;
   const at = (part: CollectorPart) => ({ kind: 'collector', part }) as const;
@@ -133,7 +133,7 @@ describe('sentences', () => {
       severity: 'serious',
       where: drop,
       numbers: { short: 0.05, flow: 0.2, need: 0.25, share: 0.3 },
-      largest: rung ?? null,
+      largest: step ?? null,
       remedy: { kind: 'shorter hose', run: 'r', length: 0.61, gain: 0.01 },
     },
     'slow drop': {
@@ -190,7 +190,7 @@ describe('sentences', () => {
       severity: 'note',
       where: run,
       numbers: { given: 4, used: 2.5 },
-      held: { what: 'radius over diameter', kind: 'number', given: 4, used: 2.5 },
+      clamped: { what: 'radius over diameter', kind: 'number', given: 4, used: 2.5 },
       remedy: null,
     },
     'leak-prone': {
@@ -316,7 +316,7 @@ describe('sentences', () => {
 
   it.each(['us', 'metric'] as const)('for every finding: plain, with its number (%s)', (system) => {
     for (const finding of Object.values(all)) {
-      const { title, text, severity } = tell(finding, system, names);
+      const { title, text, severity } = findingMessage(finding, system, names);
       expect(title).toMatch(/\.$/);
       expect(text).toMatch(/\.$/);
       expect(`${title} ${text}`).not.toMatch(/!|undefined|NaN|null/);
@@ -329,7 +329,7 @@ describe('sentences', () => {
     const { shop } = demo();
     const [starved] = findings(shop, air, 'found', 'one');
     if (!starved) throw new Error('nothing found');
-    const { title, text } = tell(starved, 'us', names);
+    const { title, text } = findingMessage(starved, 'us', names);
     expect(title).toMatch(/^Planer is \d+ CFM short\.$/);
     expect(text).toMatch(/Cut its hose to 2 ft: about \+\d+ CFM, no cost\./);
   });

@@ -2,7 +2,7 @@
 
 import {
   type DropAir,
-  type DropVerdict,
+  type DropResult,
   flowUncertainty,
   gatesOfDrop,
   type Standing,
@@ -16,7 +16,13 @@ import {
   writeNumber,
 } from '@frank-gauge/core/quantity';
 import { useDeferredValue, useMemo } from 'react';
-import { useDesign, useDuctTree, useSelectedDrop, useUnits, useVerdicts } from '@/model/use-design';
+import {
+  useDesign,
+  useDropResults,
+  useDuctTree,
+  useSelectedDrop,
+  useUnits,
+} from '@/model/use-design';
 import { choose, chooseDrop, useChoices } from '@/storage/choices';
 import { Segmented } from '@/ui/segmented';
 import { failureSentence } from '@/words/failure-words';
@@ -32,7 +38,7 @@ const SIGNS: Record<Standing, { sign: string; word: string; tone: string }> = {
  * How far a prediction may be off. It takes seven solves, so it follows a moment behind the edit; a
  * component for each drop lets the browser breathe between them.
  */
-function Doubt({ drop }: { readonly drop: Drop }) {
+function Uncertainty({ drop }: { readonly drop: Drop }) {
   const shop = useDesign();
   const tree = useDuctTree();
   const system = useUnits();
@@ -40,20 +46,20 @@ function Doubt({ drop }: { readonly drop: Drop }) {
   const rule = useChoices((choices) => choices.rule);
   const laterShop = useDeferredValue(shop);
   const laterTree = useDeferredValue(tree);
-  const doubt = useMemo(() => {
+  const uncertainty = useMemo(() => {
     const own = laterTree.drops.find(({ id }) => id === drop.id);
     if (!own) return null;
     const openGates = rule === 'one' ? gatesOfDrop(own) : undefined;
     return flowUncertainty(laterShop, laterTree, own, { view, openGates });
   }, [laterShop, laterTree, drop.id, view, rule]);
-  return doubt === null ? null : <>±{writeNumber(doubt, STYLES[system].flow)}</>;
+  return uncertainty === null ? null : <>±{writeNumber(uncertainty, STYLES[system].flow)}</>;
 }
 
 /** What every drop needs and gets. Arrow keys go from drop to drop. */
 export function DropTable() {
   const system = useUnits();
   const shopId = useDesign((shop) => shop.id);
-  const verdicts = useVerdicts();
+  const results = useDropResults();
   const selected = useSelectedDrop();
   const rule = useChoices((choices) => choices.rule);
   const unit = (kind: QuantityKind) => unitSymbol(kind, system);
@@ -96,19 +102,19 @@ export function DropTable() {
             const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
             if (by === 0) return;
             event.preventDefault();
-            const at = verdicts.findIndex(({ drop }) => drop.id === selected?.drop.id);
-            const next = verdicts[Math.min(Math.max(at + by, 0), verdicts.length - 1)];
+            const at = results.findIndex(({ drop }) => drop.id === selected?.drop.id);
+            const next = results[Math.min(Math.max(at + by, 0), results.length - 1)];
             if (!next) return;
             chooseDrop(shopId, next.drop.id);
             const buttons = event.currentTarget.querySelectorAll<HTMLButtonElement>('button');
-            buttons[verdicts.indexOf(next)]?.focus();
+            buttons[results.indexOf(next)]?.focus();
           }}
         >
-          {verdicts.map((verdict) => (
+          {results.map((result) => (
             <DropRow
-              key={verdict.drop.id}
-              verdict={verdict}
-              isSelected={verdict.drop.id === selected?.drop.id}
+              key={result.drop.id}
+              result={result}
+              isSelected={result.drop.id === selected?.drop.id}
             />
           ))}
         </tbody>
@@ -118,15 +124,15 @@ export function DropTable() {
 }
 
 interface RowProps {
-  readonly verdict: DropVerdict;
+  readonly result: DropResult;
   readonly isSelected: boolean;
 }
 
-function DropRow({ verdict, isSelected }: RowProps) {
+function DropRow({ result, isSelected }: RowProps) {
   const shopId = useDesign((shop) => shop.id);
   const system = useUnits();
   const write = (value: number, kind: QuantityKind) => writeNumber(value, STYLES[system][kind]);
-  const { drop } = verdict;
+  const { drop } = result;
   const name = (
     <td className="text-left">
       <button
@@ -140,17 +146,17 @@ function DropRow({ verdict, isSelected }: RowProps) {
     </td>
   );
   const look = `border-rule border-b text-right ${isSelected ? 'bg-selection shadow-[inset_3px_0_0_var(--ink)]' : ''} [&>td]:whitespace-nowrap [&>td]:px-1 [&>td:first-child]:pl-2`;
-  if (verdict.kind === 'unsolved') {
+  if (result.kind === 'unsolved') {
     return (
       <tr className={look}>
         {name}
         <td colSpan={7} className="text-left text-[14px] text-starved-text">
-          {failureSentence(verdict.reason, system)}
+          {failureSentence(result.reason, system)}
         </td>
       </tr>
     );
   }
-  const { flow, need, velocity, transport, main, hoodStatic, standing } = verdict;
+  const { flow, need, velocity, transport, main, hoodStatic, standing } = result;
   const isDrawing = standing !== 'shut';
   const isSlow = isDrawing && transport !== null && velocity < transport;
   const isSettling = isDrawing && main?.transport != null && main.velocity < main.transport;
@@ -162,11 +168,11 @@ function DropRow({ verdict, isSelected }: RowProps) {
       <td>
         <strong className="font-semibold text-[17px]">{write(flow, 'flow')}</strong>{' '}
         <span className="text-[13px] text-quiet">
-          <Doubt drop={drop} />
+          <Uncertainty drop={drop} />
         </span>
       </td>
       <td className="hidden pl-2 sm:table-cell">
-        <NeedBar verdict={verdict} />
+        <NeedBar result={result} />
       </td>
       <td className={`hidden sm:table-cell ${isSlow ? 'text-starved-text' : ''}`}>
         {write(velocity, 'velocity')}
@@ -185,9 +191,9 @@ function DropRow({ verdict, isSelected }: RowProps) {
 }
 
 /** Flow as a bar against the need as a tick: full length is a quarter more than needed. */
-function NeedBar({ verdict }: { readonly verdict: DropAir }) {
+function NeedBar({ result }: { readonly result: DropAir }) {
   const system = useUnits();
-  const share = Math.min(verdict.flow / verdict.need / 1.25, 1);
+  const share = Math.min(result.flow / result.need / 1.25, 1);
   const tones: Record<Standing, string> = {
     shut: 'bg-quiet',
     enough: 'bg-enough',
@@ -197,11 +203,11 @@ function NeedBar({ verdict }: { readonly verdict: DropAir }) {
   return (
     <span
       role="img"
-      aria-label={`${Math.round((100 * verdict.flow) / verdict.need)} % of ${formatQuantity(verdict.need, 'flow', system)}`}
+      aria-label={`${Math.round((100 * result.flow) / result.need)} % of ${formatQuantity(result.need, 'flow', system)}`}
       className="relative block h-2.5 w-14 bg-rule/50"
     >
       <span
-        className={`absolute inset-y-0 left-0 ${tones[verdict.standing]}`}
+        className={`absolute inset-y-0 left-0 ${tones[result.standing]}`}
         style={{ width: `${100 * share}%` }}
       />
       <span className="absolute -inset-y-0.5 left-[80%] w-0.5 bg-ink" />

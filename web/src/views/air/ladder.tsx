@@ -1,6 +1,6 @@
 'use client';
 
-import { pressureLadder, type Rung } from '@frank-gauge/core/analysis';
+import { type ProfileStep, pressureProfile } from '@frank-gauge/core/analysis';
 import { STYLES, toSI, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { scaleLinear } from 'd3-scale';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
@@ -8,8 +8,8 @@ import { choose, useChoices } from '@/storage/choices';
 import { Segmented } from '@/ui/segmented';
 import { useSize } from '@/ui/use-size';
 import { failureSentence } from '@/words/failure-words';
-import { gather } from '../parts/gather-rungs';
-import { rungLabel } from '../parts/rung-label';
+import { gather } from '../parts/gather-steps';
+import { stepLabel } from '../parts/step-label';
 
 const HEIGHT = 240;
 const TOP = 26;
@@ -53,7 +53,7 @@ export function Ladder() {
         {selected.kind === 'judged' ? (
           width > 0 && (
             <LadderPicture
-              rungs={gather(pressureLadder(selected.solution, selected.drop))}
+              steps={gather(pressureProfile(selected.solution, selected.drop))}
               width={width}
               title={title}
             />
@@ -70,29 +70,30 @@ export function Ladder() {
 }
 
 interface PictureProps {
-  readonly rungs: readonly Rung[];
+  readonly steps: readonly ProfileStep[];
   readonly width: number;
   readonly title: string;
 }
 
-function LadderPicture({ rungs, width, title }: PictureProps) {
+function LadderPicture({ steps, width, title }: PictureProps) {
   const system = useUnits();
   const tree = useDuctTree();
   const pressure = useChoices((choices) => choices.pressure);
   const style = STYLES[system].pressure;
-  const before = (rung: Rung) => (pressure === 'static' ? rung.staticBefore : rung.totalBefore);
-  const after = (rung: Rung) => (pressure === 'static' ? rung.staticAfter : rung.totalAfter);
-  const levels = rungs.flatMap((rung) => [before(rung), after(rung)]);
+  const before = (step: ProfileStep) =>
+    pressure === 'static' ? step.staticBefore : step.totalBefore;
+  const after = (step: ProfileStep) => (pressure === 'static' ? step.staticAfter : step.totalAfter);
+  const levels = steps.flatMap((step) => [before(step), after(step)]);
   const y = scaleLinear()
     .domain([Math.min(...levels), Math.max(...levels, 0)])
     .nice(5)
     .range([HEIGHT - BOTTOM, TOP]);
-  const step = (width - LEFT - RIGHT) / rungs.length;
-  const x = (index: number) => LEFT + index * step;
-  const most = Math.max(...rungs.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
+  const pitch = (width - LEFT - RIGHT) / steps.length;
+  const x = (index: number) => LEFT + index * pitch;
+  const most = Math.max(...steps.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
   const ticks = ticksInUnit(y.domain(), toSI(1, style.unit));
   return (
-    <svg width={width} height={HEIGHT} role="img" aria-label={describe(rungs)}>
+    <svg width={width} height={HEIGHT} role="img" aria-label={describe(steps)}>
       <title>{title}</title>
       <text x={LEFT} y={10} fontSize="12" fill="var(--quiet)">
         {unitSymbol('pressure', system)}, {pressure}
@@ -111,20 +112,20 @@ function LadderPicture({ rungs, width, title }: PictureProps) {
           </text>
         </g>
       ))}
-      {rungs.map((rung, i) => {
-        const from = y(before(rung));
-        const to = y(after(rung));
-        const isBlower = rung.kind === 'blower';
+      {steps.map((step, i) => {
+        const from = y(before(step));
+        const to = y(after(step));
+        const isBlower = step.kind === 'blower';
         // The more of the blower's pressure a part takes, the deeper its tone.
-        const weight = isBlower ? 0 : 0.25 + 0.6 * Math.max(0, rung.loss / most);
-        const labelAtTop = rung.kind === 'exhaust' || to < from;
-        const key = `${rung.run} ${rung.kind} ${i}`;
+        const weight = isBlower ? 0 : 0.25 + 0.6 * Math.max(0, step.loss / most);
+        const labelAtTop = step.kind === 'exhaust' || to < from;
+        const key = `${step.run} ${step.kind} ${i}`;
         return (
           <g key={key}>
             {!isBlower && (
               <rect
                 x={x(i) + 1}
-                width={Math.max(step - 2, 1)}
+                width={Math.max(pitch - 2, 1)}
                 y={Math.min(from, to)}
                 height={Math.abs(to - from)}
                 fill="var(--enough)"
@@ -141,7 +142,7 @@ function LadderPicture({ rungs, width, title }: PictureProps) {
               strokeLinecap="round"
             />
             <text
-              x={x(i) + step / 2}
+              x={x(i) + pitch / 2}
               y={
                 isBlower
                   ? (from + to) / 2
@@ -155,15 +156,15 @@ function LadderPicture({ rungs, width, title }: PictureProps) {
               fontWeight="600"
               fill="var(--ink)"
             >
-              {isBlower ? `+${writeNumber(-rung.loss, style)}` : writeNumber(rung.loss, style)}
+              {isBlower ? `+${writeNumber(-step.loss, style)}` : writeNumber(step.loss, style)}
             </text>
-            {rungLabel(rung, tree, system).map((line, row) => (
+            {stepLabel(step, tree, system).map((line, row) => (
               <text
                 key={line}
-                x={x(i) + step / 2}
+                x={x(i) + pitch / 2}
                 y={HEIGHT - BOTTOM + 17 + row * 12}
                 textAnchor="middle"
-                fontSize={step < 36 ? 9.5 : 11.5}
+                fontSize={pitch < 36 ? 9.5 : 11.5}
                 fill="var(--quiet)"
               >
                 {line}
@@ -184,5 +185,5 @@ function ticksInUnit([low = 0, high = 0]: number[], unit: number): number[] {
     .map((tick) => tick * unit);
 }
 
-const describe = (rungs: readonly Rung[]) =>
-  `Pressure ladder of ${rungs.length} parts, from the hood through the blower back to the room`;
+const describe = (steps: readonly ProfileStep[]) =>
+  `Pressure ladder of ${steps.length} parts, from the hood through the blower back to the room`;

@@ -1,12 +1,17 @@
 'use client';
 
-import { findings, pressureLadder, type Rung, type Severity } from '@frank-gauge/core/analysis';
+import {
+  findings,
+  type ProfileStep,
+  pressureProfile,
+  type Severity,
+} from '@frank-gauge/core/analysis';
 import type { Shop } from '@frank-gauge/core/design';
 import { formatQuantity, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import Link from 'next/link';
 import { useDesign, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
-import { tell } from '@/words/finding-words';
+import { findingMessage } from '@/words/finding-words';
 import { partWord } from '@/words/part-words';
 
 interface Entry {
@@ -31,9 +36,9 @@ export function Ledger() {
   }
   const { rise, flow } = selected.solution.blower;
   const write = (value: number) => formatQuantity(value, 'pressure', system);
-  const entries = pressureLadder(selected.solution, selected.drop)
+  const entries = pressureProfile(selected.solution, selected.drop)
     .filter(({ kind }) => kind !== 'blower')
-    .map((rung): Entry => ({ name: entryName(rung, shop), loss: rung.loss }));
+    .map((step): Entry => ({ name: entryName(step, shop), loss: step.loss }));
   return (
     <>
       <h2 className="text-[18px]">Where {write(rise)} goes</h2>
@@ -47,9 +52,9 @@ export function Ledger() {
   );
 }
 
-function entryName(rung: Rung, shop: Shop): string {
-  const run = shop.ducts.runs.find(({ id }) => id === rung.run);
-  const word = partWord(rung.kind, rung.name);
+function entryName(step: ProfileStep, shop: Shop): string {
+  const run = shop.ducts.runs.find(({ id }) => id === step.run);
+  const word = partWord(step.kind, step.name);
   return run ? `${word}, ${run.name}` : word;
 }
 
@@ -114,10 +119,12 @@ function Findings() {
     run: (id: string) => shop.ducts.runs.find((run) => run.id === id)?.name ?? 'The inlet',
     drop: () => selected.drop.name,
   };
-  const told = findings(shop, selected, view, rule).map((finding) => tell(finding, system, names));
+  const messages = findings(shop, selected, view, rule).map((finding) =>
+    findingMessage(finding, system, names),
+  );
   return (
     <div className="mt-4 space-y-3">
-      {told.length === 0 && (
+      {messages.length === 0 && (
         <p className="border-ink border-t pt-3">
           {selected.standing === 'shut' ? (
             <>{selected.drop.name} is shut: what still flows there is leakage.</>
@@ -131,7 +138,7 @@ function Findings() {
           )}
         </p>
       )}
-      {told.map(({ title, text, severity }, index) => (
+      {messages.map(({ title, text, severity }, index) => (
         <p key={`${title} ${index}`} className="border-ink border-t pt-3 first:mt-4">
           <strong
             className={`block font-semibold ${severity === 'serious' ? 'text-starved-text' : ''}`}

@@ -1,7 +1,7 @@
 'use client';
 
-import { ContenderList } from './contender-list';
-import { ContenderTable } from './contender-table';
+import { OptionList } from './option-list';
+import { OptionTable } from './option-table';
 
 /** What to buy or build: other collectors held against the present one, on this very shop. */
 export function CollectorView() {
@@ -11,7 +11,7 @@ export function CollectorView() {
         aria-label="Candidates"
         className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"
       >
-        <ContenderList />
+        <OptionList />
       </section>
       <section
         aria-label="Side by side"
@@ -19,7 +19,7 @@ export function CollectorView() {
         tabIndex={0}
         className="order-1 min-w-0 overflow-x-auto px-4 pb-6 md:order-2 xl:overflow-y-auto"
       >
-        <ContenderTable />
+        <OptionTable />
       </section>
     </div>
   );

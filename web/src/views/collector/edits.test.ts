@@ -13,13 +13,13 @@ import { editMachine, placeEverything } from '../floor/edit-things';
 import { moveTo, turnThings } from '../floor/edit-together';
 import {
   addStep,
+  adoptCurve,
+  adoptHeads,
+  adoptLoading,
   dropTest,
   editTest,
   removeStep,
   startTest,
-  takeCurve,
-  takeHeads,
-  takeLoading,
 } from './field-test/edit-tests';
 import { forgetEnd, measureEnd } from './fits/edit-ends';
 
@@ -105,9 +105,9 @@ describe('a field test that is written down', () => {
     const test = lastTest();
     const fit = fitFieldTest(test);
     const before = solveShop(shop(), { view: 'found' });
-    takeCurve(test, fit);
-    takeLoading(test, fit);
-    takeHeads(test, fit);
+    adoptCurve(test, fit);
+    adoptLoading(test, fit);
+    adoptHeads(test, fit);
     const { blower, separator } = shop().collector;
     expect(blower.curve[0]?.pressure).toBeCloseTo(2000, 0);
     expect(blower.measured.density).toBe(test.density);

@@ -1,13 +1,13 @@
 'use client';
 
-import { pressureLadder, type Rung } from '@frank-gauge/core/analysis';
+import { type ProfileStep, pressureProfile } from '@frank-gauge/core/analysis';
 import { formatShort, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { scaleLinear } from 'd3-scale';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { failureSentence } from '@/words/failure-words';
-import { gather } from '../parts/gather-rungs';
-import { rungLabel } from '../parts/rung-label';
+import { gather } from '../parts/gather-steps';
+import { stepLabel } from '../parts/step-label';
 
 /** The ladder of the drop that is open, beside the plan its way is lit on: each part a line. */
 export function DropLadder() {
@@ -29,7 +29,7 @@ export function DropLadder() {
             of {formatShort(selected.need, 'flow', system)} wanted,{' '}
             {rule === 'one' ? 'only its gate open' : 'gates as now'}.
           </p>
-          <Rungs rungs={gather(pressureLadder(selected.solution, selected.drop))} />
+          <ProfileSteps steps={gather(pressureProfile(selected.solution, selected.drop))} />
         </>
       ) : (
         <p role="alert" className="pt-1 text-starved-text">
@@ -40,35 +40,35 @@ export function DropLadder() {
   );
 }
 
-function Rungs({ rungs }: { readonly rungs: readonly Rung[] }) {
+function ProfileSteps({ steps }: { readonly steps: readonly ProfileStep[] }) {
   const system = useUnits();
   const tree = useDuctTree();
   const pressure = useChoices((choices) => choices.pressure);
   const style = STYLES[system].pressure;
-  const ends = (rung: Rung) =>
+  const ends = (step: ProfileStep) =>
     pressure === 'static'
-      ? ([rung.staticBefore, rung.staticAfter] as const)
-      : ([rung.totalBefore, rung.totalAfter] as const);
-  const levels = rungs.flatMap(ends);
+      ? ([step.staticBefore, step.staticAfter] as const)
+      : ([step.totalBefore, step.totalAfter] as const);
+  const levels = steps.flatMap(ends);
   const along = scaleLinear()
     .domain([Math.min(...levels), Math.max(...levels, 0)])
     .range([0, 100]);
-  const most = Math.max(...rungs.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
+  const most = Math.max(...steps.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
   return (
     <table className="mt-1.5 w-full border-collapse text-[14px]">
       <caption className="pb-1 text-left text-[13px] text-quiet">
         {pressure}, {unitSymbol('pressure', system)}, and what each part takes
       </caption>
       <tbody>
-        {rungs.map((rung, i) => {
-          const [from, to] = ends(rung);
-          const isBlower = rung.kind === 'blower';
+        {steps.map((step, i) => {
+          const [from, to] = ends(step);
+          const isBlower = step.kind === 'blower';
           const left = along(Math.min(from, to));
           const width = Math.max(0.8, along(Math.max(from, to)) - left);
           return (
-            <tr key={`${rung.run} ${rung.kind} ${i}`} className="border-rule border-b">
+            <tr key={`${step.run} ${step.kind} ${i}`} className="border-rule border-b">
               <th scope="row" className="w-26 py-0.5 pr-2 text-left font-normal text-quiet">
-                {rungLabel(rung, tree, system).join(' ')}
+                {stepLabel(step, tree, system).join(' ')}
               </th>
               <td className="relative">
                 <span
@@ -77,7 +77,7 @@ function Rungs({ rungs }: { readonly rungs: readonly Rung[] }) {
                   style={{
                     left: `${left}%`,
                     width: `${width}%`,
-                    opacity: isBlower ? 1 : 0.25 + 0.6 * Math.max(0, rung.loss / most),
+                    opacity: isBlower ? 1 : 0.25 + 0.6 * Math.max(0, step.loss / most),
                   }}
                 />
                 <span
@@ -87,7 +87,7 @@ function Rungs({ rungs }: { readonly rungs: readonly Rung[] }) {
                 />
               </td>
               <td className="w-12 py-0.5 pl-2 text-right font-semibold">
-                {isBlower ? `+${writeNumber(-rung.loss, style)}` : writeNumber(rung.loss, style)}
+                {isBlower ? `+${writeNumber(-step.loss, style)}` : writeNumber(step.loss, style)}
               </td>
             </tr>
           );

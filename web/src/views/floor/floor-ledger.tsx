@@ -5,8 +5,8 @@ import { floorArea } from '@frank-gauge/core/room';
 import { standingPart } from '@/model/shop-parts';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
-import { tellDuct } from '@/words/duct-words';
-import { tellFloor } from '@/words/floor-words';
+import { ductMessage } from '@/words/duct-words';
+import { floorMessage } from '@/words/floor-words';
 import { chooseThing } from './choose-thing';
 import { RunFigures } from './ducts/run-figures';
 import { useDucts } from './ducts/use-ducts';
@@ -22,14 +22,14 @@ export function FloorLedger() {
   const { conflicts: ductConflicts, lines } = useDucts();
   const open = useChoices((choices) => choices.parts[shopId]);
   const openRun = tree.upstreamFirst.find(({ id }) => id === open);
-  const told = [
+  const messages = [
     ...conflicts.map((conflict) => ({
-      ...tellFloor(conflict, system, nameOf),
+      ...floorMessage(conflict, system, nameOf),
       isNote: conflict.kind === 'feed blocked',
       part: null,
     })),
     ...ductConflicts.map((conflict) => ({
-      ...tellDuct(conflict, system, {
+      ...ductMessage(conflict, system, {
         run: (id) => lines.lines.get(id)?.run.name ?? '',
         machine: nameOf,
       }),
@@ -57,9 +57,9 @@ export function FloorLedger() {
           through.
         </p>
       )}
-      {told.length > 0 && (
+      {messages.length > 0 && (
         <ul className="space-y-2 pt-1">
-          {told.map(({ title, text, isNote, part }, i) => (
+          {messages.map(({ title, text, isNote, part }, i) => (
             <li key={`${i} ${title}`}>
               <p className={`font-semibold ${isNote ? '' : 'text-starved-text'}`}>
                 <span aria-hidden>{isNote ? '◆' : '▼'}</span>{' '}

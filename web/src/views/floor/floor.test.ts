@@ -2,7 +2,7 @@ import { newShop } from '@frank-gauge/core/design';
 import { toSI } from '@frank-gauge/core/quantity';
 import type { DuctConflict } from '@frank-gauge/core/routing';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { tellDuct, whyNotLed } from '@/words/duct-words';
+import { ductMessage, whyNoRoute } from '@/words/duct-words';
 import { checkRuler, printScale } from '../parts/print-drawing';
 import { airTone } from './ducts/air-tone';
 import { addPoint, begin, takeBack, takeTool, useDrawing } from './ducts/drawing-state';
@@ -44,7 +44,7 @@ describe('what is wrong with a duct, in words', () => {
   ];
 
   it.each(conflicts)('$kind names what it is about, and what to do', (conflict) => {
-    const { title, text } = tellDuct(conflict, 'us', names);
+    const { title, text } = ductMessage(conflict, 'us', names);
     expect(title).toMatch(/Far end|Planer/);
     expect(title).toMatch(/\.$/);
     expect(text).toMatch(/\.$/);
@@ -54,8 +54,8 @@ describe('what is wrong with a duct, in words', () => {
   it('gives the number that is short', () => {
     const [, , short, against] = conflicts;
     if (!short || !against) throw new Error('no conflicts');
-    expect(tellDuct(short, 'metric', names).text).toContain('100 mm');
-    expect(tellDuct(against, 'us', names).text).toContain('135°');
+    expect(ductMessage(short, 'metric', names).text).toContain('100 mm');
+    expect(ductMessage(against, 'us', names).text).toContain('135°');
   });
 
   it('says of every refusal why', () => {
@@ -66,7 +66,7 @@ describe('what is wrong with a duct, in words', () => {
       'no length',
       'not placed',
     ] as const) {
-      expect(whyNotLed(why)).toMatch(/\.$/);
+      expect(whyNoRoute(why)).toMatch(/\.$/);
     }
   });
 });

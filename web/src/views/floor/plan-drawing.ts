@@ -76,9 +76,9 @@ export const pathOf = (corners: readonly Spot[], { spot }: PlanDrawing): string 
  * A closed path of points given along and across a way on the screen, about a spot there. Written
  * out rather than turned by an attribute: a browser paints every turned element by itself.
  */
-export function turnedAbout(at: Spot, way: Spot): (points: readonly Spot[]) => string {
-  const length = Math.hypot(way.x, way.y);
-  const [cos, sin] = length > 0 ? [way.x / length, way.y / length] : [1, 0];
+export function turnedAbout(at: Spot, direction: Spot): (points: readonly Spot[]) => string {
+  const length = Math.hypot(direction.x, direction.y);
+  const [cos, sin] = length > 0 ? [direction.x / length, direction.y / length] : [1, 0];
   return (points) =>
     `${points
       .map(({ x, y }, i) => {

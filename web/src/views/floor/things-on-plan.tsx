@@ -15,7 +15,7 @@ import { COLLECTOR } from './collector-id';
 import { useDrawing } from './ducts/drawing-state';
 import { copyThings, moveThings, removeThings, turnThings } from './edit-together';
 import { hold } from './floor-look';
-import { KEY_WAYS, snapTo } from './grid-steps';
+import { KEY_STEPS, snapTo } from './grid-steps';
 import { type PlanDrawing, pathOf } from './plan-drawing';
 import { letGo, takeAlso, togetherWith } from './selection';
 import type { Thing } from './use-standing';
@@ -137,7 +137,7 @@ function thingKey(
   const together = togetherWith(id);
   const key = event.key.toLowerCase();
   const isCommand = event.ctrlKey || event.metaKey;
-  const way = KEY_WAYS[event.key];
+  const way = KEY_STEPS[event.key];
   if (way && way.z === 0) {
     const far = grid * (event.shiftKey ? 10 : 1);
     const [x, y] = [block.at.x + way.x * far, block.at.y + way.y * far];

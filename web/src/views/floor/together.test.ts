@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { newShop, type Shop } from '@frank-gauge/core/design';
 import { setRoomSize } from '@frank-gauge/core/room';
-import { inletMouth, leadUsual } from '@frank-gauge/core/routing';
+import { inletMouth, routeUsual } from '@frank-gauge/core/routing';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { choosePart } from '@/storage/choices';
 import { database } from '@/storage/database';
@@ -50,7 +50,7 @@ const points = () =>
     shop().ducts.runs.map(({ route }) => route?.bends.map(({ at }) => at)),
   ]);
 
-/** Two machines in a room of 10 by 8 m, each led to the collector. */
+/** Two machines in a room of 10 by 8 m, each routed to the collector. */
 let [shopId, one, other] = ['', '', ''];
 
 beforeEach(async () => {
@@ -69,15 +69,15 @@ beforeEach(async () => {
   [one, other] = shop().machines.map(({ id }) => id) as [string, string];
   let next = 0;
   edit('lead', (draft) => {
-    const lead = (machine: string, run: string | null) => {
+    const route = (machine: string, run: string | null) => {
       const port = draft.machines.find(({ id }) => id === machine)?.ports[0]?.id ?? '';
       const goal = run === null ? ({ kind: 'inlet' } as const) : ({ kind: 'run', run } as const);
-      const led = leadUsual(draft, machine, port, goal, () => `led${next++}`);
-      if (!led.ok) throw new Error(led.why);
-      return led.run;
+      const routed = routeUsual(draft, machine, port, goal, () => `led${next++}`);
+      if (!routed.ok) throw new Error(routed.why);
+      return routed.run;
     };
-    const first = lead(one, null);
-    lead(other, first);
+    const first = route(one, null);
+    route(other, first);
   });
   choosePart(shopId, '');
 });

@@ -42,7 +42,7 @@ function thingOf(machine: Machine): Thing | null {
   return thing;
 }
 
-function useReckoned(): Standing {
+function useComputed(): Standing {
   const part = useDesign(standingPart);
   const still = useMemo(() => {
     const { machines } = part;
@@ -62,7 +62,7 @@ const Context = createContext<Standing | null>(null);
 
 /** Reckons once, for all that look at the floor, what stands there and what is in the way. */
 export function StandingProvider({ children }: { readonly children: ReactNode }) {
-  return <Context value={useReckoned()}>{children}</Context>;
+  return <Context value={useComputed()}>{children}</Context>;
 }
 
 /** All that stands on the floor, and what is wrong with where it does. */

@@ -6,7 +6,7 @@ import { formatQuantity, STYLES, writeNumber } from '@frank-gauge/core/quantity'
 import { ChevronUp } from 'lucide-react';
 import { memo, type ReactNode, useState } from 'react';
 import { airPart } from '@/model/shop-parts';
-import { useDesign, useDuctTree, useSolution, useUnits, useVerdicts } from '@/model/use-design';
+import { useDesign, useDropResults, useDuctTree, useSolution, useUnits } from '@/model/use-design';
 import { chooseDrop, useChoices } from '@/storage/choices';
 import { edit } from '@/storage/session';
 import { failureSentence } from '@/words/failure-words';
@@ -68,9 +68,9 @@ function Figures() {
   const now = useSolution();
   const part = useDesign(airPart);
   const system = useUnits();
-  const verdicts = useVerdicts();
+  const results = useDropResults();
   const view = useChoices((choices) => choices.view);
-  const worst = worstDrop(verdicts);
+  const worst = worstDrop(results);
   const { flow: flowStyle } = STYLES[system];
   if (now.kind === 'unsolved') {
     return (

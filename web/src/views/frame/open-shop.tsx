@@ -4,11 +4,11 @@ import { type GateAir, type GateRule, worstDrop } from '@frank-gauge/core/analys
 import { type ReactNode, useState } from 'react';
 import { OpenDesign } from '@/model/open-design';
 import {
+  DropResultsContext,
   OpenDesignContext,
   SelectedDropContext,
   useAir,
   useDesign,
-  VerdictsContext,
 } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { shopSession } from '@/storage/session';
@@ -45,13 +45,13 @@ interface JudgedProps {
 }
 
 function Judged({ air, rule, chosen, children }: JudgedProps) {
-  const verdicts = useJudgedDrops(air, rule, chosen);
+  const results = useJudgedDrops(air, rule, chosen);
   const selected =
-    verdicts.find(({ drop }) => drop.id === chosen) ?? worstDrop(verdicts) ?? verdicts[0] ?? null;
+    results.find(({ drop }) => drop.id === chosen) ?? worstDrop(results) ?? results[0] ?? null;
   return (
-    <VerdictsContext value={verdicts}>
+    <DropResultsContext value={results}>
       <SelectedDropContext value={selected}>{children}</SelectedDropContext>
-    </VerdictsContext>
+    </DropResultsContext>
   );
 }
 

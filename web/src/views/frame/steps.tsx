@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { memo } from 'react';
 import { standingPart } from '@/model/shop-parts';
-import { useDesign, useVerdicts } from '@/model/use-design';
+import { useDesign, useDropResults } from '@/model/use-design';
 import { useSession } from '@/storage/session';
 import { useFloorConflicts } from './floor-conflicts';
 
@@ -30,8 +30,8 @@ export function Steps({ id }: { readonly id: string }) {
   const pathname = usePathname();
   const { room, machines } = useDesign(standingPart);
   const readings = useSession((state) => (state.status === 'open' ? state.readings : 0));
-  const verdicts = useVerdicts();
-  const worst = worstDrop(verdicts);
+  const results = useDropResults();
+  const worst = worstDrop(results);
   const isCrowded = useFloorConflicts().some(({ kind }) => kind !== 'feed blocked');
   const isShort = worst !== null && worst.standing !== 'enough';
   const marks: Record<(typeof STEPS)[number]['path'], { sign: string; says: string } | null> = {
@@ -43,7 +43,7 @@ export function Steps({ id }: { readonly id: string }) {
           : { sign: '✓', says: 'everything stands clear' },
     collector: null,
     air:
-      verdicts.length === 0
+      results.length === 0
         ? { sign: '…', says: 'nothing connected yet' }
         : isShort
           ? { sign: '▼', says: 'a drop is short' }

@@ -1,7 +1,7 @@
 'use client';
 
 import {
-  type DropVerdict,
+  type DropResult,
   dropJudge,
   type GateAir,
   type GateRule,
@@ -16,7 +16,7 @@ const AT_ONCE = 12;
 const STRETCH = 5;
 
 /**
- * Every drop's verdict. In a shop of many drops the one that is looked at is judged in the frame of
+ * Every drop's result. In a shop of many drops the one that is looked at is judged in the frame of
  * the edit, the others as soon as the browser has nothing else to do, those that waited longest
  * first, each from its last solution. Until then they say what they said before.
  *
@@ -27,14 +27,14 @@ export function useJudgedDrops(
   air: GateAir,
   rule: GateRule,
   looked: string | undefined,
-): readonly DropVerdict[] {
+): readonly DropResult[] {
   const [judgements] = useState(() => new DropJudgements());
   const [turn, say] = useReducer((count: number) => count + 1, 0);
   const judge = useMemo(() => dropJudge(air, rule), [air, rule]);
   const { drops } = air.tree;
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: with each turn more drops have been judged
-  const verdicts = useMemo(() => {
+  const results = useMemo(() => {
     const isSmall = drops.length <= AT_ONCE;
     return drops.map((drop) => {
       const last = isSmall || drop.id === looked ? null : judgements.last(drop);
@@ -58,5 +58,5 @@ export function useJudgedDrops(
     stop = whenIdle(goOn);
     return () => stop();
   }, [judgements, judge, drops]);
-  return verdicts;
+  return results;
 }

@@ -9,7 +9,7 @@ import {
   unitSymbol,
   writeNumber,
 } from '@frank-gauge/core/quantity';
-import type { ReadingVerdict } from '@frank-gauge/core/reading';
+import type { ReadingOutcome } from '@frank-gauge/core/reading';
 import { format } from 'date-fns';
 import { X } from 'lucide-react';
 import { memo } from 'react';
@@ -65,20 +65,20 @@ interface ReadingProps extends Props {
   /** What the place is called that it was taken at. */
   readonly name: string;
   /** Null until it is compared. */
-  readonly verdict: ReadingVerdict | null;
+  readonly result: ReadingOutcome | null;
 }
 
 /** Drawn anew for what it shows alone: an edit of the design changes none, until they are compared anew. */
 export const ReadingRow = memo(function ReadingRow({
   reading,
-  verdict,
+  result,
   system,
   name,
   ...place
 }: ReadingProps) {
   const write = (value: number, kind: QuantityKind = 'flow') =>
     writeNumber(value, STYLES[system][kind]);
-  const measured = verdict?.measured;
+  const measured = result?.measured;
   return (
     <tr
       {...placed(place, 'reading')}
@@ -97,31 +97,33 @@ export const ReadingRow = memo(function ReadingRow({
           {measured ? write(measured.flow) : '…'}
         </strong>
         {measured?.kind === 'value' && (
-          <span className="text-[13px] text-quiet"> ±{write(measured.doubt)}</span>
+          <span className="text-[13px] text-quiet"> ±{write(measured.uncertainty)}</span>
         )}
       </td>
       <td className="whitespace-nowrap">
-        {verdict?.kind === 'compared' ? (
+        {result?.kind === 'compared' ? (
           <>
-            {write(verdict.predicted)}
-            <span className="text-[13px] text-quiet"> ±{write(verdict.predictedDoubt)}</span>
+            {write(result.predicted)}
+            <span className="text-[13px] text-quiet"> ±{write(result.predictedUncertainty)}</span>
           </>
         ) : (
           '–'
         )}
       </td>
       <td className="whitespace-nowrap">
-        {verdict?.kind === 'compared' && verdict.difference !== null ? (
+        {result?.kind === 'compared' && result.difference !== null ? (
           <>
-            {verdict.difference > 0 ? '+' : ''}
-            {write(verdict.difference)}
-            <span className="text-[13px] text-quiet"> ±{write(verdict.differenceDoubt)}</span>
+            {result.difference > 0 ? '+' : ''}
+            {write(result.difference)}
+            <span className="text-[13px] text-quiet"> ±{write(result.differenceUncertainty)}</span>
           </>
         ) : (
           '–'
         )}
       </td>
-      <td className="hidden text-left sm:table-cell">{verdict && <Verdict result={verdict} />}</td>
+      <td className="hidden text-left sm:table-cell">
+        {result && <ComparedCell result={result} />}
+      </td>
       <td>
         <RemoveButton reading={reading} name={name} />
       </td>
@@ -140,7 +142,7 @@ function asRead(reading: Reading, system: 'us' | 'metric'): string {
   return `${repeats.join(' · ')} ${unitSymbol(reading.quantity, system)} in ${inside}${reading.spot === 'centre' ? ', centre' : ''}`;
 }
 
-function Verdict({ result }: { readonly result: ReadingVerdict }) {
+function ComparedCell({ result }: { readonly result: ReadingOutcome }) {
   if (result.kind === 'no prediction')
     return <span className="text-quiet">nothing to compare with</span>;
   const { difference, isShown, predicted, measured } = result;

@@ -3,7 +3,7 @@
 import type { DuctTree } from '@frank-gauge/core/design';
 import type { Reading, TestPoint } from '@frank-gauge/core/journal';
 import { type UnitSystem, unitSymbol } from '@frank-gauge/core/quantity';
-import type { ReadingVerdict } from '@frank-gauge/core/reading';
+import type { ReadingOutcome } from '@frank-gauge/core/reading';
 import { memo, useMemo, useRef } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
@@ -27,7 +27,7 @@ export function ReadingTable() {
     () => inSight.flatMap(({ row }) => (row.kind === 'reading' ? [row.reading] : [])),
     [inSight],
   );
-  const verdicts = useCompared(wanted);
+  const results = useCompared(wanted);
   const names = useNames(testPoints, tree);
   const flow = unitSymbol('flow', system);
   return (
@@ -62,7 +62,7 @@ export function ReadingTable() {
             <Rows
               inSight={inSight}
               measure={measure}
-              verdicts={verdicts}
+              results={results}
               names={names}
               system={system}
             />
@@ -77,20 +77,20 @@ export function ReadingTable() {
 interface RowsProps {
   readonly inSight: VirtualRows['rows'];
   readonly measure: VirtualRows['measure'];
-  readonly verdicts: ReadonlyMap<Reading, ReadingVerdict>;
+  readonly results: ReadonlyMap<Reading, ReadingOutcome>;
   readonly names: ReadonlyMap<string, string>;
   readonly system: UnitSystem;
 }
 
 /** Drawn anew for what they show alone: an edit of the design changes none, until they are compared anew. */
-const Rows = memo(function Rows({ inSight, measure, verdicts, names, system }: RowsProps) {
+const Rows = memo(function Rows({ inSight, measure, results, names, system }: RowsProps) {
   return inSight.map(({ index, row: { kind, key, reading } }) => {
     const place = { index, measure, reading };
     if (kind === 'day') return <DayRow key={key} {...place} />;
     if (kind === 'note') return <NoteRow key={key} {...place} />;
-    const verdict = verdicts.get(reading) ?? null;
+    const result = results.get(reading) ?? null;
     const name = names.get(reading.testPoint) ?? 'an unknown place';
-    return <ReadingRow key={key} {...place} {...{ system, verdict, name }} />;
+    return <ReadingRow key={key} {...place} {...{ system, result: result, name }} />;
   });
 });
 

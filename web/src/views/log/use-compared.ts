@@ -2,7 +2,7 @@
 
 import type { Shop } from '@frank-gauge/core/design';
 import type { Instrument, Reading, TestPoint } from '@frank-gauge/core/journal';
-import type { ReadingVerdict } from '@frank-gauge/core/reading';
+import type { ReadingOutcome } from '@frank-gauge/core/reading';
 import { useEffect, useState } from 'react';
 import { engine } from '@/model/engine';
 import { airPart } from '@/model/shop-parts';
@@ -21,12 +21,12 @@ interface Known {
   /** Readings compared with just that. */
   readonly fresh: ReadonlySet<Reading>;
   /** What each reading said last; of one that is not fresh, against an earlier state of the shop. */
-  readonly verdicts: ReadonlyMap<Reading, ReadingVerdict>;
+  readonly results: ReadonlyMap<Reading, ReadingOutcome>;
 }
 
-const NOTHING: Known = { against: null, fresh: new Set(), verdicts: new Map() };
+const NOTHING: Known = { against: null, fresh: new Set(), results: new Map() };
 
-/** An edit's verdicts are asked for when it has rested so long, ms. */
+/** An edit's results are asked for when it has rested so long, ms. */
 const AFTER_EDIT = 60;
 
 const isSameAs = (a: Against | null, b: Against) =>
@@ -36,7 +36,7 @@ const isSameAs = (a: Against | null, b: Against) =>
  * Readings held against the model by the engine, only those that are asked for. Behind an edit the answers
  * come a moment later; until then each says what it said last.
  */
-export function useCompared(readings: readonly Reading[]): ReadonlyMap<Reading, ReadingVerdict> {
+export function useCompared(readings: readonly Reading[]): ReadonlyMap<Reading, ReadingOutcome> {
   const shop = useDesign();
   const part = airPart(shop);
   const instruments = useJournal((journal) => journal.instruments);
@@ -57,23 +57,23 @@ export function useCompared(readings: readonly Reading[]): ReadonlyMap<Reading, 
       void asked.outcome.then((outcome) => {
         if (outcome.kind !== 'answered' || !outcome.answer) return;
         const { answer } = outcome;
-        setKnown(({ verdicts }) => {
-          const next = new Map(verdicts);
+        setKnown(({ results }) => {
+          const next = new Map(results);
           for (const reading of missing) {
-            const verdict = answer.get(reading.id);
-            if (verdict) next.set(reading, verdict);
+            const result = answer.get(reading.id);
+            if (result) next.set(reading, result);
           }
-          return { against, fresh: new Set([...fresh, ...missing]), verdicts: next };
+          return { against, fresh: new Set([...fresh, ...missing]), results: next };
         });
       });
     };
-    // What has a verdict already can wait until edits rest; what has none is asked for at once.
-    const isEdit = missing.every((reading) => known.verdicts.has(reading));
+    // What has a result already can wait until edits rest; what has none is asked for at once.
+    const isEdit = missing.every((reading) => known.results.has(reading));
     const timer = setTimeout(ask, isEdit ? AFTER_EDIT : 0);
     return () => {
       clearTimeout(timer);
       cancel();
     };
   }, [part, instruments, testPoints, readings, known]);
-  return known.verdicts;
+  return known.results;
 }

@@ -46,10 +46,10 @@ export function editTyped(run: Run, field: string, change: (run: Run) => void): 
     },
     { merge: `${run.id} ${field}` },
   );
-  if (run.route?.isFollowed) sayTyped(run.name);
+  if (run.route?.isFollowed) noteTyped(run.name);
 }
 
-const sayTyped = (name: string) =>
+const noteTyped = (name: string) =>
   toast(`What is typed holds for ${name} now, not its drawing on the Floor.`, {
     action: { label: 'Undo', onClick: () => void undoAloud() },
   });
@@ -90,7 +90,7 @@ export function editJoins(run: Run, joins: Run['joins']): void {
     holdTyped(shop, run.id);
     setJoins(shop, run.id, joins);
   });
-  if (run.route?.isFollowed) sayTyped(run.name);
+  if (run.route?.isFollowed) noteTyped(run.name);
 }
 
 /** Changes how a bend is made: on the drawing, where that says the run's bends. */
@@ -98,9 +98,9 @@ export function editMade(run: Run, fitting: string, change: (made: Made) => void
   edit(
     `bend of ${run.name}`,
     (shop) => {
-      const laid = run.fittings.find(({ id }) => id === fitting);
-      if (run.route?.isFollowed && laid?.kind === 'elbow') {
-        const made = { style: laid.style, radiusRatio: laid.radiusRatio };
+      const derived = run.fittings.find(({ id }) => id === fitting);
+      if (run.route?.isFollowed && derived?.kind === 'elbow') {
+        const made = { style: derived.style, radiusRatio: derived.radiusRatio };
         change(made);
         const half = /-[ab]$/.exec(fitting);
         setBendStyle(shop, half ? fitting.slice(0, -2) : fitting, {

@@ -9,7 +9,7 @@ import {
 } from '@frank-gauge/core/assembly';
 import { useMemo } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
-import { tellConflict } from '@/words/conflict-words';
+import { conflictMessage } from '@/words/conflict-words';
 import { useCollector } from './edited-collector';
 
 interface Standing {
@@ -30,7 +30,7 @@ export function useElevation(): Standing {
     const conflicts = stackConflicts(parts, elevation);
     const warn = (...kinds: ConflictKind[]) => {
       const found = conflicts.find(({ kind }) => kinds.includes(kind));
-      return found ? tellConflict(found, system).title : null;
+      return found ? conflictMessage(found, system).title : null;
     };
     return { elevation, conflicts, warn };
   }, [parts, ceilingHeight, system]);

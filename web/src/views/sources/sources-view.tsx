@@ -18,7 +18,7 @@ const MARKS: Record<Origin, { sign: string; says: string }> = {
   estimate: { sign: '○', says: 'estimate' },
 };
 
-/** Where the coefficients come from, listed from the tables the program reckons by. */
+/** Where the coefficients come from, listed from the tables the program uses. */
 export function SourcesView() {
   const [system, setSystem] = useState<UnitSystem>('us');
   return (

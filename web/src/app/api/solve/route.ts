@@ -1,4 +1,4 @@
-import { answer } from '@frank-gauge/core/api';
+import { solveRequest } from '@frank-gauge/core/api';
 import { NextResponse } from 'next/server';
 import { readBody } from './read-body';
 
@@ -23,8 +23,8 @@ export async function POST(request: Request): Promise<NextResponse> {
   } catch (error) {
     return refuse(400, `The request is not JSON (${error instanceof Error ? error.message : ''}).`);
   }
-  const answered = answer(json);
-  return answered.ok
-    ? NextResponse.json(answered.answer, UNSTORED)
-    : refuse(422, answered.error, answered.faults);
+  const solved = solveRequest(json);
+  return solved.ok
+    ? NextResponse.json(solved.answer, UNSTORED)
+    : refuse(422, solved.error, solved.faults);
 }

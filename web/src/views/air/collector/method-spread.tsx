@@ -17,7 +17,7 @@ const nameOf = ({ friction, junctions }: Method): string =>
     ? FRICTION[friction]
     : `${FRICTION[friction]}, ${junctions === 'momentum' ? 'momentum' : 'fixed coefficients'}`;
 
-/** What the selected drop gets by every school: how much the choice of one matters here. */
+/** What the selected drop gets by every method: how much the choice of one matters here. */
 export function MethodSpread() {
   const system = useUnits();
   const selected = useSelectedDrop();

@@ -13,7 +13,7 @@ const FRICTION = [
   { value: 'equivalentFeet', label: 'by equivalent feet, wyes too' },
 ] as const;
 
-/** Where the shop stands, and the schools it follows. */
+/** Where the shop stands, and the methods it follows. */
 export function SiteFields() {
   const { site, rules } = useDesign(({ shop }) => shop);
   return (

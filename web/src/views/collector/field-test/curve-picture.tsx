@@ -48,7 +48,7 @@ function Picture({ test, fit, width }: Props & { readonly width: number }) {
   const most = Math.max(
     present[0]?.pressure ?? 0,
     ...points.map(({ pressure }) => pressure),
-    curve.ok ? curve.at(0).pressure + curve.at(0).doubt : 0,
+    curve.ok ? curve.at(0).pressure + curve.at(0).uncertainty : 0,
     10,
   );
   const x = scaleLinear()
@@ -67,10 +67,10 @@ function Picture({ test, fit, width }: Props & { readonly width: number }) {
   );
   const band = curve.ok
     ? `M${[
-        ...flows.map((flow) => at(flow, curve.at(flow).pressure + curve.at(flow).doubt)),
+        ...flows.map((flow) => at(flow, curve.at(flow).pressure + curve.at(flow).uncertainty)),
         ...[...flows]
           .reverse()
-          .map((flow) => at(flow, curve.at(flow).pressure - curve.at(flow).doubt)),
+          .map((flow) => at(flow, curve.at(flow).pressure - curve.at(flow).uncertainty)),
       ].join(' L')} Z`
     : '';
   return (
@@ -159,7 +159,7 @@ function Picture({ test, fit, width }: Props & { readonly width: number }) {
   );
 }
 
-/** The shop's own curve, smooth as it is reckoned with. */
+/** The shop's own curve, smooth as it is used. */
 function presentLine(
   points: readonly { flow: number; pressure: number }[],
   at: (flow: number, pressure: number) => string,

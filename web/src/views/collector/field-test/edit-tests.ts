@@ -11,7 +11,7 @@ import { undoAloud } from '../../frame/undo-aloud';
 type Step = FieldTest['steps'][number];
 
 /** What hand-held meters usually may be off by. */
-const USUAL_DOUBTS = { flow: 0.04, pressure: 0.02 } as const;
+const USUAL_UNCERTAINTIES = { flow: 0.04, pressure: 0.02 } as const;
 
 const newStep = (): Step => ({ id: nanoid(10), flow: 0, inlet: 0, outlet: null, ahead: null });
 
@@ -27,8 +27,8 @@ export function startTest({ shop: { site }, collector }: Shop): void {
       speed,
       wheelDiameter,
       tapDiameter: collector.separator.inletDiameter,
-      flowDoubt: USUAL_DOUBTS.flow,
-      pressureDoubt: USUAL_DOUBTS.pressure,
+      flowDoubt: USUAL_UNCERTAINTIES.flow,
+      pressureDoubt: USUAL_UNCERTAINTIES.pressure,
       steps: [newStep()],
     });
   });
@@ -68,7 +68,7 @@ export function dropTest(test: FieldTest): void {
 }
 
 /** Puts the fitted curve in the blower, as it was tested. */
-export function takeCurve(test: FieldTest, { curve }: FieldTestFit): void {
+export function adoptCurve(test: FieldTest, { curve }: FieldTestFit): void {
   if (!curve.ok) return;
   const points = curvePoints(curve);
   edit('blower curve', ({ collector: { blower } }) => {
@@ -79,7 +79,7 @@ export function takeCurve(test: FieldTest, { curve }: FieldTestFit): void {
 }
 
 /** Believes the filter as loaded as the test found it. */
-export function takeLoading(test: FieldTest, { exhaust }: FieldTestFit): void {
+export function adoptLoading(test: FieldTest, { exhaust }: FieldTestFit): void {
   if (!exhaust) return;
   edit('filter loading', ({ collector, condition }) => {
     const filter = filterOf(collector);
@@ -90,7 +90,7 @@ export function takeLoading(test: FieldTest, { exhaust }: FieldTestFit): void {
 }
 
 /** Believes the separator to take what the test found. */
-export function takeHeads(test: FieldTest, { separator }: FieldTestFit): void {
+export function adoptHeads(test: FieldTest, { separator }: FieldTestFit): void {
   if (!separator) return;
   edit('velocity heads', ({ collector }) => {
     Object.assign(collector.separator, {

@@ -47,9 +47,9 @@ export function TestFields({ test }: { readonly test: FieldTest }) {
           kind="ratio"
           min={0}
           max={1}
-          onChange={(doubt) =>
+          onChange={(uncertainty) =>
             editTest(test, 'flow meter', (own) => {
-              own.flowDoubt = doubt;
+              own.flowDoubt = uncertainty;
             })
           }
         />
@@ -60,9 +60,9 @@ export function TestFields({ test }: { readonly test: FieldTest }) {
           kind="ratio"
           min={0}
           max={1}
-          onChange={(doubt) =>
+          onChange={(uncertainty) =>
             editTest(test, 'manometer', (own) => {
-              own.pressureDoubt = doubt;
+              own.pressureDoubt = uncertainty;
             })
           }
         />

@@ -8,14 +8,14 @@ import { toast } from 'sonner';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { undoAloud } from '../../frame/undo-aloud';
-import { takeCurve, takeHeads, takeLoading } from './edit-tests';
+import { adoptCurve, adoptHeads, adoptLoading } from './edit-tests';
 
 interface Props {
   readonly test: FieldTest;
   readonly fit: FieldTestFit;
 }
 
-const told = (what: string) =>
+const announce = (what: string) =>
   toast(what, { action: { label: 'Undo', onClick: () => void undoAloud() } });
 
 /** What the test says of the blower, the filter and the separator, each to be believed or not. */
@@ -36,7 +36,8 @@ export function TestLedger({ test, fit }: Props) {
           <p className="pt-1">
             {pressure(curve.shutOff)} with its inlet shut; at {flow(curve.tested / 2)}{' '}
             <strong className="font-semibold">
-              {writeNumber(middle.pressure, STYLES[system].pressure)} ± {pressure(middle.doubt)}
+              {writeNumber(middle.pressure, STYLES[system].pressure)} ±{' '}
+              {pressure(middle.uncertainty)}
             </strong>
             ; it would make no pressure at about {flow(curve.freeFlow)}, though beyond{' '}
             {flow(curve.tested)} nothing was read. With nothing attached it moves less than that:
@@ -50,8 +51,8 @@ export function TestLedger({ test, fit }: Props) {
           <Button
             className="mt-2"
             onClick={() => {
-              takeCurve(test, fit);
-              told('The blower goes by its own curve now');
+              adoptCurve(test, fit);
+              announce('The blower goes by its own curve now');
             }}
           >
             Use this curve
@@ -67,7 +68,7 @@ export function TestLedger({ test, fit }: Props) {
         <>
           <p className="pt-1">
             Takes {writeNumber(exhaust.value * reference, STYLES[system].pressure)} ±{' '}
-            {pressure(exhaust.doubt * reference)} at {flow(reference)}
+            {pressure(exhaust.uncertainty * reference)} at {flow(reference)}
             {filter && (
               <>
                 : this filter, loaded{' '}
@@ -82,8 +83,8 @@ export function TestLedger({ test, fit }: Props) {
             <Button
               className="mt-2"
               onClick={() => {
-                takeLoading(test, fit);
-                told('The filter is believed as loaded as it was found');
+                adoptLoading(test, fit);
+                announce('The filter is believed as loaded as it was found');
               }}
             >
               Believe this loading
@@ -102,7 +103,7 @@ export function TestLedger({ test, fit }: Props) {
           <p className="pt-1">
             Takes{' '}
             <strong className="font-semibold">
-              {separator.value.toFixed(1)} ± {separator.doubt.toFixed(1)}
+              {separator.value.toFixed(1)} ± {separator.uncertainty.toFixed(1)}
             </strong>{' '}
             velocity heads between the two tubes.
           </p>
@@ -110,8 +111,8 @@ export function TestLedger({ test, fit }: Props) {
             <Button
               className="mt-2"
               onClick={() => {
-                takeHeads(test, fit);
-                told('The separator goes by what it was found to take');
+                adoptHeads(test, fit);
+                announce('The separator goes by what it was found to take');
               }}
             >
               Believe these heads

@@ -5,7 +5,7 @@ import {
   averageLevel,
   dailyDose,
   levelMoved,
-  NOISE_DOUBT,
+  NOISE_UNCERTAINTY,
   RECOMMENDED_LEVEL,
 } from '@frank-gauge/core/collector';
 import { type SoundReading, timeOf } from '@frank-gauge/core/journal';
@@ -70,14 +70,14 @@ export function NoiseLedger() {
   );
 }
 
-/** What the collectors are reckoned to sound like. */
+/** What the collectors are computed to sound like. */
 function Estimates() {
   const shop = useDesign();
   const tree = useDuctTree();
   const system = useUnits();
   const view = useChoices((choices) => choices.view);
   const sounds = useJournal((journal) => journal.sounds);
-  const contenders = useMemo(
+  const options = useMemo(
     () => compareCandidates(shop, tree, view, sounds),
     [shop, tree, view, sounds],
   );
@@ -86,7 +86,7 @@ function Estimates() {
     <>
       <h2 className="pt-4 text-[18px]">Collectors, at {noiseDistance(system)}</h2>
       <dl>
-        {contenders.map(({ id, noise }) => (
+        {options.map(({ id, noise }) => (
           <div key={id ?? ''} className="flex border-rule border-b py-0.5">
             <dt>{shop.candidates.find((each) => each.id === id)?.name ?? 'In the shop'}</dt>
             <dd className="ml-auto">{noise === null ? '–' : `about ${Math.round(noise)} dB(A)`}</dd>
@@ -96,7 +96,7 @@ function Estimates() {
       <p className="pt-1 text-[14px] text-quiet">
         {heard
           ? `Estimates by flow and pressure, moved by what was read: ${heard.place}.`
-          : `Estimates by flow and pressure, ± ${NOISE_DOUBT} dB: a reading at a known distance betters them.`}
+          : `Estimates by flow and pressure, ± ${NOISE_UNCERTAINTY} dB: a reading at a known distance betters them.`}
       </p>
     </>
   );

@@ -9,7 +9,7 @@ import { SeparatorFields } from '../../parts/separator-fields';
 import { useElevation } from '../../parts/use-elevation';
 import { BaffleDesign } from '../separator/baffle-design';
 import { CycloneDesign } from '../separator/cyclone-design';
-import { SeparatorSchools } from '../separator/separator-schools';
+import { SeparatorMethods } from '../separator/separator-methods';
 import { BinFields } from './bin-fields';
 import { JointFields } from './coupling-fields';
 import { BracketFields, MountFields } from './mount-fields';
@@ -49,7 +49,7 @@ export function StackFields() {
       >
         <SeparatorFields />
         {hasSeparator && <SeparatorSizeFields />}
-        <SeparatorSchools />
+        <SeparatorMethods />
         {parts.separator.kind === 'baffle' && <BaffleDesign />}
         {parts.separator.kind === 'cyclone' && <CycloneDesign />}
       </OpeningLine>

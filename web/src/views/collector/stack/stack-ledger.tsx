@@ -11,7 +11,7 @@ import {
 import { formatShort, fromSI, STYLES, toSI } from '@frank-gauge/core/quantity';
 import type { ReactNode } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
-import { tellConflict } from '@/words/conflict-words';
+import { conflictMessage } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
 import { useCollector } from '../../parts/edited-collector';
 import { useElevation } from '../../parts/use-elevation';
@@ -39,7 +39,7 @@ export function StackLedger() {
       ) : (
         <ul className="space-y-2 pt-1">
           {conflicts.map((conflict) => {
-            const { title, text } = tellConflict(conflict, system);
+            const { title, text } = conflictMessage(conflict, system);
             const { sign, says } = MARKS[conflict.severity];
             const isSerious = conflict.severity === 'serious';
             return (

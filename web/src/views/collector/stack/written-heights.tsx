@@ -2,7 +2,7 @@
 
 import type { Conflict, StackPart } from '@frank-gauge/core/assembly';
 import { useUnits } from '@/model/use-design';
-import { shortBy, tellConflict } from '@/words/conflict-words';
+import { conflictMessage, shortBy } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
 import { useElevation } from '../../parts/use-elevation';
 import { Dimensions } from './dimensions';
@@ -106,7 +106,7 @@ export function Marks({ conflicts, drawing, width }: MarksProps) {
     const middle = joint?.points[Math.floor(joint.points.length / 2)];
     const z = at ? at.z1 : (middle?.z ?? 0);
     const x = at ? at.x1 : (middle?.x ?? 0);
-    const text = `▼ ${shortBy(conflict, system) || tellConflict(conflict, system).title}${shortBy(conflict, system) === '' ? '' : ' short'}`;
+    const text = `▼ ${shortBy(conflict, system) || conflictMessage(conflict, system).title}${shortBy(conflict, system) === '' ? '' : ' short'}`;
     const before = serious.slice(0, i).filter((each) => each.part === part).length;
     const left = Math.min(drawing.x(x) + 6, width - 8 - 6.4 * text.length);
     return (

@@ -2,10 +2,10 @@
 
 import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { useDuctTree, useUnits } from '@/model/use-design';
-import { type Contenders, Part, Row } from './table-parts';
+import { type CollectorOptions, Part, Row } from './table-parts';
 
 /** What every machine gets with each, and what it gains or loses. */
-export function DropRows({ contenders }: Contenders) {
+export function DropRows({ options }: CollectorOptions) {
   const tree = useDuctTree();
   const system = useUnits();
   const style = STYLES[system].flow;
@@ -14,13 +14,13 @@ export function DropRows({ contenders }: Contenders) {
       {tree.drops.map(({ id, name }) => (
         <Row
           key={id}
-          contenders={contenders}
+          options={options}
           label={name}
-          cell={(contender, present) => {
-            const own = contender.drops.find(({ drop }) => drop === id)?.flow ?? null;
+          cell={(option, present) => {
+            const own = option.drops.find(({ drop }) => drop === id)?.flow ?? null;
             const now = present.drops.find(({ drop }) => drop === id)?.flow ?? null;
             if (own === null) return 'no answer';
-            const change = contender.id !== null && now !== null ? own - now : null;
+            const change = option.id !== null && now !== null ? own - now : null;
             return (
               <>
                 <strong className="font-semibold">{writeNumber(own, style)}</strong>

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Contender, DropWith } from '@frank-gauge/core/analysis';
+import type { CollectorOption, DropWith } from '@frank-gauge/core/analysis';
 import {
   formatShort,
   fromSI,
@@ -10,13 +10,13 @@ import {
   writeNumber,
 } from '@frank-gauge/core/quantity';
 import { useDesign, useUnits } from '@/model/use-design';
-import { shortBy, tellConflict } from '@/words/conflict-words';
+import { conflictMessage, shortBy } from '@/words/conflict-words';
 import { dueIn } from '@/words/due-words';
 import { noiseDistance } from '@/words/noise-distance';
-import { type Contenders, Part, Row } from './table-parts';
+import { type CollectorOptions, Part, Row } from './table-parts';
 
 /** What decides between them: air, whether it fits, circuit, filter, noise, and what the gain costs. */
-export function GlanceRows({ contenders }: Contenders) {
+export function GlanceRows({ options }: CollectorOptions) {
   const money = useDesign(({ shop }) => shop.money);
   const system = useUnits();
   const { currency } = money;
@@ -32,15 +32,15 @@ export function GlanceRows({ contenders }: Contenders) {
   return (
     <Part name={`At a glance; air against its need, ${unitSymbol('flow', system)}`}>
       <Row
-        contenders={contenders}
+        options={options}
         label="worst drop"
         isBig
         cell={({ worst }) => named(worst) ?? 'no answer'}
       />
-      <Row contenders={contenders} label="best drop" cell={({ best }) => named(best)} />
-      <Row contenders={contenders} label="fits" cell={(contender) => <Fits of={contender} />} />
+      <Row options={options} label="best drop" cell={({ best }) => named(best)} />
+      <Row options={options} label="fits" cell={(option) => <Fits of={option} />} />
       <Row
-        contenders={contenders}
+        options={options}
         label="current, of its breaker"
         cell={({ load }) =>
           load && (
@@ -52,7 +52,7 @@ export function GlanceRows({ contenders }: Contenders) {
         }
       />
       <Row
-        contenders={contenders}
+        options={options}
         label="filter due in"
         cell={({ load }) => {
           if (!load?.filter) return null;
@@ -61,7 +61,7 @@ export function GlanceRows({ contenders }: Contenders) {
         }}
       />
       <Row
-        contenders={contenders}
+        options={options}
         label="lets by of 0.3–1 µm, at most"
         cell={({ load }) =>
           load?.outdoors
@@ -70,12 +70,12 @@ export function GlanceRows({ contenders }: Contenders) {
         }
       />
       <Row
-        contenders={contenders}
+        options={options}
         label={`noise at ${noiseDistance(system)}, estimate`}
         cell={({ noise }) => noise !== null && `about ${Math.round(noise)} dB(A)`}
       />
       <Row
-        contenders={contenders}
+        options={options}
         label={`for each ${unitSymbol('flow', system)} its worst drop gains`}
         cell={({ id, gain, costOfGain }) => {
           if (id === null) return null;
@@ -103,7 +103,7 @@ function Held({ drop }: { readonly drop: DropWith }) {
 }
 
 /** The first thing that keeps it from standing, with what is short. */
-function Fits({ of: { conflicts } }: { readonly of: Contender }) {
+function Fits({ of: { conflicts } }: { readonly of: CollectorOption }) {
   const system = useUnits();
   const serious = conflicts.filter(({ severity }) => severity === 'serious');
   const [first] = serious;
@@ -113,7 +113,7 @@ function Fits({ of: { conflicts } }: { readonly of: Contender }) {
   }
   const by = shortBy(first, system);
   return (
-    <span className="text-starved-text" title={tellConflict(first, system).title}>
+    <span className="text-starved-text" title={conflictMessage(first, system).title}>
       ▼ {by === '' ? 'no' : `${by} short`}
       {serious.length > 1 && ` +${serious.length - 1}`}
     </span>

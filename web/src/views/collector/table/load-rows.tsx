@@ -2,16 +2,16 @@
 
 import { formatShort, type QuantityKind } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
-import { type Contenders, Part, Row } from './table-parts';
+import { type CollectorOptions, Part, Row } from './table-parts';
 
 /** What each asks of blower, motor, circuit and filter. */
-export function LoadRows({ contenders }: Contenders) {
+export function LoadRows({ options }: CollectorOptions) {
   const system = useUnits();
   const write = (value: number, kind: QuantityKind) => formatShort(value, kind, system);
   return (
     <Part name="What it asks">
       <Row
-        contenders={contenders}
+        options={options}
         label="at the blower, worst drop open"
         cell={({ atWorst }) =>
           atWorst && (
@@ -23,7 +23,7 @@ export function LoadRows({ contenders }: Contenders) {
         }
       />
       <Row
-        contenders={contenders}
+        options={options}
         label="shaft, at most"
         cell={({ load }) =>
           load && (
@@ -35,7 +35,7 @@ export function LoadRows({ contenders }: Contenders) {
         }
       />
       <Row
-        contenders={contenders}
+        options={options}
         label="through the filter"
         cell={({ load }) =>
           load?.filter && (
@@ -49,7 +49,7 @@ export function LoadRows({ contenders }: Contenders) {
         }
       />
       <Row
-        contenders={contenders}
+        options={options}
         label="filter takes, clean"
         cell={({ load }) =>
           load?.filter && (
@@ -65,7 +65,7 @@ export function LoadRows({ contenders }: Contenders) {
         }
       />
       <Row
-        contenders={contenders}
+        options={options}
         label="bin gets of the dust"
         cell={({ load }) => load && `${Math.round(100 * load.separator.caught)} %`}
       />

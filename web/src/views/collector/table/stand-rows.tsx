@@ -2,22 +2,22 @@
 
 import { useDesign, useUnits } from '@/model/use-design';
 import { tapeLength } from '@/words/tape-length';
-import { type Contenders, Part, Row } from './table-parts';
+import { type CollectorOptions, Part, Row } from './table-parts';
 
 /** How high each stands, and what it takes of the floor. */
-export function StandRows({ contenders }: Contenders) {
+export function StandRows({ options }: CollectorOptions) {
   const room = useDesign((shop) => shop.room);
   const system = useUnits();
   const ceiling = room.ceilingHeight;
   return (
     <Part name="How it stands">
       <Row
-        contenders={contenders}
+        options={options}
         label={ceiling === null ? 'height' : `height, of ${tapeLength(ceiling, system)}`}
         cell={({ elevation }) => tapeLength(elevation.height, system)}
       />
       <Row
-        contenders={contenders}
+        options={options}
         label="floor"
         cell={({ elevation: { floor } }) =>
           `${tapeLength(floor.width, system).replace(/ [a-z.]+$/, '')} × ${tapeLength(floor.depth, system)}`

@@ -1,33 +1,33 @@
 'use client';
 
-import type { Contender } from '@frank-gauge/core/analysis';
+import type { CollectorOption } from '@frank-gauge/core/analysis';
 import type { ReactNode } from 'react';
 
-export interface Contenders {
-  readonly contenders: readonly Contender[];
+export interface CollectorOptions {
+  readonly options: readonly CollectorOption[];
 }
 
-interface RowProps extends Contenders {
+interface RowProps extends CollectorOptions {
   readonly label: string;
-  readonly cell: (contender: Contender, present: Contender) => ReactNode;
+  readonly cell: (option: CollectorOption, present: CollectorOption) => ReactNode;
   readonly isBig?: boolean;
 }
 
 /** What every collector has of one thing, the present one first. */
-export function Row({ label, cell, contenders, isBig = false }: RowProps) {
-  const [present] = contenders;
+export function Row({ label, cell, options, isBig = false }: RowProps) {
+  const [present] = options;
   if (!present) return null;
   return (
     <tr className="border-rule border-b align-baseline [&>*]:px-1.5 [&>*]:py-1 lg:[&>*]:px-2">
       <th scope="row" className="sticky left-0 bg-paper bg-clip-padding text-left font-normal">
         {label}
       </th>
-      {contenders.map((contender) => (
+      {options.map((option) => (
         <td
-          key={contender.id ?? ''}
+          key={option.id ?? ''}
           className={isBig ? 'font-semibold text-[21px]' : 'whitespace-nowrap'}
         >
-          {cell(contender, present) ?? '–'}
+          {cell(option, present) ?? '–'}
         </td>
       ))}
     </tr>

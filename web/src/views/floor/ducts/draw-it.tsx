@@ -4,9 +4,9 @@ import type { Run } from '@frank-gauge/core/design';
 import { useState } from 'react';
 import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
-import { whyNotLed } from '@/words/duct-words';
+import { whyNoRoute } from '@/words/duct-words';
 import { begin, takeTool } from './drawing-state';
-import { leadTheUsualWay } from './edit-ducts';
+import { routeTheUsualWay } from './edit-ducts';
 import { useDucts } from './use-ducts';
 
 /** Draws a run that so far is typed: a drop the usual way at once, another from its downstream end. */
@@ -28,8 +28,8 @@ export function DrawIt({ run }: { readonly run: Run }) {
         ? ({ kind: 'inlet' } as const)
         : ({ kind: 'node', node: run.to } as const);
     if (from?.kind === 'port') {
-      const led = leadTheUsualWay(from.machine, from.port, end);
-      setRefusal(led.ok ? null : whyNotLed(led.why));
+      const routed = routeTheUsualWay(from.machine, from.port, end);
+      setRefusal(routed.ok ? null : whyNoRoute(routed.why));
       return;
     }
     takeTool('draw');

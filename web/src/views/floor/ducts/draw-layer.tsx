@@ -15,7 +15,7 @@ import {
 } from '@frank-gauge/core/routing';
 import { type PointerEvent, useEffect, useState } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
-import { whyNotLed } from '@/words/duct-words';
+import { whyNoRoute } from '@/words/duct-words';
 import { GRID, snapTo } from '../grid-steps';
 import type { PlanDrawing } from '../plan-drawing';
 import {
@@ -28,7 +28,7 @@ import {
   useDrawing,
 } from './drawing-state';
 import { pathThrough } from './duct-shapes';
-import { drawOutward, leadAsDrawn } from './edit-ducts';
+import { drawOutward, routeAsDrawn } from './edit-ducts';
 import type { Ducts } from './use-ducts';
 
 /** Nearer than this to a port, a joint or a duct, the pointer means it, px. */
@@ -48,7 +48,7 @@ interface Props {
 
 /**
  * The sheet that takes the pointer while a duct is drawn: a click begins it at a port, the collector
- * or a duct, the next ones lay it square or at 45° (with Alt, anyhow), one on something ends it there.
+ * or a duct, the next ones draw it square or at 45° (with Alt, anyhow), one on something ends it there.
  */
 export function DrawLayer({ drawing, ducts, width, height }: Props) {
   const shop = useDesign();
@@ -130,10 +130,10 @@ export function endAt(begun: Begun, end: DuctEnd, points: readonly Point3[]): vo
     } else refuse('Draw it out to its open end; what leads into it is drawn after it.');
     return;
   }
-  const led = leadAsDrawn(begun.end, end, points);
+  const routed = routeAsDrawn(begun.end, end, points);
   // The tool stays in hand: the next duct may follow.
-  if (led.ok) begin(null);
-  else refuse(whyNotLed(led.why));
+  if (routed.ok) begin(null);
+  else refuse(whyNoRoute(routed.why));
 }
 
 /** Ends the duct where its last point is, with an end to go on from. */

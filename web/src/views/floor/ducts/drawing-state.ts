@@ -14,7 +14,7 @@ export interface Begun {
   readonly redraws?: string;
 }
 
-/** What a press on the plan does: open or move a thing, lay a duct, take things together. */
+/** What a press on the plan does: open or move a thing, draw a duct, select things together. */
 export type Tool = 'move' | 'draw' | 'take';
 
 /** The duct that is being drawn, if any: no part of the document until it meets something. */

@@ -91,8 +91,8 @@ const DuctEntry = memo(function DuctEntry(props: EntryProps) {
 
 function DuctBody({ id }: { readonly id: string }) {
   const shop = useDesign();
-  const { lines, laid } = useDucts();
-  const run = laid(id);
+  const { lines, derived } = useDucts();
+  const run = derived(id);
   const line = lines.lines.get(id);
   if (!run) return null;
   const behind = runsBehind(shop, id).length - 1;
@@ -196,7 +196,7 @@ function WayFields({ run, line }: { readonly run: Run; readonly line: DuctLine }
 /** The height most of a line's level legs hang at, m; null: none is level. */
 function levelOf({ legs }: DuctLine): number | null {
   const [longest] = legs
-    .filter(({ way }) => Math.abs(way.z) < 0.01)
+    .filter(({ direction }) => Math.abs(direction.z) < 0.01)
     .toSorted((a, b) => b.length - a.length);
   return longest ? longest.from.z : null;
 }

@@ -10,7 +10,7 @@ import { useDesign, useSolution, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { useOnceAFrame } from '@/ui/use-once-a-frame';
 import { shortJoinName } from '../../parts/joins/join-forms';
-import { GRID, KEY_WAYS, snapTo } from '../grid-steps';
+import { GRID, KEY_STEPS, snapTo } from '../grid-steps';
 import { movePointTo } from './edit-ducts';
 import type { Ducts } from './use-ducts';
 
@@ -35,8 +35,8 @@ export function DuctHandles({ drawing, ducts }: Props) {
   const system = useUnits();
   const open = useChoices((choices) => choices.parts[shopId]) ?? '';
   const line = ducts.lines.lines.get(open);
-  const laid = ducts.laid(open);
-  if (!line || !laid) return null;
+  const derived = ducts.derived(open);
+  if (!line || !derived) return null;
   const nodes = new Map(placed.map((node) => [node.id, node]));
   const ends = [line.run.from, line.run.to].flatMap((id) => {
     const node = nodes.get(id);
@@ -56,7 +56,7 @@ export function DuctHandles({ drawing, ducts }: Props) {
       <LegSizes sizes={sizes} />
       {apart(
         [
-          ...labelsOf(line, laid, losses, ducts.lines.places.get(line.run.to)),
+          ...labelsOf(line, derived, losses, ducts.lines.places.get(line.run.to)),
           ...reducerLabel(line, losses, ducts.follows(open), system),
         ].map(({ at, text }) => ({
           ...drawing.spot(at),
@@ -135,7 +135,7 @@ function apart(labels: readonly Label[], taken: readonly Label[]): readonly Labe
 /** What a bend or a junction has become, with its coefficient now, where it stands. */
 function labelsOf(
   line: DuctLine,
-  laid: Run,
+  derived: Run,
   losses: readonly PartOfRun[],
   end: Point3 | undefined,
 ): { readonly at: Point3; readonly text: string }[] {
@@ -144,15 +144,15 @@ function labelsOf(
   const coefficient = (part: PartOfRun | undefined) =>
     part?.coefficient == null ? '' : `  C ${part.coefficient.toFixed(2)}`;
   const degrees = (angle: number) => `${Math.round((angle * 180) / Math.PI)}°`;
-  const turns = laid.fittings.flatMap((fitting, i) => {
+  const turns = derived.fittings.flatMap((fitting, i) => {
     if (fitting.kind !== 'elbow') return [];
     const own = fitting.id.replace(/-[ab]$/, '');
     const at = bends.find(({ id }) => id === own)?.at ?? (own === line.run.to ? end : undefined);
     return at ? [{ at, text: `${degrees(fitting.angle)}${coefficient(elbows[i])}` }] : [];
   });
   const branch = losses.find(({ kind }) => kind === 'branch');
-  if (!isStraight(laid.joins) && end && branch) {
-    turns.push({ at: end, text: `${shortJoinName(laid.joins)}${coefficient(branch)}` });
+  if (!isStraight(derived.joins) && end && branch) {
+    turns.push({ at: end, text: `${shortJoinName(derived.joins)}${coefficient(branch)}` });
   }
   return turns;
 }
@@ -250,7 +250,7 @@ function Handle({ id, at, kind, name, drawing }: HandleProps) {
     if (isMoved && (to.x !== at.x || to.y !== at.y || to.z !== at.z)) movePointTo(id, to);
   });
   const press = (event: KeyboardEvent<SVGGElement>) => {
-    const way = KEY_WAYS[event.key];
+    const way = KEY_STEPS[event.key];
     if (!way) return;
     event.preventDefault();
     const step = grid * (event.shiftKey ? 10 : 1);

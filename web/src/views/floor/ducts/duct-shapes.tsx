@@ -38,7 +38,7 @@ export function DuctShapes({ drawing, ducts }: Props) {
     ),
   );
   const isDropOpen = machines.some(({ id }) => id === open) || ducts.lines.lines.has(open ?? '');
-  const way = new Set(isDropOpen ? wayFrom(open, selected?.drop) : []);
+  const route = new Set(isDropOpen ? routeFrom(open, selected?.drop) : []);
   return (
     <>
       <FastHatch />
@@ -46,12 +46,12 @@ export function DuctShapes({ drawing, ducts }: Props) {
         <DuctShape
           key={line.run.id}
           line={line}
-          laid={ducts.laid(line.run.id) ?? line.run}
+          derived={ducts.derived(line.run.id) ?? line.run}
           next={ducts.follows(line.run.id)}
           drawing={drawing}
           tone={ducts.tone(line.run.id)}
           isOpen={open === line.run.id}
-          isOnWay={way.has(line.run.id)}
+          isOnRoute={route.has(line.run.id)}
           isTaken={taken.has(line.run.id)}
           isWrong={wrong.has(line.run.id)}
           air={airText(ducts.speed(line.run.id), line.run.diameter, system)}
@@ -67,7 +67,7 @@ const isMild = (kind: string) =>
   kind === 'long hose' || kind === 'through a wall' || kind === 'below head height';
 
 /** The way of the drop that is explained, if what is open belongs to it. */
-function wayFrom(
+function routeFrom(
   open: string | undefined,
   drop: { readonly machine: { readonly id: string }; readonly path: readonly Run[] } | undefined,
 ): string[] {
@@ -96,13 +96,13 @@ function FastHatch() {
 
 interface ShapeProps {
   readonly line: DuctLine;
-  readonly laid: Run;
+  readonly derived: Run;
   /** Diameter of what it goes straight on into, m; null: it joins something else. */
   readonly next: number | null;
   readonly drawing: PlanDrawing;
   readonly tone: AirTone;
   readonly isOpen: boolean;
-  readonly isOnWay: boolean;
+  readonly isOnRoute: boolean;
   readonly isTaken: boolean;
   readonly isWrong: boolean;
   /** What moves in it now, in words; '' where it is still. */
@@ -128,12 +128,12 @@ function looksAlike(a: ShapeProps, b: ShapeProps): boolean {
   const isSame =
     a.drawing === b.drawing &&
     a.line.run === b.line.run &&
-    a.laid.length === b.laid.length &&
+    a.derived.length === b.derived.length &&
     a.next === b.next &&
     a.tone.state === b.tone.state &&
     Math.abs(a.tone.opacity - b.tone.opacity) < 0.02 &&
     a.isOpen === b.isOpen &&
-    a.isOnWay === b.isOnWay &&
+    a.isOnRoute === b.isOnRoute &&
     a.isTaken === b.isTaken &&
     a.isWrong === b.isWrong &&
     a.air === b.air &&
@@ -152,12 +152,12 @@ const DuctShape = memo(DuctDrawn, looksAlike);
 
 function DuctDrawn({
   line,
-  laid,
+  derived,
   next,
   drawing,
   tone,
   isOpen,
-  isOnWay,
+  isOnRoute,
   isTaken,
   isWrong,
   air,
@@ -169,8 +169,8 @@ function DuctDrawn({
   const pipe = pathThrough(pipePoints(line), drawing);
   const hosePath = hose ? pathThrough([hose.from, hose.to], drawing) : '';
   const edge = isWrong ? 'var(--starved)' : 'var(--ink)';
-  const edgeWidth = width + (isOpen || isOnWay || isTaken ? 5 : 2.5);
-  const figures = `${formatShort(run.diameter, 'diameter', system)}, ${formatShort(laid.length ?? 0, 'length', system)}`;
+  const edgeWidth = width + (isOpen || isOnRoute || isTaken ? 5 : 2.5);
+  const figures = `${formatShort(run.diameter, 'diameter', system)}, ${formatShort(derived.length ?? 0, 'length', system)}`;
   return (
     <g>
       {/* biome-ignore lint/a11y/useSemanticElements: a part of a drawing cannot be a button element */}
@@ -257,7 +257,7 @@ export function pathThrough(points: readonly Point3[], { spot }: PlanDrawing): s
 }
 
 const risersOf = ({ legs }: DuctLine) =>
-  legs.filter(({ way }) => Math.abs(way.z) > UPRIGHT).map(({ to }) => to);
+  legs.filter(({ direction }) => Math.abs(direction.z) > UPRIGHT).map(({ to }) => to);
 
 /** A duct seen from its end: a ring with its middle marked. */
 function Riser({

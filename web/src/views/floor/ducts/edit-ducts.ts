@@ -6,14 +6,14 @@ import {
   drawRun,
   type Goal,
   joinBy,
-  type Led,
-  leadDrawn,
-  leadUsual,
   movePoint,
   type NotJoined,
   type Point3,
+  type RoutedDuct,
   raiseDucts,
   removeBend,
+  routeDrawn,
+  routeUsual,
   setBendStyle,
   splitInHalf,
 } from '@frank-gauge/core/routing';
@@ -23,20 +23,23 @@ import { edit, openShopId } from '@/storage/session';
 
 const newId = () => nanoid(10);
 
-/** Leads a duct as it was drawn; opens it where it can be led, else answers why not. */
-export function leadAsDrawn(from: DuctEnd, to: DuctEnd, points: readonly Point3[]): Led {
-  return led('draw a duct', (shop) => leadDrawn(shop, from, to, points, newId));
+/** Routes a duct as it was drawn; opens it where it can be routed, else answers why not. */
+export function routeAsDrawn(from: DuctEnd, to: DuctEnd, points: readonly Point3[]): RoutedDuct {
+  return routed('draw a duct', (shop) => routeDrawn(shop, from, to, points, newId));
 }
 
 /** Leads a machine's port the usual way to a run, a joint or the collector. */
-export function leadTheUsualWay(machine: string, port: string, goal: Goal): Led {
-  return led('lead a duct', (shop) => leadUsual(shop, machine, port, goal, newId));
+export function routeTheUsualWay(machine: string, port: string, goal: Goal): RoutedDuct {
+  return routed('lead a duct', (shop) => routeUsual(shop, machine, port, goal, newId));
 }
 
-function led(label: string, lead: (shop: Parameters<typeof leadDrawn>[0]) => Led): Led {
-  let made = { ok: false, why: 'not placed' } as Led;
+function routed(
+  label: string,
+  route: (shop: Parameters<typeof routeDrawn>[0]) => RoutedDuct,
+): RoutedDuct {
+  let made = { ok: false, why: 'not placed' } as RoutedDuct;
   edit(label, (shop) => {
-    made = lead(shop);
+    made = route(shop);
   });
   if (made.ok) choosePart(openShopId(), made.run);
   return made;

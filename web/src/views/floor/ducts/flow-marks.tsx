@@ -23,9 +23,9 @@ export function FlowMarks({
     { x: -size, y: size },
   ];
   const isCarried = tone.state === 'carrying' || tone.state === 'fast';
-  return line.legs.map(({ from, to, way, start }) => {
+  return line.legs.map(({ from, to, direction, start }) => {
     const [a, b] = [drawing.spot(from), drawing.spot(to)];
-    if (Math.hypot(b.x - a.x, b.y - a.y) < 28 || Math.abs(way.z) > UPRIGHT) return null;
+    if (Math.hypot(b.x - a.x, b.y - a.y) < 28 || Math.abs(direction.z) > UPRIGHT) return null;
     const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
     return (
       <path

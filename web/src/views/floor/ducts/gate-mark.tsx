@@ -91,7 +91,7 @@ export function GateMark({
     >
       <title>{`Gate of ${run.name}: ${gate.open ? 'open' : 'shut'}`}</title>
       <path d={about(acrossBy(12, half + 5))} fill="transparent" />
-      {Math.abs(leg.way.z) > UPRIGHT ? (
+      {Math.abs(leg.direction.z) > UPRIGHT ? (
         <UprightGate at={{ x, y }} half={half} isOpen={gate.open} width={width} />
       ) : (
         <path

@@ -6,12 +6,12 @@ import { useState } from 'react';
 import { useDuctTree } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { whyNotLed } from '@/words/duct-words';
+import { whyNoRoute } from '@/words/duct-words';
 import { DiameterLine, Line, ShopQuantity } from '../../parts/line';
 import { NeedLine } from '../../parts/need-line';
 import { outward } from '../../parts/outward';
 import { editMachine } from '../edit-things';
-import { leadTheUsualWay } from './edit-ducts';
+import { routeTheUsualWay } from './edit-ducts';
 import { useDucts } from './use-ducts';
 
 const REACH = 10;
@@ -68,13 +68,13 @@ function PortLine({ machine, port }: { readonly machine: Machine; readonly port:
         }
       />
       <NeedLine port={port} of={` at the ${name} of ${machine.name}`} onEdit={edit} />
-      {mouth && <LeadLine machine={machine} port={port} />}
+      {mouth && <RouteLine machine={machine} port={port} />}
     </>
   );
 }
 
 /** Leads the port's duct the usual way to what is chosen: a new one, or the one it has, anew. */
-function LeadLine({ machine, port }: { readonly machine: Machine; readonly port: Port }) {
+function RouteLine({ machine, port }: { readonly machine: Machine; readonly port: Port }) {
   const tree = useDuctTree();
   const { lines } = useDucts();
   const [goal, setGoal] = useState('inlet');
@@ -96,10 +96,10 @@ function LeadLine({ machine, port }: { readonly machine: Machine; readonly port:
       run.id !== own?.id &&
       tree.nodes.get(run.from)?.kind.kind === 'port',
   );
-  const lead = () => {
+  const route = () => {
     const to: Goal = goal === 'inlet' ? { kind: 'inlet' } : { kind: 'run', run: goal };
-    const led = leadTheUsualWay(machine.id, port.id, to);
-    setRefusal(led.ok ? null : whyNotLed(led.why));
+    const routed = routeTheUsualWay(machine.id, port.id, to);
+    setRefusal(routed.ok ? null : whyNoRoute(routed.why));
   };
   return (
     <>
@@ -114,7 +114,7 @@ function LeadLine({ machine, port }: { readonly machine: Machine; readonly port:
             ]}
             onChange={setGoal}
           />
-          <Button onClick={lead}>{own ? 'Lead anew' : 'Lead it'}</Button>
+          <Button onClick={route}>{own ? 'Lead anew' : 'Lead it'}</Button>
         </span>
       </Line>
       {refusal && (

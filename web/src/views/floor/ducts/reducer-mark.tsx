@@ -17,10 +17,13 @@ const SEEN = 1;
 /** Where a run goes on wider or narrower: the reducer between, seen from above. */
 export function ReducerMark({ line, drawing, width, next, edge }: Props) {
   const leg = line.legs.at(-1);
-  if (!leg || Math.abs(next - width) < SEEN || Math.abs(leg.way.z) > UPRIGHT) return null;
+  if (!leg || Math.abs(next - width) < SEEN || Math.abs(leg.direction.z) > UPRIGHT) return null;
   const [from, at] = [drawing.spot(leg.from), drawing.spot(leg.to)];
-  const way = { x: at.x - from.x, y: at.y - from.y };
-  const length = Math.min(Math.max(8, 2 * Math.abs(next - width)), Math.hypot(way.x, way.y));
+  const direction = { x: at.x - from.x, y: at.y - from.y };
+  const length = Math.min(
+    Math.max(8, 2 * Math.abs(next - width)),
+    Math.hypot(direction.x, direction.y),
+  );
   const cone = [
     { x: -length, y: -width / 2 - 1 },
     { x: 0, y: -next / 2 - 1 },
@@ -28,6 +31,11 @@ export function ReducerMark({ line, drawing, width, next, edge }: Props) {
     { x: -length, y: width / 2 + 1 },
   ];
   return (
-    <path d={turnedAbout(at, way)(cone)} fill="var(--paper)" stroke={edge} strokeWidth={1.25} />
+    <path
+      d={turnedAbout(at, direction)(cone)}
+      fill="var(--paper)"
+      stroke={edge}
+      strokeWidth={1.25}
+    />
   );
 }

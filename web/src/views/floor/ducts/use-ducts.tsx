@@ -22,7 +22,7 @@ export interface Ducts {
   readonly drawn: readonly DuctLine[];
   readonly conflicts: readonly DuctConflict[];
   /** As it lies: with the length, bends and angle the drawing gives it. */
-  readonly laid: (run: string) => Run | undefined;
+  readonly derived: (run: string) => Run | undefined;
   /** Diameter of what a run goes straight on into, m; null: it branches into something. */
   readonly follows: (run: string) => number | null;
   readonly speed: (run: string) => number;
@@ -30,7 +30,7 @@ export interface Ducts {
   readonly tone: (run: string) => AirTone;
 }
 
-function useReckoned(): Ducts {
+function useComputed(): Ducts {
   const part = useDesign(airPart);
   const lines = useDuctLines();
   const tree = useDuctTree();
@@ -44,7 +44,7 @@ function useReckoned(): Ducts {
     return {
       lines,
       drawn,
-      laid: (run: string) => byId.get(run),
+      derived: (run: string) => byId.get(run),
       follows: (run: string) => {
         const own = byId.get(run);
         if (!own || !isStraight(own.joins)) return null;
@@ -70,7 +70,7 @@ const Context = createContext<Ducts | null>(null);
 
 /** Reckons once, for all that look at the floor, where the ducts lie and what is wrong with it. */
 export function DuctsProvider({ children }: { readonly children: ReactNode }) {
-  return <Context value={useReckoned()}>{children}</Context>;
+  return <Context value={useComputed()}>{children}</Context>;
 }
 
 /** The shop's ducts where they lie, and what is wrong with it. */

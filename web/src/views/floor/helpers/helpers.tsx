@@ -4,7 +4,7 @@ import type {
   PlaceScore,
   Routed,
   RouteProposal,
-  RouteWay,
+  RouteStyle,
   SizedDucts,
   Unmet,
   WhyNotRouted,
@@ -15,10 +15,10 @@ import type { ReactNode } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
-import { takeRoute, takeSizes, takeSwap } from './take-advice';
+import { adoptRoute, adoptSizes, adoptSwap } from './take-advice';
 import { type Advice, useAdvice } from './use-advice';
 
-/** What the program can judge by itself: where machines stand, how ducts are led, how wide they are. */
+/** What the program can judge by itself: where machines stand, how ducts are routed, how wide they are. */
 export function Helpers() {
   return (
     <section aria-label="Helpers" className="border-rule border-t px-3 pt-3 pb-4">
@@ -92,7 +92,7 @@ function PlaceIt() {
                 <Button
                   look="quiet"
                   onClick={() => {
-                    takeSwap(one, other);
+                    adoptSwap(one, other);
                     forget();
                   }}
                 >
@@ -107,7 +107,7 @@ function PlaceIt() {
   );
 }
 
-const WAYS: Readonly<Record<RouteWay, string>> = {
+const WAYS: Readonly<Record<RouteStyle, string>> = {
   shortest: 'Least duct',
   walls: 'Along the walls',
   main: 'One straight main',
@@ -128,11 +128,11 @@ function RouteIt() {
   const view = useChoices((choices) => choices.view);
   const { advice, start, stop, forget } = useAdvice<Routed>();
   const run = () =>
-    start((advise, tell) =>
+    start((advise, findingMessage) =>
       advise.route(
         shop,
         view,
-        proxy((done: number, of: number) => tell(`${done} of ${of}`, null)),
+        proxy((done: number, of: number) => findingMessage(`${done} of ${of}`, null)),
       ),
     );
   return (
@@ -150,11 +150,11 @@ function RouteIt() {
         <ul aria-label="Ways to lead the ducts">
           {advice.answer.proposals.map((proposal) => (
             <Proposal
-              key={proposal.way}
+              key={proposal.style}
               proposal={proposal}
               system={system}
               onTake={() => {
-                takeRoute(proposal);
+                adoptRoute(proposal);
                 forget();
               }}
             />
@@ -174,13 +174,13 @@ function Proposal({
   readonly system: 'us' | 'metric';
   readonly onTake: () => void;
 }) {
-  const { way, score } = proposal;
+  const { style, score } = proposal;
   const percent = Math.round(100 * score.worstMargin);
   const isSettling = score.slowestMain < 1;
   return (
     <li className="grid grid-cols-[1fr_auto] items-start gap-x-2 border-rule border-t py-1.5 text-[14px]">
       <span>
-        <strong>{WAYS[way]}</strong>
+        <strong>{WAYS[style]}</strong>
         <br />
         worst {score.worstDrop} {percent >= 0 ? '+' : '−'}
         {Math.abs(percent)} %; {formatShort(score.length, 'length', system)} of duct,{' '}
@@ -193,7 +193,7 @@ function Proposal({
           </>
         )}
       </span>
-      <Button onClick={onTake} aria-label={`Take ${WAYS[way]}`}>
+      <Button onClick={onTake} aria-label={`Take ${WAYS[style]}`}>
         Take it
       </Button>
     </li>
@@ -207,11 +207,11 @@ function SizeIt() {
   const view = useChoices((choices) => choices.view);
   const { advice, start, stop, forget } = useAdvice<SizedDucts>();
   const run = () =>
-    start((advise, tell) =>
+    start((advise, findingMessage) =>
       advise.size(
         shop,
         view,
-        proxy((tried: number, best: SizedDucts) => tell(`${tried} choices`, best)),
+        proxy((tried: number, best: SizedDucts) => findingMessage(`${tried} choices`, best)),
       ),
     );
   return (
@@ -233,7 +233,7 @@ function SizeIt() {
           <SizeList sized={advice.answer} />
           <Button
             onClick={() => {
-              takeSizes(advice.answer);
+              adoptSizes(advice.answer);
               forget();
             }}
           >

@@ -7,7 +7,7 @@ import { undoAloud } from '../../frame/undo-aloud';
 const undoAction = { label: 'Undo', onClick: () => void undoAloud() };
 
 /** Puts proposed ducts in place of those that are there. */
-export function takeRoute({ ducts }: RouteProposal): void {
+export function adoptRoute({ ducts }: RouteProposal): void {
   edit('route the ducts', (shop) => {
     shop.ducts = structuredClone(ducts);
     const runs = new Set(ducts.runs.map(({ id }) => id));
@@ -22,7 +22,7 @@ export function takeRoute({ ducts }: RouteProposal): void {
 }
 
 /** Gives every run the size chosen for it. */
-export function takeSizes({ diameters }: SizedDucts): void {
+export function adoptSizes({ diameters }: SizedDucts): void {
   edit('size the ducts', (shop) => {
     for (const run of shop.ducts.runs) {
       const diameter = diameters.get(run.id);
@@ -33,7 +33,7 @@ export function takeSizes({ diameters }: SizedDucts): void {
 }
 
 /** Lets two machines change places, ducts and all. */
-export function takeSwap(one: string, other: string): void {
+export function adoptSwap(one: string, other: string): void {
   edit('change places', (shop) => swapMachines(shop, one, other, () => nanoid(10)));
   toast('They have changed places; their drops were led anew.', { action: undoAction });
 }

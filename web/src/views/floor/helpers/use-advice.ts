@@ -28,17 +28,17 @@ export function useAdvice<T>() {
     (
       run: (
         remote: Remote<EngineApi>,
-        tell: (progress: string, best: T | null) => void,
+        findingMessage: (progress: string, best: T | null) => void,
       ) => Promise<T | null>,
     ) => {
       end();
       setAdvice({ kind: 'searching', progress: '', best: null });
       // Progress comes by a channel of its own, and may come in behind the answer.
       let own: Asked<T | null> | null = null;
-      const tell = (progress: string, best: T | null) => {
+      const findingMessage = (progress: string, best: T | null) => {
         if (own && search.current === own) setAdvice({ kind: 'searching', progress, best });
       };
-      own = engine.ask('advice', (remote) => run(remote, tell));
+      own = engine.ask('advice', (remote) => run(remote, findingMessage));
       search.current = own;
       void own.outcome.then((outcome) => {
         if (search.current !== own) return;

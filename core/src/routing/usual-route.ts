@@ -1,9 +1,10 @@
 import type { Machine, Port, Shop } from '../design/schema';
 import { type DuctLines, ductLines, pipePoints } from './duct-lines';
 import { INLET_STRAIGHT } from './layout-limits';
-import type { DuctEnd } from './lead-duct';
 import { inletMouth, type Mouth, portMouth } from './places';
+import type { DuctEnd } from './route-duct';
 import {
+  directionOf,
   distance,
   dot,
   minus,
@@ -14,7 +15,6 @@ import {
   tidy,
   times,
   turnBetween,
-  wayOf,
 } from './space';
 
 /** Room a hose wants to turn upward at a port, m; the height of a gate a hand reaches: practice. */
@@ -50,21 +50,21 @@ export function riseFrom({ at, out }: Mouth, height: number): Point3[] {
  * turns some diameters before and joins by 45°. Answers the points of the way with the new end last.
  */
 export function turnedWithFlow(
-  way: readonly Point3[],
+  route: readonly Point3[],
   flow: Point3,
   diameter: number,
   /** Main left downstream of the end, m. */
   room: number,
 ): Point3[] {
-  const [end, before] = [way.at(-1), way.at(-2)];
-  const last = before && end && wayOf(before, end);
-  if (!before || !end || !last) return [...way];
+  const [end, before] = [route.at(-1), route.at(-2)];
+  const last = before && end && directionOf(before, end);
+  if (!before || !end || !last) return [...route];
   const turn = turnBetween(last, flow);
-  if (Math.abs(turn - Math.PI / 2) > SQUARE) return [...way];
+  if (Math.abs(turn - Math.PI / 2) > SQUARE) return [...route];
   const reach = Math.min(WYE_REACH * diameter, distance(before, end) * 0.8, room - diameter / 2);
-  if (reach < diameter / 2) return [...way];
+  if (reach < diameter / 2) return [...route];
   const corner = plus(end, times(last, -reach));
-  return [...way.slice(0, -1), corner, plus(end, times(flow, reach))];
+  return [...route.slice(0, -1), corner, plus(end, times(flow, reach))];
 }
 
 /** A way for a drop, and what it leads to. */
@@ -73,17 +73,17 @@ export interface Way {
   readonly to: DuctEnd;
 }
 
-/** What a drop may be led to. */
+/** Where a drop may end. */
 export type Goal =
   | Extract<DuctEnd, { kind: 'inlet' | 'node' }>
   | { readonly kind: 'run'; readonly run: string };
 
 /**
- * The usual way of a drop: up from its port and level to what it is led to, along the room's axes,
+ * The usual way of a drop: up from its port and level to where it ends, along the room's axes,
  * into a main by a wye turned with the flow and into the collector straight. Null where one of them
  * has no place.
  */
-export function usualWay(
+export function usualRoute(
   shop: Shop,
   machine: Machine,
   port: Port,
@@ -117,15 +117,15 @@ function toNode(
   const up = riseFrom(mouth, at.z);
   const top = up.at(-1) ?? mouth.at;
   const next = lines.lines.get(shop.ducts.runs.find(({ from }) => from === to.node)?.id ?? '');
-  const flow = next?.legs[0]?.way;
+  const flow = next?.legs[0]?.direction;
   const reach = WYE_REACH * port.diameter;
   const aim = flow ? plus(at, times(flow, -reach)) : at;
-  const way = tidy([...up.slice(0, -1), ...abreast(top, aim, flow ?? null), aim]);
-  const before = way.at(-2);
-  const last = before && wayOf(before, aim);
+  const route = tidy([...up.slice(0, -1), ...abreast(top, aim, flow ?? null), aim]);
+  const before = route.at(-2);
+  const last = before && directionOf(before, aim);
   const isSquare = flow && last && Math.abs(turnBetween(last, flow) - Math.PI / 2) <= SQUARE;
   if (isSquare && distance(before, aim) > 1.2 * reach) {
-    return { between: [...way.slice(0, -1), plus(aim, times(last, -reach))], to };
+    return { between: [...route.slice(0, -1), plus(aim, times(last, -reach))], to };
   }
   return { between: tidy([...up.slice(0, -1), ...abreast(top, at, flow ?? null)]), to };
 }
@@ -142,8 +142,8 @@ function toRun(mouth: Mouth, port: Port, run: string, lines: DuctLines): Way | n
   const up = riseFrom(mouth, near.point.z);
   const top = up.at(-1) ?? foot;
   const whole = legs.reduce((sum, { length }) => sum + length, 0);
-  const way = tidy([...up.slice(0, -1), ...abreast(top, near.point, near.way), near.point]);
-  const turned = turnedWithFlow(way, near.way, port.diameter, whole - near.along);
+  const route = tidy([...up.slice(0, -1), ...abreast(top, near.point, near.direction), near.point]);
+  const turned = turnedWithFlow(route, near.direction, port.diameter, whole - near.along);
   const end = turned.at(-1) ?? near.point;
   return { between: turned.slice(0, -1), to: { kind: 'run', run, at: end } };
 }

@@ -10,7 +10,7 @@ import { judgeDrops } from './judge-drops';
 import { byMargin } from './worst-drop';
 
 /** What a kind of separator costs this shop in air, and saves in filter. SI. */
-export interface SeparatorSchool {
+export interface SeparatorMethod {
   readonly kind: SeparatorKind;
   /** It is the one the collector has, by its own figures; the others by usual ones, estimates. */
   readonly isOwn: boolean;
@@ -42,7 +42,7 @@ const usual = (own: Separator, kind: SeparatorKind): Separator =>
  *
  * @param shop with the collector that is asked about standing in it
  */
-export function separatorSchools(shop: Shop, tree: DuctTree, view: View): SeparatorSchool[] {
+export function separatorMethods(shop: Shop, tree: DuctTree, view: View): SeparatorMethod[] {
   const { collector } = shop;
   const tried = SEPARATOR_KINDS.map((kind) => {
     const separator = usual(collector.separator, kind);

@@ -19,19 +19,24 @@ import { build, dropCandidate, editCandidate, tryAnother } from './edit-candidat
 const PRESENT = 'present';
 
 /** The present collector and up to three others, each opening to its parts. */
-export function ContenderList() {
+export function OptionList() {
   const shop = useDesign();
   const isFull = shop.candidates.length >= MOST_COLLECTORS - 1;
   return (
     <>
       <h1 className="px-3 pt-3 pb-1 text-[17px]">Collectors, side by side</h1>
-      <Contender id={PRESENT} name="In the shop" parts={shop.collector}>
+      <CollectorOption id={PRESENT} name="In the shop" parts={shop.collector}>
         <PresentCollector>
           <PartFields />
         </PresentCollector>
-      </Contender>
+      </CollectorOption>
       {shop.candidates.map((candidate) => (
-        <Contender key={candidate.id} id={candidate.id} name={candidate.name} parts={candidate}>
+        <CollectorOption
+          key={candidate.id}
+          id={candidate.id}
+          name={candidate.name}
+          parts={candidate}
+        >
           <Line label="name">
             <TextField
               label="Name of the candidate"
@@ -53,7 +58,7 @@ export function ContenderList() {
               Let it go
             </Button>
           </div>
-        </Contender>
+        </CollectorOption>
       ))}
       <div className="p-3">
         {isFull ? (
@@ -80,14 +85,14 @@ function PartFields() {
   );
 }
 
-interface ContenderProps {
+interface OptionProps {
   readonly id: string;
   readonly name: string;
   readonly parts: Pick<Candidate, 'separator' | 'blower' | 'exhaust'>;
   readonly children: ReactNode;
 }
 
-function Contender({ id, name, parts, children }: ContenderProps) {
+function CollectorOption({ id, name, parts, children }: OptionProps) {
   const about = [
     parts.blower.name,
     SEPARATORS[parts.separator.kind].name,

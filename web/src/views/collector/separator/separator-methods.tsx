@@ -1,6 +1,6 @@
 'use client';
 
-import { separatorSchools } from '@frank-gauge/core/analysis';
+import { separatorMethods } from '@frank-gauge/core/analysis';
 import { SEPARATORS } from '@frank-gauge/core/collector';
 import { withCandidate } from '@frank-gauge/core/design';
 import { formatShort } from '@frank-gauge/core/quantity';
@@ -11,15 +11,15 @@ import { dueIn } from '@/words/due-words';
 import { useCollector } from '../../parts/edited-collector';
 
 /** What each kind of separator costs this shop in air, and saves in filter. */
-export function SeparatorSchools() {
+export function SeparatorMethods() {
   const shop = useDesign();
   const tree = useDuctTree();
   const system = useUnits();
   const { parts } = useCollector();
   const view = useChoices((choices) => choices.view);
-  const schools = useMemo(() => {
+  const methods = useMemo(() => {
     const own = withCandidate(shop, { id: '', name: '', cost: null, ...parts });
-    return separatorSchools(own, tree, view);
+    return separatorMethods(own, tree, view);
   }, [shop, tree, view, parts]);
   if (tree.drops.length === 0) return null;
   return (
@@ -35,7 +35,7 @@ export function SeparatorSchools() {
           </tr>
         </thead>
         <tbody>
-          {schools.map(({ kind, isOwn, flow, share, caught, timeToDue }) => (
+          {methods.map(({ kind, isOwn, flow, share, caught, timeToDue }) => (
             <tr
               key={kind}
               className={`border-rule border-b align-baseline ${isOwn ? 'font-semibold' : 'font-normal'}`}

@@ -14,7 +14,7 @@ import { nodePlaces } from './places';
 import { legsOf, type Point3 } from './space';
 import { splitAt } from './split-at';
 
-/** What a duct is led from, or to. */
+/** Where a duct begins, or ends. */
 export type DuctEnd =
   | { readonly kind: 'port'; readonly machine: string; readonly port: string }
   /** Nothing yet: an end to go on from. */
@@ -24,7 +24,7 @@ export type DuctEnd =
   /** The spot of a run nearest to `at`. */
   | { readonly kind: 'run'; readonly run: string; readonly at: Point3 };
 
-export type WhyNotLed =
+export type WhyNoRoute =
   /** Both ends bring air, or both take it away. */
   | 'no way to the blower'
   | 'port has its duct'
@@ -33,11 +33,11 @@ export type WhyNotLed =
   /** The machine, the collector or the duct it should meet has no place yet. */
   | 'not placed';
 
-export type Led =
+export type RoutedDuct =
   | { readonly ok: true; readonly run: string }
-  | { readonly ok: false; readonly why: WhyNotLed };
+  | { readonly ok: false; readonly why: WhyNoRoute };
 
-const no = (why: WhyNotLed): Led => ({ ok: false, why });
+const no = (why: WhyNoRoute): RoutedDuct => ({ ok: false, why });
 
 /** What a hose is longer by than the straight line between its ends: common practice, no source. */
 export const USUAL_SLACK = 0.1;
@@ -45,7 +45,7 @@ export const USUAL_SLACK = 0.1;
 const USUAL_COMPRESSION = 0.05;
 
 /** What a duct is made of and how. */
-export interface Leading {
+export interface DuctMaking {
   /** Points it passes on its way, in the order it is drawn. */
   readonly between: readonly Point3[];
   /** Its first leg from a port is a hose. */
@@ -55,15 +55,15 @@ export interface Leading {
 /**
  * Leads a duct from one end to the other, whichever way it is drawn: a drop from a port, a main or
  * branch with an end to go on from. It joins a run by cutting it there. Changes nothing where it
- * can't be led, and says why.
+ * can't be routed, and says why.
  */
-export function leadDuct(
+export function routeDuct(
   shop: Shop,
   from: DuctEnd,
   to: DuctEnd,
-  { between, hasHose }: Leading,
+  { between, hasHose }: DuctMaking,
   newId: NewId,
-): Led {
+): RoutedDuct {
   const isForward = isSource(from);
   if (isForward === isSource(to)) return no('no way to the blower');
   const [source, target] = isForward ? [from, to] : [to, from];
@@ -99,7 +99,7 @@ export function rejoin(
   target: DuctEnd,
   between: readonly Point3[],
   newId: NewId,
-): Led {
+): RoutedDuct {
   const run = shop.ducts.runs.find(({ id }) => id === runId);
   if (!run || isSource(target)) return no('no way to the blower');
   const behind = new Set(runsBehind(shop, runId).flatMap(({ id, from }) => [id, from]));

@@ -11,13 +11,13 @@ import { findings } from './findings/findings';
 import { dropSensitivities, flowUncertainty } from './flow-uncertainty';
 import { gatesOfDrop } from './gate-sets';
 import { type DropAir, judgeDrops, neededFlow } from './judge-drops';
-import { pressureLadder } from './pressure-ladder';
+import { pressureProfile } from './pressure-profile';
 
 function judged(shop: Shop, rule: 'one' | 'now' = 'one') {
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
-  const verdicts = judgeDrops(shop, arranged.tree, 'found', rule);
-  const airs = verdicts.flatMap((verdict) => (verdict.kind === 'judged' ? [verdict] : []));
+  const results = judgeDrops(shop, arranged.tree, 'found', rule);
+  const airs = results.flatMap((result) => (result.kind === 'judged' ? [result] : []));
   const named = (name: string): DropAir => {
     const air = airs.find(({ drop }) => drop.path[0]?.id === name);
     if (!air) throw new Error(`no ${name}`);
@@ -74,14 +74,14 @@ describe('verdicts', () => {
 describe('the pressure ladder', () => {
   it('goes from the room to the room and its losses add up to the blower’s rise', () => {
     for (const air of judged(threeBranchShop()).airs) {
-      const rungs = pressureLadder(air.solution, air.drop);
-      const taken = rungs.reduce((sum, { loss }) => sum + loss, 0);
+      const steps = pressureProfile(air.solution, air.drop);
+      const taken = steps.reduce((sum, { loss }) => sum + loss, 0);
       expect(Math.abs(taken)).toBeLessThan(1e-5 * air.solution.blower.rise);
-      expect(rungs[0]?.staticBefore).toBe(0);
-      expect(rungs.at(-1)?.staticAfter).toBe(0);
-      rungs.slice(1).forEach((rung, i) => {
-        expect(rung.staticBefore).toBe(rungs[i]?.staticAfter);
-        expect(rung.totalBefore).toBe(rungs[i]?.totalAfter);
+      expect(steps[0]?.staticBefore).toBe(0);
+      expect(steps.at(-1)?.staticAfter).toBe(0);
+      steps.slice(1).forEach((step, i) => {
+        expect(step.staticBefore).toBe(steps[i]?.staticAfter);
+        expect(step.totalBefore).toBe(steps[i]?.totalAfter);
       });
     }
   });

@@ -7,8 +7,8 @@ import { PIPES } from '../duct/pipes';
 import type { Spot } from '../room/plane';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { ductLines, pipePoints } from '../routing/duct-lines';
-import { leadDrawn } from '../routing/lead-drawn';
-import type { DuctEnd } from '../routing/lead-duct';
+import { routeDrawn } from '../routing/route-drawn';
+import type { DuctEnd } from '../routing/route-duct';
 import { nearestOn, type Point3 } from '../routing/space';
 import type { OverheadGrid } from './overhead-grid';
 
@@ -20,7 +20,7 @@ export interface Terminal {
 }
 
 /** Makes ducts of a tree: the greediest machine's way first, each other to what is there already. */
-export function layTree(
+export function drawTree(
   shop: Shop,
   terminals: readonly Terminal[],
   root: Spot,
@@ -35,7 +35,7 @@ export function layTree(
       return node.kind.kind === 'port' && run ? [[node.id, run] as const] : [];
     }),
   );
-  const laid: Shop = {
+  const drawn: Shop = {
     ...shop,
     ducts: {
       ...structuredClone(shop.ducts),
@@ -49,28 +49,28 @@ export function layTree(
   const passed = new Set<number>();
   const byNeed = terminals.toSorted((a, b) => neededFlow(b.port) - neededFlow(a.port));
   for (const { machine, port, foot } of byNeed) {
-    const way = wayFrom(grid.at(foot), toRoot, passed);
-    const spots = corners(way.flatMap((number) => grid.spots[number] ?? []));
+    const route = routeFrom(grid.at(foot), toRoot, passed);
+    const spots = corners(route.flatMap((number) => grid.spots[number] ?? []));
     const points = spots.map(({ x, y }): Point3 => ({ x, y, z: height }));
-    const isFirst = laid.ducts.runs.length === 0;
+    const isFirst = drawn.ducts.runs.length === 0;
     const end = points.at(-1);
     const goal: DuctEnd | null = isFirst
       ? { kind: 'inlet' }
       : end
-        ? { kind: 'run', run: runAt(laid, end), at: end }
+        ? { kind: 'run', run: runAt(drawn, end), at: end }
         : null;
     if (!goal) return null;
     // The first is the riser's own, and the last the run's that it ends on.
     const between = isFirst ? points.slice(1) : points.slice(1, -1);
     const from: DuctEnd = { kind: 'port', machine: machine.id, port: port.id };
-    const led = leadDrawn(laid, from, goal, between, newId, points[0]);
-    if (!led.ok) return null;
-    for (const number of way) passed.add(number);
+    const routed = routeDrawn(drawn, from, goal, between, newId, points[0]);
+    if (!routed.ok) return null;
+    for (const number of route) passed.add(number);
   }
-  keepMakes(laid, before);
-  sizeByVelocity(laid);
-  nameMains(laid);
-  return laid;
+  keepMakes(drawn, before);
+  sizeByVelocity(drawn);
+  nameMains(drawn);
+  return drawn;
 }
 
 /** For every spot of the tree, the next one toward the root. */
@@ -99,19 +99,19 @@ function waysToRoot(
 }
 
 /** The spots from a terminal on, up to and with the first that a way passed before, or the root. */
-function wayFrom(
+function routeFrom(
   start: number,
   toRoot: ReadonlyMap<number, number>,
   passed: ReadonlySet<number>,
 ): number[] {
-  const way = [start];
+  const route = [start];
   for (let at = start; !passed.has(at); ) {
     const next = toRoot.get(at);
     if (next === undefined) break;
-    way.push(next);
+    route.push(next);
     at = next;
   }
-  return way;
+  return route;
 }
 
 /** Without the spots a way goes straight through. */

@@ -11,15 +11,15 @@ import { DropRows } from './table/drop-rows';
 import { GlanceRows } from './table/glance-rows';
 import { LoadRows } from './table/load-rows';
 import { StandRows } from './table/stand-rows';
-import { type Contenders, Part, Row } from './table/table-parts';
+import { type CollectorOptions, Part, Row } from './table/table-parts';
 
 /** Every collector in a column of its own, what it does in the rows: what matters most first. */
-export function ContenderTable() {
+export function OptionTable() {
   const shop = useDesign();
   const tree = useDuctTree();
   const view = useChoices((choices) => choices.view);
   const sounds = useJournal((journal) => journal.sounds);
-  const contenders = useMemo(
+  const options = useMemo(
     () => compareCandidates(shop, tree, view, sounds),
     [shop, tree, view, sounds],
   );
@@ -33,17 +33,17 @@ export function ContenderTable() {
   }
   return (
     <table className="w-full border-collapse text-right">
-      <Names contenders={contenders} />
-      <GlanceRows contenders={contenders} />
-      <DropRows contenders={contenders} />
-      <LoadRows contenders={contenders} />
-      <StandRows contenders={contenders} />
-      <CostRows contenders={contenders} />
+      <Names options={options} />
+      <GlanceRows options={options} />
+      <DropRows options={options} />
+      <LoadRows options={options} />
+      <StandRows options={options} />
+      <CostRows options={options} />
     </table>
   );
 }
 
-function Names({ contenders }: Contenders) {
+function Names({ options }: CollectorOptions) {
   const shop = useDesign();
   const view = useChoices((choices) => choices.view);
   const loading = shop.condition.filterLoading.value.toFixed(1);
@@ -54,7 +54,7 @@ function Names({ contenders }: Contenders) {
           each drop’s own gate open; every filter{' '}
           {view === 'found' ? `×${loading} loaded` : 'clean'}
         </th>
-        {contenders.map(({ id }) => (
+        {options.map(({ id }) => (
           <th key={id ?? ''} className="font-medium font-name text-[17px]">
             {shop.candidates.find((candidate) => candidate.id === id)?.name ?? 'In the shop'}
           </th>
@@ -64,14 +64,14 @@ function Names({ contenders }: Contenders) {
   );
 }
 
-function CostRows({ contenders }: Contenders) {
+function CostRows({ options }: CollectorOptions) {
   const candidates = useDesign((shop) => shop.candidates);
   const money = useDesign(({ shop }) => shop.money);
   const { currency } = money;
   return (
     <Part name={`Money, ${currency}`}>
       <Row
-        contenders={contenders}
+        options={options}
         label="to change to it"
         cell={({ id }) => {
           const candidate = candidates.find((each) => each.id === id);

@@ -7,10 +7,10 @@ import { newShop } from '../design/new-shop';
 import type { Fitting, Run, Shop } from '../design/schema';
 import { setRoomSize } from '../room/edit-floor';
 import { arrangeDucts } from './arrange-ducts';
+import { deriveRuns } from './derive-runs';
 import { followDrawing, holdTyped, setBendStyle } from './edit-route';
-import { laidRuns } from './laid-runs';
-import { leadDuct } from './lead-duct';
 import { inletMouth } from './places';
+import { routeDuct } from './route-duct';
 import { type Point3, plus } from './space';
 
 const RIGHT = Math.PI / 2;
@@ -36,30 +36,30 @@ const elbows = ({ fittings }: Run) =>
     (fitting): fitting is Extract<Fitting, { kind: 'elbow' }> => fitting.kind === 'elbow',
   );
 
-function laid(shop: Shop, id: string): Run {
-  const run = laidRuns(shop).find((each) => each.id === id);
+function derived(shop: Shop, id: string): Run {
+  const run = deriveRuns(shop).find((each) => each.id === id);
   if (!run) throw new Error(`no run ${id}`);
   return run;
 }
 
-type End = Parameters<typeof leadDuct>[1];
+type End = Parameters<typeof routeDuct>[1];
 
-function lead(
+function route(
   { shop, newId }: Pick<ReturnType<typeof shopWithInlet>, 'shop' | 'newId'>,
   from: End,
   to: End,
   between: Point3[] = [],
 ): string {
-  const led = leadDuct(shop, from, to, { between, hasHose: false }, newId);
-  if (!led.ok) throw new Error(led.why);
-  return led.run;
+  const routed = routeDuct(shop, from, to, { between, hasHose: false }, newId);
+  if (!routed.ok) throw new Error(routed.why);
+  return routed.run;
 }
 
 describe('a drawn run, worked by hand', () => {
   it('straight into the collector: its length, no elbow', () => {
     const set = shopWithInlet();
-    const id = lead(set, { kind: 'free', at: set.off(-5, 0) }, { kind: 'inlet' });
-    const run = laid(set.shop, id);
+    const id = route(set, { kind: 'free', at: set.off(-5, 0) }, { kind: 'inlet' });
+    const run = derived(set.shop, id);
     expect(run.length).toBeCloseTo(5, 12);
     expect(run.fittings).toEqual([]);
     expect(run.joins).toEqual({ kind: 'straight' });
@@ -68,8 +68,8 @@ describe('a drawn run, worked by hand', () => {
   it('3 m and 4 m about a corner: 7 m, one elbow of 90° with 4 m less its radius behind it', () => {
     const set = shopWithInlet();
     const at = set.off(-4, 3);
-    const id = lead(set, { kind: 'free', at }, { kind: 'inlet' }, [set.off(-4, 0)]);
-    const run = laid(set.shop, id);
+    const id = route(set, { kind: 'free', at }, { kind: 'inlet' }, [set.off(-4, 0)]);
+    const run = derived(set.shop, id);
     expect(run.length).toBeCloseTo(7, 12);
     const [elbow, ...more] = elbows(run);
     expect(more).toEqual([]);
@@ -80,8 +80,8 @@ describe('a drawn run, worked by hand', () => {
 
   it('square to the inlet’s way it ends in an elbow right at the inlet', () => {
     const set = shopWithInlet();
-    const id = lead(set, { kind: 'free', at: set.off(0, 3) }, { kind: 'inlet' });
-    const [elbow] = elbows(laid(set.shop, id));
+    const id = route(set, { kind: 'free', at: set.off(0, 3) }, { kind: 'inlet' });
+    const [elbow] = elbows(derived(set.shop, id));
     expect(elbow?.angle).toBeCloseTo(RIGHT, 9);
     expect(elbow?.after).toBe(0);
   });
@@ -89,8 +89,8 @@ describe('a drawn run, worked by hand', () => {
   it('a riser is a leg like another: down 1.5 m, over 2 m, and 90° between', () => {
     const set = shopWithInlet();
     const at = set.off(-2, 0, -1.5);
-    const id = lead(set, { kind: 'free', at }, { kind: 'inlet' }, [set.off(-2, 0)]);
-    const run = laid(set.shop, id);
+    const id = route(set, { kind: 'free', at }, { kind: 'inlet' }, [set.off(-2, 0)]);
+    const run = derived(set.shop, id);
     expect(run.length).toBeCloseTo(3.5, 12);
     expect(elbows(run).map(({ angle }) => angle)).toEqual([expect.closeTo(RIGHT, 9)]);
   });
@@ -98,13 +98,13 @@ describe('a drawn run, worked by hand', () => {
   it('two 45s with a 0.3 m spacer instead of an elbow cut the corner by 0.176 m', () => {
     const set = shopWithInlet();
     const corner = set.off(-4, 0);
-    const id = lead(set, { kind: 'free', at: set.off(-4, 3) }, { kind: 'inlet' }, [corner]);
+    const id = route(set, { kind: 'free', at: set.off(-4, 3) }, { kind: 'inlet' }, [corner]);
     const stored = set.shop.ducts.runs.find((run) => run.id === id);
     if (!stored) throw new Error('no run');
     stored.diameter = 0.1;
     const bend = stored.route?.bends[0];
     setBendStyle(set.shop, bend?.id ?? '', { elbow: 'smooth', radiusRatio: 1.5, pair: 0.3 });
-    const run = laid(set.shop, id);
+    const run = derived(set.shop, id);
     // t = 1.5·0.1·tan 22.5° = 0.0621; chord 0.3 + 2t = 0.4243; side 0.4243/√2 = 0.3; 0.6 − 0.4243.
     expect(run.length).toBeCloseTo(7 - 0.1757, 4);
     expect(elbows(run).map(({ angle, style }) => [angle, style])).toEqual([
@@ -145,9 +145,9 @@ describe('a drawn run, worked by hand', () => {
       { x: 4.5, y: 4, z: 2 },
       { x: 4.5, y: off(0, 0).y, z: 2 },
     ];
-    const led = leadDuct(shop, from, { kind: 'inlet' }, { between, hasHose: true }, newId);
-    if (!led.ok) throw new Error(led.why);
-    const run = laid(shop, led.run);
+    const routed = routeDuct(shop, from, { kind: 'inlet' }, { between, hasHose: true }, newId);
+    if (!routed.ok) throw new Error(routed.why);
+    const run = derived(shop, routed.run);
     expect(run.hose?.length).toBeCloseTo(1.1, 9);
     expect(run.length).toBeCloseTo(1 + (off(0, 0).x - 4.5) + Math.abs(off(0, 0).y - 4), 9);
     // The hose bends of itself where it meets the pipe.
@@ -160,38 +160,41 @@ describe('where drawn runs meet', () => {
   /** A main along x with its joint 4 m ahead of the inlet, and a branch drawn from `at`. */
   function junction(branch: (off: ReturnType<typeof shopWithInlet>['off']) => Point3[]) {
     const set = shopWithInlet();
-    const main = lead(set, { kind: 'free', at: set.off(-7, 0) }, { kind: 'inlet' });
+    const main = route(set, { kind: 'free', at: set.off(-7, 0) }, { kind: 'inlet' });
     const [at, ...between] = branch(set.off);
     if (!at) throw new Error('no start');
     const end = { kind: 'run', run: main, at: set.off(-4, 0) } as const;
-    const own = lead(set, { kind: 'free', at }, end, between);
+    const own = route(set, { kind: 'free', at }, end, between);
     return { ...set, main, own };
   }
 
   it('the main is cut in 3 m and 4 m; the branch joins by the angle it is drawn at', () => {
     const { shop, main, own } = junction((off) => [off(-6, 2)]);
-    const runs = laidRuns(shop);
-    const below = runs.find(({ from }) => from === laid(shop, main).to);
-    expect(laid(shop, main).length).toBeCloseTo(3, 9);
+    const runs = deriveRuns(shop);
+    const below = runs.find(({ from }) => from === derived(shop, main).to);
+    expect(derived(shop, main).length).toBeCloseTo(3, 9);
     expect(below?.length).toBeCloseTo(4, 9);
-    expect(laid(shop, main).joins).toEqual({ kind: 'straight' });
-    expect(laid(shop, own).joins).toEqual({ kind: 'branch', angle: expect.closeTo(RIGHT / 2, 9) });
-    expect(laid(shop, own).fittings).toEqual([]);
+    expect(derived(shop, main).joins).toEqual({ kind: 'straight' });
+    expect(derived(shop, own).joins).toEqual({
+      kind: 'branch',
+      angle: expect.closeTo(RIGHT / 2, 9),
+    });
+    expect(derived(shop, own).fittings).toEqual([]);
   });
 
   it('squarely it is a tee; leaning back, a branch against the flow', () => {
     const tee = junction((off) => [off(-4, 2)]);
     const against = junction((off) => [off(-2, 2)]);
-    const joins = ({ shop, own }: typeof tee) => laid(shop, own).joins;
+    const joins = ({ shop, own }: typeof tee) => derived(shop, own).joins;
     expect(joins(tee)).toEqual({ kind: 'branch', angle: expect.closeTo(RIGHT, 9) });
     expect(joins(against)).toEqual({ kind: 'branch', angle: expect.closeTo(1.5 * RIGHT, 9) });
   });
 
   it('a slight kink in the main is an elbow of it, not a branch', () => {
     const { shop, main } = junction((off) => [off(-6, 2)]);
-    const joint = shop.ducts.nodes.find(({ id }) => id === laid(shop, main).from);
+    const joint = shop.ducts.nodes.find(({ id }) => id === derived(shop, main).from);
     if (joint?.at) joint.at.y += 3 * Math.tan((10 * Math.PI) / 180);
-    const run = laid(shop, main);
+    const run = derived(shop, main);
     expect(run.joins).toEqual({ kind: 'straight' });
     expect(elbows(run).map(({ angle }) => (angle * 180) / Math.PI)).toEqual([
       expect.closeTo(10, 6),
@@ -200,20 +203,20 @@ describe('where drawn runs meet', () => {
 
   it('two legs that meet head on are both legs of a Y, 90° each side', () => {
     const set = shopWithInlet();
-    const main = lead(set, { kind: 'free', at: set.off(-4, 0) }, { kind: 'inlet' });
+    const main = route(set, { kind: 'free', at: set.off(-4, 0) }, { kind: 'inlet' });
     const node = set.shop.ducts.runs.find(({ id }) => id === main)?.from ?? '';
     const legs = [3, -3].map((y) =>
-      lead(set, { kind: 'free', at: set.off(-4, y) }, { kind: 'node', node }),
+      route(set, { kind: 'free', at: set.off(-4, y) }, { kind: 'node', node }),
     );
     for (const leg of legs) {
-      expect(laid(set.shop, leg).joins).toEqual({
+      expect(derived(set.shop, leg).joins).toEqual({
         kind: 'symmetric',
         angle: expect.closeTo(RIGHT, 9),
       });
     }
     const arranged = arrangeDucts(set.shop);
     expect(arranged.ok).toBe(true);
-    expect(arranged.ok && runLength(laid(set.shop, main), arranged.tree)).toBeCloseTo(4, 9);
+    expect(arranged.ok && runLength(derived(set.shop, main), arranged.tree)).toBeCloseTo(4, 9);
   });
 
   it.each([
@@ -223,45 +226,45 @@ describe('where drawn runs meet', () => {
     ['both against the flow: branches', [-1, 3], [-1, -3], ['branch', 'branch'], [135, 135]],
   ] as const)('two legs drawn at %s', (_, first, second, kinds, degrees) => {
     const set = shopWithInlet();
-    const main = lead(set, { kind: 'free', at: set.off(-4, 0) }, { kind: 'inlet' });
+    const main = route(set, { kind: 'free', at: set.off(-4, 0) }, { kind: 'inlet' });
     const node = set.shop.ducts.runs.find(({ id }) => id === main)?.from ?? '';
     const legs = [first, second].map(([x, y]) =>
-      lead(set, { kind: 'free', at: set.off(x, y) }, { kind: 'node', node }),
+      route(set, { kind: 'free', at: set.off(x, y) }, { kind: 'node', node }),
     );
-    const found = legs.map((leg) => laid(set.shop, leg).joins);
+    const found = legs.map((leg) => derived(set.shop, leg).joins);
     expect(found.map(({ kind }) => kind)).toEqual(kinds);
     const angles = found.map((each) => ('angle' in each ? (each.angle * 180) / Math.PI : null));
     expect(angles).toEqual(degrees.map((each) => expect.closeTo(each, 1)));
     // A third duct there leaves no Y.
-    const third = lead(set, { kind: 'free', at: set.off(-4, 0, 2) }, { kind: 'node', node });
-    for (const leg of [...legs, third]) expect(laid(set.shop, leg).joins.kind).toBe('branch');
+    const third = route(set, { kind: 'free', at: set.off(-4, 0, 2) }, { kind: 'node', node });
+    for (const leg of [...legs, third]) expect(derived(set.shop, leg).joins.kind).toBe('branch');
   });
 
   it('a Y that typed figures say of one leg is one, however the other is drawn', () => {
     const { shop, own } = junction((off) => [off(-4, 2)]);
-    const node = laid(shop, own).to;
+    const node = derived(shop, own).to;
     const [branch, other] = [true, false].map((isOwn) =>
       shop.ducts.runs.find(({ id, to }) => to === node && (id === own) === isOwn),
     );
     if (!branch || !other) throw new Error('no junction');
-    expect(laid(shop, other.id).joins).toEqual({ kind: 'straight' });
+    expect(derived(shop, other.id).joins).toEqual({ kind: 'straight' });
     holdTyped(shop, own);
     const y = { kind: 'symmetric', angle: Math.PI / 6 } as const;
     setJoins(shop, own, y);
-    for (const { id } of [branch, other]) expect(laid(shop, id).joins).toEqual(y);
+    for (const { id } of [branch, other]) expect(derived(shop, id).joins).toEqual(y);
     followDrawing(shop, own);
-    expect(laid(shop, other.id).joins).toEqual({ kind: 'straight' });
-    expect(laid(shop, own).joins.kind).toBe('branch');
+    expect(derived(shop, other.id).joins).toEqual({ kind: 'straight' });
+    expect(derived(shop, own).joins.kind).toBe('branch');
   });
 
   it('a joint in line that nothing joins is nothing: the straight goes on through it', () => {
     const set = shopWithInlet();
-    const main = lead(set, { kind: 'free', at: set.off(-3, 0) }, { kind: 'inlet' });
+    const main = route(set, { kind: 'free', at: set.off(-3, 0) }, { kind: 'inlet' });
     const node = set.shop.ducts.runs.find(({ id }) => id === main)?.from ?? '';
-    const on = lead(set, { kind: 'free', at: set.off(-5, 2) }, { kind: 'node', node }, [
+    const on = route(set, { kind: 'free', at: set.off(-5, 2) }, { kind: 'node', node }, [
       set.off(-5, 0),
     ]);
-    const run = laid(set.shop, on);
+    const run = derived(set.shop, on);
     expect(run.length).toBeCloseTo(4, 9);
     // From the elbow 2 m to the joint and 3 m on to the inlet, less the elbow's radius.
     expect(elbows(run)[0]?.after).toBeCloseTo(5 - 1.5 * run.diameter, 9);
@@ -269,10 +272,10 @@ describe('where drawn runs meet', () => {
 
   it('beside a run that is not drawn, what is typed of their angles holds', () => {
     const { shop, own } = junction((off) => [off(-4, 2)]);
-    const node = laid(shop, own).to;
+    const node = derived(shop, own).to;
     const typed = shop.ducts.runs.filter(({ to }) => to === node);
     const other = typed.find(({ id }) => id !== own);
     if (other) other.route = null;
-    expect(laid(shop, own).joins).toEqual(typed.find(({ id }) => id === own)?.joins);
+    expect(derived(shop, own).joins).toEqual(typed.find(({ id }) => id === own)?.joins);
   });
 });

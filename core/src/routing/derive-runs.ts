@@ -2,7 +2,13 @@ import type { Fitting, Run, Shop } from '../design/schema';
 import { isStraight, type Joins } from '../fittings/joins/joins';
 import { isBend } from '../fittings/kinds/fitting-kinds';
 import { bendReach, STRAIGHT, USUAL_BEND } from './bend-geometry';
-import { type DuctLine, type DuctLines, ductLines, firstWay, lastWay } from './duct-lines';
+import {
+  type DuctLine,
+  type DuctLines,
+  ductLines,
+  firstDirection,
+  lastDirection,
+} from './duct-lines';
 import { type Point3, turnBetween } from './space';
 
 /** A leg that meets the next one within so much goes straight through a junction, rad: 15°. */
@@ -19,19 +25,19 @@ const LEAST_HOSE = 0.02;
  * between them, the angle each joins at, the hose's length. Runs that are not drawn, or for which
  * typed figures hold, are as typed.
  */
-export function laidRuns(shop: Shop): Run[] {
+export function deriveRuns(shop: Shop): Run[] {
   const { runs } = shop.ducts;
-  return runs.some(({ route }) => route?.isFollowed) ? laidAlong(shop, ductLines(shop)) : runs;
+  return runs.some(({ route }) => route?.isFollowed) ? deriveAlong(shop, ductLines(shop)) : runs;
 }
 
 /** As `laidRuns`, where the lines are known. */
-export function laidAlong(shop: Shop, lines: DuctLines): Run[] {
+export function deriveAlong(shop: Shop, lines: DuctLines): Run[] {
   const { runs } = shop.ducts;
   if (lines.lines.size === 0) return runs;
   const meeting = meetingsOf(shop, lines);
   return runs.map((run) => {
     const line = lines.lines.get(run.id);
-    return line?.run.route?.isFollowed ? laid(line, meeting) : run;
+    return line?.run.route?.isFollowed ? derived(line, meeting) : run;
   });
 }
 
@@ -62,10 +68,10 @@ function meetingsOf(shop: Shop, { lines, intoCollector }: DuctLines): Meetings {
   }
   const nodes = new Map(shop.ducts.nodes.map((node) => [node.id, node]));
   const known = new Map<string, Meeting>();
-  const outWay = (node: string): Point3 | null => {
+  const outDirection = (node: string): Point3 | null => {
     if (nodes.get(node)?.kind.kind === 'inlet') return intoCollector;
     const next = lines.get(outOf.get(node)?.id ?? '');
-    return next ? firstWay(next) : null;
+    return next ? firstDirection(next) : null;
   };
 
   /** Straight duct from a node on, along runs that meet no other; `seen` ends what goes in circles. */
@@ -81,7 +87,7 @@ function meetingsOf(shop: Shop, { lines, intoCollector }: DuctLines): Meetings {
     if (firstTurn) return Math.max(0, firstTurn.at - firstTurn.reach);
     if ((into.get(run.to) ?? []).length > 1) return null;
     const length = line.legs.reduce((sum, leg) => sum + leg.length, 0);
-    const end = endTurn(line, outWay(run.to), nodes.get(run.to)?.style.bend);
+    const end = endTurn(line, outDirection(run.to), nodes.get(run.to)?.style.bend);
     if (end) return Math.max(0, length - end.reach);
     const on = straightFrom(run.to, new Set([...seen, node]));
     return on === null ? null : length + on;
@@ -92,11 +98,11 @@ function meetingsOf(shop: Shop, { lines, intoCollector }: DuctLines): Meetings {
     if (before) return before;
     const meeting = into.get(node) ?? [];
     const isJunction = meeting.length > 1;
-    const out = outWay(node);
+    const out = outDirection(node);
     const turns = meeting.map((run) => {
       const line = lines.get(run.id);
-      const way = line && lastWay(line);
-      return { run, turn: way && out ? turnBetween(way, out) : null };
+      const direction = line && lastDirection(line);
+      return { run, turn: direction && out ? turnBetween(direction, out) : null };
     });
     const isDrawn = turns.every(({ turn }) => turn !== null);
     // What typed figures say of a run holds, whatever the drawing shows: that it goes straight through, or
@@ -145,7 +151,7 @@ export function turnsOf({ run, points, legs }: DuctLine): Turn[] {
   return legs.slice(1).flatMap((leg, i): Turn[] => {
     const before = legs[i];
     if (!before) return [];
-    const angle = turnBetween(before.way, leg.way);
+    const angle = turnBetween(before.direction, leg.direction);
     if (angle < STRAIGHT) return [];
     const bend = bends[points.indexOf(leg.from) - 1];
     const style = bend?.style ?? USUAL_BEND;
@@ -164,8 +170,8 @@ export function turnsOf({ run, points, legs }: DuctLine): Turn[] {
 
 /** The turn from a line's last leg into what follows it; null: it goes straight on. */
 function endTurn(line: DuctLine, out: Point3 | null, bend: Meeting['bend']): Turn | null {
-  const way = line.legs.at(-1)?.way;
-  const angle = way && out ? turnBetween(way, out) : 0;
+  const direction = line.legs.at(-1)?.direction;
+  const angle = direction && out ? turnBetween(direction, out) : 0;
   if (angle < STRAIGHT) return null;
   const style = bend ?? USUAL_BEND;
   const at = line.legs.reduce((sum, { length }) => sum + length, 0);
@@ -173,7 +179,7 @@ function endTurn(line: DuctLine, out: Point3 | null, bend: Meeting['bend']): Tur
 }
 
 /** A drawn run with its length, elbows, joining angle and hose. */
-function laid(line: DuctLine, meetingAt: Meetings): Run {
+function derived(line: DuctLine, meetingAt: Meetings): Run {
   const { run, hose } = line;
   const meeting = meetingAt(run.to);
   const goesOn = !meeting.isJunction || meeting.through === run.id;
@@ -223,10 +229,10 @@ function joinsOf(line: DuctLine, meeting: Meeting): Joins {
   const { run } = line;
   const { out, isJunction, isDrawn, through, symmetric } = meeting;
   if (!isJunction) return { kind: 'straight' };
-  const way = lastWay(line);
-  if (!isDrawn || !out || !way) return run.joins;
+  const direction = lastDirection(line);
+  if (!isDrawn || !out || !direction) return run.joins;
   if (through === run.id) return { kind: 'straight' };
-  const angle = Math.max(STRAIGHT, turnBetween(way, out));
+  const angle = Math.max(STRAIGHT, turnBetween(direction, out));
   if (symmetric !== null && symmetric !== 'as drawn') return symmetric;
   return symmetric === 'as drawn'
     ? { kind: 'symmetric', angle: Math.min(angle, Math.PI / 2) }

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { copyOf, threeBranchShop } from '../../reference/sample-shops';
 import type { Shop } from '../design/schema';
-import { type Answer, answer } from './answer';
 import { overSetsSchema } from './request';
 import { solutionSchema } from './solution-document';
+import { type SolveAnswer, solveRequest } from './solve-request';
 
 /** The answer as it arrives: through JSON and back. */
-function answered(request: Record<string, unknown>): Answer {
-  const result = answer({ shop: threeBranchShop(), ...request });
+function answered(request: Record<string, unknown>): SolveAnswer {
+  const result = solveRequest({ shop: threeBranchShop(), ...request });
   if (!result.ok) throw new Error(`${result.error} ${JSON.stringify(result.faults)}`);
   const arrived = JSON.parse(JSON.stringify(result.answer));
   // Nothing infinite and nothing undefined: what arrives is what was answered.
@@ -16,14 +16,14 @@ function answered(request: Record<string, unknown>): Answer {
 }
 
 function refused(request: unknown): string {
-  const result = answer(request);
+  const result = solveRequest(request);
   if (result.ok) throw new Error('answered');
   return [result.error, ...result.faults.map(({ path, message }) => `${path}: ${message}`)].join(
     '\n',
   );
 }
 
-const flowOf = (solution: Answer) => (solution.kind === 'solved' ? solution.blower.flow : 0);
+const flowOf = (solution: SolveAnswer) => (solution.kind === 'solved' ? solution.blower.flow : 0);
 
 describe('an answer', () => {
   it('is the solution, and no more, unless asked for', () => {
@@ -31,7 +31,7 @@ describe('an answer', () => {
     expect(solutionSchema.parse(plain)).toEqual(plain);
   });
 
-  it('by another school is another number', () => {
+  it('by another method is another number', () => {
     const by = (request: Record<string, unknown>) =>
       flowOf(answered({ openGates: ['saw', 'planer'], ...request }));
     const flows = [
@@ -71,7 +71,7 @@ describe('an answer', () => {
     expect(JSON.stringify(findings)).not.toContain(`"drop":"${sander}"`);
   });
 
-  it('what cutting a hose wins is reckoned with the gates asked for, not the document’s', () => {
+  it('what cutting a hose wins is computed with the gates asked for, not the document’s', () => {
     const shop = threeBranchShop();
     for (const run of shop.ducts.runs) {
       if (run.gate) run.gate.open = false;
@@ -131,7 +131,11 @@ describe('an answer', () => {
   it('fits a separator to a pair of readings', () => {
     const shop = threeBranchShop();
     const drop = shop.ducts.runs.find(({ id }) => id === 'saw')?.from;
-    const pair = { drop, without: { value: 4000, doubt: 80 }, with: { value: 3400, doubt: 70 } };
+    const pair = {
+      drop,
+      without: { value: 4000, uncertainty: 80 },
+      with: { value: 3400, uncertainty: 70 },
+    };
     const { separatorPair } = answered({ openGates: ['saw'], separatorPair: pair });
     expect(separatorPair?.ok && separatorPair.heads).toBeGreaterThan(0);
   });
@@ -158,8 +162,8 @@ describe('a request that cannot be answered', () => {
         shop,
         separatorPair: {
           drop: 'none',
-          without: { value: 1, doubt: 0 },
-          with: { value: 1, doubt: 0 },
+          without: { value: 1, uncertainty: 0 },
+          with: { value: 1, uncertainty: 0 },
         },
       },
       /separatorPair\.drop: there is no drop 'none'/,

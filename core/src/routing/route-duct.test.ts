@@ -9,9 +9,10 @@ import { readShop } from '../file/shop-file';
 import { allAir, solveShop } from '../network/solve-shop';
 import { setRoomSize } from '../room/edit-floor';
 import { arrangeDucts } from './arrange-ducts';
+import { deriveRuns } from './derive-runs';
 import { type DuctConflict, ductConflicts } from './duct-conflicts';
 import { ductLines } from './duct-lines';
-import { addMachine, copyMachine, leadUsual, removeMachine } from './edit-machines';
+import { addMachine, copyMachine, removeMachine, routeUsual } from './edit-machines';
 import {
   addBend,
   holdTyped,
@@ -22,13 +23,12 @@ import {
   takeOutDucts,
 } from './edit-route';
 import { joinBy } from './join-style';
-import { laidRuns } from './laid-runs';
-import { leadDrawn } from './lead-drawn';
-import { type DuctEnd, leadDuct, rejoin } from './lead-duct';
 import { inletMouth } from './places';
+import { routeDrawn } from './route-drawn';
+import { type DuctEnd, rejoin, routeDuct } from './route-duct';
 import { type Point3, plus } from './space';
 import { splitAt } from './split-at';
-import type { Goal } from './usual-way';
+import type { Goal } from './usual-route';
 
 /** A room of 12 by 8 m, its collector's inlet looking toward −x, and a main 6 m long into it. */
 function shopWithMain() {
@@ -40,15 +40,15 @@ function shopWithMain() {
   const inlet = inletMouth(shop)?.at ?? { x: 0, y: 0, z: 0 };
   const newId = counter();
   const off = (x: number, y: number, z = 0): Point3 => plus(inlet, { x, y, z });
-  const led = leadDuct(
+  const routed = routeDuct(
     shop,
     { kind: 'inlet' },
     { kind: 'free', at: off(-6, 0) },
     { between: [], hasHose: false },
     newId,
   );
-  if (!led.ok) throw new Error(led.why);
-  return { shop, newId, off, main: led.run };
+  if (!routed.ok) throw new Error(routed.why);
+  return { shop, newId, off, main: routed.run };
 }
 
 function machineAt(set: ReturnType<typeof shopWithMain>, x: number, y: number): string {
@@ -76,9 +76,9 @@ describe('leading ducts', () => {
     const set = shopWithMain();
     const { shop, main, newId } = set;
     const saw = machineAt(set, 6, 2);
-    const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
-    if (!led.ok) throw new Error(led.why);
-    const run = laidRuns(shop).find(({ id }) => id === led.run);
+    const routed = routeUsual(shop, saw, portOf(shop, saw), to(main), newId);
+    if (!routed.ok) throw new Error(routed.why);
+    const run = deriveRuns(shop).find(({ id }) => id === routed.run);
     expect(run?.joins).toEqual({ kind: 'branch', angle: expect.closeTo(Math.PI / 4, 6) });
     const angles = run?.fittings.flatMap((fitting) =>
       fitting.kind === 'elbow' ? [Math.round((fitting.angle * 180) / Math.PI)] : [],
@@ -95,23 +95,23 @@ describe('leading ducts', () => {
     const set = shopWithMain();
     const { shop, main, newId } = set;
     const saw = machineAt(set, 6, 2);
-    const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
-    if (!led.ok) throw new Error(led.why);
+    const routed = routeUsual(shop, saw, portOf(shop, saw), to(main), newId);
+    if (!routed.ok) throw new Error(routed.why);
     const angleOf = () => {
-      const joins = laidRuns(shop).find(({ id }) => id === led.run)?.joins;
+      const joins = deriveRuns(shop).find(({ id }) => id === routed.run)?.joins;
       return joins?.kind === 'branch' ? Math.round((joins.angle * 180) / Math.PI) : null;
     };
-    const before = ductLines(shop).lines.get(led.run)?.points;
+    const before = ductLines(shop).lines.get(routed.run)?.points;
     expect(angleOf()).toBe(45);
-    expect(joinBy(shop, led.run, Math.PI / 2, newId)).toBeNull();
+    expect(joinBy(shop, routed.run, Math.PI / 2, newId)).toBeNull();
     expect(angleOf()).toBe(90);
     for (const degrees of [30, 60, 45]) {
-      expect(joinBy(shop, led.run, (degrees * Math.PI) / 180, newId)).toBeNull();
+      expect(joinBy(shop, routed.run, (degrees * Math.PI) / 180, newId)).toBeNull();
       expect(angleOf()).toBe(degrees);
       expect(kindsOf(shop)).not.toContain('against the flow');
     }
     ductLines(shop)
-      .lines.get(led.run)
+      .lines.get(routed.run)
       ?.points.forEach(({ x, y, z }, i) => {
         expect(x).toBeCloseTo(before?.[i]?.x ?? 0, 9);
         expect(y).toBeCloseTo(before?.[i]?.y ?? 0, 9);
@@ -119,10 +119,10 @@ describe('leading ducts', () => {
       });
     expect(readShop(shop).ok).toBe(true);
     // A tee takes more of the branch's air than a wye: that is why it is asked.
-    const flow = () => solved(shop).airIn.get(led.run)?.[0]?.flowIn ?? 0;
+    const flow = () => solved(shop).airIn.get(routed.run)?.[0]?.flowIn ?? 0;
     for (const run of shop.ducts.runs) if (run.gate) run.gate.open = true;
     const wye = flow();
-    joinBy(shop, led.run, Math.PI / 2, newId);
+    joinBy(shop, routed.run, Math.PI / 2, newId);
     expect(flow()).toBeLessThan(wye);
   });
 
@@ -138,8 +138,8 @@ describe('leading ducts', () => {
     const { shop, main, newId, off } = shopWithMain();
     const node = splitAt(shop, main, off(-3, 0), newId) ?? '';
     const saw = machineAt({ shop, newId, off, main }, 6, 2);
-    const led = leadUsual(shop, saw, portOf(shop, saw), { kind: 'node', node }, newId);
-    const run = laidRuns(shop).find(({ id }) => led.ok && id === led.run);
+    const routed = routeUsual(shop, saw, portOf(shop, saw), { kind: 'node', node }, newId);
+    const run = deriveRuns(shop).find(({ id }) => routed.ok && id === routed.run);
     expect(run?.to).toBe(node);
     expect(run?.joins).toEqual({ kind: 'branch', angle: expect.closeTo(Math.PI / 4, 6) });
   });
@@ -148,8 +148,8 @@ describe('leading ducts', () => {
     const { shop, main, newId, off } = shopWithMain();
     takeOutDucts(shop, main);
     const free: DuctEnd = { kind: 'free', at: off(-5, 0, 0.4) };
-    const led = leadDrawn(shop, { kind: 'inlet' }, free, [], newId);
-    const run = laidRuns(shop).find(({ id }) => led.ok && id === led.run);
+    const routed = routeDrawn(shop, { kind: 'inlet' }, free, [], newId);
+    const run = deriveRuns(shop).find(({ id }) => routed.ok && id === routed.run);
     expect(run?.length).toBeCloseTo(5.4, 9);
     const [first] = run?.route?.bends ?? [];
     expect(first?.at.z).toBeCloseTo(off(0, 0, 0.4).z, 9);
@@ -164,10 +164,10 @@ describe('leading ducts', () => {
       const port: DuctEnd = { kind: 'port', machine: saw, port: portOf(shop, saw) };
       const end: DuctEnd = { kind: 'run', run: main, at: off(-3, 0) };
       const corners = [off(-4.5, -1.2), off(-3, -1.2)];
-      const led = isForward
-        ? leadDrawn(shop, port, end, corners, newId)
-        : leadDrawn(shop, end, port, corners.toReversed(), newId);
-      const run = laidRuns(shop).find(({ id }) => led.ok && id === led.run);
+      const routed = isForward
+        ? routeDrawn(shop, port, end, corners, newId)
+        : routeDrawn(shop, end, port, corners.toReversed(), newId);
+      const run = deriveRuns(shop).find(({ id }) => routed.ok && id === routed.run);
       expect(run?.joins).toEqual({ kind: 'branch', angle: expect.closeTo(Math.PI / 4, 6) });
       return [run?.length, run?.hose?.length, run?.fittings.length];
     });
@@ -179,8 +179,8 @@ describe('leading ducts', () => {
     const { shop, main, newId, off } = set;
     const saw = machineAt(set, off(-3, 0).x, off(0, 0).y);
     // Its port is on the left; the foot of the riser stands left of it, under the main.
-    const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
-    const run = laidRuns(shop).find(({ id }) => led.ok && id === led.run);
+    const routed = routeUsual(shop, saw, portOf(shop, saw), to(main), newId);
+    const run = deriveRuns(shop).find(({ id }) => routed.ok && id === routed.run);
     expect(run?.joins).toEqual({ kind: 'branch', angle: expect.closeTo(Math.PI / 4, 6) });
   });
 
@@ -196,7 +196,7 @@ describe('leading ducts', () => {
       const saw = addMachine(copy, 'tableSaw', newId);
       const machine = copy.machines.find(({ id }) => id === saw);
       if (machine) machine.place = { x, y };
-      expect(leadUsual(copy, saw, portOf(copy, saw), to(null), newId).ok).toBe(true);
+      expect(routeUsual(copy, saw, portOf(copy, saw), to(null), newId).ok).toBe(true);
       expect(kindsOf(copy)).not.toContain('elbow at the collector');
       expect(solved(copy).blower.flow).toBeGreaterThan(0.05);
     }
@@ -207,24 +207,24 @@ describe('leading ducts', () => {
     const { shop, main, newId, off } = set;
     const saw = machineAt(set, 6, 2);
     const port: DuctEnd = { kind: 'port', machine: saw, port: portOf(shop, saw) };
-    leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
+    routeUsual(shop, saw, portOf(shop, saw), to(main), newId);
     const before = copyOf(shop);
     const free: DuctEnd = { kind: 'free', at: off(-2, 3) };
     const straight = { between: [], hasHose: false };
     const tried = [
-      leadDuct(shop, port, { kind: 'inlet' }, straight, newId),
-      leadDuct(shop, free, { kind: 'free', at: off(-3, 3) }, straight, newId),
-      leadDuct(
+      routeDuct(shop, port, { kind: 'inlet' }, straight, newId),
+      routeDuct(shop, free, { kind: 'free', at: off(-3, 3) }, straight, newId),
+      routeDuct(
         shop,
         { kind: 'inlet' },
         { kind: 'run', run: main, at: off(-3, 0) },
         straight,
         newId,
       ),
-      leadDuct(shop, { kind: 'free', at: off(0, 0) }, { kind: 'inlet' }, straight, newId),
+      routeDuct(shop, { kind: 'free', at: off(0, 0) }, { kind: 'inlet' }, straight, newId),
       rejoin(shop, main, { kind: 'run', run: main, at: off(-3, 0) }, [], newId),
     ];
-    expect(tried.map((led) => (led.ok ? 'led' : led.why))).toEqual([
+    expect(tried.map((routed) => (routed.ok ? 'led' : routed.why))).toEqual([
       'port has its duct',
       'no way to the blower',
       'no way to the blower',
@@ -233,7 +233,7 @@ describe('leading ducts', () => {
     ]);
     expect(shop).toEqual(before);
     shop.collector.place = null;
-    expect(leadDuct(shop, free, { kind: 'inlet' }, straight, newId)).toEqual({
+    expect(routeDuct(shop, free, { kind: 'inlet' }, straight, newId)).toEqual({
       ok: false,
       why: 'not placed',
     });
@@ -243,8 +243,8 @@ describe('leading ducts', () => {
     const set = shopWithMain();
     const { shop, main, newId } = set;
     const saw = machineAt(set, 6, 2);
-    const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
-    const own = shop.ducts.runs.find(({ id }) => led.ok && id === led.run);
+    const routed = routeUsual(shop, saw, portOf(shop, saw), to(main), newId);
+    const own = shop.ducts.runs.find(({ id }) => routed.ok && id === routed.run);
     if (own?.hose) Object.assign(own, { pipe: 'drain', hose: { ...own.hose, kind: 'smooth' } });
     const copy = copyMachine(shop, saw, newId);
     const { tree } = solved(shop);
@@ -267,8 +267,8 @@ describe('changing ducts', () => {
         const set = shopWithMain();
         const { shop, main, newId } = set;
         const saw = machineAt(set, 5, 1);
-        const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
-        const run = isDrop && led.ok ? led.run : main;
+        const routed = routeUsual(shop, saw, portOf(shop, saw), to(main), newId);
+        const run = isDrop && routed.ok ? routed.run : main;
         // A leak in the middle of a run moves with its middle.
         shop.condition.sealing.usual = 0;
         const before = solved(shop, 'found');
@@ -276,9 +276,9 @@ describe('changing ducts', () => {
         const leg = line?.legs[Math.floor(at * line.legs.length)];
         if (!leg) throw new Error('no leg');
         const spot = plus(leg.from, {
-          x: leg.way.x * at * leg.length,
-          y: leg.way.y * at * leg.length,
-          z: leg.way.z * at * leg.length,
+          x: leg.direction.x * at * leg.length,
+          y: leg.direction.y * at * leg.length,
+          z: leg.direction.z * at * leg.length,
         });
         splitAt(shop, run, spot, newId);
         const after = solved(shop, 'found');
@@ -294,12 +294,14 @@ describe('changing ducts', () => {
     const { shop, main, newId } = set;
     const saw = machineAt(set, 6, 2);
     const before = copyOf(shop);
-    const led = leadUsual(shop, saw, portOf(shop, saw), to(main), newId);
+    const routed = routeUsual(shop, saw, portOf(shop, saw), to(main), newId);
     expect(shop.ducts.runs.length).toBe(3);
-    takeOutDucts(shop, led.ok ? led.run : '');
+    takeOutDucts(shop, routed.ok ? routed.run : '');
     expect(shop.machines).toEqual(before.machines);
     expect(shop.ducts.runs.length).toBe(1);
-    const [lengths, was] = [shop, before].map((each) => laidRuns(each).map(({ length }) => length));
+    const [lengths, was] = [shop, before].map((each) =>
+      deriveRuns(each).map(({ length }) => length),
+    );
     expect(lengths?.[0]).toBeCloseTo(was?.[0] ?? 0, 9);
     removeMachine(shop, saw);
     expect(shop.machines).toEqual([]);
@@ -309,7 +311,7 @@ describe('changing ducts', () => {
   it('a joint moved takes along what is attached; bends come and go; a level rises', () => {
     const set = shopWithMain();
     const { shop, main, newId, off } = set;
-    const length = (id: string) => laidRuns(shop).find((run) => run.id === id)?.length;
+    const length = (id: string) => deriveRuns(shop).find((run) => run.id === id)?.length;
     const node = shop.ducts.runs.find(({ id }) => id === main)?.from ?? '';
     movePoint(shop, node, off(-8, 0));
     expect(length(main)).toBeCloseTo(8, 9);
@@ -329,7 +331,7 @@ describe('changing ducts', () => {
     const { shop, main, newId, off } = set;
     addBend(shop, main, off(-3, 2), newId);
     const saw = machineAt(set, 6, 2);
-    leadUsual(shop, saw, portOf(shop, saw), to(null), newId);
+    routeUsual(shop, saw, portOf(shop, saw), to(null), newId);
     const before = solved(shop).blower.flow;
     holdTyped(shop, main);
     expect(solved(shop).blower.flow).toBeCloseTo(before, 6);
@@ -368,9 +370,9 @@ describe('changing ducts', () => {
           const end: DuctEnd = run ? { kind: 'run', run, at } : { kind: 'inlet' };
           if (what === 'machine') addMachine(shop, kind, newId);
           else if (what === 'free') {
-            leadDuct(shop, { kind: 'free', at }, end, { between: [], hasHose: false }, newId);
+            routeDuct(shop, { kind: 'free', at }, end, { between: [], hasHose: false }, newId);
           } else if (what === 'lead' && machine) {
-            leadUsual(shop, machine.id, machine.ports[0]?.id ?? '', to(run ?? null), newId);
+            routeUsual(shop, machine.id, machine.ports[0]?.id ?? '', to(run ?? null), newId);
           } else if (what === 'split' && run) splitInHalf(shop, run, newId);
           else if (what === 'out' && run) takeOutDucts(shop, run);
           else if (what === 'bend' && run) addBend(shop, run, at, newId);
@@ -430,8 +432,8 @@ describe('what is wrong with where ducts lie', () => {
       'long hose',
       (set) => {
         const saw = machineAt(set, 6, 2);
-        const led = leadUsual(set.shop, saw, portOf(set.shop, saw), to(set.main), set.newId);
-        const run = set.shop.ducts.runs.find(({ id }) => led.ok && id === led.run);
+        const routed = routeUsual(set.shop, saw, portOf(set.shop, saw), to(set.main), set.newId);
+        const run = set.shop.ducts.runs.find(({ id }) => routed.ok && id === routed.run);
         for (const bend of run?.route?.bends.slice(0, 1) ?? []) bend.at.y += 3;
       },
     ],
@@ -440,7 +442,7 @@ describe('what is wrong with where ducts lie', () => {
       (set) => {
         const end: DuctEnd = { kind: 'run', run: set.main, at: set.off(-4, 0) };
         const free: DuctEnd = { kind: 'free', at: set.off(-2, 2) };
-        leadDuct(set.shop, free, end, { between: [], hasHose: false }, set.newId);
+        routeDuct(set.shop, free, end, { between: [], hasHose: false }, set.newId);
       },
     ],
   ] as readonly [

@@ -4,8 +4,8 @@ import { SEPARATOR_RUN } from '../network/assemble/separator-segment';
 import type { PartKind } from '../network/network';
 import type { ShopSolution } from '../network/solve-shop';
 
-/** One rung: a part on the way, with the pressures before and behind it, Pa relative to the room. */
-export interface Rung {
+/** One step: a part on the way, with the pressures before and behind it, Pa relative to the room. */
+export interface ProfileStep {
   readonly kind: PartKind | 'blower' | 'exhaust';
   /** The run it belongs to. */
   readonly run: string;
@@ -20,12 +20,12 @@ export interface Rung {
 
 /**
  * The way of a drop's air from the room through every part to the blower, out, and back to the
- * room, in the order the collector's parts stand. Losses of all rungs but the blower's add up to its rise. Behind the blower static pressure
+ * room, in the order the collector's parts stand. Losses of all steps but the blower's add up to its rise. Behind the blower static pressure
  * is taken for total: what velocity is left there is lost in the filter's plenum, as the blower's
  * curve (fan static pressure, AMCA) assumes.
  */
-export function pressureLadder(solution: ShopSolution, drop: Drop): Rung[] {
-  const rungs: Rung[] = [];
+export function pressureProfile(solution: ShopSolution, drop: Drop): ProfileStep[] {
+  const steps: ProfileStep[] = [];
   let total = 0;
   let still = 0;
   const { density } = solution.network.air;
@@ -38,7 +38,7 @@ export function pressureLadder(solution: ShopSolution, drop: Drop): Rung[] {
         const totalAfter = total - part.loss;
         const staticAfter = totalAfter - velocityPressure(flow / area, density);
         const { kind, name, loss } = part;
-        rungs.push({
+        steps.push({
           kind,
           run,
           name,
@@ -53,7 +53,7 @@ export function pressureLadder(solution: ShopSolution, drop: Drop): Rung[] {
       });
     }
   }
-  return [...rungs, ...behindDucts(solution, total, still)];
+  return [...steps, ...behindDucts(solution, total, still)];
 }
 
 /** Blower, filter or way out, and a separator the blower pushes through, from the pressures there. */
@@ -61,25 +61,25 @@ function behindDucts(
   { blower, network: { exhaust } }: ShopSolution,
   total: number,
   still: number,
-): Rung[] {
-  const rungs: Rung[] = [];
-  const add = (kind: Rung['kind'], name: string, loss: number, from: number): void => {
-    const last = rungs.at(-1);
+): ProfileStep[] {
+  const steps: ProfileStep[] = [];
+  const add = (kind: ProfileStep['kind'], name: string, loss: number, from: number): void => {
+    const last = steps.at(-1);
     const totalBefore = last?.totalAfter ?? total;
     const staticBefore = last?.staticAfter ?? still;
     const after = from - loss;
     const pressures = { staticBefore, staticAfter: after, totalBefore, totalAfter: after };
-    rungs.push({ kind, run: '', name, loss, ...pressures });
+    steps.push({ kind, run: '', name, loss, ...pressures });
   };
   const { rise, outletStatic } = blower;
   if (exhaust.isAhead) {
     add('exhaust', exhaust.kind, total + rise, total);
     add('blower', '', -rise, -rise);
-    return rungs;
+    return steps;
   }
   const pushed = exhaust.separator * (blower.flow - blower.outletLeak) ** 2;
   add('blower', '', -rise, outletStatic - rise);
   if (pushed > 0) add('separator', 'pushed', pushed, outletStatic);
   add('exhaust', exhaust.kind, outletStatic - pushed, outletStatic - pushed);
-  return rungs;
+  return steps;
 }

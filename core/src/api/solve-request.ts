@@ -1,5 +1,5 @@
 import { type CollectorLoad, collectorLoad } from '../analysis/collector-load';
-import { type Contender, compareCandidates } from '../analysis/compare-candidates';
+import { type CollectorOption, compareCandidates } from '../analysis/compare-candidates';
 import { type ByMethod, compareMethods } from '../analysis/compare-methods';
 import { everyGateSet, type OverSets } from '../analysis/every-gate-set';
 import type { Finding } from '../analysis/findings/finding';
@@ -15,25 +15,25 @@ import { type ShopSolution, solveTree } from '../network/solve-shop';
 import { type FittedSeparator, fitSeparator } from '../reading/fit-separator';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { asAsked } from './as-asked';
-import { type AnswerRequest, requestSchema } from './request';
+import { requestSchema, type SolveRequest } from './request';
 import { describeSolution, type SolutionDocument } from './solution-document';
 
 /** The solution, with what else was asked for. */
-export type Answer = SolutionDocument & {
+export type SolveAnswer = SolutionDocument & {
   readonly curve?: readonly BlowerPoint[];
   readonly load?: CollectorLoad | null;
   readonly findings?: readonly Finding[];
   readonly methods?: readonly (ByMethod & { readonly drop: string })[];
   readonly gateSets?: OverSets;
-  readonly candidates?: readonly Contender[];
+  readonly candidates?: readonly CollectorOption[];
   readonly separatorPair?: FittedSeparator;
 };
 
-export type Answered =
-  | { readonly ok: true; readonly answer: Answer }
+export type SolveOutcome =
+  | { readonly ok: true; readonly answer: SolveAnswer }
   | { readonly ok: false; readonly error: string; readonly faults: readonly Fault[] };
 
-const refuse = (error: string, faults: readonly Fault[]): Answered => ({
+const refuse = (error: string, faults: readonly Fault[]): SolveOutcome => ({
   ok: false,
   error,
   faults,
@@ -43,7 +43,7 @@ const refuse = (error: string, faults: readonly Fault[]): Answered => ({
  * Answers a request about a shop: its air, and on demand its collector's load, what is wrong, every
  * method side by side, every set of gates, and fits. Bad input gets a sentence with its path.
  */
-export function answer(input: unknown): Answered {
+export function solveRequest(input: unknown): SolveOutcome {
   const parsed = requestSchema.safeParse(input);
   if (!parsed.success) {
     const faults = parsed.error.issues.map(({ path, message }) => ({
@@ -69,19 +69,19 @@ export function answer(input: unknown): Answered {
     const reason = { kind: 'not-a-tree', problems: arranged.problems } as const;
     return { ok: true, answer: describeSolution({ kind: 'unsolved', reason }) };
   }
-  return answerTree(shop, arranged.tree, request, curve, read.journal.sounds);
+  return solveArranged(shop, arranged.tree, request, curve, read.journal.sounds);
 }
 
-function answerTree(
+function solveArranged(
   shop: Shop,
   tree: DuctTree,
-  request: AnswerRequest,
+  request: SolveRequest,
   curve: readonly BlowerPoint[] | null,
   sounds: Journal['sounds'],
-): Answered {
+): SolveOutcome {
   const { view, separatorPair: pair } = request;
   const solved = solveTree(shop, tree, { view });
-  const wants = (what: AnswerRequest['include'][number]) => request.include.includes(what);
+  const wants = (what: SolveRequest['include'][number]) => request.include.includes(what);
   const solution = solved.kind === 'solved' ? solved : null;
   const drop = tree.drops.find(({ id }) => id === pair?.drop);
   if (pair && !drop) {
@@ -112,7 +112,7 @@ function answerTree(
 }
 
 /** What is said of every drop that draws, each thing once. */
-function allFindings(shop: Shop, solution: ShopSolution, view: AnswerRequest['view']): Finding[] {
+function allFindings(shop: Shop, solution: ShopSolution, view: SolveRequest['view']): Finding[] {
   const open = gatesOpenNow(solution.tree);
   const drawing = solution.tree.drops.filter((drop) => isDrawing(drop, open));
   const said = new Map<string, Finding>();

@@ -2,25 +2,25 @@ import type { NewId } from '../design/edit-ducts';
 import type { Shop } from '../design/schema';
 import type { Spot } from '../room/plane';
 import { ductLines, pipePoints } from './duct-lines';
-import { type DuctEnd, type Led, leadDuct, rejoin, runFromPort } from './lead-duct';
 import { inletMouth, nodePlaces, portMouth } from './places';
+import { type DuctEnd, type RoutedDuct, rejoin, routeDuct, runFromPort } from './route-duct';
 import { nearestOn, ONE_SPOT, type Point3, tidy } from './space';
-import { aheadOf, riseFrom, turnedWithFlow } from './usual-way';
+import { aheadOf, riseFrom, turnedWithFlow } from './usual-route';
 
 /**
  * Leads a duct along the points someone drew from one end to the other, with what they leave to the
  * program: the hose and riser at a port, a riser where the other end hangs at another height (ahead of
  * the collector, some straight duct away from it), and a wye turned with the flow where it would meet a main squarely. A port that has its duct already is
- * led anew. `foot`: where its riser stands, where that is not as usual.
+ * routed anew. `foot`: where its riser stands, where that is not as usual.
  */
-export function leadDrawn(
+export function routeDrawn(
   shop: Shop,
   from: DuctEnd,
   to: DuctEnd,
   clicked: readonly Point3[],
   newId: NewId,
   foot?: Spot,
-): Led {
+): RoutedDuct {
   const isForward = from.kind === 'port' || from.kind === 'free';
   const [source, target] = isForward ? [from, to] : [to, from];
   if (target.kind === 'port' || target.kind === 'free') {
@@ -35,15 +35,15 @@ export function leadDrawn(
   if (source.kind === 'port' && !mouth) return { ok: false, why: 'not placed' };
   const usual = mouth ? riseFrom(mouth, points[0]?.z ?? end.at.z) : [];
   const rise = foot ? usual.map(({ z }) => ({ x: foot.x, y: foot.y, z })) : usual;
-  const way = [...start, ...rise, ...points];
-  const last = way.at(-1);
+  const route = [...start, ...rise, ...points];
+  const last = route.at(-1);
   const isLevel = !last || Math.abs(last.z - end.at.z) < ONE_SPOT;
   const level = isLevel
     ? []
     : end.ahead
       ? [{ ...end.ahead, z: last.z }, end.ahead]
       : [{ ...last, z: end.at.z }];
-  const whole = tidy([...way, ...level, end.at]);
+  const whole = tidy([...route, ...level, end.at]);
   const diameter = mouth?.diameter ?? shop.collector.separator.inletDiameter;
   const turned = end.flow ? turnedWithFlow(whole, end.flow, diameter, end.room) : whole;
   const between = turned.slice(start.length, -1);
@@ -52,7 +52,7 @@ export function leadDrawn(
 
   const own = source.kind === 'port' ? runFromPort(shop, source.machine, source.port) : undefined;
   if (own) return rejoin(shop, own.id, goal, between, newId);
-  return leadDuct(shop, source, goal, { between, hasHose: source.kind === 'port' }, newId);
+  return routeDuct(shop, source, goal, { between, hasHose: source.kind === 'port' }, newId);
 }
 
 function mouthOf(shop: Shop, source: Extract<DuctEnd, { kind: 'port' }>) {
@@ -86,7 +86,7 @@ function endOf(
       const legs = ductLines(shop).lines.get(target.run)?.legs ?? [];
       const near = nearestOn(pipePoints({ legs }), target.at);
       const whole = legs.reduce((sum, { length }) => sum + length, 0);
-      return near && { at: near.point, flow: near.way, room: whole - near.along };
+      return near && { at: near.point, flow: near.direction, room: whole - near.along };
     }
   }
 }

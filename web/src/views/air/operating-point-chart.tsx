@@ -35,7 +35,7 @@ function useDemand() {
 }
 
 /** The blower's curve, what the selected drop's way demands, and the point where they meet. */
-export function CrossingChart() {
+export function OperatingPointChart() {
   const system = useUnits();
   const selected = useSelectedDrop();
   const demand = useDemand();

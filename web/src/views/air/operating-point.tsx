@@ -3,19 +3,19 @@
 import dynamic from 'next/dynamic';
 
 /** Recharts is heavy; it comes when the Air view is shown, behind the numbers. */
-const CrossingChart = dynamic(
-  () => import('./crossing-chart').then((module) => module.CrossingChart),
+const OperatingPointChart = dynamic(
+  () => import('./operating-point-chart').then((module) => module.OperatingPointChart),
   {
     ssr: false,
     loading: () => <p className="h-50 pt-8 text-quiet">Drawing the curve…</p>,
   },
 );
 
-export function Crossing() {
+export function OperatingPoint() {
   return (
     <section className="mt-5">
       <h2 className="text-[17px]">Where blower and ducts meet</h2>
-      <CrossingChart />
+      <OperatingPointChart />
     </section>
   );
 }
