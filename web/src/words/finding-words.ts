@@ -78,6 +78,11 @@ function words(
         title: `${where}: two elbows stand close.`,
         text: `${write(finding.numbers.straight, 'length')} apart; from ${write(finding.numbers.wanted, 'length')} on they leave each other alone.`,
       };
+    case 'head-on tee':
+      return {
+        title: `${where} meets another duct head-on.`,
+        text: `Each leg turns ${write(finding.numbers.angle, 'angle')} in the tee, which costs this one ${write(finding.numbers.loss, 'pressure')}.`,
+      };
     case 'against the flow':
       return {
         title: `${where} joins against the flow.`,
@@ -179,7 +184,7 @@ function words(
         title: 'The blower works at the end of its curve.',
         text: `It moves ${write(finding.numbers.flow, 'flow')}; it does most work at about ${write(finding.numbers.best, 'flow')}. Its motor is loaded most here.`,
       };
-    case 'several crossings':
+    case 'several operating points':
       return {
         title: 'This blower can settle at two flows.',
         text: `It runs at ${write(finding.numbers.flow, 'flow')}; choked for a moment it may stay at ${write(finding.numbers.other, 'flow')}, where its curve has stalled.`,

@@ -37,6 +37,8 @@ export function remedyWords(remedy: Remedy, system: UnitSystem, names: Names): s
       return 'Seal it: tape flat work, a gasket where it has to come apart.';
     case 'turn with the flow':
       return 'Turn the wye so that its branch points with the air.';
+    case 'sweep both legs':
+      return 'Use a Y with legs at 30° or 45°, or bring one duct in as a wye branch.';
     case 'finer filter':
       return 'Fit media of MERV 14 or more, or send the air elsewhere.';
     case 'let air in':

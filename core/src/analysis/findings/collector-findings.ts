@@ -196,7 +196,7 @@ function curveFindings({ blower }: ShopSolution, { bestFlow: best }: CollectorLo
   const other = operatingPoints.filter(({ isStable }) => isStable).at(-2);
   if (other) {
     found.push({
-      kind: 'several crossings',
+      kind: 'several operating points',
       severity: 'caution',
       where,
       numbers: { flow, other: other.flow },

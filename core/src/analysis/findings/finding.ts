@@ -33,6 +33,7 @@ export type Remedy =
         | 'clean the filter'
         | 'seal'
         | 'turn with the flow'
+        | 'sweep both legs'
         | 'finer filter'
         | 'let air in';
     };
@@ -58,6 +59,7 @@ export type Finding =
   | FindingOf<'long hose', { length: number; limit: number; loss: number }>
   | FindingOf<'elbow at the inlet', { straight: number; wanted: number; loss: number }>
   | FindingOf<'close elbows', { straight: number; wanted: number }>
+  | FindingOf<'head-on tee', { angle: number; loss: number }>
   | FindingOf<'against the flow', { angle: number; taken: number }>
   | (FindingOf<'outside its range', { given: number; used: number }> & {
       readonly clamped: ClampedValue;
@@ -81,6 +83,6 @@ export type Finding =
   | FindingOf<'small way back', { depression: number; limit: number }>
   | FindingOf<'choked blower', { flow: number; best: number }>
   | FindingOf<'run-out blower', { flow: number; best: number }>
-  | FindingOf<'several crossings', { flow: number; other: number }>;
+  | FindingOf<'several operating points', { flow: number; other: number }>;
 
 export type FindingKind = Finding['kind'];

@@ -109,6 +109,21 @@ describe('findings about a run', () => {
     expect(find(plain, 'against the flow')).toBeNull();
   });
 
+  it('two ducts that meet head-on in a tee, with what it costs; not a Y with swept legs', () => {
+    const meeting = (degrees: number) =>
+      shopWith((saw, { shop, ducts }) => {
+        shop.rules.junctions = 'momentum';
+        saw.joins = { kind: 'symmetric', angle: (degrees * Math.PI) / 180 };
+        for (const { gate } of ducts.runs) if (gate) gate.open = true;
+      });
+    const headOn = find(meeting(90), 'head-on tee');
+    expect(headOn?.where).toEqual({ kind: 'run', run: 'saw' });
+    expect(headOn?.numbers.loss).toBeGreaterThan(0);
+    expect(headOn?.remedy).toEqual({ kind: 'sweep both legs' });
+    expect(find(meeting(75), 'head-on tee')).not.toBeNull();
+    expect(find(meeting(60), 'head-on tee')).toBeNull();
+  });
+
   it('elbows close across the end of a run that leads straight into the next', () => {
     const shop = shopWith((saw, { ducts }) => {
       ducts.nodes.push({ id: 'half', kind: { kind: 'joint' }, at: null, style: {} });

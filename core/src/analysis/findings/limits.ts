@@ -30,6 +30,12 @@ export const LIMITS = {
     kind: 'length',
     origin: 'practice',
   },
+  headOn: {
+    name: 'Legs of a symmetric Y called head-on, from this angle each',
+    value: (75 * Math.PI) / 180,
+    kind: 'angle',
+    origin: 'practice',
+  },
   leakyRun: {
     name: 'Leak of one run called large, of the blower’s flow',
     value: 0.05,

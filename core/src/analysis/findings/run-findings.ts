@@ -37,6 +37,12 @@ export function runFindings(run: Run, solution: ShopSolution): Finding[] {
     found.push({ kind: 'leak-prone', severity: 'caution', where, numbers, remedy });
   }
   const angle = joinAngle(run.joins);
+  if (run.joins.kind === 'symmetric' && run.joins.angle >= LIMITS.headOn.value) {
+    const loss = segments.at(-1)?.parts.find(({ kind }) => kind === 'branch')?.loss ?? 0;
+    const numbers = { angle: run.joins.angle, loss };
+    const remedy = { kind: 'sweep both legs' } as const;
+    found.push({ kind: 'head-on tee', severity: 'caution', where, numbers, remedy });
+  }
   if (angle !== null && angle > BRANCH_ANGLES.most + 1e-9) {
     found.push({
       kind: 'against the flow',

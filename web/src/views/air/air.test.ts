@@ -178,6 +178,13 @@ describe('sentences', () => {
       numbers: { straight: 0.1, wanted: 0.75 },
       remedy: null,
     },
+    'head-on tee': {
+      kind: 'head-on tee',
+      severity: 'caution',
+      where: run,
+      numbers: { angle: Math.PI / 2, loss: 120 },
+      remedy: { kind: 'sweep both legs' },
+    },
     'against the flow': {
       kind: 'against the flow',
       severity: 'caution',
@@ -305,8 +312,8 @@ describe('sentences', () => {
       numbers: { flow: 0.5, best: 0.3 },
       remedy: { kind: 'shut a gate' },
     },
-    'several crossings': {
-      kind: 'several crossings',
+    'several operating points': {
+      kind: 'several operating points',
       severity: 'caution',
       where: at('blower'),
       numbers: { flow: 0.4, other: 0.1 },
