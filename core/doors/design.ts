@@ -50,4 +50,9 @@ export {
   VERSION,
 } from '../src/design/schema';
 export type { Drop, DuctTree } from '../src/design/topology';
-export { changesBetween, type DocumentChange, isSame, withChanges } from '../src/document/changes';
+export {
+  changesBetween,
+  type DocumentChange,
+  isExtended,
+  withChanges,
+} from '../src/document/changes';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { changesBetween, isSame, withChanges } from './changes';
+import { changesBetween, isExtended, isSame, withChanges } from './changes';
 
 interface Thing {
   readonly id: string;
@@ -187,5 +187,34 @@ describe('sameness', () => {
     expect(isSame({ a: undefined }, { b: undefined })).toBe(false);
     expect(isSame(0, null)).toBe(false);
     expect(isSame([], {})).toBe(false);
+  });
+});
+
+describe('a document extended', () => {
+  const before = { shop: { name: 'One' }, runs: [{ id: 'a' }, { id: 'b', pipe: null }] };
+
+  it('is so by members more, however deep, and by nothing else', () => {
+    expect(isExtended(before, before)).toBe(true);
+    const after = structuredClone(before) as typeof before & { room?: object };
+    after.room = {};
+    Object.assign(after.runs[1] ?? {}, { joints: 0 });
+    expect(isExtended(before, after)).toBe(true);
+    expect(isExtended(after, before)).toBe(false);
+  });
+
+  it.each([
+    ['another value', (own: typeof before) => Object.assign(own.shop, { name: 'Two' })],
+    ['another order', (own: typeof before) => own.runs.reverse()],
+    ['an entry more', (own: typeof before) => own.runs.push({ id: 'c' })],
+    ['an entry less', (own: typeof before) => own.runs.pop()],
+    [
+      'an object in place of nothing',
+      (own: typeof before) => Object.assign(own.runs[1] ?? {}, { pipe: {} }),
+    ],
+    ['a member less', (own: typeof before) => Reflect.deleteProperty(own.shop, 'name')],
+  ])('is not so by %s', (_, change) => {
+    const after = structuredClone(before);
+    change(after);
+    expect(isExtended(before, after)).toBe(false);
   });
 });

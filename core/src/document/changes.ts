@@ -61,6 +61,23 @@ export function isSame(a: unknown, b: unknown): boolean {
 }
 
 /**
+ * Whether `after` is `before` with, at most, members more: what defaults fill in. What was changed of
+ * `before` by id can then be undone in `after`.
+ * @example isExtended({ a: 1, b: [{ id: 'x' }] }, { a: 1, b: [{ id: 'x', c: 0 }] }) // true
+ */
+export function isExtended(before: unknown, after: unknown): boolean {
+  if (Array.isArray(before) && Array.isArray(after)) {
+    return (
+      before.length === after.length && before.every((entry, i) => isExtended(entry, after[i]))
+    );
+  }
+  if (!isMembers(before) || !isMembers(after)) return isSame(before, after);
+  return Object.keys(before).every(
+    (key) => Object.hasOwn(after, key) && isExtended(before[key], after[key]),
+  );
+}
+
+/**
  * The changes that make `after` of `before`, none where they are the same by value. What both share by
  * identity is not looked into, so that the cost is that of what was touched.
  * @example

@@ -4,7 +4,7 @@ import type { Json } from '../document/json-walk';
 /**
  * One kind of record of the journal: its schema with defaults, and how a record of an earlier version
  * becomes one of the present, together in one file. To add a kind, copy such a file and name it in
- * `record-types.ts`. A field with a default is no new version; anything else is.
+ * `journal.ts`. A field with a default needs no step from the version before, anything else does.
  */
 export interface RecordType<S extends z.ZodType = z.ZodType> {
   /** The most records of this kind a shop may have; more are refused. */

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { type Shop, VERSION } from '@frank-gauge/core/design';
-import { RECORD_KINDS, RECORD_TYPES, readShop } from '@frank-gauge/core/journal';
+import { RECORD_KINDS, RECORD_TYPES, type RecordKind, readShop } from '@frank-gauge/core/journal';
 import Dexie from 'dexie';
 import { describe, expect, it, vi } from 'vitest';
 import version1 from '../../../core/src/file/kept/version-1.json';
@@ -86,7 +86,11 @@ describe('shops stored by an older version', () => {
 
 describe('shops stored by the version before, apart from their journals already', () => {
   /** Tables as version 5 left them: a design, a record of its journal, and one change to undo. */
-  async function leftApart(name: string, document: { readonly id: string }): Promise<void> {
+  async function leftApart(
+    name: string,
+    document: { readonly id: string },
+    unknown: RecordKind | null = null,
+  ): Promise<void> {
     const old = new Dexie(name);
     old.version(5).stores({
       shops: 'id, changed',
@@ -95,7 +99,12 @@ describe('shops stored by the version before, apart from their journals already'
       designs: 'id',
       history: '[shop+position]',
       photoFiles: '[shop+id]',
-      ...Object.fromEntries(RECORD_KINDS.map((kind) => [kind, '[shop+time+record.id]'])),
+      ...Object.fromEntries(
+        RECORD_KINDS.filter((kind) => kind !== unknown).map((kind) => [
+          kind,
+          '[shop+time+record.id]',
+        ]),
+      ),
       readings: '[shop+time+record.id], [shop+record.testPoint+time]',
     });
     const { id } = document;
@@ -126,16 +135,30 @@ describe('shops stored by the version before, apart from their journals already'
     database.close();
   });
 
-  it('lose their undo where more of them changed than the version', async () => {
-    await leftApart('changed', { ...design, journal: {} } as typeof design);
-    const database = new Database('changed');
-    expect((await database.designs.get(design.id))?.document).toEqual({
-      ...design,
-      version: VERSION,
-    });
-    expect(await database.summaries.get(design.id)).toMatchObject({ cursor: 0, changes: 0 });
-    expect(await database.history.count()).toBe(0);
-    database.close();
+  it('keep their undo where defaults fill in what they lacked, and lose it where their shape changed', async () => {
+    const reads = (change: (shop: Shop) => object): typeof readShop => {
+      return (document) => {
+        const read = readShop(document);
+        return read.ok ? { ...read, shop: change(read.shop) as Shop } : read;
+      };
+    };
+    await leftApart('gained', design);
+    const gained = new Database(
+      'gained',
+      reads((shop) => ({ ...shop, gained: 0 })),
+    );
+    expect((await gained.designs.get(design.id))?.document).toMatchObject({ gained: 0 });
+    expect(await gained.summaries.get(design.id)).toMatchObject({ cursor: 1, changes: 1 });
+    expect(await gained.history.count()).toBe(1);
+    gained.close();
+    await leftApart('reshaped', design);
+    const reshaped = new Database(
+      'reshaped',
+      reads(({ machines: _, ...rest }) => rest),
+    );
+    expect(await reshaped.summaries.get(design.id)).toMatchObject({ cursor: 0, changes: 0 });
+    expect(await reshaped.history.count()).toBe(0);
+    reshaped.close();
   });
 
   it('that cannot be read stay as they lie, undo and all', async () => {
@@ -144,6 +167,15 @@ describe('shops stored by the version before, apart from their journals already'
     expect((await database.designs.get(design.id))?.document).toEqual({ ...design, stray: 1 });
     expect(await database.summaries.get(design.id)).toMatchObject({ cursor: 1, revision: 7 });
     expect(await database.history.count()).toBe(1);
+    database.close();
+  });
+
+  it('gain a table for each kind of record that was unknown to it', async () => {
+    await leftApart('new-kind', design, 'weighings');
+    const database = new Database('new-kind');
+    const record = version5.journal.weighings[0];
+    await database.table('weighings').put({ shop: design.id, time: 0, record });
+    expect((await readJournal(database, design.id)).weighings).toEqual([record]);
     database.close();
   });
 
@@ -157,6 +189,8 @@ describe('shops stored by the version before, apart from their journals already'
       expect((await readJournal(database, design.id)).events).toEqual([
         { ...event, note: 'brought forward' },
       ]);
+      // A remembered change would bring back a record of the old shape.
+      expect(await database.history.count()).toBe(0);
       database.close();
       // Once only: what was moved apart in the same start is of the present version already.
       await leftBehind('records-twice', 4, [version4]);

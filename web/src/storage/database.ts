@@ -1,4 +1,4 @@
-import { isSame, type Shop, VERSION } from '@frank-gauge/core/design';
+import { isExtended, type Shop, VERSION } from '@frank-gauge/core/design';
 import {
   type Journal,
   migrateRecord,
@@ -52,7 +52,8 @@ export class Database extends Dexie {
   onOutdated: () => void = () => {};
   private isMovedNow = false;
 
-  constructor(name = 'frank-gauge') {
+  /** @param read what designs of an earlier version are read by */
+  constructor(name = 'frank-gauge', read = readShop) {
     super(name);
     for (const version of [1, 2, 3, 4]) this.version(version).stores(OLD_TABLES);
     this.version(APART)
@@ -73,7 +74,7 @@ export class Database extends Dexie {
       this.version(version + 1).upgrade(async (stored) => {
         // What was only now moved apart is of the present version already.
         if (this.isMovedNow) return;
-        await bringForward(stored, version);
+        await bringForward(stored, version, read);
       });
     }
     this.on('versionchange', () => {
@@ -128,36 +129,42 @@ async function moveApart(db: Pick<Transaction, 'table'>): Promise<void> {
 
 /**
  * Brings what tables of version `from` hold one version on: designs as a whole, records one by one. Undo
- * stays where nothing of a design but its version changed; where more did, its remembered changes speak of
- * the old shape and are let go. What cannot be read stays as it lies.
+ * stays where a design only gained what defaults fill in; where it took another shape, or records did, the
+ * remembered changes speak of the old one and are let go. What cannot be read stays as it lies.
  */
-async function bringForward(db: Pick<Transaction, 'table'>, from: number): Promise<void> {
+async function bringForward(
+  db: Pick<Transaction, 'table'>,
+  from: number,
+  read: typeof readShop,
+): Promise<void> {
   const designs = db.table<DesignRow, string>('designs');
   const summaries = db.table<SummaryRow, string>('summaries');
+  const stepped = RECORD_KINDS.filter((kind) => RECORD_TYPES[kind].migrations[from]);
   for (const { id, document } of await designs.toArray()) {
     if (document.version !== from) continue;
-    const read = readShop(document);
+    const now = read(document);
     const summary = await summaries.get(id);
-    if (!read.ok || !summary) continue;
-    await designs.put({ id, document: read.shop });
-    const isAsItWas = isSame({ ...document, version: VERSION }, read.shop);
-    if (!isAsItWas) {
+    if (!now.ok || !summary) continue;
+    await designs.put({ id, document: now.shop });
+    const { version: _, ...before } = document;
+    const keepsUndo = stepped.length === 0 && isExtended(before, now.shop);
+    if (!keepsUndo) {
+      const ofShop = [id, Dexie.minKey];
       await db
         .table('history')
         .where('[shop+position]')
-        .between([id, Dexie.minKey], [id, Dexie.maxKey])
+        .between(ofShop, [id, Dexie.maxKey])
         .delete();
     }
     await summaries.put({
       ...summary,
-      ...(isAsItWas ? {} : { cursor: 0, changes: 0 }),
+      ...(keepsUndo ? {} : { cursor: 0, changes: 0 }),
       revision: summary.revision + 1,
       designRevision: summary.designRevision + 1,
-      renewed: [...summary.renewed, ...read.renewed],
+      renewed: [...summary.renewed, ...now.renewed],
     });
   }
-  for (const kind of RECORD_KINDS) {
-    if (!RECORD_TYPES[kind].migrations[from]) continue;
+  for (const kind of stepped) {
     await db
       .table<{ record: Record<string, unknown> }>(kind)
       .toCollection()

@@ -164,8 +164,12 @@ export async function storeDiff(db: Tables, shop: string, diff: JournalDiff): Pr
   const added: Entry[] = [];
   const updated: JournalDiff['updated'][number][] = [];
   const removed: Entry[] = [];
-  const storedOf = async ({ kind, record }: Entry) =>
-    (await db.table(kind).get(keyOf(shop, record)))?.record;
+  // As it is read: with what its schema fills in, so that an undo brings that back too.
+  const storedOf = async ({ kind, record }: Entry): Promise<JournalRecord | undefined> => {
+    const raw = (await db.table(kind).get(keyOf(shop, record)))?.record;
+    const checked = RECORD_TYPES[kind].schema.safeParse(raw);
+    return checked.success ? checked.data : raw;
+  };
   for (const entry of diff.removed) {
     const record = await storedOf(entry);
     if (!record) continue;

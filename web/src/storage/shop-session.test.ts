@@ -183,6 +183,28 @@ describe('an open shop', () => {
     expect(open().journal.sounds[0]?.place).toBe('Bench');
   });
 
+  it('undoes a change of a record stored before a field had its default, the default kept', async () => {
+    session.close();
+    const [row] = await db.table('readings').toArray();
+    if (!row) throw new Error('no reading');
+    const { round: _, ...older } = row.record;
+    await db.table('readings').put({ ...row, record: older as typeof row.record });
+    session.open('one');
+    await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+    const after = { ...older, round: null, note: 'Meter warm.' } as typeof row.record;
+    session.apply('note', {
+      added: [],
+      updated: [{ kind: 'readings', before: row.record, after }],
+      removed: [],
+    });
+    await saved();
+    await session.undo();
+    expect((await db.table('readings').get([row.shop, row.time, row.record.id]))?.record).toEqual({
+      ...older,
+      round: null,
+    });
+  });
+
   it('that cannot be read says why and keeps what is stored', async () => {
     session.close();
     const broken = { ...sampleShop(), version: (VERSION + 1) as typeof VERSION };
