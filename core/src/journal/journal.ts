@@ -39,21 +39,19 @@ export const RECORD_KINDS = Object.keys(RECORD_TYPES) as readonly RecordKind[];
 export const isRecordKind = (kind: unknown): kind is RecordKind =>
   typeof kind === 'string' && Object.hasOwn(RECORD_TYPES, kind);
 
-const list = <S extends z.ZodType>({ most, schema }: RecordType<S>) =>
-  z.array(schema).max(most).default([]);
+type ListSchemas = {
+  [K in RecordKind]: z.ZodDefault<z.ZodArray<(typeof RECORD_TYPES)[K]['schema']>>;
+};
 
 /** The journal as it stands in a shop's file: a list a kind, each left out where it is empty. */
-export const journalSchema = z.strictObject({
-  instruments: list(instrumentType),
-  testPoints: list(testPointType),
-  rounds: list(roundType),
-  readings: list(readingType),
-  events: list(eventType),
-  weighings: list(weighingType),
-  sounds: list(soundType),
-  fieldTests: list(fieldTestType),
-  photos: list(photoType),
-});
+export const journalSchema = z.strictObject(
+  Object.fromEntries(
+    Object.entries(RECORD_TYPES).map(([kind, { most, schema }]) => [
+      kind,
+      z.array<z.ZodType>(schema).max(most).default([]),
+    ]),
+  ) as unknown as ListSchemas,
+);
 
 export const emptyJournal = (): Journal => journalSchema.parse({});
 
