@@ -77,6 +77,10 @@ export function Steps({ id }: { readonly id: string }) {
   );
 }
 
+const toTop = () => {
+  if (window.scrollY > 0) window.scrollTo(0, 0);
+};
+
 interface StepProps {
   readonly address: string;
   readonly number: number;
@@ -93,6 +97,10 @@ const StepLink = memo(function StepLink({ address, number, name, isHere, sign, s
       href={address}
       // The whole of it ahead: a step between views waits for no server.
       prefetch
+      // Left to the router, it would have the new view laid out once more to see where it stands. On a
+      // phone, where the page itself scrolls, the next view begins at its top all the same.
+      scroll={false}
+      onClick={toTop}
       aria-current={isHere ? 'page' : undefined}
       className="flex min-h-11 min-w-0 flex-1 items-center justify-center gap-1 px-1 font-medium font-name text-[15px] sm:gap-2 sm:px-3 sm:text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2"
     >

@@ -1,17 +1,15 @@
 'use client';
 
-import { useVirtualizer, useWindowVirtualizer, type Virtualizer } from '@tanstack/react-virtual';
-import { type RefObject, useLayoutEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import {
+  elementScroll,
+  type Rect,
+  useVirtualizer,
+  useWindowVirtualizer,
+  type Virtualizer,
+} from '@tanstack/react-virtual';
+import { type RefObject, useLayoutEffect, useMemo, useState } from 'react';
+import { useWide } from '@/ui/use-wide';
 import type { LogRow } from './rows-by-day';
-
-/** From this width on the table scrolls by itself; below it the whole page does. */
-const WIDE = '(min-width: 48rem)';
-
-function followWidth(onChange: () => void): () => void {
-  const query = window.matchMedia(WIDE);
-  query.addEventListener('change', onChange);
-  return () => query.removeEventListener('change', onChange);
-}
 
 /**
  * Heights of rows, px, at least: a row is drawn as high, and higher only where its text breaks, so that
@@ -46,15 +44,31 @@ function heightOf<S extends Element | Window>(
   return itemSizeCache.get(options.getItemKey(index)) ?? options.estimateSize(index);
 }
 
+/** Follows the size of the box by what the browser reports of it, never by asking in the middle of drawing. */
+function followSize(
+  { scrollElement }: Virtualizer<HTMLElement, HTMLElement>,
+  follow: (size: Rect) => void,
+): (() => void) | undefined {
+  if (!scrollElement) return undefined;
+  const observer = new ResizeObserver(([entry]) => {
+    const [size] = entry?.borderBoxSize ?? [];
+    if (size) follow({ width: Math.round(size.inlineSize), height: Math.round(size.blockSize) });
+  });
+  observer.observe(scrollElement);
+  return () => observer.disconnect();
+}
+
+/** Scrolls, but not to where it stands: that too would have the page laid out. */
+const scrollIfAway: typeof elementScroll<HTMLElement> = (offset, options, instance) => {
+  const isThere = offset + (options.adjustments ?? 0) === (instance.scrollOffset ?? 0);
+  if (!isThere) elementScroll(offset, options, instance);
+};
+
 export function useVirtualRows(
   rows: readonly LogRow[],
   box: RefObject<HTMLElement | null>,
 ): VirtualRows {
-  const isWide = useSyncExternalStore(
-    followWidth,
-    () => window.matchMedia(WIDE).matches,
-    () => true,
-  );
+  const isWide = useWide();
   const [scrollMargin, setScrollMargin] = useState(0);
   useLayoutEffect(() => {
     const { current } = box;
@@ -82,6 +96,8 @@ export function useVirtualRows(
     ...options,
     enabled: isWide,
     getScrollElement: () => box.current,
+    observeElementRect: followSize,
+    scrollToFn: scrollIfAway,
   });
   const inWindow = useWindowVirtualizer<HTMLElement>({
     ...options,

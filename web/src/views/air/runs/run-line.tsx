@@ -4,28 +4,42 @@ import { PIPE_IDS, PIPES } from '@frank-gauge/core/catalogue';
 import { newGate, type Run, setGate } from '@frank-gauge/core/design';
 import { unitSymbol } from '@frank-gauge/core/quantity';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { chooseDrop, choosePart, useChoices } from '@/storage/choices';
 import { edit } from '@/storage/session';
 import { Choice } from '@/ui/choice';
+import { useNear } from '@/ui/use-near';
+import { useWide } from '@/ui/use-wide';
 import { editRun, editTyped } from '../../parts/edit-runs';
 import { RunDetails } from './run-details';
 
 const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short }));
 
-/** One run, editable where it stands; its finer points open below it. */
-export function RunLine({ run, depth }: { readonly run: Run; readonly depth: number }) {
+interface Props {
+  readonly run: Run;
+  readonly depth: number;
+  /** Whether it is among the first, which are in sight before the browser has reported what is. */
+  readonly isFirst: boolean;
+}
+
+/**
+ * One run, editable where it stands; its finer points open below it. Far out of sight it is its name
+ * alone: in a hall of sixty machines the fields of all runs are half of what the page is made of.
+ */
+export function RunLine({ run, depth, isFirst }: Props) {
   const shopId = useDesign((shop) => shop.id);
-  const system = useUnits();
   const tree = useDuctTree();
   const selected = useSelectedDrop();
   const part = useChoices((choices) => choices.parts[shopId]);
+  const line = useRef<HTMLLIElement>(null);
+  const isNear = useNear(line, isFirst);
+  // On a phone a run with its fields is higher than its name, and the page would move.
+  const isWide = useWide();
   const isOpen = part === run.id;
   const isOnWay = selected?.drop.path.includes(run) ?? false;
   const drop = tree.drops.find(({ path }) => path[0] === run);
-  const bends = run.fittings.reduce((sum, fitting) => sum + fitting.count, 0);
   const Mark = isOpen ? ChevronDown : ChevronRight;
   const toggle = () => {
     choosePart(shopId, isOpen ? '' : run.id);
@@ -33,6 +47,7 @@ export function RunLine({ run, depth }: { readonly run: Run; readonly depth: num
   };
   return (
     <li
+      ref={line}
       className={`border-rule border-b ${isOpen ? 'bg-selection' : ''} ${isOnWay ? 'shadow-[inset_3px_0_0_var(--ink)]' : ''}`}
     >
       <div className="grid grid-cols-3 items-end md:items-center gap-x-1 px-2 py-1 md:grid-cols-[1fr_40px_44px_62px_32px_36px_28px] md:py-0">
@@ -48,100 +63,112 @@ export function RunLine({ run, depth }: { readonly run: Run; readonly depth: num
             {run.name}
           </span>
         </button>
-        <Cell caption={unitSymbol('length', system)}>
-          <QuantityField
-            label={`Length of ${run.name}`}
-            value={run.length ?? 0}
-            kind="length"
-            system={system}
-            hasUnit={false}
-            min={0}
-            max={500}
-            onChange={(length) =>
-              editTyped(run, 'length', (own) => {
-                own.length = length;
-              })
-            }
-          />
-        </Cell>
-        <Cell caption={`${unitSymbol('diameter', system)} inside`}>
-          <QuantityField
-            label={`Inside diameter of ${run.name}`}
-            value={run.diameter}
-            kind="diameter"
-            system={system}
-            hasUnit={false}
-            min={0.01}
-            max={2}
-            onChange={(diameter) =>
-              editRun(run, 'diameter', (own) => {
-                own.diameter = diameter;
-              })
-            }
-          />
-        </Cell>
-        <Cell caption="pipe">
-          <Choice
-            label={`Pipe of ${run.name}`}
-            value={run.pipe}
-            options={PIPE_OPTIONS}
-            onChange={(pipe) =>
-              editRun(run, 'pipe', (own) => {
-                own.pipe = pipe;
-              })
-            }
-          />
-        </Cell>
-        <Cell caption="bends">
-          <button
-            type="button"
-            onClick={() => choosePart(shopId, run.id)}
-            aria-label={`Bends of ${run.name}: ${bends}`}
-            className="min-h-11 border-rule border-b px-1 text-left hover:bg-selection md:min-h-7"
-          >
-            {bends === 0 ? '–' : `${bends} ×`}
-          </button>
-        </Cell>
-        <Cell caption={`hose, ${unitSymbol('length', system)}`}>
-          <QuantityField
-            label={`Hose of ${run.name}`}
-            value={run.hose?.length ?? null}
-            kind="length"
-            system={system}
-            hasUnit={false}
-            min={0}
-            isMinExcluded
-            max={100}
-            placeholder="–"
-            onChange={(length) =>
-              editTyped(run, 'hose', (own) => {
-                if (own.hose) own.hose.length = length;
-                else own.hose = { kind: 'ribbed', length, diameter: own.diameter, compression: 0 };
-              })
-            }
-            onClear={() =>
-              editTyped(run, 'hose', (own) => {
-                own.hose = null;
-              })
-            }
-          />
-        </Cell>
-        <Cell caption="gate">
-          <GateMark run={run} />
-        </Cell>
+        {(isNear || isOpen || !isWide) && <RunFields run={run} />}
       </div>
       {isOpen && <RunDetails run={run} />}
     </li>
   );
 }
 
+/** What is typed most of a run: its size, its pipe, its hose, its gate. */
+function RunFields({ run }: { readonly run: Run }) {
+  const shopId = useDesign((shop) => shop.id);
+  const system = useUnits();
+  const bends = run.fittings.reduce((sum, fitting) => sum + fitting.count, 0);
+  return (
+    <>
+      <Cell caption={unitSymbol('length', system)}>
+        <QuantityField
+          label={`Length of ${run.name}`}
+          value={run.length ?? 0}
+          kind="length"
+          system={system}
+          hasUnit={false}
+          min={0}
+          max={500}
+          onChange={(length) =>
+            editTyped(run, 'length', (own) => {
+              own.length = length;
+            })
+          }
+        />
+      </Cell>
+      <Cell caption={`${unitSymbol('diameter', system)} inside`}>
+        <QuantityField
+          label={`Inside diameter of ${run.name}`}
+          value={run.diameter}
+          kind="diameter"
+          system={system}
+          hasUnit={false}
+          min={0.01}
+          max={2}
+          onChange={(diameter) =>
+            editRun(run, 'diameter', (own) => {
+              own.diameter = diameter;
+            })
+          }
+        />
+      </Cell>
+      <Cell caption="pipe">
+        <Choice
+          label={`Pipe of ${run.name}`}
+          value={run.pipe}
+          options={PIPE_OPTIONS}
+          onChange={(pipe) =>
+            editRun(run, 'pipe', (own) => {
+              own.pipe = pipe;
+            })
+          }
+        />
+      </Cell>
+      <Cell caption="bends">
+        <button
+          type="button"
+          onClick={() => choosePart(shopId, run.id)}
+          aria-label={`Bends of ${run.name}: ${bends}`}
+          className="min-h-11 border-rule border-b px-1 text-left hover:bg-selection md:min-h-7"
+        >
+          {bends === 0 ? '–' : `${bends} ×`}
+        </button>
+      </Cell>
+      <Cell caption={`hose, ${unitSymbol('length', system)}`}>
+        <QuantityField
+          label={`Hose of ${run.name}`}
+          value={run.hose?.length ?? null}
+          kind="length"
+          system={system}
+          hasUnit={false}
+          min={0}
+          isMinExcluded
+          max={100}
+          placeholder="–"
+          onChange={(length) =>
+            editTyped(run, 'hose', (own) => {
+              if (own.hose) own.hose.length = length;
+              else own.hose = { kind: 'ribbed', length, diameter: own.diameter, compression: 0 };
+            })
+          }
+          onClear={() =>
+            editTyped(run, 'hose', (own) => {
+              own.hose = null;
+            })
+          }
+        />
+      </Cell>
+      <Cell caption="gate">
+        <GateMark run={run} />
+      </Cell>
+    </>
+  );
+}
+
 /** A field of the line; on a phone, where there is no heading above, with its name. */
 function Cell({ caption, children }: { readonly caption: string; readonly children: ReactNode }) {
   return (
-    <span className="grid min-w-0">
-      <span aria-hidden className="text-[13px] text-quiet md:hidden">
-        {caption}
-      </span>
+    <span
+      data-caption={caption}
+      className="grid min-w-0 before:text-[13px] before:text-quiet max-md:before:content-[attr(data-caption)/'']"
+    >
       {children}
     </span>
   );
