@@ -10,17 +10,17 @@ import { ROOT, run, tool } from './machine.mjs';
 const ROOMS = [
   'air',
   'duct',
-  'fitting',
+  'fittings',
   'methods',
   'collector',
   'document',
   'journal',
   'file',
   'network',
-  'verdict',
+  'analysis',
   'reading',
-  'leak',
-  'layout',
+  'inference',
+  'routing',
 ];
 const FOLDERS = [...ROOMS.map((room) => `core/src/${room}`), 'web/src/storage'];
 
