@@ -1,10 +1,10 @@
 import type { Shop } from '../design/schema';
-import type { Drop, DuctTree } from '../design/topology';
+import type { Drop } from '../design/topology';
 import { holeLeakage } from '../duct/leakage';
 import type { View } from '../network/assemble/setting';
-import type { NetworkOptions } from '../network/assemble/shop-to-network';
-import { type ShopSolution, solveTree } from '../network/solve-shop';
+import type { ShopSolution } from '../network/solve-shop';
 import { type EstimateKind, sensitivities } from './flow-sensitivities';
+import type { DropAir } from './judge-drops';
 
 /**
  * How far each kind of number may be off, as a share, 95 times in 100: modelling estimates, until
@@ -85,16 +85,13 @@ export function dropSensitivities(
 /**
  * How far a drop's predicted flow may be off, in m³/s, 95 times in 100: what each kind of estimate
  * moves it by, added at right angles (law of propagation of uncertainty, GUM section 5, first order,
- * kinds taken as independent). 0 where the shop has no solution.
+ * kinds taken as independent). One adjoint pass through the solution it was judged by; nothing is solved.
  */
 export function flowUncertainty(
   shop: Shop,
-  tree: DuctTree,
-  drop: Drop,
-  options: NetworkOptions,
+  view: View,
+  { drop, solution }: Pick<DropAir, 'drop' | 'solution'>,
 ): number {
-  const solved = solveTree(shop, tree, options);
-  if (solved.kind !== 'solved') return 0;
-  const own = dropSensitivities(shop, options.view, solved, drop);
+  const own = dropSensitivities(shop, view, solution, drop);
   return own ? Math.hypot(...Object.values(own.changes)) : 0;
 }

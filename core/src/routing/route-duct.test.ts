@@ -202,7 +202,7 @@ describe('leading ducts', () => {
     }
   });
 
-  it('what cannot be led says why and changes nothing', () => {
+  it('what cannot be routed says why and changes nothing', () => {
     const set = shopWithMain();
     const { shop, main, newId, off } = set;
     const saw = machineAt(set, 6, 2);

@@ -4,10 +4,8 @@ import {
   type DropAir,
   type DropResult,
   flowUncertainty,
-  gatesOfDrop,
   type Standing,
 } from '@frank-gauge/core/analysis';
-import type { Drop } from '@frank-gauge/core/design';
 import {
   formatQuantity,
   type QuantityKind,
@@ -15,16 +13,12 @@ import {
   unitSymbol,
   writeNumber,
 } from '@frank-gauge/core/quantity';
-import { useDeferredValue, useMemo } from 'react';
-import {
-  useDesign,
-  useDropResults,
-  useDuctTree,
-  useSelectedDrop,
-  useUnits,
-} from '@/model/use-design';
+import { useDeferredValue, useMemo, useRef } from 'react';
+import { airPart } from '@/model/shop-parts';
+import { useDesign, useDropResults, useSelectedDrop, useUnits } from '@/model/use-design';
 import { choose, chooseDrop, useChoices } from '@/storage/choices';
 import { Segmented } from '@/ui/segmented';
+import { useNear } from '@/ui/use-near';
 import { failureSentence } from '@/words/failure-words';
 
 const SIGNS: Record<Standing, { sign: string; word: string; tone: string }> = {
@@ -34,26 +28,18 @@ const SIGNS: Record<Standing, { sign: string; word: string; tone: string }> = {
   starved: { sign: '▼', word: 'starved', tone: 'text-starved-text' },
 };
 
-/**
- * How far a prediction may be off. It takes seven solves, so it follows a moment behind the edit; a
- * component for each drop lets the browser breathe between them.
- */
-function Uncertainty({ drop }: { readonly drop: Drop }) {
-  const shop = useDesign();
-  const tree = useDuctTree();
+/** How far a prediction may be off. It follows a moment behind the edit, drop by drop. */
+function Uncertainty({ result }: { readonly result: DropAir }) {
+  const part = useDesign(airPart);
   const system = useUnits();
   const view = useChoices((choices) => choices.view);
-  const rule = useChoices((choices) => choices.rule);
-  const laterShop = useDeferredValue(shop);
-  const laterTree = useDeferredValue(tree);
-  const uncertainty = useMemo(() => {
-    const own = laterTree.drops.find(({ id }) => id === drop.id);
-    if (!own) return null;
-    const openGates = rule === 'one' ? gatesOfDrop(own) : undefined;
-    return flowUncertainty(laterShop, laterTree, own, { view, openGates });
-  }, [laterShop, laterTree, drop.id, view, rule]);
-  return uncertainty === null ? null : <>±{writeNumber(uncertainty, STYLES[system].flow)}</>;
+  const later = useDeferredValue(result);
+  const uncertainty = useMemo(() => flowUncertainty(part, view, later), [part, view, later]);
+  return <>±{writeNumber(uncertainty, STYLES[system].flow)}</>;
 }
+
+/** So many drops are surely in sight at first, or nearly so. */
+const FIRST = 24;
 
 /** What every drop needs and gets. Arrow keys go from drop to drop. */
 export function DropTable() {
@@ -110,11 +96,12 @@ export function DropTable() {
             buttons[results.indexOf(next)]?.focus();
           }}
         >
-          {results.map((result) => (
+          {results.map((result, index) => (
             <DropRow
               key={result.drop.id}
               result={result}
               isSelected={result.drop.id === selected?.drop.id}
+              isFirst={index < FIRST}
             />
           ))}
         </tbody>
@@ -126,9 +113,14 @@ export function DropTable() {
 interface RowProps {
   readonly result: DropResult;
   readonly isSelected: boolean;
+  /** Whether it is among the first, which are in sight before the browser has reported what is. */
+  readonly isFirst: boolean;
 }
 
-function DropRow({ result, isSelected }: RowProps) {
+/** A drop's figures. Far out of sight it is its name and its standing alone. */
+function DropRow({ result, isSelected, isFirst }: RowProps) {
+  const row = useRef<HTMLTableRowElement>(null);
+  const isNear = useNear(row, isFirst);
   const shopId = useDesign((shop) => shop.id);
   const system = useUnits();
   const write = (value: number, kind: QuantityKind) => writeNumber(value, STYLES[system][kind]);
@@ -139,7 +131,8 @@ function DropRow({ result, isSelected }: RowProps) {
         type="button"
         aria-pressed={isSelected}
         onClick={() => chooseDrop(shopId, drop.id)}
-        className="min-h-11 w-full text-left md:min-h-8"
+        title={drop.name}
+        className="min-h-11 w-full truncate text-left md:min-h-8 xl:max-w-28 2xl:max-w-none"
       >
         {drop.name}
       </button>
@@ -148,7 +141,7 @@ function DropRow({ result, isSelected }: RowProps) {
   const look = `border-rule border-b text-right ${isSelected ? 'bg-selection shadow-[inset_3px_0_0_var(--ink)]' : ''} [&>td]:whitespace-nowrap [&>td]:px-1 [&>td:first-child]:pl-2`;
   if (result.kind === 'unsolved') {
     return (
-      <tr className={look}>
+      <tr ref={row} className={look}>
         {name}
         <td colSpan={7} className="text-left text-[14px] text-starved-text">
           {failureSentence(result.reason, system)}
@@ -161,14 +154,29 @@ function DropRow({ result, isSelected }: RowProps) {
   const isSlow = isDrawing && transport !== null && velocity < transport;
   const isSettling = isDrawing && main?.transport != null && main.velocity < main.transport;
   const { sign, word, tone } = SIGNS[standing];
+  const standingCell = (
+    <td className={`whitespace-nowrap font-semibold text-[14px] ${tone}`}>
+      <span aria-hidden>{sign}</span> {word}
+    </td>
+  );
+  if (!isNear) {
+    return (
+      <tr ref={row} className={look}>
+        {name}
+        <td colSpan={2} className="sm:hidden" />
+        <td colSpan={6} className="hidden sm:table-cell" />
+        {standingCell}
+      </tr>
+    );
+  }
   return (
-    <tr className={look}>
+    <tr ref={row} className={look}>
       {name}
       <td>{write(need, 'flow')}</td>
       <td>
         <strong className="font-semibold text-[17px]">{write(flow, 'flow')}</strong>{' '}
         <span className="text-[13px] text-quiet">
-          <Uncertainty drop={drop} />
+          <Uncertainty result={result} />
         </span>
       </td>
       <td className="hidden pl-2 sm:table-cell">
@@ -183,9 +191,7 @@ function DropRow({ result, isSelected }: RowProps) {
         {isSettling && <span title="chips settle">{'\u00a0↓'}</span>}
       </td>
       <td className="hidden sm:table-cell">{write(-hoodStatic, 'pressure')}</td>
-      <td className={`whitespace-nowrap font-semibold text-[14px] ${tone}`}>
-        <span aria-hidden>{sign}</span> {word}
-      </td>
+      {standingCell}
     </tr>
   );
 }
