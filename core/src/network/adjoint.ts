@@ -41,7 +41,7 @@ export interface Adjoint {
 export interface Differentiated {
   readonly compiled: CompiledNetwork;
   readonly state: NetworkState;
-  readonly adjointOf: (answer: NetworkQuantity) => Adjoint;
+  readonly adjointOf: (quantity: NetworkQuantity) => Adjoint;
 }
 
 /** What elimination carries at each segment, all of it independent of the residuals. */
@@ -81,7 +81,8 @@ export function differentiate(compiled: CompiledNetwork, state: NetworkState): D
   return {
     compiled,
     state,
-    adjointOf: (answer) => adjoint(compiled, line, eliminated, seedsOf(compiled, state, answer)),
+    adjointOf: (quantity) =>
+      adjoint(compiled, line, eliminated, seedsOf(compiled, state, quantity)),
   };
 }
 

@@ -4,6 +4,8 @@ import { type RefObject, useEffect, useState } from 'react';
 
 /** How far beyond what is in sight counts as near, px: a quick turn of the wheel. */
 const MARGIN = '400px';
+/** So many rows of a list are taken to be near until the browser has reported. */
+const FIRST = 24;
 
 const listeners = new WeakMap<Element, (isNear: boolean) => void>();
 let observer: IntersectionObserver | null = null;
@@ -21,11 +23,11 @@ function nearness(): IntersectionObserver {
 }
 
 /**
- * Whether an element is in sight or nearly so, or has the focus.
- * @param isNearAtFirst what is taken until the browser has reported
+ * Whether a row of a list is in sight or nearly so, or has the focus.
+ * @param index of the row, from 0
  */
-export function useNear(element: RefObject<Element | null>, isNearAtFirst: boolean): boolean {
-  const [isNear, setNear] = useState(isNearAtFirst);
+export function useNear(element: RefObject<Element | null>, index: number): boolean {
+  const [isNear, setNear] = useState(index < FIRST);
   useEffect(() => {
     const { current } = element;
     if (!current) return;

@@ -38,9 +38,6 @@ function Uncertainty({ result }: { readonly result: DropAir }) {
   return <>±{writeNumber(uncertainty, STYLES[system].flow)}</>;
 }
 
-/** So many drops are surely in sight at first, or nearly so. */
-const FIRST = 24;
-
 /** What every drop needs and gets. Arrow keys go from drop to drop. */
 export function DropTable() {
   const system = useUnits();
@@ -101,7 +98,7 @@ export function DropTable() {
               key={result.drop.id}
               result={result}
               isSelected={result.drop.id === selected?.drop.id}
-              isFirst={index < FIRST}
+              index={index}
             />
           ))}
         </tbody>
@@ -113,14 +110,14 @@ export function DropTable() {
 interface RowProps {
   readonly result: DropResult;
   readonly isSelected: boolean;
-  /** Whether it is among the first, which are in sight before the browser has reported what is. */
-  readonly isFirst: boolean;
+  /** Its place in the table, from 0. */
+  readonly index: number;
 }
 
 /** A drop's figures. Far out of sight it is its name and its standing alone. */
-function DropRow({ result, isSelected, isFirst }: RowProps) {
+function DropRow({ result, isSelected, index }: RowProps) {
   const row = useRef<HTMLTableRowElement>(null);
-  const isNear = useNear(row, isFirst);
+  const isNear = useNear(row, index);
   const shopId = useDesign((shop) => shop.id);
   const system = useUnits();
   const write = (value: number, kind: QuantityKind) => writeNumber(value, STYLES[system][kind]);

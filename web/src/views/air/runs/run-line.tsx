@@ -20,21 +20,21 @@ const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short
 interface Props {
   readonly run: Run;
   readonly depth: number;
-  /** Whether it is among the first, which are in sight before the browser has reported what is. */
-  readonly isFirst: boolean;
+  /** Its place in the list, from 0. */
+  readonly index: number;
 }
 
 /**
  * One run, editable where it stands; its finer points open below it. Far out of sight it is its name
  * alone: in a hall of sixty machines the fields of all runs are half of what the page is made of.
  */
-export function RunLine({ run, depth, isFirst }: Props) {
+export function RunLine({ run, depth, index }: Props) {
   const shopId = useDesign((shop) => shop.id);
   const tree = useDuctTree();
   const selected = useSelectedDrop();
   const part = useChoices((choices) => choices.parts[shopId]);
   const line = useRef<HTMLLIElement>(null);
-  const isNear = useNear(line, isFirst);
+  const isNear = useNear(line, index);
   // On a phone a run with its fields is higher than its name, and the page would move.
   const isWide = useWide();
   const isOpen = part === run.id;

@@ -6,9 +6,6 @@ import { outward } from '../../parts/outward';
 import { CollectorLines } from '../collector/collector-lines';
 import { RunLine } from './run-line';
 
-/** So many runs are surely in sight at first, or nearly so. */
-const FIRST = 24;
-
 export function RunList() {
   const tree = useDuctTree();
   const system = useUnits();
@@ -33,7 +30,7 @@ export function RunList() {
       )}
       <ol>
         {runs.map(({ run, depth }, index) => (
-          <RunLine key={run.id} run={run} depth={depth} isFirst={index < FIRST} />
+          <RunLine key={run.id} run={run} depth={depth} index={index} />
         ))}
       </ol>
       {runs.length === 0 && <p className="px-3 py-1 text-quiet">None yet.</p>}
