@@ -4,7 +4,7 @@ import { produce } from 'immer';
 import { describe, expect, it, vi } from 'vitest';
 import { createStore } from 'zustand/vanilla';
 import { sampleShop } from '@/storage/sample-records';
-import type { Session } from '@/storage/shop-session';
+import type { Session } from '@/storage/session-state';
 import { OpenDesign } from './open-design';
 
 const openWith = (shop: Shop) => ({ status: 'open', id: shop.id, shop }) as Session;

@@ -3,7 +3,7 @@ import type { DuctTree, Shop } from '@frank-gauge/core/design';
 import type { ShopSolved, View } from '@frank-gauge/core/network';
 import { arrangeDucts, type DuctLines, ductLines } from '@frank-gauge/core/routing';
 import type { StoreApi } from 'zustand';
-import type { Session } from '@/storage/shop-session';
+import type { Session } from '@/storage/session-state';
 import { airPart } from './shop-parts';
 import { WarmSolution } from './warm-solution';
 

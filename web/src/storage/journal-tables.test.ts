@@ -38,6 +38,18 @@ describe('stored records', () => {
     expect((await readJournal(db, 'one')).readings).toEqual([sampleReading('r0')]);
   });
 
+  it('are not stored over others of the same shop, of which all stay', async () => {
+    await add('one', journalOf([sampleReading('r0')]));
+    await expect(add('one', journalOf([sampleReading('r1')]))).rejects.toThrow('already');
+    expect((await readJournal(db, 'one')).readings).toEqual([sampleReading('r0')]);
+  });
+
+  it('of which two would take one place are refused together', async () => {
+    const twins = [sampleReading('r0'), sampleReading('r1'), sampleReading('r0')];
+    await expect(add('one', journalOf(twins))).rejects.toThrow('two readings');
+    expect(await db.table('readings').count()).toBe(0);
+  });
+
   it('one that is damaged does not hide the others', async () => {
     const damaged = { ...sampleReading('bad'), taken: 'soon' } as unknown as Reading;
     await add('one', journalOf([damaged, sampleReading('good')]));

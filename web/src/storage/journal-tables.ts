@@ -37,24 +37,30 @@ function ofShop(table: RecordTable, shop: string, from?: Key, before?: Key) {
 
 /**
  * Stores a whole journal of a shop that has none yet, in the transaction that is under way.
- * @throws where an id is taken or storage fails; the transaction is then broken off
+ * @throws where the shop has records already, two records are one, or storage fails; the transaction is
+ *   then broken off
  */
 export async function addRecords(shop: string, journal: Journal): Promise<void> {
   for (const kind of RECORD_KINDS) {
     const rows = journal[kind].map((record) => rowOf(shop, record));
-    if (rows.length > 0) await addRows(kind, rows);
+    if (rows.length === 0) continue;
+    const stored = () => ofShop(Dexie.currentTransaction.table(kind), shop).count();
+    if ((await stored()) > 0) throw new Error(`the shop has ${kind} already`);
+    await putRows(kind, rows);
+    if ((await stored()) < rows.length) throw new Error(`two ${kind} have one time and one id`);
   }
 }
 
 /**
- * Adds rows by the browser's own store, past what the library works out of each for whoever watches it:
- * nobody watches a shop that is just being stored, and 50,000 readings are in half a second sooner.
+ * Puts rows by the browser's own store, past what the library works out of each for whoever watches it:
+ * nobody watches a shop that is just being stored, and 50,000 readings are in half a second sooner. A store
+ * told to add would look for every row first, which takes a tenth longer; they are counted instead.
  */
-function addRows(table: string, rows: readonly RecordRow[]): PromiseLike<void> {
+function putRows(table: string, rows: readonly RecordRow[]): PromiseLike<void> {
   const store = Dexie.currentTransaction.idbtrans.objectStore(table);
   return new Dexie.Promise<void>((resolve, reject) => {
     for (const [i, row] of rows.entries()) {
-      const request = store.add(row);
+      const request = store.put(row);
       request.onerror = () => reject(request.error);
       if (i === rows.length - 1) request.onsuccess = () => resolve();
     }

@@ -2,7 +2,8 @@ import { type JournalDiff, type Reading, timeOf } from '@frank-gauge/core/journa
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Database } from './database';
 import { readingsNewestFirst } from './journal-tables';
-import type { JournalNews, ShopSession } from './shop-session';
+import type { JournalNews } from './session-state';
+import type { ShopSession } from './shop-session';
 
 export interface ListedReadings {
   /** Newest first. */

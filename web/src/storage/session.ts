@@ -4,7 +4,8 @@ import { emptyJournal } from '@frank-gauge/core/journal';
 import { create, useStore } from 'zustand';
 import { database } from './database';
 import type { HeldJournal } from './journal-tables';
-import { type Session, ShopSession } from './shop-session';
+import type { Session } from './session-state';
+import { ShopSession } from './shop-session';
 
 /** The session of this page. */
 export const shopSession = new ShopSession(database);

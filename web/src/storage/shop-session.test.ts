@@ -4,8 +4,9 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Database } from './database';
 import { storeChange } from './history';
 import { sampleJournal, sampleReading, sampleShop, sampleSound } from './sample-records';
+import type { Refusal } from './session-state';
 import { addShop } from './shop-list';
-import { type Refusal, ShopSession } from './shop-session';
+import { ShopSession } from './shop-session';
 
 const counts = { databases: 0 };
 let db: Database;

@@ -9,7 +9,6 @@ import {
   joinDiffs,
   NO_DIFF,
   type Reading,
-  type Renewal,
   readShop,
   withDiff,
 } from '@frank-gauge/core/journal';
@@ -21,55 +20,16 @@ import { type Change, stepChange, storeChange, type Written } from './history';
 import { HELD_KINDS, type HeldJournal, readHeldJournal, readingsMore } from './journal-tables';
 import { Outbox, type Write } from './outbox';
 import type { SummaryRow } from './rows';
-
-/** The shop that is open. What is edited shows at once and is stored right behind. */
-export type Session =
-  | { readonly status: 'closed' | 'loading' }
-  | { readonly status: 'missing'; readonly id: string }
-  | {
-      readonly status: 'broken';
-      readonly id: string;
-      readonly reason: string;
-      readonly document: unknown;
-    }
-  | OpenSession;
-
-export interface OpenSession {
-  readonly status: 'open';
-  readonly id: string;
-  readonly shop: Shop;
-  /** The journal but for its readings, which may be tens of thousands: those, `ReadingList` reads. */
-  readonly journal: HeldJournal;
-  readonly readings: number;
-  /** Counts what was stored of the journal: another number, other records. */
-  readonly journalRevision: number;
-  /** `failed` stays until everything that was edited is stored. */
-  readonly saved: 'saved' | 'saving' | 'failed';
-  readonly cursor: number;
-  readonly changes: number;
-  /** Estimates renewed since an older version, not yet acknowledged. */
-  readonly renewed: readonly Renewal[];
-}
-
-/** An edit that was shown but could not be kept, and why. */
-export interface Refusal {
-  readonly label: string;
-  /** Null: what it changes is no longer there, since another tab took it out. */
-  readonly reason: string | null;
-}
-
-export type Recipe = (shop: Shop) => void;
-type Draft<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer R)[] ? R[] : T[K] };
-/** Changes lists of records; `readings` is empty, and takes those to add. */
-export type JournalRecipe = (journal: Draft<Journal>) => void;
-
-export interface EditOptions {
-  /** Names the thing edited: quick edits of the same one are undone together. */
-  readonly merge?: string;
-}
-
-/** News of the journal: what changed of it, or that it is to be read anew. */
-export type JournalNews = JournalDiff | 'anew';
+import type {
+  Draft,
+  EditOptions,
+  JournalNews,
+  JournalRecipe,
+  OpenSession,
+  Recipe,
+  Refusal,
+  Session,
+} from './session-state';
 
 /** Quick edits of one thing, shown already, that will be stored as one: a drag writes once. */
 interface Gathered {

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { useEffect } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { shopSession, useOutdated, useSession } from '@/storage/session';
-import type { Session } from '@/storage/shop-session';
+import type { Session } from '@/storage/session-state';
 import { FloorConflictsProvider } from './floor-conflicts';
 import { Header } from './header';
 import { LiveStrip } from './live-strip';
