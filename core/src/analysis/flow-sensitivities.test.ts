@@ -85,8 +85,8 @@ describe('derivatives by the adjoint', () => {
     fc.assert(
       fc.property(shops.chain(anyShop), fc.nat(), (shop, pick) => {
         const { tree, compiled, state, segment } = solvedOrSkip(shop, pick);
-        const answer: NetworkQuantity = { kind: 'flow', segment };
-        const { byEstimate } = sensitivities({ shop, view: 'found', compiled, state }, answer);
+        const quantity: NetworkQuantity = { kind: 'flow', segment };
+        const { byEstimate } = sensitivities({ shop, view: 'found', compiled, state }, quantity);
         for (const kind of KINDS) {
           const differenced = difference((factor) => {
             const factors = { ...NO_CHANGE, [kind]: factor };
@@ -167,7 +167,7 @@ describe('derivatives by the adjoint', () => {
         const { network, compiled, state, segment } = solvedOrSkip(shop, pick);
         const { density } = network.air;
         const area = Math.PI * ((network.segments[segment]?.diameter ?? 1) / 2) ** 2;
-        const answers = [
+        const quantities = [
           [
             { kind: 'static pressure', segment },
             ({ pUp, qUp }: NetworkState) =>
@@ -180,8 +180,8 @@ describe('derivatives by the adjoint', () => {
           [{ kind: 'blower flow' }, ({ flow }: NetworkState) => flow],
         ] as const;
         const last = network.segments.length - 1;
-        for (const [answer, read] of answers) {
-          const { onDown } = differentiate(compiled, state).adjointOf(answer);
+        for (const [quantity, read] of quantities) {
+          const { onDown } = differentiate(compiled, state).adjointOf(quantity);
           // A loss more at the end of the last segment, as so many heads of it.
           const solvedWith = (heads: number) => {
             const changed = withSegment(network, last, ({ parts, ...rest }) => ({
@@ -199,7 +199,7 @@ describe('derivatives by the adjoint', () => {
           const down = state.qDown[last] ?? 0;
           const perHead = (compiled.perFlowSquared[last] ?? 0) * Math.abs(down) * down;
           const derived = -(onDown[last] ?? 0) * perHead;
-          const scale = answer.kind === 'blower flow' ? state.flow : compiled.shutOff;
+          const scale = quantity.kind === 'blower flow' ? state.flow : compiled.shutOff;
           expect(isSame(derived, differenced, scale)).toBe(true);
         }
       }),

@@ -26,9 +26,9 @@ const ESTIMATE_OF: Readonly<Record<Exclude<PartKind, FittingKindId>, EstimateKin
   inlet: 'fittings',
 };
 
-/** How one answer of a solved shop moves with what the model assumes. SI. */
+/** How one quantity of a solved shop moves with what the model assumes. SI. */
 export interface Sensitivities {
-  /** By each kind of estimate, for its factor from 1: the answer's change for twice as much of it. */
+  /** By each kind of estimate, for its factor from 1: the quantity's change for twice as much of it. */
   readonly byEstimate: Readonly<Record<EstimateKind, number>>;
   /** By the loss of one part, for a factor on it from 1. */
   readonly byPart: (segment: number, part: number) => number;
@@ -50,14 +50,14 @@ export interface SolvedNetwork {
 }
 
 /**
- * Derivatives of an answer of a solved shop by everything it was estimated from, by one adjoint pass.
+ * Derivatives of a quantity of a solved shop by everything it was estimated from, by one adjoint pass.
  * First order: what lies a long way from the estimate is only as good as a straight line to it.
  */
 export function sensitivities(
   { shop, view, compiled, state }: SolvedNetwork,
-  answer: NetworkQuantity,
+  quantity: NetworkQuantity,
 ): Sensitivities {
-  const adjoint = differentiate(compiled, state).adjointOf(answer);
+  const adjoint = differentiate(compiled, state).adjointOf(quantity);
   const { segments } = compiled.network;
   const byPart = (s: number, index: number): number => {
     const segment = segments[s];

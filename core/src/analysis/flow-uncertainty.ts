@@ -59,8 +59,8 @@ export function dropSensitivities(
 ): DropSensitivities | null {
   const segment = compiled.ofRun.get(drop.path[0]?.id ?? '')?.[0];
   if (segment === undefined) return null;
-  const answer = { kind: 'flow', segment } as const;
-  const of = sensitivities({ shop, view, compiled, state }, answer);
+  const quantity = { kind: 'flow', segment } as const;
+  const of = sensitivities({ shop, view, compiled, state }, quantity);
   const change = (kind: UncertaintyKind): number => uncertaintyOf(kind, shop) * of.byEstimate[kind];
   const perArea = holeLeakage(1, compiled.network.air.density);
   return {

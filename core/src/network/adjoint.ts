@@ -2,13 +2,13 @@ import { type CompiledNetwork, NO_LEG, OPEN } from './compiled-network';
 import { type Linearised, linearise, type NetworkState } from './solve-network';
 
 /**
- * Derivatives of one answer of a solved network by everything it depends on, from one backward pass: the
+ * Derivatives of one quantity of a solved network by everything it depends on, from one backward pass: the
  * discrete adjoint method (Giles and Pierce 2000, from memory).
  *
  * A solution x makes all residuals r(x, θ) nothing. Where a parameter changes, they become dr, and the
  * solution moves by the Newton step that brings them back: the same elimination from the leaves to the
  * blower and back that the solver makes (see `solve-network.ts`), a linear map from dr to dx. For one
- * answer g the transpose of that map is wanted, not the map: dg = Σ w·dr. The weights w are found by
+ * quantity g the transpose of that map is wanted, not the map: dg = Σ w·dr. The weights w are found by
  * running the elimination's steps in reverse order, each transposed (reverse-mode differentiation), which
  * costs as much as one Newton step whatever the number of parameters. No matrix here either.
  *
@@ -25,7 +25,7 @@ export type NetworkQuantity =
   /** Static pressure at its upstream end. */
   | { readonly kind: 'static pressure'; readonly segment: number };
 
-/** The weights of an answer: what it changes by for each unit of a residual. */
+/** The weights of a quantity: what it changes by for each unit of a residual. */
 export interface Adjoint {
   /** Of equation (2), pUp − pMid − L_up = 0, by segment. */
   readonly onUp: Float64Array;
@@ -37,7 +37,7 @@ export interface Adjoint {
   readonly onBlower: number;
 }
 
-/** A solved network, eliminated once, to be asked for as many answers as wanted. */
+/** A solved network, eliminated once, to be asked for as many quantities as wanted. */
 export interface Differentiated {
   readonly compiled: CompiledNetwork;
   readonly state: NetworkState;
@@ -150,7 +150,7 @@ function eliminate(c: CompiledNetwork, line: Linearised): Eliminated {
   return e;
 }
 
-/** The derivative of an answer by the unknowns, from which the backward pass starts. */
+/** The derivative of a quantity by the unknowns, from which the backward pass starts. */
 interface Seeds {
   readonly qUp: Float64Array;
   readonly qDown: Float64Array;
@@ -159,23 +159,23 @@ interface Seeds {
   flow: number;
 }
 
-function seedsOf(c: CompiledNetwork, { qUp }: NetworkState, answer: NetworkQuantity): Seeds {
+function seedsOf(c: CompiledNetwork, { qUp }: NetworkState, quantity: NetworkQuantity): Seeds {
   const floats = () => new Float64Array(c.count);
   const seeds: Seeds = { qUp: floats(), qDown: floats(), pUp: floats(), pMid: floats(), flow: 0 };
-  switch (answer.kind) {
+  switch (quantity.kind) {
     case 'flow':
-      seeds.qUp[answer.segment] = 1;
+      seeds.qUp[quantity.segment] = 1;
       break;
     case 'blower flow':
       seeds.flow = 1;
       break;
     case 'total pressure':
-      (answer.at === 'up' ? seeds.pUp : seeds.pMid)[answer.segment] = 1;
+      (quantity.at === 'up' ? seeds.pUp : seeds.pMid)[quantity.segment] = 1;
       break;
     case 'static pressure':
-      seeds.pUp[answer.segment] = 1;
-      seeds.qUp[answer.segment] =
-        -2 * at(c.perFlowSquared, answer.segment) * at(qUp, answer.segment);
+      seeds.pUp[quantity.segment] = 1;
+      seeds.qUp[quantity.segment] =
+        -2 * at(c.perFlowSquared, quantity.segment) * at(qUp, quantity.segment);
   }
   return seeds;
 }

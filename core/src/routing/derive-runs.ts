@@ -105,29 +105,41 @@ function meetingsOf(shop: Shop, { lines, intoCollector }: DuctLines): Meetings {
       return { run, turn: direction && out ? turnBetween(direction, out) : null };
     });
     const isDrawn = turns.every(({ turn }) => turn !== null);
-    // What typed figures say of a run holds, whatever the drawing shows: that it goes straight through, or
-    // that it is one of a Y's two legs. Else the straightest goes through.
-    const typed = meeting.filter(({ route }) => !route?.isFollowed);
-    const straight = typed.find(({ joins }) => isStraight(joins));
-    const leg = typed.find(({ joins }) => joins.kind === 'symmetric');
-    const typedY = leg && meeting.length === 2 ? leg.joins : null;
-    const [straightest] = turns
-      .filter(({ run, turn }) => run.route?.isFollowed && (turn ?? Math.PI) < THROUGH)
-      .toSorted((a, b) => (a.turn ?? 0) - (b.turn ?? 0));
-    const through = isDrawn && !typedY ? ((straight ?? straightest?.run)?.id ?? null) : null;
-    const isDrawnY = isDrawn && through === null && isY(turns.map(({ turn }) => turn ?? 0));
     const found: Meeting = {
       out,
       bend: nodes.get(node)?.style.bend,
       isJunction,
       isDrawn,
-      symmetric: typedY ?? (isDrawnY ? 'as drawn' : null),
-      through,
+      ...joiningOf(turns, isDrawn),
       straight: isJunction ? null : straightFrom(node, new Set()),
     };
     known.set(node, found);
     return found;
   };
+}
+
+/** A run that meets others, and how far it turns into what they flow into, rad; null: not known. */
+interface Leg {
+  readonly run: Run;
+  readonly turn: number | null;
+}
+
+/**
+ * Which of the runs that meet goes straight through, or whether they are the legs of a Y. What typed figures
+ * say of a run holds, whatever the drawing shows: that it goes straight through, or that it is one of a Y's
+ * two legs. Else the straightest goes through; and two of which neither does, at one angle, are a Y.
+ */
+function joiningOf(legs: readonly Leg[], isDrawn: boolean): Pick<Meeting, 'through' | 'symmetric'> {
+  const typed = legs.map(({ run }) => run).filter(({ route }) => !route?.isFollowed);
+  const typedLeg = typed.find(({ joins }) => joins.kind === 'symmetric');
+  if (typedLeg && legs.length === 2) return { through: null, symmetric: typedLeg.joins };
+  if (!isDrawn) return { through: null, symmetric: null };
+  const [straightest] = legs
+    .filter(({ run, turn }) => run.route?.isFollowed && (turn ?? Math.PI) < THROUGH)
+    .toSorted((a, b) => (a.turn ?? 0) - (b.turn ?? 0));
+  const through = typed.find(({ joins }) => isStraight(joins)) ?? straightest?.run;
+  if (through) return { through: through.id, symmetric: null };
+  return { through: null, symmetric: isY(legs.map(({ turn }) => turn ?? 0)) ? 'as drawn' : null };
 }
 
 /** Whether legs that turn so, rad, into what they flow into are the two of a symmetric Y. */
