@@ -239,6 +239,32 @@ describe('what a blower’s suction does to walls', () => {
     expect(drumCollapse(steel, 0.48, 0.7, 0.9e-3)).toBeGreaterThan(10 * pipe);
   });
 
+  it('a drum of 0.9 mm steel, 480 by 700 mm, buckles at 55.0 kPa, worked by hand', () => {
+    const { steel } = WALL_MATERIALS;
+    // t/D = 0.001875, of it the power 2.5: 1.5223e-7; L/D − 0.45·√(t/D) = 1.43885; 0.91^0.75 = 0.93171.
+    expect(drumCollapse(steel, 0.48, 0.7, 0.9e-3) / 54_960).toBeCloseTo(1, 3);
+    // One so flat that the formula would divide by less than nothing still stands as a pipe at least.
+    expect(drumCollapse(steel, 0.48, 0.005, 0.9e-3)).toBeGreaterThan(1e6);
+  });
+
+  it('a panel twice as long as wide, by hand: 20 MPa · 18² / (0.6102 · 350²) mm', () => {
+    expect(panelPressure(WALL_MATERIALS.plywood, 0.35, 0.7, 0.018)).toBeCloseTo(
+      (20e6 * 18 ** 2) / (0.6102 * 350 ** 2),
+      0,
+    );
+  });
+
+  it('lists each wall a bin is met with, the strongest first', () => {
+    for (const shape of ['round', 'square'] as const) {
+      const bins = binStrengths(shape, 0.48, 0.71);
+      expect(bins).toHaveLength(3);
+      const pressures = bins.map(({ pressure }) => pressure);
+      expect(pressures).toEqual(pressures.toSorted((a, b) => b - a));
+    }
+    expect(binStrengths('round', 0.48, 0.71)[0]?.name).toMatch(/steel/);
+    expect(binStrengths('square', 0.48, 0.71)[0]?.name).toMatch(/plywood/);
+  });
+
   it('a square panel, by hand: 20 MPa · 18² / (0.2874 · 480²) mm', () => {
     const { plywood } = WALL_MATERIALS;
     expect(panelPressure(plywood, 0.48, 0.48, 0.018)).toBeCloseTo(

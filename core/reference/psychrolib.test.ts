@@ -27,6 +27,17 @@ describe('moist air', () => {
     }
   });
 
+  it('holds as much vapour at most as psychrolib says, over ice and over water, within 0.1 %', () => {
+    for (const celsius of [-40, -20, -5, -0.1, 0.5, 5, 20, 45]) {
+      const temperature = celsius + 273.15;
+      // What vapour takes from the density of dry air, by the two gas constants.
+      const lighter =
+        moistAirDensity(101325, temperature, 0) - moistAirDensity(101325, temperature, 1);
+      const pressure = (lighter * temperature) / (1 / 287.042 - 1 / 461.524);
+      expect(Math.abs(pressure / psychrolib.GetSatVapPres(celsius) - 1)).toBeLessThan(1e-3);
+    }
+  });
+
   it('is near standard density at standard conditions', () => {
     const air = airAtSite({ elevation: 0, temperature: 294.25, humidity: 0 });
     expect(air.density).toBeCloseTo(1.2, 2);

@@ -39,6 +39,26 @@ describe('friction for the solver', () => {
 });
 
 describe('the exact factor', () => {
+  it('is 64/Re where flow is laminar, and infinite where there is none', () => {
+    expect(frictionFactor(1000, 0.01)).toBe(0.064);
+    expect(frictionFactor(2000, 0.01)).toBe(0.032);
+    expect(frictionFactor(0, 0.01)).toBe(Number.POSITIVE_INFINITY);
+    expect(frictionFactor(-5, 0.01)).toBe(Number.POSITIVE_INFINITY);
+    expect(frictionFactor(Number.NaN, 0.01)).toBe(Number.POSITIVE_INFINITY);
+  });
+
+  it('goes from laminar to turbulent without a step or a bend at either end', () => {
+    const slopeAt = (reynolds: number, h: number) =>
+      (frictionFactor(reynolds + h, 0.003) - frictionFactor(reynolds, 0.003)) / h;
+    for (const edge of [2000, 4000]) {
+      const [left, right] = [slopeAt(edge, -0.01), slopeAt(edge, 0.01)];
+      expect(frictionFactor(edge + 1e-6, 0.003)).toBeCloseTo(frictionFactor(edge, 0.003), 9);
+      expect(right / left).toBeCloseTo(1, 3);
+    }
+    // The laminar slope, −64/Re².
+    expect(slopeAt(2000, 0.01) / (-64 / 2000 ** 2)).toBeCloseTo(1, 3);
+  });
+
   it('solves Colebrook’s equation', () => {
     const turbulent = fc.double({ min: 4000, max: 1e8, noNaN: true });
     fc.assert(
