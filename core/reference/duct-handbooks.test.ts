@@ -8,6 +8,7 @@
 import { describe, expect, it } from 'vitest';
 import { STANDARD_DENSITY } from '../src/air/air-at-site';
 import { circleArea, velocityPressure } from '../src/air/velocity-pressure';
+import { ELBOW_STYLE_IDS } from '../src/catalogue/ids';
 import {
   binStrengths,
   drumCollapse,
@@ -23,7 +24,7 @@ import { PIPES } from '../src/duct/pipes';
 import { POWER_FITS, powerFitFriction } from '../src/duct/power-fit';
 import { branchEntryLoss } from '../src/fittings/branch-entry';
 import { closeElbowMultiplier, inletSystemEffect } from '../src/fittings/close-elbows';
-import { elbowClamped, elbowLoss } from '../src/fittings/elbow';
+import { elbowClamped, elbowLoss, elbowRadii, usualRadiusRatio } from '../src/fittings/elbow';
 import { gateLoss } from '../src/fittings/gate';
 import { ENTRIES, hoodSuction, taperedHoodLoss } from '../src/fittings/hood';
 import { changeOfDiameterLoss } from '../src/fittings/reducer';
@@ -126,6 +127,30 @@ describe('fittings', () => {
     expect(share(30)).toBeCloseTo(0.0726 / 0.9848, 3);
   });
 
+  it('of drain pipe turn as mitres at an R/D of 0.5, in proportion at 1.5, and between by a straight line', () => {
+    const share = (ratio: number) => {
+      const whole = elbowLoss('drain', degrees(90), ratio);
+      return elbowLoss('drain', degrees(45), ratio) / whole;
+    };
+    const { least, most } = elbowRadii('drain');
+    const mitre = 0.1824 / 0.9848;
+    for (const ratio of [least, (least + most) / 2, most]) {
+      const edge = 1.5 - ratio;
+      expect(share(ratio)).toBeCloseTo(edge * mitre + (1 - edge) * 0.5, 3);
+    }
+  });
+
+  it('have a usual radius, which their table covers', () => {
+    for (const style of ELBOW_STYLE_IDS) {
+      const { least, most } = elbowRadii(style);
+      const usual = usualRadiusRatio(style);
+      expect(least, style).toBeGreaterThan(0);
+      expect(usual >= least && usual <= most, style).toBe(true);
+    }
+    expect(usualRadiusRatio('fivePiece')).toBe(1.5);
+    expect(usualRadiusRatio('drain')).toBeLessThan(1);
+  });
+
   it('between tabled radii straight lines, beyond them the nearer end, which it says', () => {
     expect(elbowLoss('fivePiece', degrees(90), 1.75)).toBeCloseTo(0.215, 9);
     expect(elbowLoss('fourPiece', degrees(90), 0.875)).toBeCloseTo(0.435, 9);
@@ -164,6 +189,9 @@ describe('fittings', () => {
     expect(changeOfDiameterLoss(0.2, 0.1, Math.PI)).toBeCloseTo(0.5 * (1 - 1 / 4), 12);
     expect(changeOfDiameterLoss(0.1, 0.2, degrees(10))).toBeLessThan(0.15);
     expect(changeOfDiameterLoss(0.1, 0.1, Math.PI)).toBe(0);
+    // Crane at 20°, sin 10° = 0.17365: 0.8·0.17365·0.75 and 2.6·0.17365·0.75².
+    expect(changeOfDiameterLoss(0.2, 0.1, degrees(20))).toBeCloseTo(0.10419, 5);
+    expect(changeOfDiameterLoss(0.1, 0.2, degrees(20))).toBeCloseTo(0.25396, 4);
   });
 
   it.each([
