@@ -79,7 +79,24 @@ describe('blower', () => {
     for (const voltage of [220, 230, 240]) {
       expect(at(voltage)).toEqual({ current: expect.closeTo(ampere / 2, 6), origin: 'standard' });
     }
-    expect(at(208).origin).toBe('estimate');
+    // Beside those supplies in proportion to the voltage, which is no longer the table's.
+    for (const voltage of [105, 130, 208, 250]) {
+      const current = expect.closeTo((ampere * 115) / voltage, 6);
+      expect(at(voltage)).toEqual({ current, origin: 'estimate' });
+    }
+  });
+
+  it('a motor draws what its plate says, and under other codes what its power asks', () => {
+    const motor = { power: 1500, voltage: 230, plateCurrent: null };
+    // 1500 W / (230 V · 0.71) = 9.19 A: P = V·I·cos φ·η, both estimates.
+    expect(fullLoadCurrent(motor, 'other')).toEqual({
+      current: expect.closeTo(9.186, 3),
+      origin: 'estimate',
+    });
+    for (const code of ['nec', 'other'] as const) {
+      const plate = fullLoadCurrent({ ...motor, plateCurrent: 11 }, code);
+      expect(plate).toEqual({ current: 11, origin: 'practice' });
+    }
   });
 
   // NEC 430.52: 250 % for an inverse-time breaker, the next rating of 240.6 up (from memory).
@@ -88,6 +105,8 @@ describe('blower', () => {
     [17, 45],
     [28, 70],
     [16, 40],
+    // Beyond the largest rating of the list, 250 % itself.
+    [200, 500],
   ])('%f A at full load may have a breaker of up to %f A', (fullLoad, rating) => {
     expect(largestBreaker(fullLoad)).toBe(rating);
   });
@@ -115,6 +134,30 @@ describe('blower', () => {
     expect(motorCurrent(motor, 'nec', 1500)).toBeCloseTo(12, 9);
     expect(motorCurrent(motor, 'nec', 0)).toBeGreaterThan(3);
     expect(motorCurrent(motor, 'nec', 0)).toBeLessThan(motorCurrent(motor, 'nec', 800));
+  });
+
+  it('without air asks nothing of its shaft by the curve, and has no efficiency', () => {
+    const dead = [
+      { flow: 0, pressure: 0 },
+      { flow: 0.5, pressure: 0 },
+    ];
+    expect(shaftPower(0.3, dead, 0.5)).toBe(0);
+    expect(staticEfficiency({ flow: 0.3, pressure: 0 }, dead, 0.5)).toBe(0);
+    expect(staticEfficiency({ flow: 0, pressure: 2500 }, points, 0.5)).toBe(0);
+  });
+
+  it('has its greatest air power at its last point where that is where it lies', () => {
+    const rising = [
+      { flow: 0, pressure: 1000 },
+      { flow: 0.4, pressure: 900 },
+    ];
+    expect(greatestAirPower(rising)).toEqual({ flow: 0.4, pressure: 900 });
+    // 1000·(1 − Q/0.5)·Q is greatest at half its free flow.
+    const line = [
+      { flow: 0, pressure: 1000 },
+      { flow: 0.5, pressure: 0 },
+    ];
+    expect(greatestAirPower(line).flow).toBeCloseTo(0.25, 6);
   });
 
   it('a filter at its permeability loses 125 Pa clean, and twice that at loading 2', () => {

@@ -93,4 +93,41 @@ describe('share caught of a log-normal dust', () => {
       expect(shareCaught({ median: 5e-6, spread }, 5e-6)).toBeCloseTo(0.5, 6);
     }
   });
+
+  it('is what ten thousand particles drawn evenly from its sizes come to', () => {
+    // Every ten-thousandth part of the mass by its own size: the distribution turned round, by halving.
+    const normal = (z: number) => {
+      // Abramowitz and Stegun 26.2.17 (from memory), good to 7.5e-8.
+      const t = 1 / (1 + 0.2316419 * Math.abs(z));
+      const [b1, b2, b3, b4, b5] = [
+        0.31938153, -0.356563782, 1.781477937, -1.821255978, 1.330274429,
+      ];
+      const tail =
+        ((((b5 * t + b4) * t + b3) * t + b2) * t + b1) *
+        t *
+        (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI));
+      return z > 0 ? 1 - tail : tail;
+    };
+    const deviationAt = (part: number) => {
+      let [low, high] = [-8, 8];
+      for (let step = 0; step < 50; step++) {
+        const middle = (low + high) / 2;
+        if (normal(middle) < part) low = middle;
+        else high = middle;
+      }
+      return low;
+    };
+    const parts = 10_000;
+    const deviations = Array.from({ length: parts }, (_, i) => deviationAt((i + 0.5) / parts));
+    for (const [median, spread] of [
+      [25e-6, 2.5],
+      [80e-6, 3],
+      [4e-6, 2],
+    ] as const) {
+      const caught = deviations.map((z) => gradeEfficiency(median * spread ** z, 6e-6));
+      const mean = caught.reduce((sum, share) => sum + share, 0) / parts;
+      expect(shareCaught({ median, spread }, 6e-6)).toBeCloseTo(mean, 5);
+    }
+    expect(gradeEfficiency(0, 5e-6)).toBe(0);
+  });
 });

@@ -20,24 +20,34 @@ const air = { density: 1.2, viscosity: 1.82e-5 };
 const inch = (value: number) => toSI(value, 'in');
 
 describe('a slotted baffle', () => {
-  const designed = baffleFor(inch(18.5), inch(28), inch(6));
-  if (!designed.ok) throw new Error(designed.reason);
-  const { baffle } = designed;
+  const baffle = (inlet = 6) => {
+    const designed = baffleFor(inch(18.5), inch(28), inch(inlet));
+    if (!designed.ok) throw new Error(designed.reason);
+    return designed.baffle;
+  };
 
   it('is cut as the trade cuts it, worked by hand for an 18½-in. drum', () => {
-    expect(baffle.slotRadius).toBeCloseTo(inch(9.25 - 1.125), 9);
-    expect(baffle.slotTo - baffle.slotFrom).toBeCloseTo(SLOT_ARC, 9);
-    expect(baffle.drop).toBeCloseTo(inch(6), 9);
-    expect(baffle.inletOffset).toBeCloseTo(inch(9.25 - 3), 9);
+    const made = baffle();
+    expect(made.slotRadius).toBeCloseTo(inch(9.25 - 1.125), 9);
+    expect(made.slotTo - made.slotFrom).toBeCloseTo(SLOT_ARC, 9);
+    expect(made.drop).toBeCloseTo(inch(6), 9);
+    expect(made.inletOffset).toBeCloseTo(inch(9.25 - 3), 9);
     // Two thirds of a ring from 8⅛ to 9¼ in.: π·(85.56 − 66.02)·⅔ = 40.9 in².
-    expect(baffle.slotArea / inch(1) ** 2).toBeCloseTo(40.93, 1);
-    expect(baffle.slotShare).toBeCloseTo(40.93 / (Math.PI * 9), 2);
-    expect(baffle.room).toBeCloseTo(circleArea(inch(18.5)) * inch(22), 9);
+    expect(made.slotArea / inch(1) ** 2).toBeCloseTo(40.93, 1);
+    expect(made.slotShare).toBeCloseTo(40.93 / (Math.PI * 9), 2);
+    expect(made.room).toBeCloseTo(circleArea(inch(18.5)) * inch(22), 9);
   });
 
   it('keeps solid plate under the entry’s far side', () => {
-    expect(baffle.slotFrom).toBeGreaterThanOrEqual(baffle.entryAngle);
-    expect(baffle.slotTo).toBeLessThanOrEqual(2 * Math.PI + baffle.slotFrom);
+    // By hand: 2·asin(3/6.25) = 57.4°, so the solid 120° are shared evenly; 2·asin(4/5.25) = 99.3°.
+    expect(baffle(6).entryAngle).toBeCloseTo(2 * Math.asin(3 / 6.25), 9);
+    expect(baffle(6).slotFrom).toBeCloseTo(Math.PI / 3, 9);
+    expect(baffle(8).slotFrom).toBeCloseTo(2 * Math.asin(4 / 5.25), 9);
+    for (const inlet of [4, 6, 8]) {
+      const made = baffle(inlet);
+      expect(made.slotFrom).toBeGreaterThanOrEqual(made.entryAngle);
+      expect(made.slotTo).toBeLessThanOrEqual(2 * Math.PI + made.slotFrom);
+    }
   });
 
   it.each([
@@ -190,6 +200,14 @@ describe('plugs and starts', () => {
     expect(suits(115)).toEqual(['wired', 'us15', 'us20']);
     expect(suits(230)).not.toContain('us20');
     expect(new Set([...suits(115), ...suits(230)]).size).toBe(PLUG_IDS.length);
+  });
+
+  it('none but the hard-wired suits a voltage of the other kind of supply', () => {
+    for (const id of PLUG_IDS) {
+      expect(plugSuits(id, { voltage: 115 }) && plugSuits(id, { voltage: 230 })).toBe(
+        id === 'wired',
+      );
+    }
   });
 
   it('a circuit follows its plug’s rules, else its voltage’s, else its shop’s units’', () => {

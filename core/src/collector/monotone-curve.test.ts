@@ -45,6 +45,55 @@ describe('a monotone curve', () => {
     );
   });
 
+  it('through any points stays between the two on either side, stalls and all', () => {
+    const any = fc
+      .array(
+        fc.tuple(
+          fc.double({ min: 0.01, max: 1, noNaN: true }),
+          fc.double({ min: -500, max: 500, noNaN: true }),
+        ),
+        { minLength: 3, maxLength: 8 },
+      )
+      .map((steps) => {
+        let x = 0;
+        return steps.map(([right, y]): readonly [number, number] => {
+          x += right;
+          return [x, y];
+        });
+      });
+    fc.assert(
+      fc.property(any, (points) => {
+        const curve = monotoneCurve(points);
+        for (const [i, [x1, y1]] of points.slice(1).entries()) {
+          const [x0, y0] = points[i] ?? [0, 0];
+          for (let part = 0; part <= 1; part += 0.05) {
+            const { value } = valueAt(curve, x0 + (x1 - x0) * part);
+            expect(value).toBeGreaterThanOrEqual(Math.min(y0, y1) - 1e-6);
+            expect(value).toBeLessThanOrEqual(Math.max(y0, y1) + 1e-6);
+          }
+        }
+      }),
+    );
+  });
+
+  it('ends as a parabola through its last three points would, where that keeps its shape', () => {
+    // y = 1 − x² at 0, 1, 2: slopes 0 and −4.
+    const parabola = monotoneCurve([
+      [0, 1],
+      [1, 0],
+      [2, -3],
+    ]);
+    expect(valueAt(parabola, 1e-9).slope).toBeCloseTo(0, 6);
+    expect(valueAt(parabola, 2 - 1e-9).slope).toBeCloseTo(-4, 6);
+    // Up and down again: no steeper at its end than three times its last step.
+    const peak = monotoneCurve([
+      [0, 0],
+      [1, 1],
+      [1.1, -9],
+    ]);
+    expect(valueAt(peak, 1e-9).slope).toBeCloseTo(3, 6);
+  });
+
   it('has the slope it says', () => {
     const curve = monotoneCurve([
       [0, 2500],
@@ -81,5 +130,11 @@ describe('a monotone curve', () => {
     expect(valueAt(curve, 0)).toEqual({ value: 10, slope: 0 });
     expect(valueAt(curve, 0.3).value).toBeCloseTo(6, 9);
     expect(valueAt(curve, 0.3).slope).toBeLessThan(0);
+    // A flat end falls a little too, so that a solver beyond it finds its way back.
+    const flat = monotoneCurve([
+      [0, 10],
+      [1, 10],
+    ]);
+    expect(valueAt(flat, 3).value).toBe(8);
   });
 });
