@@ -32,9 +32,9 @@ export function outcomeOf({ result }: ComparedReading): ReadingOutcome {
     kind,
     measured,
     predicted,
-    predictedUncertainty: predictedUncertainty,
+    predictedUncertainty,
     difference,
-    differenceUncertainty: differenceUncertainty,
+    differenceUncertainty,
     isShown,
   };
 }

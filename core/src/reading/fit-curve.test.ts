@@ -1,3 +1,4 @@
+import { lusolve, matrix, multiply, transpose } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import { circleArea } from '../air/velocity-pressure';
 import { estimatedCurve } from '../collector/estimated-curve';
@@ -48,6 +49,128 @@ describe('a blower’s curve from a field test', () => {
     );
     expect(curve.isExponentAssumed).toBe(true);
     expect(curve.freeFlow).toBeCloseTo(0.5, 5);
+  });
+
+  /** Readings off by a few per cent each, always the same. */
+  const scattered = (exponent: number, flows = OPENINGS): TestPoint[] => {
+    const normal = normals(4711);
+    return flows.map((flow) => ({
+      flow: flow * (1 + 0.02 * normal()),
+      pressure: truth(flow, exponent) * (1 + 0.02 * normal()),
+    }));
+  };
+  type Curve = readonly [shutOff: number, freeFlow: number, exponent: number];
+  const pressureBy = ([shutOff, freeFlow, exponent]: Curve, flow: number) =>
+    shutOff * (1 - (flow / freeFlow) ** exponent);
+  const uncertainties = { flow: 0.04, pressure: 0.02 };
+  /** What a point may scatter by about a curve: its flow's error by the slope, its pressure's, a division. */
+  const variance = (curve: Curve, flow: number, most: number) => {
+    const h = 1e-6;
+    const slope =
+      flow === 0 ? 0 : (pressureBy(curve, flow + h) - pressureBy(curve, flow - h)) / (2 * h);
+    return (
+      (uncertainties.pressure * pressureBy(curve, flow)) ** 2 +
+      (uncertainties.flow * flow * slope) ** 2 +
+      (0.005 * most) ** 2
+    );
+  };
+
+  it.each([
+    [1.9, OPENINGS, true],
+    [1.5, OPENINGS, true],
+    [1.9, [0, 0.12, 0.24, 0.35, 0.4], false],
+  ] as const)(
+    'is the best by its weights: none near it fits better (%f, %j)',
+    (n, flows, isFree) => {
+      const points = scattered(n, [...flows]);
+      const most = Math.max(...points.map(({ pressure }) => pressure));
+      const curve = ok(fitCurve(points, uncertainties));
+      const fitted: Curve = [curve.shutOff, curve.freeFlow, curve.exponent];
+      expect(curve.isExponentAssumed).toBe(!isFree);
+      const weights = points.map(({ flow }) => 1 / variance(fitted, flow, most));
+      const chiSquare = (own: Curve) =>
+        points.reduce(
+          (sum, { flow, pressure }, i) =>
+            sum + (weights[i] ?? 0) * (pressure - pressureBy(own, flow)) ** 2,
+          0,
+        );
+      const best = chiSquare(fitted);
+      expect(best).toBeGreaterThan(0.05);
+      for (let k = 0; k < (isFree ? 3 : 2); k++) {
+        const off = (share: number) =>
+          chiSquare(
+            fitted.map((value, i) => (i === k ? value * (1 + share) : value)) as [
+              number,
+              number,
+              number,
+            ],
+          );
+        // It lies in the middle of a valley: as much worse on either side.
+        expect(off(1e-3)).toBeGreaterThan(best);
+        expect(off(-1e-3)).toBeGreaterThan(best);
+        expect((off(1e-3) - best) / (off(-1e-3) - best)).toBeCloseTo(1, 1);
+      }
+    },
+  );
+
+  it('has for its interval the scatter about it, by Student’s t, and the meters’ own errors', () => {
+    for (const flows of [OPENINGS, [0, 0.12, 0.24, 0.35, 0.4]]) {
+      const points = scattered(1.9, flows);
+      const most = Math.max(...points.map(({ pressure }) => pressure));
+      const curve = ok(fitCurve(points, uncertainties));
+      const fitted: Curve = [curve.shutOff, curve.freeFlow, curve.exponent];
+      const count = curve.isExponentAssumed ? 2 : 3;
+      const gradient = (flow: number) =>
+        fitted.slice(0, count).map((value, k) => {
+          const h = 1e-6 * value;
+          const by = (step: number) =>
+            pressureBy(
+              fitted.map((own, i) => (i === k ? own + step : own)) as [number, number, number],
+              flow,
+            );
+          return (by(h) - by(-h)) / (2 * h);
+        });
+      const weights = points.map(({ flow }) => 1 / variance(fitted, flow, most));
+      const rows = points.map(({ flow }) => gradient(flow));
+      // s²·(JᵀWJ)⁻¹, written out by a library of its own.
+      const weighted = rows.map((row, i) => row.map((value) => value * (weights[i] ?? 0)));
+      const normal = multiply(transpose(matrix(rows)), matrix(weighted));
+      const chiSquare = points.reduce(
+        (sum, { flow, pressure }, i) =>
+          sum + (weights[i] ?? 0) * (pressure - pressureBy(fitted, flow)) ** 2,
+        0,
+      );
+      const freedom = points.length - count;
+      const t = { 5: 2.571, 3: 3.182 }[freedom] ?? Number.NaN;
+      for (const flow of [0.02, 0.2, 0.38]) {
+        const direction = gradient(flow);
+        const solved = lusolve(normal, matrix(direction.map((value) => [value])));
+        const form = direction.reduce((sum, value, k) => sum + value * solved.get([k, 0]), 0);
+        const scatter = t * Math.sqrt((form * chiSquare) / freedom);
+        const h = 1e-6;
+        const slope = (pressureBy(fitted, flow + h) - pressureBy(fitted, flow - h)) / (2 * h);
+        const { pressure, uncertainty } = curve.at(flow);
+        expect(pressure).toBeCloseTo(pressureBy(fitted, flow), 6);
+        const meters = Math.hypot(0.04 * flow * slope, 0.02 * pressure);
+        expect(uncertainty / Math.hypot(scatter, meters)).toBeCloseTo(1, 3);
+      }
+    }
+  });
+
+  it('takes its points in any order, and a fall of 3 %, flows apart by 30 %, at the least', () => {
+    const points = pointsOf(1.9);
+    const there = ok(fitCurve(points, uncertainties));
+    const back = ok(fitCurve(points.toReversed(), uncertainties));
+    expect(back.freeFlow).toBeCloseTo(there.freeFlow, 9);
+    expect(there.tested).toBe(0.4);
+    const between = (least: number) =>
+      [least, 0.28, 0.29, 0.3].map((flow) => ({ flow, pressure: truth(flow, 1.9) }));
+    expect(fitCurve(between(0.2), uncertainties).ok).toBe(true);
+    expect(fitCurve(between(0.22), uncertainties).ok).toBe(false);
+    const flat = (share: number) =>
+      [0, 0.1, 0.2, 0.3].map((flow) => ({ flow, pressure: 1000 * (1 - (share * flow) / 0.3) }));
+    expect(fitCurve(flat(0.04), uncertainties).ok).toBe(true);
+    expect(fitCurve(flat(0.02), uncertainties).ok).toBe(false);
   });
 
   /**

@@ -70,6 +70,50 @@ describe('a separator fitted to a before/after pair', () => {
     expect(within).toBeGreaterThanOrEqual(0.95 * tries);
   });
 
+  it('has its interval from the ratio’s own: both uncertainties at right angles', () => {
+    const [free, held] = [flowWith(0), flowWith(6)];
+    const fitted = fit(free, held, 0.02);
+    // The two ends, fitted as readings that are sure: 2.83 % more and less of the ratio.
+    const off = Math.hypot(0.02, 0.02);
+    const least = fit(free, held * (1 + off), 0);
+    const most = fit(free, held * (1 - off), 0);
+    if (!fitted.ok || !least.ok || !most.ok) throw new Error('refused');
+    expect(fitted.least).toBeCloseTo(least.heads, 5);
+    expect(fitted.most).toBeCloseTo(most.heads, 5);
+    // One sure reading of the two leaves the other's own.
+    const one = fitSeparator(
+      shop,
+      tree,
+      drop,
+      options,
+      { value: free, uncertainty: 0 },
+      { value: held, uncertainty: 0.02 * held },
+    );
+    const end = fit(free, held * 0.98, 0);
+    expect(one.ok && end.ok && one.most - end.heads).toBeCloseTo(0, 5);
+  });
+
+  it('begins at none and ends at a hundred heads where the readings leave that open', () => {
+    const fitted = fit(flowWith(0), flowWith(0.2), 0.2);
+    expect(fitted.ok && fitted.least).toBeCloseTo(0, 5);
+    const wide = fit(flowWith(0), flowWith(99), 0.3);
+    expect(wide.ok && wide.most).toBe(100);
+  });
+
+  it('has no fit where the shop has no answer', () => {
+    const dead = structuredClone(shop);
+    dead.collector.blower.curve = [
+      { flow: 0, pressure: 2500 },
+      { flow: 0.001, pressure: 2400 },
+    ];
+    const pair = [
+      { value: 3, uncertainty: 0.1 },
+      { value: 2, uncertainty: 0.1 },
+    ] as const;
+    const fitted = fitSeparator(dead, tree, drop, options, ...pair);
+    expect(fitted.ok ? '' : fitted.reason).toMatch(/no answer to fit to/);
+  });
+
   it.each([
     [0, 3, /above zero/],
     [3, -1, /above zero/],

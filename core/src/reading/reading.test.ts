@@ -17,6 +17,11 @@ describe('repeats', () => {
     expect(fromSI(mean.spread, 'fpm')).toBeCloseTo((4.303 * 50) / Math.sqrt(3), 6);
   });
 
+  it('two are 3550 ± 635: t is 12.7 with one degree of freedom', () => {
+    const mean = meanOfRepeats(values('fpm', 3500, 3600));
+    expect(mean.kind === 'value' && fromSI(mean.spread, 'fpm')).toBeCloseTo(12.706 * 50, 6);
+  });
+
   it('one over range makes the mean a lower bound', () => {
     const taken: Taken[] = [
       ...values('fpm', 5800, 5900),
@@ -54,7 +59,27 @@ describe('measured flow', () => {
     expect(centre.flow / average.flow).toBeLessThan(0.86);
     if (centre.kind !== 'value' || average.kind !== 'value') throw new Error('over');
     expect(centre.uncertainty / centre.flow).toBeGreaterThan(average.uncertainty / average.flow);
+    // By hand: Re = 1.2014·18.2·0.12065/1.82e-5 = 145,000, ε/D = 7.5e-4, f = 0.0204.
+    expect(centre.flow / average.flow).toBeCloseTo(1 / (1 + 1.33 * Math.sqrt(0.0204)), 3);
+    // 3 % of the meter and 6 % of the profile, at right angles.
+    expect(centre.uncertainty / centre.flow).toBeCloseTo(Math.hypot(0.03, 0.06), 9);
     expect(centreToMean(0.02)).toBeCloseTo(1 / (1 + 1.33 * Math.sqrt(0.02)), 12);
+  });
+
+  it('is nothing where nothing was read, centre or not', () => {
+    const still = { ...reading, taken: values('fpm', 0, 0), spot: 'centre' } as const;
+    expect(measuredFlow(still, undefined, air, 9e-5)).toEqual({
+      kind: 'value',
+      flow: 0,
+      uncertainty: 0,
+    });
+  });
+
+  it('is at least so much where one repeat went over range', () => {
+    const taken: Taken[] = [...values('fpm', 5800), { kind: 'over', limit: toSI(5900, 'fpm') }];
+    const measured = measuredFlow({ ...reading, taken }, undefined, air, 9e-5);
+    expect(measured.kind).toBe('at least');
+    expect(fromSI(measured.flow, 'cfm')).toBeCloseTo((441 * 5850) / 3583, 0);
   });
 
   it('a flow meter’s figure is taken as it is', () => {
