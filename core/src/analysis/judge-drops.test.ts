@@ -3,15 +3,23 @@ import { copyOf, threeBranchShop } from '../../reference/sample-shops';
 import { circleArea } from '../air/velocity-pressure';
 import type { Shop } from '../design/schema';
 import { hoodSuction } from '../fittings/hood';
+import { dropFlow } from '../network/drop-flow';
 import { solveTree } from '../network/solve-shop';
 import { toSI } from '../quantity/units';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { collectorLoad } from './collector-load';
 import { findings } from './findings/findings';
-import { dropSensitivities, flowUncertainty } from './flow-uncertainty';
+import { sensitivities } from './flow-sensitivities';
+import {
+  dropSensitivities,
+  FITTED_SEPARATOR_UNCERTAINTY,
+  flowUncertainty,
+  UNCERTAINTY,
+} from './flow-uncertainty';
 import { gatesOfDrop } from './gate-sets';
 import { type DropAir, judgeDrops, neededFlow } from './judge-drops';
 import { pressureProfile } from './pressure-profile';
+import { byMargin, marginShare, worstDrop } from './worst-drop';
 
 function judged(shop: Shop, rule: 'one' | 'now' = 'one') {
   const arranged = arrangeDucts(shop);
@@ -49,6 +57,96 @@ describe('verdicts', () => {
     expect(standing(flow * 0.99)).toBe('enough');
     expect(standing(flow * 1.03)).toBe('little short');
     expect(standing(flow * 1.2)).toBe('starved');
+  });
+
+  it('are to the point at each limit: what is needed is enough, five hundredths less a little short', () => {
+    const shop = threeBranchShop();
+    const { flow } = judged(shop).named('planer');
+    const standing = (need: number) => {
+      const changed = copyOf(shop);
+      const port = changed.machines[1]?.ports[0];
+      if (port) port.need = { kind: 'flow', flow: need };
+      return judged(changed).named('planer');
+    };
+    expect(standing(flow).standing).toBe('enough');
+    expect(standing((flow / 0.95) * 0.9999).standing).toBe('little short');
+    expect(standing((flow / 0.95) * 1.0001).standing).toBe('starved');
+    expect(standing(1.5 * flow).margin).toBeCloseTo(-0.5 * flow, 9);
+    expect(standing(0.5 * flow).margin).toBeCloseTo(0.5 * flow, 9);
+  });
+
+  it('name the slowest run behind a drop’s own, and what its chips want there', () => {
+    const shop = threeBranchShop();
+    // A wider main between the first one and the collector: there it is slowest.
+    const main = shop.ducts.runs.find(({ id }) => id === 'id1');
+    if (!main) throw new Error('no main');
+    shop.ducts.nodes.push({ id: 'half', kind: { kind: 'joint' }, at: null, style: {} });
+    const wider = { ...main, id: 'wide', to: main.to, from: 'half', diameter: 1.5 * main.diameter };
+    shop.ducts.runs.push(wider);
+    main.to = 'half';
+    const air = judged(shop).named('saw');
+    const speed = (run: string) => air.solution.airIn.velocityInto(run);
+    expect(speed('wide')).toBeLessThan(speed('id1'));
+    const { settlingVelocity, carryingVelocity } = shop.shop.rules;
+    expect(air.main).toEqual({ run: 'wide', velocity: speed('wide'), transport: settlingVelocity });
+    expect(air.transport).toBe(carryingVelocity);
+    // Nor is it the last where that is not the slowest, nor the drop's own pipe.
+    wider.diameter = 0.8 * main.diameter;
+    const saw = shop.ducts.runs.find(({ id }) => id === 'saw');
+    if (saw) saw.diameter = 3 * main.diameter;
+    const narrow = judged(shop).named('saw');
+    expect(narrow.main?.run).toBe('id1');
+    expect(narrow.velocity).toBeLessThan(narrow.main?.velocity ?? 0);
+    const sander = judged(shop).named('sander');
+    expect(sander.transport).toBeNull();
+    expect(sander.main?.transport).toBeNull();
+  });
+
+  it('have no main where the drop’s own run leads to the collector', () => {
+    const shop = threeBranchShop();
+    shop.ducts.runs = shop.ducts.runs.filter(({ id }) => id === 'saw' || id === 'id1');
+    const saw = shop.ducts.runs.find(({ id }) => id === 'saw');
+    const main = shop.ducts.runs.find(({ id }) => id === 'id1');
+    if (!saw || !main) throw new Error('no saw');
+    const joint = main.from;
+    saw.to = main.to;
+    shop.ducts.runs = [saw];
+    const kept = new Set([saw.from, saw.to]);
+    shop.ducts.nodes = shop.ducts.nodes.filter(({ id }) => id !== joint && kept.has(id));
+    shop.machines = shop.machines.slice(0, 1);
+    expect(judged(shop).named('saw').main).toBeNull();
+  });
+
+  it('put the drop first that is shortest of its need, leaving out what is shut or unsolved', () => {
+    const shop = threeBranchShop();
+    for (const run of shop.ducts.runs) if (run.gate) run.gate.open = run.id !== 'saw';
+    const { tree, airs } = judged(shop, 'now');
+    expect(airs.find(({ drop }) => drop.path[0]?.id === 'saw')?.standing).toBe('shut');
+    const inOrder = byMargin(airs).map(({ drop }) => drop.path[0]?.id);
+    const shares = airs.map((air) => [air.drop.path[0]?.id, marginShare(air)] as const);
+    const wanted = shares.filter(([id]) => id !== 'saw').toSorted((a, b) => a[1] - b[1]);
+    expect(inOrder).toEqual(wanted.map(([id]) => id));
+    expect(byMargin(airs.toReversed()).map(({ drop }) => drop.path[0]?.id)).toEqual(inOrder);
+    expect(worstDrop(airs)?.drop.path[0]?.id).toBe(inOrder[0]);
+    const [drop] = tree.drops;
+    if (!drop) throw new Error('no drop');
+    const reason = { kind: 'not-a-tree', problems: [] } as const;
+    expect(worstDrop([{ kind: 'unsolved', drop, reason }])).toBeNull();
+    expect(worstDrop([])).toBeNull();
+    const half = { margin: -0.1, need: 0.2 };
+    expect(marginShare(half)).toBe(-0.5);
+  });
+
+  it('say why where there is no answer', () => {
+    const shop = threeBranchShop();
+    shop.collector.blower.curve = [
+      { flow: 0, pressure: 2500 },
+      { flow: 0.01, pressure: 2400 },
+    ];
+    const arranged = arrangeDucts(shop);
+    if (!arranged.ok) throw new Error('no tree');
+    const [result] = judgeDrops(shop, arranged.tree, 'found', 'one');
+    expect(result).toMatchObject({ kind: 'unsolved', reason: { kind: 'beyond-curve' } });
   });
 
   it('a need may be a velocity at the port’s true diameter', () => {
@@ -153,6 +251,59 @@ describe('uncertainty', () => {
     for (const kind of ['entries', 'fittings', 'friction', 'separator', 'leaks'] as const) {
       expect(changes[kind]).toBeLessThan(0);
     }
+    expect(own.flow).toBeCloseTo(air.flow, 9);
+  });
+
+  it('is each derivative times how far its estimate may be off; less for a fitted separator', () => {
+    const shop = threeBranchShop();
+    const changesOf = (own: Shop) => {
+      const { named } = judged(own);
+      const { solution, drop } = named('planer');
+      const { compiled, state } = solution;
+      const found = dropSensitivities(own, 'found', solution, drop);
+      if (!found) throw new Error('no answer');
+      const segment = compiled.ofRun.get('planer')?.[0] ?? -1;
+      const by = sensitivities(
+        { shop: own, view: 'found', compiled, state },
+        { kind: 'flow', segment },
+      );
+      return { found, by };
+    };
+    const { found, by } = changesOf(shop);
+    for (const kind of Object.keys(UNCERTAINTY) as (keyof typeof UNCERTAINTY)[]) {
+      expect(found.changes[kind]).toBeCloseTo(UNCERTAINTY[kind] * by.byEstimate[kind], 12);
+    }
+    expect(found.byLoading).toBe(by.byEstimate.filter);
+    const fitted = copyOf(shop);
+    fitted.collector.separator.origin = { kind: 'fitted', on: '2026-01-01' };
+    const { separator, ...rest } = changesOf(fitted).found.changes;
+    expect(separator / found.changes.separator).toBeCloseTo(
+      FITTED_SEPARATOR_UNCERTAINTY / UNCERTAINTY.separator,
+      9,
+    );
+    const { separator: _, ...others } = found.changes;
+    expect(rest).toEqual(others);
+  });
+
+  it('knows what an opening in a run does to a drop, and that one nowhere does nothing', () => {
+    const shop = threeBranchShop();
+    const { named, tree } = judged(shop);
+    const air = named('planer');
+    const found = dropSensitivities(shop, 'found', air.solution, air.drop);
+    if (!found) throw new Error('no answer');
+    const area = 1e-5;
+    const holed = copyOf(shop);
+    holed.condition.holes.push({ run: 'id1', area, origin: { kind: 'assumed' } });
+    const options = { view: 'found', openGates: gatesOfDrop(air.drop) } as const;
+    const solved = solveTree(holed, tree, options);
+    if (solved.kind !== 'solved') throw new Error('no answer');
+    const change = (dropFlow(solved, air.drop) ?? 0) - air.flow;
+    expect(change).toBeLessThan(0);
+    expect((area * found.byOpening('id1')) / change).toBeCloseTo(1, 2);
+    expect(found.byOpening('nowhere')).toBe(0);
+    const elsewhere = { ...air.drop, path: [] };
+    expect(dropSensitivities(shop, 'found', air.solution, elsewhere)).toBeNull();
+    expect(flowUncertainty(shop, 'found', { ...air, drop: elsewhere })).toBe(0);
   });
 });
 

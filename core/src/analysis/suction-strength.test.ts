@@ -17,6 +17,11 @@ describe('what stands the blower’s suction', () => {
       pressure: pipeCollapse('drain', 0.1543),
     });
     expect(strength.bin.length).toBe(3);
+    shop.collector.separator.kind = 'none';
+    expect(suctionStrength(shop, shop.collector).bin).toEqual([]);
+    // The weakest wherever it stands in the list.
+    shop.ducts.runs.reverse();
+    expect(suctionStrength(shop, shop.collector).weakestPipe?.run).toBe(thin.id);
   });
 
   it('a square bin of thin sheet gives way; one that is pushed into is not under suction', () => {

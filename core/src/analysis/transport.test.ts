@@ -18,6 +18,13 @@ describe('minimum transport velocity', () => {
     ]);
   });
 
+  it('is met by the very velocity it asks', () => {
+    expect(carriageOf(14, RULES)).toBe('moving');
+    expect(carriageOf(13.999, RULES)).toBe('settling');
+    expect(carriageOf(18, RULES)).toBe('carrying');
+    expect(carriageOf(-17.999, RULES)).toBe('moving');
+  });
+
   it('asks nothing for fine dust: a main that only a sander draws through has no chips', () => {
     const shop = threeBranchShop();
     const arranged = arrangeDucts(shop);
