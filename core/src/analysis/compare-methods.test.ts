@@ -6,8 +6,9 @@ import { addDrop } from '../design/edit-ducts';
 import { newShop } from '../design/new-shop';
 import { pipeFriction } from '../duct/pipe-friction';
 import { POWER_FITS, powerFitFriction } from '../duct/power-fit';
+import { solveTree } from '../network/solve-shop';
 import { arrangeDucts } from '../routing/arrange-ducts';
-import { compareMethods } from './compare-methods';
+import { compareMethods, METHODS } from './compare-methods';
 import { gatesOfDrop } from './gate-sets';
 
 describe('the methods side by side', () => {
@@ -66,5 +67,45 @@ describe('the methods side by side', () => {
     const { spread } = compareMethods(shop, tree, drop, options);
     expect(spread).toBeGreaterThan(0.005);
     expect(spread).toBeLessThan(0.2);
+  });
+
+  it('where none finds an answer there is no spread', () => {
+    const dead = threeBranchShop();
+    dead.collector.blower.curve = [
+      { flow: 0, pressure: 2500 },
+      { flow: 0.01, pressure: 2400 },
+    ];
+    const [drop] = tree.drops;
+    if (!drop) throw new Error('no drop');
+    const { flows, spread } = compareMethods(dead, tree, drop, { view: 'found' });
+    expect(flows.map(({ flow }) => flow)).toEqual([null, null, null, null, null]);
+    expect(spread).toBe(0);
+  });
+
+  it('an answer that is missing counts for nothing', () => {
+    // So near the curve's end that the method that says least loss runs past it.
+    const [drop] = tree.drops;
+    if (!drop) throw new Error('no drop');
+    const options = { view: 'found', openGates: gatesOfDrop(drop) } as const;
+    const all = compareMethods(shop, tree, drop, options).flows.map(({ flow }) => flow ?? 0);
+    const blowerFlows = [Math.min(...all), Math.max(...all)];
+    expect(blowerFlows[0]).toBeLessThan(blowerFlows[1] ?? 0);
+    const near = threeBranchShop();
+    const solved = METHODS.map((method) => {
+      const rules = { ...near.shop.rules, ...method };
+      const own = solveTree({ ...near, shop: { ...near.shop, rules } }, tree, options);
+      return own.kind === 'solved' ? own.blower.flow : 0;
+    });
+    const end = (Math.min(...solved) + Math.max(...solved)) / 2;
+    // The same straight line, ended between what the methods say.
+    near.collector.blower.curve = [
+      { flow: 0, pressure: 2500 },
+      { flow: end, pressure: 2500 * (1 - end / 0.6) },
+    ];
+    const { flows, spread } = compareMethods(near, tree, drop, options);
+    const known = flows.flatMap(({ flow }) => flow ?? []);
+    expect(known.length).toBeGreaterThan(0);
+    expect(known.length).toBeLessThan(METHODS.length);
+    expect(spread).toBeCloseTo(1 - Math.min(...known) / Math.max(...known), 12);
   });
 });

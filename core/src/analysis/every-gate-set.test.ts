@@ -5,6 +5,7 @@ import { solveTree } from '../network/solve-shop';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { everyGateSet, MOST_SETS } from './every-gate-set';
 import { countGateSets, gateSets } from './gate-sets';
+import { neededFlow } from './judge-drops';
 
 function arranged(shop: Shop) {
   const tree = arrangeDucts(shop);
@@ -67,6 +68,66 @@ describe('every set of gates', () => {
     const main = over.runs.find(({ run }) => run === shop.ducts.runs[0]?.id);
     expect(main?.slowest.drawing.length).toBeLessThan(main?.fastest.drawing.length ?? 0);
     expect(main?.slowest.value).toBeLessThan(main?.fastest.value ?? 0);
+  });
+
+  it('says of every run how slow and how fast it gets, and where its chips settle', () => {
+    const shop = threeBranchShop();
+    // The saw's own run is too slow for chips, and the sander's would be, were it not for fine dust only.
+    for (const run of shop.ducts.runs) {
+      if (run.id === 'saw' || run.id === 'sander') run.diameter = 0.17;
+    }
+    const tree = arranged(shop);
+    const rule = { kind: 'atMost', count: 2 } as const;
+    const solved = [...gateSets(tree, rule)].map((set) => {
+      const openGates = new Set(set.flatMap(({ path }) => path.map(({ id }) => id)));
+      const own = solveTree(shop, tree, { view: 'found', openGates });
+      if (own.kind !== 'solved') throw new Error('no answer');
+      return { set, drawing: set.map(({ id }) => id), air: own.airIn };
+    });
+    const over = evaluated(shop, rule);
+    expect(over.runs.map(({ run }) => run).sort()).toEqual(
+      shop.ducts.runs.map(({ id }) => id).sort(),
+    );
+    const settling: string[] = [];
+    for (const found of over.runs) {
+      const through = solved
+        .filter(({ set }) => set.some(({ path }) => path.some(({ id }) => id === found.run)))
+        .map(({ set, drawing, air }) => ({ set, drawing, value: air.velocityInto(found.run) }))
+        .toSorted((a, b) => a.value - b.value);
+      const [first, last] = [through[0], through.at(-1)];
+      expect(found.slowest.value).toBeCloseTo(first?.value ?? Number.NaN, 9);
+      expect(found.slowest.drawing).toEqual(first?.drawing);
+      expect(found.fastest.value).toBeCloseTo(last?.value ?? Number.NaN, 9);
+      expect(found.fastest.drawing).toEqual(last?.drawing);
+      const withChips = through.find(({ set }) =>
+        set.some(
+          ({ path, machine }) =>
+            machine.chips !== 'fine' && path.some(({ id }) => id === found.run),
+        ),
+      );
+      const { carryingVelocity, settlingVelocity } = shop.shop.rules;
+      const least = found.run === 'id1' ? settlingVelocity : carryingVelocity;
+      if (withChips && withChips.value < least) {
+        settling.push(found.run);
+        expect(found.settles?.value).toBeCloseTo(withChips.value, 9);
+        expect(found.settles?.drawing).toEqual(withChips.drawing);
+      } else expect(found.settles).toBeNull();
+    }
+    expect(settling.sort()).toEqual(['id1', 'planer', 'saw']);
+    for (const { drop, least, margin } of over.drops) {
+      const port = tree.drops.find(({ id }) => id === drop)?.port;
+      expect(margin).toBeCloseTo(least.value - (port ? neededFlow(port) : 0), 12);
+    }
+  });
+
+  it('of none that is chosen there is nothing to say', () => {
+    expect(evaluated(threeBranchShop(), { kind: 'chosen', sets: [] })).toEqual({
+      kind: 'evaluated',
+      sets: 0,
+      drops: [],
+      runs: [],
+      unsolved: [],
+    });
   });
 
   it('more at once never gives a drop more', () => {

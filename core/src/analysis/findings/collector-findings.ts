@@ -6,6 +6,7 @@ import { inletElbowOf, SEPARATOR_RUN } from '../../network/assemble/separator-se
 import type { View } from '../../network/assemble/setting';
 import type { ShopSolution } from '../../network/solve-shop';
 import { type CollectorLoad, collectorLoad } from '../collector-load';
+import { enclosureLoad } from '../enclosure-load';
 import type { CollectorPart, Finding } from './finding';
 import { LIMITS } from './limits';
 
@@ -102,7 +103,8 @@ function plugFindings({ collector }: Shop, load: CollectorLoad): Finding[] {
   return found;
 }
 
-function filterFindings(shop: Shop, { blower }: ShopSolution, load: CollectorLoad): Finding[] {
+function filterFindings(shop: Shop, solution: ShopSolution, load: CollectorLoad): Finding[] {
+  const { blower } = solution;
   const { exhaust } = shop.collector;
   const { filter, outdoors, room } = load;
   const found: Finding[] = [];
@@ -136,18 +138,15 @@ function filterFindings(shop: Shop, { blower }: ShopSolution, load: CollectorLoa
       remedy: { kind: 'finer filter' },
     });
   }
-  if (exhaust.kind === 'enclosure') {
-    const back = blower.flow / exhaust.returnFilter.area;
-    const limit = LIMITS.fastReturn.value;
-    if (back > limit) {
-      found.push({
-        kind: 'fast return',
-        severity: 'caution',
-        where: at('exhaust'),
-        numbers: { faceVelocity: back, limit },
-        remedy: { kind: 'larger filter', area: blower.flow / limit },
-      });
-    }
+  const enclosure = enclosureLoad(shop.collector, solution);
+  if (enclosure?.isReturnFast) {
+    found.push({
+      kind: 'fast return',
+      severity: 'caution',
+      where: at('exhaust'),
+      numbers: { faceVelocity: enclosure.returnVelocity, limit: LIMITS.fastReturn.value },
+      remedy: { kind: 'larger filter', area: enclosure.areaWanted },
+    });
   }
   if (room && room.depression > SAFE_DEPRESSION) {
     found.push({
