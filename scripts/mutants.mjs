@@ -20,7 +20,8 @@ const ROOMS = [
   { of: core('analysis'), by: core('network') },
   { of: core('reading', 'inference'), by: [] },
   { of: core('routing'), by: core('design') },
-  { of: core('document', 'journal', 'file'), by: ['web/src/storage'] },
+  // Not by the storage's tests: the app takes the core from its package, which is not the mutated copy.
+  { of: core('document', 'journal', 'file'), by: [] },
   { of: ['web/src/storage'], by: [] },
 ];
 const LEAST_KILLED = 85;

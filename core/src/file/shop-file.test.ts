@@ -10,6 +10,7 @@ import { type Shop, VERSION } from '../design/schema';
 import { emptyJournal } from '../journal/journal';
 import { solveShop } from '../network/solve-shop';
 import { fromSI, toSI } from '../quantity/units';
+import { shopJsonSchema } from './json-schema';
 import version1 from './kept/version-1.json';
 import version2 from './kept/version-2.json';
 import version3 from './kept/version-3.json';
@@ -17,7 +18,7 @@ import version4 from './kept/version-4.json';
 import version5 from './kept/version-5.json';
 import version6 from './kept/version-6.json';
 import { migrate } from './migrations';
-import { readShop, readShopFile, writeShopFile } from './shop-file';
+import { faultOfDesign, LARGEST_FILE, readShop, readShopFile, writeShopFile } from './shop-file';
 
 /** The faults a changed document is refused with, as `path: message`. */
 function faultsOf(change: (shop: Shop) => void): string[] {
@@ -280,9 +281,106 @@ describe('a shop file', () => {
     ['{ "rows": [] }', /JSON, but not a Frank Gauge shop/],
     [`{ "format": "frank-gauge", "version": ${VERSION + 1} }`, /written by a newer Frank Gauge/],
     ['{ "format": "frank-gauge", "version": "1" }', /not a whole number/],
+    ['{ "format": "frank-gauge", "version": 0 }', /its version, 0, is not a whole number/],
+    ['{ "format": "frank-gauge", "version": 2.5 }', /its version, 2.5, is not a whole number/],
   ])('%s is refused with its reason', (text, reason) => {
     const read = readShopFile(text);
     expect(read.ok ? '' : read.faults[0].message).toMatch(reason);
+  });
+
+  it.each([
+    [null, '', 'it is not a shop document'],
+    [7, '', 'it is not a shop document'],
+    ['a shop', '', 'it is not a shop document'],
+    [undefined, '', 'it is not a shop document'],
+    [{ format: 'another' }, 'format', 'it is JSON, but not a Frank Gauge shop'],
+    [{ format: 'frank-gauge', collectors: [] }, 'collector', /^a shop has one blower; /],
+    [{ format: 'frank-gauge', collector: [{}, {}] }, 'collector', /^a shop has one blower; /],
+    [{ format: 'frank-gauge', version: 'x' }, 'version', /^its version, "x", is not/],
+  ])('the document %j is refused, at %j', (document, path, says) => {
+    const read = readShop(document);
+    expect(read.ok ? [] : read.faults).toEqual([
+      { path, message: typeof says === 'string' ? says : expect.stringMatching(says) },
+    ]);
+  });
+
+  it('says what two records share, and begins what is wrong in small letters', () => {
+    const document = structuredClone(version5);
+    Object.assign(document.journal.sounds[0] ?? {}, { level: 400, hours: -1 });
+    const read = readShop(document);
+    expect(read.ok ? [] : read.faults.map(({ path }) => path)).toEqual([
+      'journal.sounds.0.level',
+      'journal.sounds.0.hours',
+    ]);
+    for (const { message } of read.ok ? [] : read.faults) expect(message).toMatch(/^[a-z]/);
+    const twins = structuredClone(version5);
+    const [first, second] = twins.journal.readings;
+    Object.assign(second ?? {}, { id: first?.id });
+    const refused = readShop(twins);
+    expect(refused.ok ? '' : refused.faults[0].message).toBe(
+      `two records have the id '${first?.id}'`,
+    );
+  });
+
+  it('is refused unread where it is larger than any shop', () => {
+    const read = readShopFile(' '.repeat(LARGEST_FILE + 1));
+    expect(read.ok ? '' : read.faults[0]).toEqual({
+      path: '',
+      message: 'it is larger than 100 MB, more than any shop needs',
+    });
+    // Of that size exactly it is read, and is no JSON.
+    const just = readShopFile(' '.repeat(LARGEST_FILE));
+    expect(just.ok ? '' : just.faults[0]).toEqual({
+      path: '',
+      message: expect.stringMatching(/^it is not JSON \(.+\)$/),
+    });
+  });
+
+  it('has its journal at the end, a record a line, and only the lists that have any', () => {
+    const shop = threeBranchShop();
+    const empty = writeShopFile(shop, emptyJournal());
+    expect(empty).toMatch(/\n {2}"journal": \{\}\n\}\n$/);
+    expect(JSON.parse(empty)).toEqual({ ...shop, journal: {} });
+    const read = readShop(version5);
+    if (!read.ok) throw new Error('refused');
+    const journal = { ...emptyJournal(), readings: read.journal.readings };
+    const text = writeShopFile(shop, journal);
+    expect(Object.keys(JSON.parse(text).journal)).toEqual(['readings']);
+    const lines = text.split('\n').filter((line) => line.startsWith('      {"id":'));
+    expect(lines).toHaveLength(journal.readings.length);
+    // A brace at the start of a line of a note ends nothing.
+    shop.shop.note = 'one\n}\ntwo';
+    const noted = readShopFile(writeShopFile(shop, journal));
+    expect(noted.ok && noted.shop.shop.note).toBe('one\n}\ntwo');
+  });
+
+  it('a design is checked by itself before it is stored: its values, then its ducts', () => {
+    const shop = threeBranchShop();
+    expect(faultOfDesign(shop)).toBeNull();
+    const wrong = copyOf(shop);
+    runOf(wrong, 1).length = -3;
+    expect(faultOfDesign(wrong)).toEqual({
+      path: 'ducts.runs.1.length',
+      message: expect.stringMatching(/^too small/),
+    });
+    const loose = copyOf(shop);
+    runOf(loose, 1).from = 'nowhere';
+    expect(faultOfDesign(loose)).toEqual({
+      path: expect.stringMatching(/^ducts\.runs\.1/),
+      message: expect.stringMatching(/nowhere|does not|no /),
+    });
+  });
+
+  it('is described by a JSON Schema that says its version and its units', () => {
+    const schema = shopJsonSchema();
+    expect(schema.title).toBe(`Frank Gauge shop, version ${VERSION}`);
+    expect(schema.description).toMatch(/^Everything in SI/);
+    expect(schema.type).toBe('object');
+    // As it is written: what a default fills in need not be there.
+    const { properties, required } = schema as { properties: object; required: string[] };
+    expect(Object.keys(properties)).toContain('journal');
+    expect(required).toContain('format');
+    expect(required).not.toContain('journal');
   });
 
   it('names the place of a wrong value', () => {
@@ -463,6 +561,9 @@ describe('migrations', () => {
   });
 
   it('say so when a step is missing', () => {
-    expect(migrate({ version: 1 }, steps.slice(1), 3)).toMatchObject({ ok: false });
+    expect(migrate({ version: 1 }, steps.slice(1), 3)).toEqual({
+      ok: false,
+      reason: 'no way is known from its version 1 to 3',
+    });
   });
 });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import kept from '../file/kept/version-5.json';
 import { readShop } from '../file/shop-file';
-import { emptyJournal, type Journal, recordCount } from './journal';
+import { emptyJournal, type Journal, RECORD_TYPES, recordCount } from './journal';
 import { readJournalLines, writeJournalLines } from './journal-lines';
 
 const VERSION = 5;
@@ -53,10 +53,93 @@ describe('the lines of a journal', () => {
     ['', 1, /does not begin like a journal/],
     ['{"format":"frank-gauge"}', 1, /does not begin like a journal/],
     ['{"format":"frank-gauge-journal","version":6,"records":0}', 1, /newer Frank Gauge/],
-    ['{"format":"frank-gauge-journal","version":"5"}', 1, /not a whole number/],
+    [
+      '{"format":"frank-gauge-journal","version":"5"}',
+      1,
+      /its version, "5", is not a whole number/,
+    ],
+    ['{"format":"frank-gauge-journal","version":1.5}', 1, /its version, 1.5, is not/],
+    ['{"format":"frank-gauge-journal","version":0,"records":0}', 1, /its version, 0, is not/],
+    ['{"format":"frank-gauge-journal","version":-1}', 1, /not a whole number/],
     ['{"format":"frank-gauge-journal","version":5}', 1, /how many records/],
+    ['{"format":"frank-gauge-journal","version":5,"records":"2"}', 1, /how many records/],
+    ['{"format":"frank-gauge-journal","version":5,"records":2.5}', 1, /how many records/],
+    ['{"format":"frank-gauge-journal","version":5,"records":-1}', 1, /how many records/],
   ])('%s is refused', (bad, line, message) => {
     expect(faultsOf(bad)).toEqual([{ line, message: expect.stringMatching(message) }]);
+  });
+
+  it('say in their head how many records follow', () => {
+    const head = JSON.parse(lines[0] ?? '');
+    expect(head).toEqual({
+      format: 'frank-gauge-journal',
+      version: VERSION,
+      records: recordCount(journal),
+    });
+    expect(textOf(emptyJournal())).toBe(
+      '{"format":"frank-gauge-journal","version":5,"records":0}\n',
+    );
+    // The first version there was is a version.
+    const first = '{"format":"frank-gauge-journal","version":1,"records":0}';
+    expect(readJournalLines(first, VERSION).kind).toBe('whole');
+  });
+
+  it('of which all promised are there are whole, blank lines and all; a scrap behind them is not', () => {
+    expect(readJournalLines(`${text}\n  \n`, VERSION).kind).toBe('whole');
+    expect(faultsOf(`${text}{"list":"rea`)).toEqual([
+      { line: lines.length + 1, message: 'it is not JSON' },
+    ]);
+    // What is JSON, but no record, is no cut.
+    const short = lines.slice(0, -1).join('\n');
+    expect(faultsOf(`${short}\n{"list":"readings"}`)).toEqual([
+      { line: lines.length, message: 'it has no record' },
+    ]);
+    expect(readJournalLines(short, VERSION)).toMatchObject({
+      kind: 'cut off',
+      whole: recordCount(journal) - 1,
+      promised: recordCount(journal),
+    });
+  });
+
+  it('name no more than twenty faults', () => {
+    const bad = Array.from({ length: 30 }, () => '{"list":"thoughts"}');
+    const faults = faultsOf([lines[0], ...bad].join('\n'));
+    expect(faults.map(({ line }) => line)).toEqual(Array.from({ length: 20 }, (_, i) => i + 2));
+  });
+
+  it('name the line of a twin, and the way to a wrong value', () => {
+    const at = lines.findIndex((line) => line.includes('"list":"readings"'));
+    const twin = [...lines.slice(0, at + 1), lines[at] ?? '', ...lines.slice(at + 1)].join('\n');
+    const { id } = JSON.parse(lines[at] ?? '').record;
+    expect(faultsOf(twin)).toEqual([
+      { line: at + 2, message: `two records of readings have the id '${id}'` },
+    ]);
+    const wrong = lines
+      .map((line, i) => (i === at ? line.replace(/"kind":"value"/, '"kind":"guess"') : line))
+      .join('\n');
+    expect(faultsOf(wrong)[0]).toEqual({
+      line: at + 1,
+      message: expect.stringMatching(/^taken\.0\.kind: \S/),
+    });
+    const unknown = lines
+      .map((line, i) => (i === at ? line.replace('"record":{', '"record":{"mood":"good",') : line))
+      .join('\n');
+    expect(faultsOf(unknown)[0]?.message).toMatch(/^readings: .*mood/);
+  });
+
+  it('are refused beyond the most records of a kind', () => {
+    const most = RECORD_TYPES.instruments.most;
+    const one = (i: number) =>
+      `{"list":"instruments","record":{"id":"i${i}","name":"Vane","kind":"vane","accuracy":0.03}}`;
+    const fileOf = (count: number) =>
+      [
+        `{"format":"frank-gauge-journal","version":5,"records":${count}}`,
+        ...Array.from({ length: count }, (_, i) => one(i)),
+      ].join('\n');
+    expect(readJournalLines(fileOf(most), VERSION).kind).toBe('whole');
+    expect(faultsOf(fileOf(most + 3))).toEqual([
+      { line: most + 2, message: `more than ${most} instruments` },
+    ]);
   });
 
   it('with something wrong in the middle are refused, with the line', () => {
