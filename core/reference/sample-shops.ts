@@ -42,6 +42,18 @@ function withAirtightGate(run: Run | undefined): void {
   if (run?.gate) run.gate.closedGap = 0;
 }
 
+/** A curve that falls from shut-off into a stall, rises out of it to a peak, and falls; m³/s and Pa. */
+export const STALLING_CURVE = (
+  [
+    [0, 900],
+    [0.08, 200],
+    [0.16, 200],
+    [0.24, 1800],
+    [0.4, 1500],
+    [0.6, 0],
+  ] as const
+).map(([flow, pressure]) => ({ flow, pressure }));
+
 /** Saw, planer and sander on one main; ids `saw`, `planer`, `sander` are their runs. */
 export function threeBranchShop(): Shop {
   const shop = comparableShop(2500, 0.6);

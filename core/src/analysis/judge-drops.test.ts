@@ -45,34 +45,27 @@ describe('verdicts', () => {
     }
   });
 
-  it('say enough, a little short, or starved by the share that is missing', () => {
+  /** The planer, where it needs so much. */
+  const needing = (need: number) => {
     const shop = threeBranchShop();
-    const { flow } = judged(shop).named('planer');
-    const standing = (need: number) => {
-      const changed = copyOf(shop);
-      const port = changed.machines[1]?.ports[0];
-      if (port) port.need = { kind: 'flow', flow: need };
-      return judged(changed).named('planer').standing;
-    };
-    expect(standing(flow * 0.99)).toBe('enough');
-    expect(standing(flow * 1.03)).toBe('little short');
-    expect(standing(flow * 1.2)).toBe('starved');
-  });
+    const port = shop.machines[1]?.ports[0];
+    if (port) port.need = { kind: 'flow', flow: need };
+    return judged(shop).named('planer');
+  };
 
-  it('are to the point at each limit: what is needed is enough, five hundredths less a little short', () => {
-    const shop = threeBranchShop();
-    const { flow } = judged(shop).named('planer');
-    const standing = (need: number) => {
-      const changed = copyOf(shop);
-      const port = changed.machines[1]?.ports[0];
-      if (port) port.need = { kind: 'flow', flow: need };
-      return judged(changed).named('planer');
-    };
-    expect(standing(flow).standing).toBe('enough');
-    expect(standing((flow / 0.95) * 0.9999).standing).toBe('little short');
-    expect(standing((flow / 0.95) * 1.0001).standing).toBe('starved');
-    expect(standing(1.5 * flow).margin).toBeCloseTo(-0.5 * flow, 9);
-    expect(standing(0.5 * flow).margin).toBeCloseTo(0.5 * flow, 9);
+  it('say enough, a little short, or starved by the share that is missing', () => {
+    const { flow } = judged(threeBranchShop()).named('planer');
+    for (const [need, standing] of [
+      [0.99 * flow, 'enough'],
+      [flow, 'enough'],
+      [1.03 * flow, 'little short'],
+      [(flow / 0.95) * 0.9999, 'little short'],
+      [(flow / 0.95) * 1.0001, 'starved'],
+      [1.2 * flow, 'starved'],
+    ] as const) {
+      expect(needing(need).standing, String(need)).toBe(standing);
+      expect(needing(need).margin).toBeCloseTo(flow - need, 9);
+    }
   });
 
   it('name the slowest run behind a drop’s own, and what its chips want there', () => {

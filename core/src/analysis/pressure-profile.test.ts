@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { judgedDrop } from '../../reference/judged-drop';
 import { threeBranchShop } from '../../reference/sample-shops';
 import { circleArea, velocityPressure } from '../air/velocity-pressure';
 import type { Shop } from '../design/schema';
 import { SEPARATOR_RUN } from '../network/assemble/separator-segment';
-import { arrangeDucts } from '../routing/arrange-ducts';
-import { type DropAir, judgeDrops } from './judge-drops';
+import type { DropAir } from './judge-drops';
 import { lossesOfRun } from './losses-of-run';
 import { pressureProfile } from './pressure-profile';
 
@@ -14,11 +14,7 @@ function judged(change: (shop: Shop) => void = () => {}): DropAir {
   const shop = threeBranchShop();
   shop.collector.exhaust = { kind: 'filter', filter };
   change(shop);
-  const arranged = arrangeDucts(shop);
-  if (!arranged.ok) throw new Error('no tree');
-  const [saw] = judgeDrops(shop, arranged.tree, 'found', 'one');
-  if (saw?.kind !== 'judged') throw new Error('not judged');
-  return saw;
+  return judgedDrop(shop, 'saw');
 }
 
 describe('the way of a drop’s air', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyShop } from '../../reference/any-shop';
-import { threeBranchShop } from '../../reference/sample-shops';
+import { STALLING_CURVE, threeBranchShop } from '../../reference/sample-shops';
 import type { Shop } from '../design/schema';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { shopToNetwork } from './assemble/shop-to-network';
@@ -24,19 +24,12 @@ function withCurve(...points: [number, number][]): Shop {
   return shop;
 }
 
-/** Falls from shut-off into a stall, rises out of it to a peak, and falls. */
-const STALLING: [number, number][] = [
-  [0, 900],
-  [0.08, 200],
-  [0.16, 200],
-  [0.24, 1800],
-  [0.4, 1500],
-  [0.6, 0],
-];
+const stalling = () =>
+  withCurve(...STALLING_CURVE.map(({ flow, pressure }): [number, number] => [flow, pressure]));
 
 describe('a curve that rises out of a stall', () => {
   it('meets its system three times: stable, not, and stable, where it runs', () => {
-    const point = solveOperatingPoint(compiledOf(withCurve(...STALLING)));
+    const point = solveOperatingPoint(compiledOf(stalling()));
     if (point.kind !== 'converged') throw new Error(point.reason.kind);
     expect(point.operatingPoints.map(({ isStable }) => isStable)).toEqual([true, false, true]);
     const flows = point.operatingPoints.map(({ flow }) => flow);
@@ -45,7 +38,7 @@ describe('a curve that rises out of a stall', () => {
   });
 
   it('each crossing is one: there the blower gives what the system asks', () => {
-    const compiled = compiledOf(withCurve(...STALLING));
+    const compiled = compiledOf(stalling());
     const point = solveOperatingPoint(compiled);
     if (point.kind !== 'converged') throw new Error(point.reason.kind);
     for (const { flow, rise } of point.operatingPoints) {

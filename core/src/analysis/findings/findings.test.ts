@@ -1,26 +1,17 @@
 import { describe, expect, it } from 'vitest';
+import { judgedDrop } from '../../../reference/judged-drop';
 import { threeBranchShop } from '../../../reference/sample-shops';
 import { circleArea } from '../../air/velocity-pressure';
 import { boxAround } from '../../assembly/box-around';
 import type { Run, Shop } from '../../design/schema';
 import { fromSI, toSI } from '../../quantity/units';
-import { arrangeDucts } from '../../routing/arrange-ducts';
 import { collectorLoad } from '../collector-load';
 import { enclosureLoad } from '../enclosure-load';
-import { judgeDrops } from '../judge-drops';
 import { narrowestWithin, widestCarrying } from './carrying-size';
 import type { Finding, FindingKind } from './finding';
 import { findings } from './findings';
 
-function judged(shop: Shop, name = 'saw') {
-  const arranged = arrangeDucts(shop);
-  if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
-  const airs = judgeDrops(shop, arranged.tree, 'found', 'one');
-  const air = airs.find(({ drop }) => drop.path[0]?.id === name);
-  if (air?.kind !== 'judged') throw new Error(`no ${name}`);
-  return air;
-}
-
+const judged = (shop: Shop, name = 'saw') => judgedDrop(shop, name);
 const told = (shop: Shop, name = 'saw') => findings(shop, judged(shop, name), 'found', 'one');
 
 function find<K extends FindingKind>(shop: Shop, kind: K): Extract<Finding, { kind: K }> | null {

@@ -1,14 +1,14 @@
 // Every finding said whole: how serious, where, with which numbers and which remedy; and where it is no
 // longer said, just on the other side of its limit.
 import { describe, expect, it } from 'vitest';
-import { threeBranchShop } from '../../../reference/sample-shops';
+import { judgedDrop } from '../../../reference/judged-drop';
+import { STALLING_CURVE, threeBranchShop } from '../../../reference/sample-shops';
 import { circleArea } from '../../air/velocity-pressure';
 import type { Run, Shop } from '../../design/schema';
 import { SEPARATOR_RUN } from '../../network/assemble/separator-segment';
 import { toSI } from '../../quantity/units';
-import { arrangeDucts } from '../../routing/arrange-ducts';
 import { collectorLoad } from '../collector-load';
-import { type DropAir, judgeDrops } from '../judge-drops';
+import type { DropAir } from '../judge-drops';
 import { pressureProfile } from '../pressure-profile';
 import { narrowestWithin, widestCarrying } from './carrying-size';
 import type { Finding, FindingKind } from './finding';
@@ -32,14 +32,7 @@ function shopWith(change: (parts: Parts) => void = () => {}): Shop {
   return shop;
 }
 
-function judged(shop: Shop, name = 'planer'): DropAir {
-  const arranged = arrangeDucts(shop);
-  if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
-  const airs = judgeDrops(shop, arranged.tree, 'found', 'one');
-  const air = airs.find(({ drop }) => drop.path[0]?.id === name);
-  if (air?.kind !== 'judged') throw new Error(`no ${name}`);
-  return air;
-}
+const judged = (shop: Shop, name = 'planer') => judgedDrop(shop, name);
 
 /** What is said of a kind, with the air it is said of. */
 function said(kind: FindingKind, shop: Shop, name = 'planer') {
@@ -703,21 +696,11 @@ describe('of the collector', () => {
   });
 
   it('a blower that may run at several flows: where it runs, and the other', () => {
-    // Falls into a stall and rises out of it again.
-    const stalls: [number, number][] = [
-      [0, 900],
-      [0.08, 200],
-      [0.16, 200],
-      [0.24, 1800],
-      [0.4, 1500],
-      [0.6, 0],
-    ];
-    const shop = withCurve(...stalls);
-    for (const run of shop.ducts.runs) if (run.gate) run.gate.open = true;
-    const arranged = arrangeDucts(shop);
-    if (!arranged.ok) throw new Error('no tree');
-    const air = judgeDrops(shop, arranged.tree, 'found', 'now')[1];
-    if (air?.kind !== 'judged') throw new Error('not judged');
+    const shop = shopWith(({ shop }) => {
+      shop.collector.blower.curve = STALLING_CURVE;
+      for (const { gate } of shop.ducts.runs) if (gate) gate.open = true;
+    });
+    const air = judgedDrop(shop, 'planer', 'now');
     const { flow, operatingPoints } = air.solution.blower;
     const [low, unstable, high] = operatingPoints;
     expect([low?.isStable, unstable?.isStable, high?.isStable]).toEqual([true, false, true]);
