@@ -1,0 +1,350 @@
+// Every conflict said whole, and no longer said just on the other side of its limit.
+import { describe, expect, it } from 'vitest';
+import { counter } from '../../reference/sample-shops';
+import { estimatedCurve } from '../collector/estimated-curve';
+import { addRun } from '../design/edit-ducts';
+import { newShop } from '../design/new-shop';
+import type { Run, Shop } from '../design/schema';
+import { setRoomSize } from '../room/edit-floor';
+import { bendsAt } from './bend-geometry';
+import { ductConflicts } from './duct-conflicts';
+import { addMachine } from './edit-machines';
+import { BESIDE_WALL, FLOOR_DUCT, HEAD_HEIGHT, INLET_STRAIGHT, LONG_HOSE } from './layout-limits';
+import { inletMouth } from './places';
+import { type Point3, plus } from './space';
+
+const DIAMETER = 0.15;
+const RADIUS = DIAMETER / 2;
+/** What an elbow of 1½ diameters takes of each leg at a right angle, m. */
+const REACH = 1.5 * DIAMETER;
+
+/**
+ * A room of 12 by 8 m and 2.7 m high; the collector at (10, 4), its inlet 2.3 m up and looking toward −x;
+ * and one run of 150 mm into it, through points given from the inlet.
+ */
+function shopWith(
+  points: readonly (readonly [x: number, y: number, z?: number])[],
+  change: (shop: Shop, run: Run) => void = () => {},
+) {
+  const shop = newShop('s', 'S', 'metric', estimatedCurve(0.35, 57, 0.5, 1.2));
+  setRoomSize(shop, 12, 8);
+  shop.room.ceilingHeight = 2.7;
+  shop.collector.place = { x: 10, y: 4, z: 0 };
+  shop.collector.inlet = { side: 'left', height: 2.3 };
+  shop.collector.separator.inletDiameter = DIAMETER;
+  const inlet = inletMouth(shop)?.at;
+  if (!inlet) throw new Error('no inlet');
+  const newId = counter();
+  const id = addRun(shop, 'inlet', newId);
+  const run = shop.ducts.runs.find((each) => each.id === id);
+  const joint = shop.ducts.nodes.find((node) => node.id === run?.from);
+  if (!run || !joint) throw new Error('no run');
+  const off = ([x, y, z = 0]: (typeof points)[number]): Point3 => plus(inlet, { x, y, z });
+  const [first, ...bends] = points.map(off);
+  joint.at = first ?? null;
+  run.route = { bends: bendsAt(bends, newId), slack: 0, isFollowed: true };
+  Object.assign(run, { diameter: DIAMETER, hose: null, gate: null });
+  change(shop, run);
+  return { shop, run: run.id, inlet, newId };
+}
+
+/** What is said of the run, or of whatever else. */
+const said = (...given: Parameters<typeof shopWith>) => {
+  const { shop, run, inlet } = shopWith(...given);
+  return { conflicts: ductConflicts(shop), run, inlet };
+};
+
+describe('where a duct lies', () => {
+  it('straight into the collector nothing is wrong, nor with one that is not drawn', () => {
+    expect(said([[-6, 0]]).conflicts).toEqual([]);
+    const undrawn = said([[-6, 0, -9]], (_, run) => {
+      run.route = null;
+    });
+    expect(undrawn.conflicts).toEqual([]);
+  });
+
+  it('of no length, or with two points on one spot', () => {
+    const none = said([[0, 0]]);
+    expect(none.conflicts).toEqual([{ kind: 'no length', run: none.run }]);
+    const twice = said([
+      [-6, 0],
+      [-6, 0],
+    ]);
+    expect(twice.conflicts).toEqual([{ kind: 'one spot', run: twice.run }]);
+    const later = said([
+      [-6, 0],
+      [-3, 0],
+      [-3, 0],
+    ]);
+    expect(later.conflicts).toEqual([{ kind: 'one spot', run: later.run }]);
+  });
+
+  it('without room to bend: how much its elbows lack between each other, and to its end', () => {
+    const jog = (wide: number) =>
+      said([
+        [-6, wide],
+        [-3, wide],
+        [-3, 0],
+      ]);
+    const tight = jog(0.3);
+    expect(tight.conflicts).toEqual([
+      { kind: 'no room to bend', run: tight.run, short: expect.closeTo(2 * REACH - 0.3, 9) },
+    ]);
+    expect(jog(2 * REACH).conflicts).toEqual([]);
+    const atItsStart = said([
+      [-3, 0.1],
+      [-3, 0],
+    ]);
+    expect(atItsStart.conflicts).toEqual([
+      { kind: 'no room to bend', run: atItsStart.run, short: expect.closeTo(REACH - 0.1, 9) },
+    ]);
+    const atItsEnd = said([
+      [-0.1, 3],
+      [-0.1, 0],
+    ]);
+    expect(atItsEnd.conflicts).toContainEqual({
+      kind: 'no room to bend',
+      run: atItsEnd.run,
+      short: expect.closeTo(REACH - 0.1, 9),
+    });
+  });
+
+  it('with an elbow close to the collector: the straight there is, and the straight wanted', () => {
+    const withStraight = (straight: number) =>
+      said([
+        [-straight - REACH, 3],
+        [-straight - REACH, 0],
+      ]);
+    const wanted = INLET_STRAIGHT * DIAMETER;
+    const close = withStraight(0.5 * wanted);
+    expect(close.conflicts).toEqual([
+      {
+        kind: 'elbow at the collector',
+        run: close.run,
+        straight: expect.closeTo(0.5 * wanted, 9),
+        wanted,
+      },
+    ]);
+    expect(withStraight(wanted).conflicts).toEqual([]);
+  });
+
+  it('wider than the inlet it leads into', () => {
+    const wide = said([[-6, 0]], ({ collector }) => {
+      collector.separator.inletDiameter = 0.125;
+    });
+    expect(wide.conflicts).toEqual([
+      { kind: 'wider than what follows', run: wide.run, by: expect.closeTo(0.025, 9) },
+    ]);
+    const narrow = said([[-6, 0]], ({ collector }) => {
+      collector.separator.inletDiameter = 0.2;
+    });
+    expect(narrow.conflicts).toEqual([]);
+  });
+
+  it('with a long hose, slack and all', () => {
+    const hosed = (length: number, slack: number) =>
+      said(
+        [
+          [-6, 0],
+          [-6 + length, 0],
+        ],
+        (_, run) => {
+          run.hose = { kind: 'smooth', length: 1, diameter: DIAMETER, compression: 0 };
+          if (run.route) run.route.slack = slack;
+        },
+      );
+    const long = hosed(1.8, 0.1);
+    expect(long.conflicts).toEqual([
+      { kind: 'long hose', run: long.run, length: expect.closeTo(1.98, 9), limit: LONG_HOSE },
+    ]);
+    expect(hosed(1.8, 0).conflicts).toEqual([]);
+    // All hose: it has a length.
+    const all = said([[-1, 0]], (_, run) => {
+      run.hose = { kind: 'smooth', length: 1, diameter: DIAMETER, compression: 0 };
+    });
+    expect(all.conflicts).toEqual([]);
+  });
+
+  it('leaning back against the flow of what it joins', () => {
+    const joining = (x: number) => {
+      const set = shopWith([[-6, 0]]);
+      const main = set.shop.ducts.runs.find(({ id }) => id === set.run);
+      if (!main) throw new Error('no main');
+      // A joint half way, straight through, and a branch that comes down to it from ahead or behind.
+      const newId = set.newId;
+      const upper = { ...structuredClone(main), id: newId(), name: 'Upper' };
+      const half = {
+        id: newId(),
+        kind: { kind: 'joint' } as const,
+        at: plus(set.inlet, { x: -3, y: 0, z: 0 }),
+        style: {},
+      };
+      const start = {
+        id: newId(),
+        kind: { kind: 'joint' } as const,
+        at: plus(set.inlet, { x: -3 + x, y: 2, z: 0 }),
+        style: {},
+      };
+      set.shop.ducts.nodes.push(half, start);
+      upper.to = half.id;
+      const branch = {
+        ...structuredClone(main),
+        id: newId(),
+        name: 'Branch',
+        from: start.id,
+        to: half.id,
+      };
+      main.from = half.id;
+      set.shop.ducts.runs.push(upper, branch);
+      return { conflicts: ductConflicts(set.shop), branch: branch.id };
+    };
+    const back = joining(2);
+    expect(back.conflicts).toEqual([
+      { kind: 'against the flow', run: back.branch, angle: expect.closeTo((3 * Math.PI) / 4, 9) },
+    ]);
+    expect(joining(-2).conflicts).toEqual([]);
+    expect(joining(0).conflicts).toEqual([]);
+  });
+});
+
+describe('what is in a duct’s way', () => {
+  it('a post, unless it passes beside it', () => {
+    const beside = (y: number) =>
+      said([[-6, 0]], ({ room }) => {
+        const { x, y: own } = { x: 6, y: 4 };
+        room.posts = [{ id: 'p', at: { x, y: own + y }, width: 0.2 }];
+      });
+    const through = beside(0);
+    expect(through.inlet.y).toBeCloseTo(4, 9);
+    expect(through.conflicts).toEqual([{ kind: 'through a post', run: through.run }]);
+    expect(beside(0.1 + RADIUS - 0.01).conflicts).toHaveLength(1);
+    expect(beside(0.1 + RADIUS + 0.01).conflicts).toEqual([]);
+  });
+
+  it('a wall, unless it ends at it', () => {
+    const { inlet } = shopWith([[-6, 0]]);
+    const beyond = said([[-inlet.x - 0.5, 0]]);
+    expect(beyond.conflicts).toEqual([{ kind: 'through a wall', run: beyond.run }]);
+    expect(said([[-inlet.x, 0]]).conflicts).toEqual([]);
+    expect(said([[-inlet.x + 0.1, 0]]).conflicts).toEqual([]);
+  });
+
+  it('the collector itself, unless it passes over it', () => {
+    // From its far side, through it and back to the inlet.
+    const across = (z: number) =>
+      said(
+        [
+          [1.6, 0, z],
+          [-1.5, 0, z],
+          [-1.5, 1.5, z],
+          [-1.5, 1.5],
+          [-1.5, 0],
+        ],
+        ({ room }) => {
+          room.ceilingHeight = null;
+        },
+      );
+    const through = across(-0.5).conflicts.map(({ kind }) => kind);
+    expect(through).toContain('through the collector');
+    expect(across(3).conflicts.map(({ kind }) => kind)).not.toContain('through the collector');
+  });
+
+  it('the ceiling: how much higher it would have to be', () => {
+    const rising = (z: number, ceiling: number | null = 2.7) =>
+      said(
+        [
+          [-6, 0, z],
+          [-3, 0, z],
+          [-3, 0],
+        ],
+        ({ room }, run) => {
+          room.ceilingHeight = ceiling;
+          for (const bend of run.route?.bends ?? []) bend.style.radiusRatio = 0.75;
+        },
+      );
+    const high = rising(0.4);
+    expect(high.conflicts).toEqual([
+      { kind: 'above the ceiling', run: high.run, short: expect.closeTo(2.7 + RADIUS - 2.7, 9) },
+    ]);
+    expect(rising(0.4 - RADIUS).conflicts).toEqual([]);
+    expect(rising(0.4, null).conflicts).toEqual([]);
+  });
+
+  it('the floor: how deep it would lie in it', () => {
+    const lying = (z: number) =>
+      said([
+        [-6, 0, z - 2.3],
+        [-3, 0, z - 2.3],
+        [-3, 0],
+      ]);
+    const deep = lying(RADIUS - 0.02);
+    expect(deep.conflicts).toEqual([
+      { kind: 'into the floor', run: deep.run, short: expect.closeTo(0.02, 9) },
+    ]);
+    expect(lying(RADIUS).conflicts).toEqual([]);
+  });
+
+  it('heads: how high it hangs where one walks, and where that does not count', () => {
+    const hanging = (z: number, y = 0, change: (shop: Shop) => void = () => {}) =>
+      said(
+        [[-6, y, z - 2.3], [-3, y, z - 2.3], [-3, y], ...(y === 0 ? [] : [[-3, 0] as const])],
+        change,
+      );
+    const low = hanging(1.5);
+    expect(low.conflicts).toEqual([
+      {
+        kind: 'below head height',
+        run: low.run,
+        height: expect.closeTo(1.5 - RADIUS, 9),
+        wanted: HEAD_HEIGHT,
+      },
+    ]);
+    expect(hanging(HEAD_HEIGHT + RADIUS, 0).conflicts.map(({ kind }) => kind)).not.toContain(
+      'below head height',
+    );
+    expect(hanging(HEAD_HEIGHT + RADIUS - 0.02).conflicts.map(({ kind }) => kind)).toContain(
+      'below head height',
+    );
+    // On the floor one steps over it, and by a wall nobody walks.
+    expect(hanging(FLOOR_DUCT - 0.01).conflicts).toEqual([]);
+    const { inlet } = shopWith([[-6, 0]]);
+    const toWall = (off: number) => hanging(1.5, off - inlet.y);
+    expect(toWall(BESIDE_WALL - 0.02).conflicts).toEqual([]);
+    expect(toWall(BESIDE_WALL + 0.05).conflicts.map(({ kind }) => kind)).toEqual([
+      'below head height',
+    ]);
+  });
+
+  it('not heads where a machine stands under it, nor outside the room', () => {
+    const over = shopWith([
+      [-3.1, 0, -0.8],
+      [-2.9, 0, -0.8],
+      [-2.9, 0],
+    ]);
+    const kinds = () => ductConflicts(over.shop).map(({ kind }) => kind);
+    const before = kinds();
+    const id = addMachine(over.shop, 'tableSaw', over.newId);
+    const machine = over.shop.machines.find((each) => each.id === id);
+    if (!machine) throw new Error('no machine');
+    machine.place = { x: over.inlet.x - 3, y: over.inlet.y };
+    expect(before).toContain('below head height');
+    expect(kinds()).not.toContain('below head height');
+  });
+
+  it('nothing, but a port of a machine that stands leads nowhere', () => {
+    const { shop, newId } = shopWith([[-6, 0]]);
+    const id = addMachine(shop, 'bandSaw', newId);
+    const machine = shop.machines.find((each) => each.id === id);
+    if (!machine) throw new Error('no machine');
+    machine.place = { x: 2, y: 2 };
+    const wanted = machine.ports.map((port) => ({
+      kind: 'port without a duct',
+      machine: id,
+      port: port.id,
+    }));
+    expect(wanted.length).toBeGreaterThan(0);
+    expect(ductConflicts(shop)).toEqual(wanted);
+    machine.place = null;
+    expect(ductConflicts(shop)).toEqual([]);
+  });
+});
