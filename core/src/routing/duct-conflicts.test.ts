@@ -1,56 +1,20 @@
 // Every conflict said whole, and no longer said just on the other side of its limit.
 import { describe, expect, it } from 'vitest';
-import { counter } from '../../reference/sample-shops';
-import { estimatedCurve } from '../collector/estimated-curve';
-import { addRun } from '../design/edit-ducts';
-import { newShop } from '../design/new-shop';
-import type { Run, Shop } from '../design/schema';
-import { setRoomSize } from '../room/edit-floor';
-import { bendsAt } from './bend-geometry';
+import { LONE_DUCT, loneDuct } from '../../reference/lone-duct';
+import type { Shop } from '../design/schema';
 import { ductConflicts } from './duct-conflicts';
 import { addMachine } from './edit-machines';
 import { BESIDE_WALL, FLOOR_DUCT, HEAD_HEIGHT, INLET_STRAIGHT, LONG_HOSE } from './layout-limits';
-import { inletMouth } from './places';
-import { type Point3, plus } from './space';
+import { plus } from './space';
 
-const DIAMETER = 0.15;
+const DIAMETER = LONE_DUCT;
 const RADIUS = DIAMETER / 2;
 /** What an elbow of 1½ diameters takes of each leg at a right angle, m. */
 const REACH = 1.5 * DIAMETER;
 
-/**
- * A room of 12 by 8 m and 2.7 m high; the collector at (10, 4), its inlet 2.3 m up and looking toward −x;
- * and one run of 150 mm into it, through points given from the inlet.
- */
-function shopWith(
-  points: readonly (readonly [x: number, y: number, z?: number])[],
-  change: (shop: Shop, run: Run) => void = () => {},
-) {
-  const shop = newShop('s', 'S', 'metric', estimatedCurve(0.35, 57, 0.5, 1.2));
-  setRoomSize(shop, 12, 8);
-  shop.room.ceilingHeight = 2.7;
-  shop.collector.place = { x: 10, y: 4, z: 0 };
-  shop.collector.inlet = { side: 'left', height: 2.3 };
-  shop.collector.separator.inletDiameter = DIAMETER;
-  const inlet = inletMouth(shop)?.at;
-  if (!inlet) throw new Error('no inlet');
-  const newId = counter();
-  const id = addRun(shop, 'inlet', newId);
-  const run = shop.ducts.runs.find((each) => each.id === id);
-  const joint = shop.ducts.nodes.find((node) => node.id === run?.from);
-  if (!run || !joint) throw new Error('no run');
-  const off = ([x, y, z = 0]: (typeof points)[number]): Point3 => plus(inlet, { x, y, z });
-  const [first, ...bends] = points.map(off);
-  joint.at = first ?? null;
-  run.route = { bends: bendsAt(bends, newId), slack: 0, isFollowed: true };
-  Object.assign(run, { diameter: DIAMETER, hose: null, gate: null });
-  change(shop, run);
-  return { shop, run: run.id, inlet, newId };
-}
-
 /** What is said of the run, or of whatever else. */
-const said = (...given: Parameters<typeof shopWith>) => {
-  const { shop, run, inlet } = shopWith(...given);
+const said = (...given: Parameters<typeof loneDuct>) => {
+  const { shop, run, inlet } = loneDuct(...given);
   return { conflicts: ductConflicts(shop), run, inlet };
 };
 
@@ -167,7 +131,7 @@ describe('where a duct lies', () => {
 
   it('leaning back against the flow of what it joins', () => {
     const joining = (x: number) => {
-      const set = shopWith([[-6, 0]]);
+      const set = loneDuct([[-6, 0]]);
       const main = set.shop.ducts.runs.find(({ id }) => id === set.run);
       if (!main) throw new Error('no main');
       // A joint half way, straight through, and a branch that comes down to it from ahead or behind.
@@ -222,7 +186,7 @@ describe('what is in a duct’s way', () => {
   });
 
   it('a wall, unless it ends at it', () => {
-    const { inlet } = shopWith([[-6, 0]]);
+    const { inlet } = loneDuct([[-6, 0]]);
     const beyond = said([[-inlet.x - 0.5, 0]]);
     expect(beyond.conflicts).toEqual([{ kind: 'through a wall', run: beyond.run }]);
     expect(said([[-inlet.x, 0]]).conflicts).toEqual([]);
@@ -307,7 +271,7 @@ describe('what is in a duct’s way', () => {
     );
     // On the floor one steps over it, and by a wall nobody walks.
     expect(hanging(FLOOR_DUCT - 0.01).conflicts).toEqual([]);
-    const { inlet } = shopWith([[-6, 0]]);
+    const { inlet } = loneDuct([[-6, 0]]);
     const toWall = (off: number) => hanging(1.5, off - inlet.y);
     expect(toWall(BESIDE_WALL - 0.02).conflicts).toEqual([]);
     expect(toWall(BESIDE_WALL + 0.05).conflicts.map(({ kind }) => kind)).toEqual([
@@ -316,7 +280,7 @@ describe('what is in a duct’s way', () => {
   });
 
   it('not heads where a machine stands under it, nor outside the room', () => {
-    const over = shopWith([
+    const over = loneDuct([
       [-3.1, 0, -0.8],
       [-2.9, 0, -0.8],
       [-2.9, 0],
@@ -332,7 +296,7 @@ describe('what is in a duct’s way', () => {
   });
 
   it('nothing, but a port of a machine that stands leads nowhere', () => {
-    const { shop, newId } = shopWith([[-6, 0]]);
+    const { shop, newId } = loneDuct([[-6, 0]]);
     const id = addMachine(shop, 'bandSaw', newId);
     const machine = shop.machines.find((each) => each.id === id);
     if (!machine) throw new Error('no machine');

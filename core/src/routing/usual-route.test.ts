@@ -1,0 +1,192 @@
+import { describe, expect, it } from 'vitest';
+import { LONE_DUCT, loneDuct } from '../../reference/lone-duct';
+import type { Shop } from '../design/schema';
+import { ductLines } from './duct-lines';
+import { addMachine } from './edit-machines';
+import { portMouth } from './places';
+import { distance, type Point3, plus, times } from './space';
+import { splitAt } from './split-at';
+import {
+  aheadOf,
+  ductHeight,
+  type Goal,
+  riseFrom,
+  turnedWithFlow,
+  usualRoute,
+  type Way,
+} from './usual-route';
+
+const at = (x: number, y: number, z = 0): Point3 => ({ x, y, z });
+
+/** Point by point the same, within a micrometre. */
+function expectPoints(points: readonly Point3[] | undefined, wanted: readonly Point3[]): void {
+  expect(points).toHaveLength(wanted.length);
+  for (const [i, point] of (points ?? []).entries()) {
+    const far = distance(point, wanted[i] ?? at(1e9, 0));
+    expect(far, `point ${i}: ${JSON.stringify(point)}`).toBeLessThan(1e-6);
+  }
+}
+
+describe('the height ducts hang at', () => {
+  it('is that of what hangs already, else under the ceiling, else the usual', () => {
+    const { shop } = loneDuct([[-6, 0, -0.2]]);
+    expect(ductHeight(shop)).toBeCloseTo(2.1, 9);
+    const bare: Shop = { ...shop, ducts: { ...shop.ducts, nodes: [] } };
+    const under = (ceilingHeight: number | null) =>
+      ductHeight({ ...bare, room: { ...bare.room, ceilingHeight } });
+    expect(under(2.7)).toBeCloseTo(2.4, 9);
+    expect(under(0.6)).toBe(0.5);
+    expect(under(null)).toBe(2.3);
+    // Ports and the inlet are nodes too, but nothing hangs from them.
+    const ends = shop.ducts.nodes.filter(({ kind }) => kind.kind !== 'joint');
+    expect(ends.length).toBeGreaterThan(0);
+    expect(ductHeight({ ...shop, ducts: { ...shop.ducts, nodes: ends } })).toBeCloseTo(2.4, 9);
+  });
+});
+
+describe('the rise from a port', () => {
+  const rise = (z: number, height: number) => riseFrom({ at: at(1, 2, z), out: at(-1, 0) }, height);
+
+  it('begins 0.3 m out, where a hand reaches the gate, or as high over a high port', () => {
+    expectPoints(rise(0.5, 2.3), [at(0.7, 2, 1.1), at(0.7, 2, 2.3)]);
+    expectPoints(rise(1.2, 2.3), [at(0.7, 2, 1.5), at(0.7, 2, 2.3)]);
+  });
+
+  it('begins lower under low ducts, and needs no riser where they lie on the floor', () => {
+    expectPoints(rise(0.5, 1.2), [at(0.7, 2, 1), at(0.7, 2, 1.2)]);
+    expectPoints(rise(0.5, 0.25), [at(0.7, 2, 0.1), at(0.7, 2, 0.25)]);
+    expectPoints(rise(0.5, 0.1), [at(0.7, 2, 0.1)]);
+  });
+});
+
+describe('a way onto a main', () => {
+  const toward = (degrees: number) => {
+    const angle = (degrees * Math.PI) / 180;
+    return at(Math.cos(angle), Math.sin(angle));
+  };
+  const turned = (degrees: number, room = 5, length = 3) =>
+    turnedWithFlow([at(0, 0, 2), at(length, 0, 2)], toward(degrees), 0.15, room);
+
+  it('that meets it squarely turns two diameters before, with its flow', () => {
+    expectPoints(turned(90), [at(0, 0, 2), at(2.7, 0, 2), at(3, 0.3, 2)]);
+    for (const degrees of [61, 119]) {
+      const flow = toward(degrees);
+      const end = at(3 + 0.3 * flow.x, 0.3 * flow.y, 2);
+      expectPoints(turned(degrees), [at(0, 0, 2), at(2.7, 0, 2), end]);
+    }
+  });
+
+  it('that leans either way already stays as it is', () => {
+    for (const degrees of [0, 45, 59, 121, 180]) {
+      expectPoints(turned(degrees), [at(0, 0, 2), at(3, 0, 2)]);
+    }
+  });
+
+  it('turns later where its last leg is short, or little of the main is left; not at all on none', () => {
+    expectPoints(turned(90, 5, 0.2), [at(0, 0, 2), at(0.04, 0, 2), at(0.2, 0.16, 2)]);
+    expectPoints(turned(90, 0.2), [at(0, 0, 2), at(2.875, 0, 2), at(3, 0.125, 2)]);
+    expectPoints(turned(90, 0.1), [at(0, 0, 2), at(3, 0, 2)]);
+    expectPoints(turnedWithFlow([at(1, 1)], toward(90), 0.15, 5), [at(1, 1)]);
+  });
+});
+
+describe('the usual way of a drop', () => {
+  /** A main 6 m long with a machine by it; its way, the spot its riser stands on, and its diameter. */
+  function wayOf(place: { x: number; y: number }, goal: (main: string) => Goal, height = 0) {
+    const set = loneDuct([[-6, 0, height]], (shop) => {
+      shop.collector.inlet.height = 2.3 + height;
+    });
+    const { shop, newId, run } = set;
+    const id = addMachine(shop, 'bandSaw', newId);
+    const machine = shop.machines.find((each) => each.id === id);
+    const port = machine?.ports[0];
+    if (!machine || !port) throw new Error('no machine');
+    machine.place = place;
+    const mouth = portMouth(machine, port);
+    if (!mouth) throw new Error('no mouth');
+    const foot = plus(mouth.at, times(mouth.out, 0.3));
+    const way: Way | null = usualRoute(shop, machine, port, goal(run));
+    return { ...set, machine, port, foot, way, reach: 2 * port.diameter };
+  }
+
+  it('to a main: up, square to it, and into it by a wye two diameters long', () => {
+    const { way, foot, inlet, run, reach } = wayOf({ x: 6, y: 2 }, (main) => ({
+      kind: 'run',
+      run: main,
+    }));
+    expectPoints(way?.between, [
+      at(foot.x, foot.y, 1.1),
+      at(foot.x, foot.y, inlet.z),
+      at(foot.x, inlet.y - reach, inlet.z),
+    ]);
+    expect(way?.to).toMatchObject({ kind: 'run', run });
+    expectPoints(way?.to.kind === 'run' ? [way.to.at] : [], [at(foot.x + reach, inlet.y, inlet.z)]);
+  });
+
+  it('to a main that begins further on: along it until abreast of its beginning', () => {
+    const { way, foot, inlet, reach } = wayOf({ x: 1, y: 2 }, (main) => ({
+      kind: 'run',
+      run: main,
+    }));
+    const begins = inlet.x - 6;
+    expect(foot.x).toBeLessThan(begins - 0.5);
+    expectPoints(way?.between, [
+      at(foot.x, foot.y, 1.1),
+      at(foot.x, foot.y, inlet.z),
+      at(begins, foot.y, inlet.z),
+      at(begins, inlet.y - reach, inlet.z),
+    ]);
+    expectPoints(way?.to.kind === 'run' ? [way.to.at] : [], [at(begins + reach, inlet.y, inlet.z)]);
+  });
+
+  it('to the collector: onto the line its inlet faces along, three diameters and an elbow ahead', () => {
+    const ahead = 4.5 * LONE_DUCT;
+    // From well ahead, straight onto the line; from beside the inlet, out to where that piece begins.
+    const far = wayOf({ x: 5, y: 1 }, () => ({ kind: 'inlet' }));
+    const { inlet } = far;
+    expectPoints(far.way?.between, [
+      at(far.foot.x, far.foot.y, 1.1),
+      at(far.foot.x, far.foot.y, inlet.z),
+      at(far.foot.x, inlet.y, inlet.z),
+    ]);
+    const beside = wayOf({ x: inlet.x, y: 1 }, () => ({ kind: 'inlet' }));
+    expect(inlet.x - beside.foot.x).toBeLessThan(ahead);
+    expectPoints(beside.way?.between, [
+      at(beside.foot.x, beside.foot.y, 1.1),
+      at(beside.foot.x, beside.foot.y, inlet.z),
+      at(inlet.x - ahead, beside.foot.y, inlet.z),
+      at(inlet.x - ahead, inlet.y, inlet.z),
+    ]);
+    expect(beside.way?.to).toEqual({ kind: 'inlet' });
+    const mouth = { at: inlet, out: at(-1, 0) };
+    expectPoints([aheadOf(beside.shop, mouth)], [at(inlet.x - ahead, inlet.y, inlet.z)]);
+  });
+
+  it('to a joint: leaning with the flow of what leaves it', () => {
+    const set = wayOf({ x: 6, y: 1 }, () => ({ kind: 'inlet' }));
+    const { shop, machine, port, foot, inlet, reach, run, newId, off } = set;
+    const node = splitAt(shop, run, off(-3, 0), newId) ?? '';
+    const way = usualRoute(shop, machine, port, { kind: 'node', node });
+    const joint = at(inlet.x - 3, inlet.y, inlet.z);
+    // Abreast of a spot two diameters ahead of the joint, two diameters beside it, and then 45° into it.
+    expectPoints(way?.between, [
+      at(foot.x, foot.y, 1.1),
+      at(foot.x, foot.y, inlet.z),
+      at(joint.x - reach, foot.y, inlet.z),
+      at(joint.x - reach, inlet.y - reach, inlet.z),
+    ]);
+    expect(way?.to).toEqual({ kind: 'node', node });
+  });
+
+  it('has none without a machine’s place, a collector’s, a main’s or a joint’s', () => {
+    const set = wayOf({ x: 6, y: 2 }, (main) => ({ kind: 'run', run: main }));
+    const { shop, machine, port } = set;
+    const ask = (goal: Goal) => usualRoute(shop, machine, port, goal, ductLines(shop));
+    expect(ask({ kind: 'node', node: 'nowhere' })).toBeNull();
+    expect(ask({ kind: 'run', run: 'nowhere' })).toBeNull();
+    shop.collector.place = null;
+    expect(ask({ kind: 'inlet' })).toBeNull();
+    machine.place = null;
+    expect(ask({ kind: 'inlet' })).toBeNull();
+  });
+});
