@@ -100,6 +100,20 @@ describe('what shortfalls share', () => {
     expect(said.drops[0]?.shortfall).toBeGreaterThan(0.1);
   });
 
+  it('is nothing where every drop gets more than believed: no opening does that', () => {
+    const reality = branchedShop();
+    const shop = copyOf(reality);
+    shop.condition.holes.push({ run: 'branch', area: 5e-3, origin: { kind: 'assumed' } });
+    const { tree, compared } = readEverywhere(shop, reality);
+    for (const { result } of compared) {
+      expect(result.kind === 'compared' && (result.difference ?? 0)).toBeGreaterThan(0);
+    }
+    expect(sharedShortfall(shop, tree, compared)).toMatchObject({
+      kind: 'no difference',
+      drops: 4,
+    });
+  });
+
   it('needs two drops', () => {
     const shop = branchedShop();
     const { tree, compared } = readEverywhere(shop, shop);
@@ -158,7 +172,10 @@ describe('which readings count', () => {
     expect(counted({ ...result, predicted: 0 })).toMatchObject({ drops: 3 });
     expect(counted({ kind: 'no prediction', measured })).toMatchObject({ drops: 3 });
     // Of two drops that are left, two still say something.
-    expect(sharedShortfall(shop, tree, sound.slice(0, 2))).toMatchObject({ drops: 2 });
+    expect(sharedShortfall(shop, tree, sound.slice(0, 2))).toMatchObject({
+      kind: 'no difference',
+      drops: 2,
+    });
   });
 });
 
