@@ -103,7 +103,9 @@ describe('what shortfalls share', () => {
   it('is nothing where every drop gets more than believed: no opening does that', () => {
     const reality = branchedShop();
     const shop = copyOf(reality);
-    shop.condition.holes.push({ run: 'branch', area: 5e-3, origin: { kind: 'assumed' } });
+    // Into the collector: what is lost there, every drop lacks.
+    const main = shop.ducts.runs.find(({ to }) => to === 'inlet')?.id ?? '';
+    shop.condition.holes.push({ run: main, area: 5e-3, origin: { kind: 'assumed' } });
     const { tree, compared } = readEverywhere(shop, reality);
     for (const { result } of compared) {
       expect(result.kind === 'compared' && (result.difference ?? 0)).toBeGreaterThan(0);
