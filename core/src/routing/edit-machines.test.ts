@@ -1,0 +1,177 @@
+import { describe, expect, it } from 'vitest';
+import { loneDuct } from '../../reference/lone-duct';
+import type { Machine, Shop } from '../design/schema';
+import { cornersOf, overlapDepth } from '../room/plane';
+import { machineBlock } from '../room/standing';
+import { addMachine, copyMachine, copyMachines, removeMachine, routeUsual } from './edit-machines';
+import { runFromPort } from './route-duct';
+
+/** A main, and machines of a kind placed where asked, the first led to the main. */
+function shopWith(...places: readonly { x: number; y: number }[]) {
+  const set = loneDuct([[-6, 0]]);
+  const { shop, run, newId } = set;
+  const ids = places.map((place) => {
+    const id = addMachine(shop, 'bandSaw', newId);
+    machineOf(shop, id).place = place;
+    return id;
+  });
+  const [first = ''] = ids;
+  const routed = routeUsual(shop, first, portOf(shop, first), { kind: 'run', run }, newId);
+  if (!routed.ok) throw new Error(routed.why);
+  return { ...set, ids, first, drop: routed.run };
+}
+
+function machineOf(shop: Shop, id: string): Machine {
+  const machine = shop.machines.find((each) => each.id === id);
+  if (!machine) throw new Error(`no ${id}`);
+  return machine;
+}
+const portOf = (shop: Shop, id: string) => machineOf(shop, id).ports[0]?.id ?? '';
+const runOf = (shop: Shop, id: string) => shop.ducts.runs.find((run) => run.id === id);
+
+describe('a machine’s drop', () => {
+  it('that is there is routed anew, and keeps all it is made of', () => {
+    const { shop, first, drop, newId } = shopWith({ x: 6, y: 2 });
+    const own = runOf(shop, drop);
+    if (own) Object.assign(own, { pipe: 'drain', diameter: 0.11 });
+    const again = routeUsual(shop, first, portOf(shop, first), { kind: 'inlet' }, newId);
+    expect(again).toEqual({ ok: true, run: drop });
+    expect(runOf(shop, drop)).toMatchObject({ to: 'inlet', pipe: 'drain', diameter: 0.11 });
+    expect(runFromPort(shop, first, portOf(shop, first))?.id).toBe(drop);
+  });
+
+  it('of a machine or a port that is not there is not routed', () => {
+    const { shop, first, newId } = shopWith({ x: 6, y: 2 });
+    const before = structuredClone(shop);
+    const goal = { kind: 'inlet' } as const;
+    const no = { ok: false, why: 'not placed' };
+    expect(routeUsual(shop, 'gone', 'gone', goal, newId)).toEqual(no);
+    expect(routeUsual(shop, first, 'gone', goal, newId)).toEqual(no);
+    machineOf(shop, first).place = null;
+    expect(routeUsual(shop, first, portOf(shop, first), goal, newId)).toEqual(no);
+    machineOf(shop, first).place = { x: 6, y: 2 };
+    expect(shop).toEqual(before);
+  });
+
+  it('goes with its machine, its ports too; others stay', () => {
+    const { shop, first, ids, run } = shopWith({ x: 6, y: 2 }, { x: 3, y: 2 });
+    removeMachine(shop, first);
+    expect(shop.machines.map(({ id }) => id)).toEqual(ids.slice(1));
+    expect(shop.ducts.runs.map(({ id }) => id)).toEqual([run]);
+    const ports = shop.ducts.nodes.flatMap(({ kind }) =>
+      kind.kind === 'port' ? [kind.machine] : [],
+    );
+    expect(ports).not.toContain(first);
+    const before = structuredClone(shop);
+    removeMachine(shop, 'gone');
+    expect(shop).toEqual(before);
+  });
+});
+
+describe('a machine once more', () => {
+  it('is as its pattern in all but ids, name and place, its drop too, with its gate shut', () => {
+    const { shop, first, drop, newId } = shopWith({ x: 6, y: 2 });
+    const pattern = machineOf(shop, first);
+    pattern.size = { width: 0.8, depth: 0.6 };
+    const own = runOf(shop, drop);
+    if (!own?.hose || !own.gate || !own.route) throw new Error('no hose');
+    Object.assign(own, { pipe: 'drain', diameter: 0.11 });
+    Object.assign(own.hose, { kind: 'smooth', compression: 0.2 });
+    Object.assign(own.gate, { open: true, opening: 0.7 });
+    own.route.slack = 0.25;
+    const id = copyMachine(shop, first, newId, { x: 3, y: 2 });
+    const copy = machineOf(shop, id ?? '');
+    expect(copy).toEqual({
+      ...pattern,
+      id,
+      name: 'Band saw 2',
+      place: { x: 3, y: 2 },
+      ports: pattern.ports.map((port) => ({ ...port, id: expect.any(String) })),
+    });
+    expect(copy.ports.map((port) => port.id)).not.toEqual(pattern.ports.map((port) => port.id));
+    expect(copy.size).not.toBe(pattern.size);
+    const made = runFromPort(shop, copy.id, portOf(shop, copy.id));
+    expect(made).toMatchObject({
+      pipe: 'drain',
+      diameter: 0.11,
+      hose: { kind: 'smooth', compression: 0.2 },
+      gate: { open: false, opening: 0.7 },
+      route: { slack: 0.25 },
+    });
+    // A third takes the next name, whichever of them it is copied from.
+    const third = copyMachine(shop, copy.id, newId, { x: 4.5, y: 6 });
+    expect(machineOf(shop, third ?? '').name).toBe('Band saw 3');
+    expect(copyMachine(shop, 'gone', newId)).toBeNull();
+  });
+
+  it('leads to the collector where its pattern does, and nowhere where that has no duct', () => {
+    const { shop, first, ids, newId } = shopWith({ x: 6, y: 2 }, { x: 3, y: 6 });
+    routeUsual(shop, first, portOf(shop, first), { kind: 'inlet' }, newId);
+    const id = copyMachine(shop, first, newId, { x: 4, y: 2 }) ?? '';
+    expect(runFromPort(shop, id, portOf(shop, id))?.to).toBe('inlet');
+    const bare = copyMachine(shop, ids[1] ?? '', newId, { x: 8, y: 6 }) ?? '';
+    expect(runFromPort(shop, bare, portOf(shop, bare))).toBeUndefined();
+  });
+});
+
+describe('several machines once more', () => {
+  const overlaps = (shop: Shop) => {
+    const blocks = shop.machines.flatMap((machine) => machineBlock(machine) ?? []).map(cornersOf);
+    return blocks.some((one, i) =>
+      blocks.slice(i + 1).some((other) => overlapDepth(one, other) > 1e-9),
+    );
+  };
+
+  it('stand to each other as their patterns, beside them where there is room', () => {
+    const { shop, ids, newId } = shopWith({ x: 2, y: 2 }, { x: 3.5, y: 2.4 });
+    const copies = copyMachines(shop, ids, newId);
+    expect(copies).toHaveLength(2);
+    const placeOf = (id = '') => machineOf(shop, id).place ?? { x: 0, y: 0 };
+    const by = { x: placeOf(copies[0]).x - 2, y: placeOf(copies[0]).y - 2 };
+    expect(placeOf(copies[1]).x - 3.5).toBeCloseTo(by.x, 9);
+    expect(placeOf(copies[1]).y - 2.4).toBeCloseTo(by.y, 9);
+    // To the right, first of all: as far as they reach, and 0.3 m.
+    expect(by.y).toBe(0);
+    expect(by.x).toBeGreaterThan(1.5 + 0.3);
+    expect(overlaps(shop)).toBe(false);
+  });
+
+  it('go to whichever side is free, and anywhere where none is', () => {
+    const shifted = (places: readonly { x: number; y: number }[]) => {
+      const set = shopWith(...places);
+      const [first = ''] = set.ids;
+      const [copy = ''] = copyMachines(set.shop, [first], set.newId);
+      const [from, to] = [machineOf(set.shop, first).place, machineOf(set.shop, copy).place];
+      expect(overlaps(set.shop)).toBe(false);
+      return {
+        x: Math.sign((to?.x ?? 0) - (from?.x ?? 0)),
+        y: Math.sign((to?.y ?? 0) - (from?.y ?? 0)),
+      };
+    };
+    // In the middle of the left half; then with something to its right; then below that as well.
+    expect(shifted([{ x: 3, y: 2 }])).toEqual({ x: 1, y: 0 });
+    expect(
+      shifted([
+        { x: 3, y: 2 },
+        { x: 4, y: 2 },
+      ]),
+    ).toEqual({ x: -1, y: 0 });
+    expect(
+      shifted([
+        { x: 3, y: 2 },
+        { x: 4, y: 2 },
+        { x: 2, y: 2 },
+      ]),
+    ).toEqual({ x: 0, y: 1 });
+    // Hard by the right wall there is none to its right.
+    expect(shifted([{ x: 11.5, y: 1 }])).toEqual({ x: -1, y: 0 });
+  });
+
+  it('that are not placed are copied where there is room', () => {
+    const { shop, ids, newId } = shopWith({ x: 2, y: 2 });
+    machineOf(shop, ids[0] ?? '').place = null;
+    const [copy = ''] = copyMachines(shop, ids, newId);
+    expect(machineOf(shop, copy).place).not.toBeNull();
+    expect(copyMachines(shop, ['gone'], newId)).toEqual([]);
+  });
+});
