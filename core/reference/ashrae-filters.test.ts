@@ -89,7 +89,7 @@ describe('cake', () => {
     expect(more / timeToDue(filter, toEight, rate, 0)).toBeCloseTo(10, 9);
     expect(timeToDue(filter, toEight, rate, 1)).toBe(Number.POSITIVE_INFINITY);
     expect(timeToDue(filter, [9, 8], rate, 0.9)).toBe(0);
-    // Due already: now, even where no more dust comes.
+    // It is due now, even where no more dust comes.
     expect(timeToDue(filter, [9, 8], rate, 1)).toBe(0);
     expect(timeToDue(filter, [9, 8], 0, 0.9)).toBe(0);
   });

@@ -79,7 +79,7 @@ describe('blower', () => {
     for (const voltage of [220, 230, 240]) {
       expect(at(voltage)).toEqual({ current: expect.closeTo(ampere / 2, 6), origin: 'standard' });
     }
-    // Beside those supplies in proportion to the voltage, which is no longer the table's.
+    // Outside those ranges the current goes with the voltage, which is no longer the table's.
     for (const voltage of [105, 130, 208, 250]) {
       const current = expect.closeTo((ampere * 115) / voltage, 6);
       expect(at(voltage)).toEqual({ current, origin: 'estimate' });
@@ -105,7 +105,7 @@ describe('blower', () => {
     [17, 45],
     [28, 70],
     [16, 40],
-    // Beyond the largest rating of the list, 250 % itself.
+    // Beyond the largest rating on the list it is 250 % itself.
     [200, 500],
   ])('%f A at full load may have a breaker of up to %f A', (fullLoad, rating) => {
     expect(largestBreaker(fullLoad)).toBe(rating);
@@ -136,7 +136,7 @@ describe('blower', () => {
     expect(motorCurrent(motor, 'nec', 0)).toBeLessThan(motorCurrent(motor, 'nec', 800));
   });
 
-  it('without air asks nothing of its shaft by the curve, and has no efficiency', () => {
+  it('that makes no pressure asks nothing of its shaft and has no efficiency', () => {
     const dead = [
       { flow: 0, pressure: 0 },
       { flow: 0.5, pressure: 0 },
@@ -146,7 +146,7 @@ describe('blower', () => {
     expect(staticEfficiency({ flow: 0, pressure: 2500 }, points, 0.5)).toBe(0);
   });
 
-  it('has its greatest air power at its last point where that is where it lies', () => {
+  it('may have its greatest air power at the last point of its curve', () => {
     const rising = [
       { flow: 0, pressure: 1000 },
       { flow: 0.4, pressure: 900 },

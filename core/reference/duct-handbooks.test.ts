@@ -127,7 +127,7 @@ describe('fittings', () => {
     expect(share(30)).toBeCloseTo(0.0726 / 0.9848, 3);
   });
 
-  it('of drain pipe turn as mitres at an R/D of 0.5, in proportion at 1.5, and between by a straight line', () => {
+  it('of drain pipe turn like mitres at an R/D of 0.5, in proportion to the angle at 1.5, and as a mixture between', () => {
     const share = (ratio: number) => {
       const whole = elbowLoss('drain', degrees(90), ratio);
       return elbowLoss('drain', degrees(45), ratio) / whole;
@@ -269,9 +269,9 @@ describe('what a blower’s suction does to walls', () => {
 
   it('a drum of 0.9 mm steel, 480 by 700 mm, buckles at 55.0 kPa, worked by hand', () => {
     const { steel } = WALL_MATERIALS;
-    // t/D = 0.001875, of it the power 2.5: 1.5223e-7; L/D − 0.45·√(t/D) = 1.43885; 0.91^0.75 = 0.93171.
+    // t/D = 0.001875, and to the power of 2.5: 1.5223e-7; L/D − 0.45·√(t/D) = 1.43885; 0.91^0.75 = 0.93171.
     expect(drumCollapse(steel, 0.48, 0.7, 0.9e-3) / 54_960).toBeCloseTo(1, 3);
-    // One so flat that the formula would divide by less than nothing still stands as a pipe at least.
+    // A drum so flat that the formula would divide by a negative length still has a strength.
     expect(drumCollapse(steel, 0.48, 0.005, 0.9e-3)).toBeGreaterThan(1e6);
   });
 

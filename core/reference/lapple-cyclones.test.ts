@@ -94,8 +94,8 @@ describe('share caught of a log-normal dust', () => {
     }
   });
 
-  it('is what ten thousand particles drawn evenly from its sizes come to', () => {
-    // Every ten-thousandth part of the mass by its own size: the distribution turned round, by halving.
+  it('agrees with the mean over ten thousand particles spread evenly over the distribution', () => {
+    // The size at each ten-thousandth of the mass, found by inverting the distribution by halving.
     const normal = (z: number) => {
       // Abramowitz and Stegun 26.2.17 (from memory), good to 7.5e-8.
       const t = 1 / (1 + 0.2316419 * Math.abs(z));

@@ -27,10 +27,10 @@ describe('moist air', () => {
     }
   });
 
-  it('holds as much vapour at most as psychrolib says, over ice and over water, within 0.1 %', () => {
+  it('has psychrolib’s saturation pressure over ice and over water, within 0.1 %', () => {
     for (const celsius of [-40, -20, -5, -0.1, 0.5, 5, 20, 45]) {
       const temperature = celsius + 273.15;
-      // What vapour takes from the density of dry air, by the two gas constants.
+      // How much lighter moist air is than dry air gives the vapour's pressure by the two gas constants.
       const lighter =
         moistAirDensity(101325, temperature, 0) - moistAirDensity(101325, temperature, 1);
       const pressure = (lighter * temperature) / (1 / 287.042 - 1 / 461.524);

@@ -55,7 +55,7 @@ describe('sound readings', () => {
     ...change,
   });
 
-  it('of those taken at a known distance the latest counts', () => {
+  it('count by the latest one taken at a known distance', () => {
     const old = reading({ id: 'old' });
     const late = reading({ id: 'late', at: '2026-02-01T10:00:00Z' });
     const blind = reading({ id: 'blind', at: '2026-03-01T10:00:00Z', distance: null });
@@ -63,12 +63,12 @@ describe('sound readings', () => {
     expect(latestAtDistance([old, late, blind])).toBe(late);
     expect(latestAtDistance([blind])).toBeNull();
     expect(latestAtDistance([])).toBeNull();
-    // Two of one moment: the first of them.
+    // Of two taken at one moment the first counts.
     const twin = reading({ id: 'twin' });
     expect(latestAtDistance([old, twin])).toBe(old);
   });
 
-  it('say how much louder it is than was computed then, at three metres', () => {
+  it('say how much louder the collector is, at three metres, than was computed at the time', () => {
     expect(foundLouder([reading({})])).toBeCloseTo(5, 9);
     // Read at 6 m: at 3 m it is 6.02 dB louder.
     expect(foundLouder([reading({ distance: 6, level: 79 })])).toBeCloseTo(5.02, 2);

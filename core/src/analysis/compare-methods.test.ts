@@ -69,7 +69,7 @@ describe('the methods side by side', () => {
     expect(spread).toBeLessThan(0.2);
   });
 
-  it('where none finds an answer there is no spread', () => {
+  it('show no spread where none of them finds an answer', () => {
     const dead = threeBranchShop();
     dead.collector.blower.curve = [
       { flow: 0, pressure: 2500 },
@@ -82,8 +82,8 @@ describe('the methods side by side', () => {
     expect(spread).toBe(0);
   });
 
-  it('an answer that is missing counts for nothing', () => {
-    // So near the curve's end that the method that says least loss runs past it.
+  it('leave a method without an answer out of the spread', () => {
+    // The curve ends where some methods still have an answer and others run past it.
     const [drop] = tree.drops;
     if (!drop) throw new Error('no drop');
     const options = { view: 'found', openGates: gatesOfDrop(drop) } as const;
@@ -97,7 +97,7 @@ describe('the methods side by side', () => {
       return own.kind === 'solved' ? own.blower.flow : 0;
     });
     const end = (Math.min(...solved) + Math.max(...solved)) / 2;
-    // The same straight line, ended between what the methods say.
+    // The same straight line, cut off between the flows the methods find.
     near.collector.blower.curve = [
       { flow: 0, pressure: 2500 },
       { flow: end, pressure: 2500 * (1 - end / 0.6) },

@@ -72,7 +72,7 @@ describe('every set of gates', () => {
 
   it('says of every run how slow and how fast it gets, and where its chips settle', () => {
     const shop = threeBranchShop();
-    // The saw's own run is too slow for chips, and the sander's would be, were it not for fine dust only.
+    // The saw's own run is too slow for chips; the sander's would be too, but it carries only fine dust.
     for (const run of shop.ducts.runs) {
       if (run.id === 'saw' || run.id === 'sander') run.diameter = 0.17;
     }
@@ -120,7 +120,7 @@ describe('every set of gates', () => {
     }
   });
 
-  it('of none that is chosen there is nothing to say', () => {
+  it('has nothing to say where no set is chosen', () => {
     expect(evaluated(threeBranchShop(), { kind: 'chosen', sets: [] })).toEqual({
       kind: 'evaluated',
       sets: 0,

@@ -45,7 +45,7 @@ describe('verdicts', () => {
     }
   });
 
-  /** The planer, where it needs so much. */
+  /** The planer's result if it needs this flow. */
   const needing = (need: number) => {
     const shop = threeBranchShop();
     const port = shop.machines[1]?.ports[0];
@@ -68,9 +68,9 @@ describe('verdicts', () => {
     }
   });
 
-  it('name the slowest run behind a drop’s own, and what its chips want there', () => {
+  it('name the slowest run after a drop’s own, and the velocity its chips need there', () => {
     const shop = threeBranchShop();
-    // A wider main between the first one and the collector: there it is slowest.
+    // A wider main between the first one and the collector, where the air is slowest.
     const main = shop.ducts.runs.find(({ id }) => id === 'id1');
     if (!main) throw new Error('no main');
     shop.ducts.nodes.push({ id: 'half', kind: { kind: 'joint' }, at: null, style: {} });
@@ -83,7 +83,7 @@ describe('verdicts', () => {
     const { settlingVelocity, carryingVelocity } = shop.shop.rules;
     expect(air.main).toEqual({ run: 'wide', velocity: speed('wide'), transport: settlingVelocity });
     expect(air.transport).toBe(carryingVelocity);
-    // Nor is it the last where that is not the slowest, nor the drop's own pipe.
+    // It is not simply the last run, nor the drop's own pipe.
     wider.diameter = 0.8 * main.diameter;
     const saw = shop.ducts.runs.find(({ id }) => id === 'saw');
     if (saw) saw.diameter = 3 * main.diameter;
@@ -110,7 +110,7 @@ describe('verdicts', () => {
     expect(judged(shop).named('saw').main).toBeNull();
   });
 
-  it('put the drop first that is shortest of its need, leaving out what is shut or unsolved', () => {
+  it('are ordered by how short each drop is of its need, without those that are shut or unsolved', () => {
     const shop = threeBranchShop();
     for (const run of shop.ducts.runs) if (run.gate) run.gate.open = run.id !== 'saw';
     const { tree, airs } = judged(shop, 'now');
@@ -130,7 +130,7 @@ describe('verdicts', () => {
     expect(marginShare(half)).toBe(-0.5);
   });
 
-  it('say why where there is no answer', () => {
+  it('give the reason where there is no answer', () => {
     const shop = threeBranchShop();
     shop.collector.blower.curve = [
       { flow: 0, pressure: 2500 },
@@ -278,7 +278,7 @@ describe('uncertainty', () => {
     expect(rest).toEqual(others);
   });
 
-  it('knows what an opening in a run does to a drop, and that one nowhere does nothing', () => {
+  it('knows what an opening in a run does to a drop', () => {
     const shop = threeBranchShop();
     const { named, tree } = judged(shop);
     const air = named('planer');

@@ -51,7 +51,7 @@ describe('the way of a drop’s air', () => {
         }
       }
     }
-    // In front of the blower both are far below the room's.
+    // Ahead of the blower the pressure is far below the room's.
     const ahead = steps.find(({ kind }) => kind === 'blower');
     expect(ahead?.totalBefore).toBeCloseTo(solution.blower.inletTotal, 3);
     expect(ahead?.totalBefore).toBeLessThan(-500);
@@ -71,7 +71,7 @@ describe('the way of a drop’s air', () => {
     expect(dynamic(last) / dynamic(before)).toBeCloseTo((pipe.flowOut / pipe.flowIn) ** 2, 6);
   });
 
-  it('behind the blower stands over the room by what the filter takes', () => {
+  it('is above the room’s pressure behind the blower by what the filter takes', () => {
     const { solution, drop } = judged();
     const [blower, exhaust] = pressureProfile(solution, drop).slice(-2);
     const { outletStatic, flow } = solution.blower;
@@ -83,7 +83,7 @@ describe('the way of a drop’s air', () => {
     expect(exhaust?.staticAfter).toBe(0);
   });
 
-  it('through a separator the blower pushes into passes it behind the blower', () => {
+  it('passes a separator the blower pushes into behind the blower', () => {
     const { solution, drop } = judged(({ collector, condition }) => {
       collector.stack.order = 'pushed';
       condition.pressureSide.area = 5e-4;
@@ -104,7 +104,7 @@ describe('the way of a drop’s air', () => {
     expect(exhaust?.totalAfter).toBeCloseTo(0, 9);
   });
 
-  it('with its filter ahead of the blower passes it there, and comes out at the room’s pressure', () => {
+  it('passes a filter ahead of the blower there, and leaves the blower at the room’s pressure', () => {
     const { solution, drop } = judged(({ collector }) => {
       collector.stack.order = 'cleanSide';
     });

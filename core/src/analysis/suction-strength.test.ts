@@ -19,7 +19,7 @@ describe('what stands the blower’s suction', () => {
     expect(strength.bin.length).toBe(3);
     shop.collector.separator.kind = 'none';
     expect(suctionStrength(shop, shop.collector).bin).toEqual([]);
-    // The weakest wherever it stands in the list.
+    // The weakest is found wherever it stands in the list.
     shop.ducts.runs.reverse();
     expect(suctionStrength(shop, shop.collector).weakestPipe?.run).toBe(thin.id);
   });

@@ -35,7 +35,7 @@ describe('the system curve', () => {
     }
   });
 
-  it('is the ducts’ own: a stronger blower is on it too, and other gates have another', () => {
+  it('belongs to the ducts: a stronger blower runs on it too, and other gates have another', () => {
     const asked = systemCurve(shop, tree, 'found', new Set(['saw']));
     const at = (flow: number) =>
       lookUp(
@@ -50,7 +50,7 @@ describe('the system curve', () => {
 
   it('leaves out flows the blower’s curve does not reach', () => {
     const short = structuredClone(shop);
-    // Its curve ends a little beyond where it runs.
+    // The curve ends a little beyond the operating point.
     const { flow, rise } = solvedWith('saw').blower;
     short.collector.blower.curve = [
       { flow: 0, pressure: 2500 },
@@ -66,7 +66,7 @@ describe('the fan curve', () => {
   it('is drawn from shut-off to its last point', () => {
     const solved = solvedWith('saw');
     const line = fanCurveLine(solved);
-    // 2500 Pa were measured in standard air; here it is a little thinner.
+    // The 2500 Pa are for standard air; the air here is a little thinner.
     const shutOff = solved.network.blower[0]?.pressure ?? 0;
     expect(shutOff / 2500).toBeCloseTo(1, 2);
     expect(line).toHaveLength(41);

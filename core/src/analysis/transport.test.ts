@@ -18,7 +18,7 @@ describe('minimum transport velocity', () => {
     ]);
   });
 
-  it('is met by the very velocity it asks', () => {
+  it('is met by exactly the velocity it asks for', () => {
     expect(carriageOf(14, RULES)).toBe('moving');
     expect(carriageOf(13.999, RULES)).toBe('settling');
     expect(carriageOf(18, RULES)).toBe('carrying');

@@ -138,7 +138,7 @@ describe('a curve from two field tests', () => {
     expect(made.ok && made.points).toHaveLength(8);
   });
 
-  it('has the flow that was read for a point of its own, and no two points that are one', () => {
+  it('has a point of its own for the flow that was read, and no two points in one place', () => {
     for (const outlet of [100, 500, 1200]) {
       const made = curveFromTests(2500, openTest(0.4, outlet), 1.2);
       if (!made.ok) throw new Error(made.reason);
@@ -148,13 +148,13 @@ describe('a curve from two field tests', () => {
       const own = made.points.find(({ flow }) => Math.abs(flow - 0.4) < 1e-9);
       expect(own?.pressure).toBeCloseTo(outlet, 6);
     }
-    // 0.6 of its free flow, where the curve has a point already.
+    // At 0.6 of its free flow the curve has a point already.
     const there = 2500 * (1 - 0.6 ** FALL_EXPONENT);
     const made = curveFromTests(2500, openTest(0.4, there), 1.2);
     expect(made.ok && made.points).toHaveLength(8);
   });
 
-  it('has no free flow where a test says more than the blower makes, or less than nothing', () => {
+  it('has no free flow where the test gives more pressure than the blower makes, or less than none', () => {
     expect(freeFlowOf(openTest(0.4, 2500), 2500, 1.2)).toBeNull();
     expect(freeFlowOf(openTest(0.4, -10), 2500, 1.2)).toBeNull();
     expect(freeFlowOf(openTest(0.4, 0), 2500, 1.2)).toBeCloseTo(0.4, 12);
@@ -172,7 +172,7 @@ describe('an estimated curve', () => {
 });
 
 describe('a blower of a class', () => {
-  it('bare, with its open inlet, moves the flow its class is stated by, less at 50 Hz', () => {
+  it('moves the flow its class is stated by with its inlet open, and less at 50 Hz', () => {
     for (const id of BLOWER_CLASS_IDS) {
       const { bareFlow, inletDiameter, power } = BLOWER_CLASSES[id];
       for (const [system, slower] of [
@@ -184,7 +184,7 @@ describe('a blower of a class', () => {
         const out = { value: 0, slope: 0 };
         curveInto(out, blowerCurve(blower.curve), flow);
         const bare = { flow, inletDiameter, entryLoss: 0.93, outlet: 0 };
-        // The curve has few points, and what lies between them is not quite the law's.
+        // The curve has few points, so that between them it is not quite the law.
         expect(out.value / bareFanStatic(bare, STANDARD_DENSITY)).toBeCloseTo(1, 1);
         expect(blower.name).toContain(BLOWER_CLASSES[id].name);
         expect(blower.motor).toMatchObject({ power, plateCurrent: null, startRatio: null });
@@ -206,7 +206,7 @@ describe('a rising curve', () => {
 });
 
 describe('filters', () => {
-  it('are small above the face velocity of the media nearest in permeability', () => {
+  it('are called small above the face velocity of the media nearest in permeability', () => {
     for (const media of Object.values(MEDIA)) {
       expect(comfortableFaceVelocity(media.permeability * 1.01)).toBe(media.comfortable);
     }
@@ -214,7 +214,7 @@ describe('filters', () => {
     expect(comfortableFaceVelocity(0)).toBe(MEDIA.cellulose.comfortable);
   });
 
-  it('let by what their grade allows, and all of a band it asks nothing of', () => {
+  it('let through what their grade allows, and all of a band the grade does not cover', () => {
     expect(finesLetBy(13)).toEqual([0.5, expect.closeTo(0.15, 9), expect.closeTo(0.1, 9)]);
     expect(finesLetBy(8)).toEqual([1, 0.8, expect.closeTo(0.3, 9)]);
   });

@@ -202,7 +202,7 @@ describe('plugs and starts', () => {
     expect(new Set([...suits(115), ...suits(230)]).size).toBe(PLUG_IDS.length);
   });
 
-  it('none but the hard-wired suits a voltage of the other kind of supply', () => {
+  it('only a hard-wired motor suits both kinds of supply', () => {
     for (const id of PLUG_IDS) {
       expect(plugSuits(id, { voltage: 115 }) && plugSuits(id, { voltage: 230 })).toBe(
         id === 'wired',

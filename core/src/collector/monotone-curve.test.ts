@@ -45,7 +45,7 @@ describe('a monotone curve', () => {
     );
   });
 
-  it('through any points stays between the two on either side, stalls and all', () => {
+  it('through any points, stalls included, stays between its two neighbours', () => {
     const any = fc
       .array(
         fc.tuple(
@@ -76,7 +76,7 @@ describe('a monotone curve', () => {
     );
   });
 
-  it('ends as a parabola through its last three points would, where that keeps its shape', () => {
+  it('ends with the slope of a parabola through its last three points, where that keeps its shape', () => {
     // y = 1 − x² at 0, 1, 2: slopes 0 and −4.
     const parabola = monotoneCurve([
       [0, 1],
@@ -85,7 +85,7 @@ describe('a monotone curve', () => {
     ]);
     expect(valueAt(parabola, 1e-9).slope).toBeCloseTo(0, 6);
     expect(valueAt(parabola, 2 - 1e-9).slope).toBeCloseTo(-4, 6);
-    // Up and down again: no steeper at its end than three times its last step.
+    // A peak: the end is no steeper than three times its first step.
     const peak = monotoneCurve([
       [0, 0],
       [1, 1],

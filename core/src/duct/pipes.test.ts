@@ -19,11 +19,11 @@ describe('a size of the catalogue', () => {
 describe('the outside of a pipe', () => {
   it('is its size’s', () => {
     for (const size of sizes) expect(pipeOutside('drain', size.inside)).toBe(size.outside);
-    // A size it is a shade off from keeps its outside: what is sold has that, whatever was typed.
+    // A diameter typed a shade off still has the outside of the size that is sold.
     expect(pipeOutside('drain', small.inside + 0.3e-3)).toBe(small.outside);
   });
 
-  it('of a diameter that is not sold has the wall of the nearest size', () => {
+  it('of a diameter that is not sold is found by the wall of the nearest size', () => {
     const wallOf = (inside: number) => pipeOutside('drain', inside) - inside;
     expect(small.outside - small.inside).not.toBeCloseTo(large.outside - large.inside, 4);
     const [low, high] = [small.inside + 0.005, large.inside - 0.005];

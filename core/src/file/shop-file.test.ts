@@ -304,7 +304,7 @@ describe('a shop file', () => {
     ]);
   });
 
-  it('says what two records share, and begins what is wrong in small letters', () => {
+  it('names the id that two records share, and begins each message in lower case', () => {
     const document = structuredClone(version5);
     Object.assign(document.journal.sounds[0] ?? {}, { level: 400, hours: -1 });
     const read = readShop(document);
@@ -322,13 +322,13 @@ describe('a shop file', () => {
     );
   });
 
-  it('is refused unread where it is larger than any shop', () => {
+  it('is refused unread where it is larger than any shop could be', () => {
     const read = readShopFile(' '.repeat(LARGEST_FILE + 1));
     expect(read.ok ? '' : read.faults[0]).toEqual({
       path: '',
       message: 'it is larger than 100 MB, more than any shop needs',
     });
-    // Of that size exactly it is read, and is no JSON.
+    // A text of exactly that size is read, and is not JSON.
     const just = readShopFile(' '.repeat(LARGEST_FILE));
     expect(just.ok ? '' : just.faults[0]).toEqual({
       path: '',
@@ -336,7 +336,7 @@ describe('a shop file', () => {
     });
   });
 
-  it('has its journal at the end, a record a line, and only the lists that have any', () => {
+  it('has its journal at the end, one record a line, without empty lists', () => {
     const shop = threeBranchShop();
     const empty = writeShopFile(shop, emptyJournal());
     expect(empty).toMatch(/\n {2}"journal": \{\}\n\}\n$/);
@@ -348,7 +348,7 @@ describe('a shop file', () => {
     expect(Object.keys(JSON.parse(text).journal)).toEqual(['readings']);
     const lines = text.split('\n').filter((line) => line.startsWith('      {"id":'));
     expect(lines).toHaveLength(journal.readings.length);
-    // A brace at the start of a line of a note ends nothing.
+    // A brace at the start of a line in a note does no harm.
     shop.shop.note = 'one\n}\ntwo';
     const noted = readShopFile(writeShopFile(shop, journal));
     expect(noted.ok && noted.shop.shop.note).toBe('one\n}\ntwo');
@@ -376,7 +376,7 @@ describe('a shop file', () => {
     expect(schema.title).toBe(`Frank Gauge shop, version ${VERSION}`);
     expect(schema.description).toMatch(/^Everything in SI/);
     expect(schema.type).toBe('object');
-    // As it is written: what a default fills in need not be there.
+    // It describes a file as written: what a default fills in may be left out.
     const { properties, required } = schema as { properties: object; required: string[] };
     expect(Object.keys(properties)).toContain('journal');
     expect(required).toContain('format');

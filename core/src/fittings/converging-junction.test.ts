@@ -30,7 +30,7 @@ const legsOf = ({ main, ratio, angle, through, own }: AnyJunction, times = 1) =>
 ];
 
 describe('legs of a junction', () => {
-  it('lose the same at the same velocities, however wide all of it is', () => {
+  it('lose the same at the same velocities, whatever the size of the junction', () => {
     fc.assert(
       fc.property(anyJunction, fc.double({ min: 0.1, max: 10, noNaN: true }), (junction, times) => {
         const losses = junctionLosses(legsOf(junction), DENSITY);
@@ -88,14 +88,14 @@ describe('legs of a junction', () => {
     );
   });
 
-  it('of a main that a branch as wide brings half of its air, by hand', () => {
+  it('lose what is worked by hand where a branch as wide as the main brings half of the air', () => {
     const lossOf = (tee: number, angle = Math.PI / 2) => {
       const main = { leg: straightLeg(0.02, tee), flow: 0.2 };
       const branch = { leg: branchLeg(0.02, 0.02, angle), flow: 0.2 };
       return junctionLosses([main, branch], DENSITY);
     };
-    // Combined, 20 m/s: 240 Pa of velocity pressure. Of it 2q − q² by the balance, and 1.55q − q² by
-    // Idelchik's tee (from memory), q = ½.
+    // The combined air has 240 Pa of velocity pressure at 20 m/s. The main loses 2q − q² of it by the
+    // balance, and 1.55q − q² by Idelchik's tee (from memory), q = ½.
     expect(lossOf(0)[0]).toBeCloseTo(0.75 * 240, 6);
     expect(lossOf(1)[0]).toBeCloseTo(0.525 * 240, 6);
     // The branch at 45°: A·(1 + ¼ − ½ − ½·cos 45°), A = 0.55.

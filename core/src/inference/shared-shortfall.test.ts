@@ -95,15 +95,15 @@ describe('what shortfalls share', () => {
     const main = tree.upstreamFirst.at(-1)?.id ?? '';
     expect(runs).not.toContain(main);
     const found = said.suspects.find(({ kind }) => kind === 'run');
-    // Readings without scatter of a hole whose kind is known: its size to a few per cent.
+    // The readings have no scatter, so the size is found to a few per cent.
     expect((found?.kind === 'run' ? found.area : 0) / 3e-3).toBeCloseTo(1, 1);
     expect(said.drops[0]?.shortfall).toBeGreaterThan(0.1);
   });
 
-  it('is nothing where every drop gets more than believed: no opening does that', () => {
+  it('is nothing where every drop gets more than believed, which no opening explains', () => {
     const reality = branchedShop();
     const shop = copyOf(reality);
-    // Into the collector: what is lost there, every drop lacks.
+    // The run into the collector: every drop lacks what is lost there.
     const main = shop.ducts.runs.find(({ to }) => to === 'inlet')?.id ?? '';
     shop.condition.holes.push({ run: main, area: 5e-3, origin: { kind: 'assumed' } });
     const { tree, compared } = readEverywhere(shop, reality);
@@ -147,7 +147,7 @@ describe('which readings count', () => {
     expect(sharedShortfall(shop, tree, [...after, ...leaking]).kind).toBe('no difference');
   });
 
-  it('say how much of its flow each drop lacks, the worst first', () => {
+  it('give each drop’s shortfall as a share of its flow, the worst first', () => {
     if (said.kind !== 'shared') throw new Error(said.kind);
     const shortfalls = said.drops.map(({ shortfall }) => shortfall);
     expect(shortfalls).toEqual(shortfalls.toSorted((a, b) => b - a));
@@ -173,7 +173,7 @@ describe('which readings count', () => {
     expect(counted({ ...result, measured: none })).toMatchObject({ drops: 3 });
     expect(counted({ ...result, predicted: 0 })).toMatchObject({ drops: 3 });
     expect(counted({ kind: 'no prediction', measured })).toMatchObject({ drops: 3 });
-    // Of two drops that are left, two still say something.
+    // Two drops are enough to say something.
     expect(sharedShortfall(shop, tree, sound.slice(0, 2))).toMatchObject({
       kind: 'no difference',
       drops: 2,
@@ -197,7 +197,7 @@ describe('what a loaded filter or a worse separator does', () => {
 });
 
 describe('how small a shortfall could be shown', () => {
-  it('is three deviations of what every drop would lack alike, so smaller by better meters', () => {
+  it('is three standard deviations of a common shortfall, so better meters make it smaller', () => {
     const shop = branchedShop();
     const { tree, compared } = readEverywhere(shop, shop);
     const couldShow = (accuracy: number) => {
@@ -214,7 +214,7 @@ describe('how small a shortfall could be shown', () => {
       const said = sharedShortfall(shop, tree, surer);
       return said.kind === 'no difference' ? said.couldShow : Number.NaN;
     };
-    // By hand, with nothing in common: 3 · (accuracy / 1.96) / √4, as a share of what should be there.
+    // By hand, with no shared uncertainty: 3 · (accuracy / 1.96) / √4, as a share of the flow.
     expect(couldShow(0.04)).toBeCloseTo(1 - Math.exp((-3 * 0.04) / 1.96 / 2), 6);
     expect(couldShow(0.01)).toBeCloseTo(1 - Math.exp((-3 * 0.01) / 1.96 / 2), 6);
   });
@@ -243,7 +243,7 @@ describe('generalised least squares', () => {
     expect(fit.explains).toBeCloseTo(56, 12);
     // One standard deviation of the amount: 1/√(1 + 4 + 9).
     expect(fit.sigma).toBeCloseTo(1 / Math.sqrt(14), 12);
-    // r at right angles to the pattern: it explains none of it.
+    // A pattern at right angles to r explains none of it.
     expect(fitPattern([2, -1], [1, 2])).toMatchObject({ amount: 0, explains: 0 });
     expect(fitPattern([1], [0])).toEqual({
       amount: 0,

@@ -79,17 +79,17 @@ describe('the lines of a journal', () => {
     expect(textOf(emptyJournal())).toBe(
       '{"format":"frank-gauge-journal","version":5,"records":0}\n',
     );
-    // The first version there was is a version.
+    // Version 1 is accepted.
     const first = '{"format":"frank-gauge-journal","version":1,"records":0}';
     expect(readJournalLines(first, VERSION).kind).toBe('whole');
   });
 
-  it('of which all promised are there are whole, blank lines and all; a scrap behind them is not', () => {
+  it('are whole where all promised records are there, with blank lines too; a scrap after them is a fault', () => {
     expect(readJournalLines(`${text}\n  \n`, VERSION).kind).toBe('whole');
     expect(faultsOf(`${text}{"list":"rea`)).toEqual([
       { line: lines.length + 1, message: 'it is not JSON' },
     ]);
-    // What is JSON, but no record, is no cut.
+    // A last line that is JSON but no record is a fault, not a cut.
     const short = lines.slice(0, -1).join('\n');
     expect(faultsOf(`${short}\n{"list":"readings"}`)).toEqual([
       { line: lines.length, message: 'it has no record' },
@@ -107,7 +107,7 @@ describe('the lines of a journal', () => {
     expect(faults.map(({ line }) => line)).toEqual(Array.from({ length: 20 }, (_, i) => i + 2));
   });
 
-  it('name the line of a twin, and the way to a wrong value', () => {
+  it('name the line of a second record with one id, and the path of a wrong value', () => {
     const at = lines.findIndex((line) => line.includes('"list":"readings"'));
     const twin = [...lines.slice(0, at + 1), lines[at] ?? '', ...lines.slice(at + 1)].join('\n');
     const { id } = JSON.parse(lines[at] ?? '').record;

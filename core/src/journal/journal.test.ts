@@ -4,7 +4,7 @@ import { byTime, isRecordKind, type JournalRecord, migrateRecord, timeOf } from 
 const event = (id: string, at: string) => ({ id, at }) as unknown as JournalRecord;
 
 describe('records', () => {
-  it('go by their kinds’ names, and by nothing else', () => {
+  it('are told apart by their kinds’ names alone', () => {
     expect(isRecordKind('readings')).toBe(true);
     for (const kind of ['thoughts', 'toString', '', 7, null, undefined, ['readings']]) {
       expect(isRecordKind(kind)).toBe(false);
@@ -17,7 +17,7 @@ describe('records', () => {
     expect(timeOf({ at: { kind: 'port', node: 'n' } })).toBe(0);
   });
 
-  it('stand in the order of time, those of one time by their ids', () => {
+  it('are ordered by time, and by id where they share a time', () => {
     const early = event('z', '2026-01-01T10:00:00Z');
     const late = event('a', '2026-01-02T10:00:00Z');
     const twin = event('b', '2026-01-02T10:00:00Z');

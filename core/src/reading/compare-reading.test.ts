@@ -34,7 +34,7 @@ const meters: Meters = {
   testPoints: tree.drops.map(pointOfDrop),
 };
 
-/** A reading at the first drop, with its own gates open, of so much flow whenever it was read. */
+/** A reading at the first drop with its own gates open, by the flows of its repeats. */
 const reading = (flows: readonly number[], change: Partial<Reading> = {}): Reading => ({
   id: 'r',
   at: '2026-01-01T10:00:00Z',
@@ -65,7 +65,7 @@ function compared(read: Reading, by = meters) {
 }
 
 describe('a reading held against the model', () => {
-  it('meets what the shop gives at its drop with the gates that stood open then', () => {
+  it('is compared with what the shop gives at its drop with the same gates open', () => {
     const alone = compared(reading([FLOW, FLOW]));
     expect(alone.drop).toBe(drop);
     expect(alone.predicted).toBeCloseTo(FLOW, 9);
@@ -109,7 +109,7 @@ describe('a reading held against the model', () => {
     }
   });
 
-  it('that went over range says nothing below the prediction, and something above it', () => {
+  it('that went over range says nothing where its limit is below the prediction', () => {
     const over = (limit: number) => compared(reading([], { taken: [{ kind: 'over', limit }] }));
     const below = over(0.5 * FLOW);
     expect(below.measured).toEqual({ kind: 'at least', flow: 0.5 * FLOW });
@@ -118,11 +118,11 @@ describe('a reading held against the model', () => {
     const above = over(3 * FLOW);
     expect(above.difference).toBeCloseTo(2 * FLOW, 9);
     expect(above.isShown).toBe(true);
-    // There is no uncertainty of the meter in it: it is this or more.
+    // The meter's uncertainty does not enter, since the flow is this or more.
     expect(above.differenceUncertainty).toBe(above.predictedUncertainty);
   });
 
-  it('of a meter nobody described has a usual accuracy', () => {
+  it('takes a usual accuracy for a meter nobody described', () => {
     const { measured } = compared(reading([FLOW, FLOW], { instrument: 'lost' }));
     expect(measured.kind === 'value' && measured.uncertainty / measured.flow).toBeCloseTo(
       USUAL_ACCURACY,
@@ -142,7 +142,7 @@ describe('a reading held against the model', () => {
       if (!own.ok) throw new Error('no tree');
       return compareReadings(model, own.tree, [centre], meters)[0]?.result.measured.flow ?? 0;
     };
-    // Smoother pipe, less friction, a fuller profile: more flow by the same reading at its centre.
+    // Smoother pipe has less friction and a fuller profile, so the same centre reading means more flow.
     expect(flowIn(smooth)).toBeGreaterThan(1.005 * flowIn(rough));
   });
 
@@ -171,7 +171,7 @@ describe('a reading held against the model', () => {
 
   it('has no prediction where the shop has no answer', () => {
     const dead = structuredClone(shop);
-    // Its curve ends long before the flow its ducts let through.
+    // The curve ends long before the flow the ducts let through.
     dead.collector.blower.curve = [
       { flow: 0, pressure: 2500 },
       { flow: 0.001, pressure: 2400 },

@@ -51,7 +51,7 @@ describe('a blower’s curve from a field test', () => {
     expect(curve.freeFlow).toBeCloseTo(0.5, 5);
   });
 
-  /** Readings off by a few per cent each, always the same. */
+  /** Readings that are off by a few per cent each, the same ones every time. */
   const scattered = (exponent: number, flows = OPENINGS): TestPoint[] => {
     const normal = normals(4711);
     return flows.map((flow) => ({
@@ -63,7 +63,7 @@ describe('a blower’s curve from a field test', () => {
   const pressureBy = ([shutOff, freeFlow, exponent]: Curve, flow: number) =>
     shutOff * (1 - (flow / freeFlow) ** exponent);
   const uncertainties = { flow: 0.04, pressure: 0.02 };
-  /** What a point may scatter by about a curve: its flow's error by the slope, its pressure's, a division. */
+  /** A point's variance about a curve: its flow's error times the slope, its pressure's error, and a division. */
   const variance = (curve: Curve, flow: number, most: number) => {
     const h = 1e-6;
     const slope =
@@ -105,7 +105,7 @@ describe('a blower’s curve from a field test', () => {
               number,
             ],
           );
-        // It lies in the middle of a valley: as much worse on either side.
+        // It lies in the middle of a valley: both sides are worse by the same amount.
         expect(off(1e-3)).toBeGreaterThan(best);
         expect(off(-1e-3)).toBeGreaterThan(best);
         expect((off(1e-3) - best) / (off(-1e-3) - best)).toBeCloseTo(1, 1);
@@ -132,7 +132,7 @@ describe('a blower’s curve from a field test', () => {
         });
       const weights = points.map(({ flow }) => 1 / variance(fitted, flow, most));
       const rows = points.map(({ flow }) => gradient(flow));
-      // s²·(JᵀWJ)⁻¹, written out by a library of its own.
+      // s²·(JᵀWJ)⁻¹, by another library than the one the fit uses.
       const weighted = rows.map((row, i) => row.map((value) => value * (weights[i] ?? 0)));
       const normal = multiply(transpose(matrix(rows)), matrix(weighted));
       const chiSquare = points.reduce(
@@ -157,7 +157,7 @@ describe('a blower’s curve from a field test', () => {
     }
   });
 
-  it('takes its points in any order, and a fall of 3 %, flows apart by 30 %, at the least', () => {
+  it('takes its points in any order, and needs flows 30 % apart and a fall of 3 %', () => {
     const points = pointsOf(1.9);
     const there = ok(fitCurve(points, uncertainties));
     const back = ok(fitCurve(points.toReversed(), uncertainties));

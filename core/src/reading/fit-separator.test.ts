@@ -73,14 +73,14 @@ describe('a separator fitted to a before/after pair', () => {
   it('has its interval from the ratio’s own: both uncertainties at right angles', () => {
     const [free, held] = [flowWith(0), flowWith(6)];
     const fitted = fit(free, held, 0.02);
-    // The two ends, fitted as readings that are sure: 2.83 % more and less of the ratio.
+    // The two ends fitted as sure readings: the ratio 2.83 % higher and lower.
     const off = Math.hypot(0.02, 0.02);
     const least = fit(free, held * (1 + off), 0);
     const most = fit(free, held * (1 - off), 0);
     if (!fitted.ok || !least.ok || !most.ok) throw new Error('refused');
     expect(fitted.least).toBeCloseTo(least.heads, 5);
     expect(fitted.most).toBeCloseTo(most.heads, 5);
-    // One sure reading of the two leaves the other's own.
+    // Where one of the two readings is sure, only the other's uncertainty counts.
     const one = fitSeparator(
       shop,
       tree,
@@ -93,7 +93,7 @@ describe('a separator fitted to a before/after pair', () => {
     expect(one.ok && end.ok && one.most - end.heads).toBeCloseTo(0, 5);
   });
 
-  it('begins at none and ends at a hundred heads where the readings leave that open', () => {
+  it('ranges from no heads to a hundred where the readings leave that open', () => {
     const fitted = fit(flowWith(0), flowWith(0.2), 0.2);
     expect(fitted.ok && fitted.least).toBeCloseTo(0, 5);
     const wide = fit(flowWith(0), flowWith(99), 0.3);

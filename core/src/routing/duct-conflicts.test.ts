@@ -1,4 +1,4 @@
-// Every conflict said whole, and no longer said just on the other side of its limit.
+// Every conflict is stated whole, and held to its limit: just on the other side of it nothing is said.
 import { describe, expect, it } from 'vitest';
 import { LONE_DUCT, loneDuct } from '../../reference/lone-duct';
 import type { Shop } from '../design/schema';
@@ -12,14 +12,14 @@ const RADIUS = DIAMETER / 2;
 /** What an elbow of 1½ diameters takes of each leg at a right angle, m. */
 const REACH = 1.5 * DIAMETER;
 
-/** What is said of the run, or of whatever else. */
+/** All conflicts of a shop with this one duct. */
 const said = (...given: Parameters<typeof loneDuct>) => {
   const { shop, run, inlet } = loneDuct(...given);
   return { conflicts: ductConflicts(shop), run, inlet };
 };
 
 describe('where a duct lies', () => {
-  it('straight into the collector nothing is wrong, nor with one that is not drawn', () => {
+  it('is right straight into the collector, and is not asked of one that is not drawn', () => {
     expect(said([[-6, 0]]).conflicts).toEqual([]);
     const undrawn = said([[-6, 0, -9]], (_, run) => {
       run.route = null;
@@ -27,7 +27,7 @@ describe('where a duct lies', () => {
     expect(undrawn.conflicts).toEqual([]);
   });
 
-  it('of no length, or with two points on one spot', () => {
+  it('has some length, and no two points on one spot', () => {
     const none = said([[0, 0]]);
     expect(none.conflicts).toEqual([{ kind: 'no length', run: none.run }]);
     const twice = said([
@@ -43,7 +43,7 @@ describe('where a duct lies', () => {
     expect(later.conflicts).toEqual([{ kind: 'one spot', run: later.run }]);
   });
 
-  it('without room to bend: how much its elbows lack between each other, and to its end', () => {
+  it('leaves room for its elbows, between each other and to its ends', () => {
     const jog = (wide: number) =>
       said([
         [-6, wide],
@@ -73,7 +73,7 @@ describe('where a duct lies', () => {
     });
   });
 
-  it('with an elbow close to the collector: the straight there is, and the straight wanted', () => {
+  it('has enough straight duct between its last elbow and the collector', () => {
     const withStraight = (straight: number) =>
       said([
         [-straight - REACH, 3],
@@ -92,7 +92,7 @@ describe('where a duct lies', () => {
     expect(withStraight(wanted).conflicts).toEqual([]);
   });
 
-  it('wider than the inlet it leads into', () => {
+  it('is no wider than the inlet it leads into', () => {
     const wide = said([[-6, 0]], ({ collector }) => {
       collector.separator.inletDiameter = 0.125;
     });
@@ -105,7 +105,7 @@ describe('where a duct lies', () => {
     expect(narrow.conflicts).toEqual([]);
   });
 
-  it('with a long hose, slack and all', () => {
+  it('has no long hose, counting its slack', () => {
     const hosed = (length: number, slack: number) =>
       said(
         [
@@ -122,14 +122,14 @@ describe('where a duct lies', () => {
       { kind: 'long hose', run: long.run, length: expect.closeTo(1.98, 9), limit: LONG_HOSE },
     ]);
     expect(hosed(1.8, 0).conflicts).toEqual([]);
-    // All hose: it has a length.
+    // A run that is all hose has a length.
     const all = said([[-1, 0]], (_, run) => {
       run.hose = { kind: 'smooth', length: 1, diameter: DIAMETER, compression: 0 };
     });
     expect(all.conflicts).toEqual([]);
   });
 
-  it('leaning back against the flow of what it joins', () => {
+  it('does not lean back against the flow of what it joins', () => {
     const joining = (x: number) => {
       const set = loneDuct([[-6, 0]]);
       const main = set.shop.ducts.runs.find(({ id }) => id === set.run);
@@ -194,7 +194,7 @@ describe('what is in a duct’s way', () => {
   });
 
   it('the collector itself, unless it passes over it', () => {
-    // From its far side, through it and back to the inlet.
+    // The duct begins on the far side, crosses the collector and comes back to the inlet.
     const across = (z: number) =>
       said(
         [
@@ -269,7 +269,7 @@ describe('what is in a duct’s way', () => {
     expect(hanging(HEAD_HEIGHT + RADIUS - 0.02).conflicts.map(({ kind }) => kind)).toContain(
       'below head height',
     );
-    // On the floor one steps over it, and by a wall nobody walks.
+    // A duct on the floor is stepped over, and nobody walks close to a wall.
     expect(hanging(FLOOR_DUCT - 0.01).conflicts).toEqual([]);
     const { inlet } = loneDuct([[-6, 0]]);
     const toWall = (off: number) => hanging(1.5, off - inlet.y);
@@ -295,7 +295,7 @@ describe('what is in a duct’s way', () => {
     expect(kinds()).not.toContain('below head height');
   });
 
-  it('nothing, but a port of a machine that stands leads nowhere', () => {
+  it('is missing at a port of a machine that has a place', () => {
     const { shop, newId } = loneDuct([[-6, 0]]);
     const id = addMachine(shop, 'bandSaw', newId);
     const machine = shop.machines.find((each) => each.id === id);

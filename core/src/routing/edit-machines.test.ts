@@ -6,7 +6,7 @@ import { machineBlock } from '../room/standing';
 import { addMachine, copyMachine, copyMachines, removeMachine, routeUsual } from './edit-machines';
 import { runFromPort } from './route-duct';
 
-/** A main, and machines of a kind placed where asked, the first led to the main. */
+/** A main, and band saws at these places; the first has a drop to the main. */
 function shopWith(...places: readonly { x: number; y: number }[]) {
   const set = loneDuct([[-6, 0]]);
   const { shop, run, newId } = set;
@@ -30,7 +30,7 @@ const portOf = (shop: Shop, id: string) => machineOf(shop, id).ports[0]?.id ?? '
 const runOf = (shop: Shop, id: string) => shop.ducts.runs.find((run) => run.id === id);
 
 describe('a machine’s drop', () => {
-  it('that is there is routed anew, and keeps all it is made of', () => {
+  it('is routed anew where there is one, and keeps all it is made of', () => {
     const { shop, first, drop, newId } = shopWith({ x: 6, y: 2 });
     const own = runOf(shop, drop);
     if (own) Object.assign(own, { pipe: 'drain', diameter: 0.11 });
@@ -40,7 +40,7 @@ describe('a machine’s drop', () => {
     expect(runFromPort(shop, first, portOf(shop, first))?.id).toBe(drop);
   });
 
-  it('of a machine or a port that is not there is not routed', () => {
+  it('is refused for a machine or a port that is not there', () => {
     const { shop, first, newId } = shopWith({ x: 6, y: 2 });
     const before = structuredClone(shop);
     const goal = { kind: 'inlet' } as const;
@@ -53,7 +53,7 @@ describe('a machine’s drop', () => {
     expect(shop).toEqual(before);
   });
 
-  it('goes with its machine, its ports too; others stay', () => {
+  it('is removed with its machine and its ports, and others stay', () => {
     const { shop, first, ids, run } = shopWith({ x: 6, y: 2 }, { x: 3, y: 2 });
     removeMachine(shop, first);
     expect(shop.machines.map(({ id }) => id)).toEqual(ids.slice(1));
@@ -69,7 +69,7 @@ describe('a machine’s drop', () => {
 });
 
 describe('a machine once more', () => {
-  it('is as its pattern in all but ids, name and place, its drop too, with its gate shut', () => {
+  it('is like its pattern in all but ids, name and place, and so is its drop, with the gate shut', () => {
     const { shop, first, drop, newId } = shopWith({ x: 6, y: 2 });
     const pattern = machineOf(shop, first);
     pattern.size = { width: 0.8, depth: 0.6 };
@@ -98,7 +98,7 @@ describe('a machine once more', () => {
       gate: { open: false, opening: 0.7 },
       route: { slack: 0.25 },
     });
-    // A third takes the next name, whichever of them it is copied from.
+    // A third takes the next free name, whichever it is copied from.
     const third = copyMachine(shop, copy.id, newId, { x: 4.5, y: 6 });
     expect(machineOf(shop, third ?? '').name).toBe('Band saw 3');
     expect(copyMachine(shop, 'gone', newId)).toBeNull();
@@ -130,13 +130,13 @@ describe('several machines once more', () => {
     const by = { x: placeOf(copies[0]).x - 2, y: placeOf(copies[0]).y - 2 };
     expect(placeOf(copies[1]).x - 3.5).toBeCloseTo(by.x, 9);
     expect(placeOf(copies[1]).y - 2.4).toBeCloseTo(by.y, 9);
-    // To the right, first of all: as far as they reach, and 0.3 m.
+    // The first choice is to the right: as far as they reach, and 0.3 m more.
     expect(by.y).toBe(0);
     expect(by.x).toBeGreaterThan(1.5 + 0.3);
     expect(overlaps(shop)).toBe(false);
   });
 
-  it('go to whichever side is free, and anywhere where none is', () => {
+  it('go to whichever side is free', () => {
     const shifted = (places: readonly { x: number; y: number }[]) => {
       const set = shopWith(...places);
       const [first = ''] = set.ids;
@@ -148,7 +148,7 @@ describe('several machines once more', () => {
         y: Math.sign((to?.y ?? 0) - (from?.y ?? 0)),
       };
     };
-    // In the middle of the left half; then with something to its right; then below that as well.
+    // One saw with room all round; then one with a saw to its right; then one with a saw on either side.
     expect(shifted([{ x: 3, y: 2 }])).toEqual({ x: 1, y: 0 });
     expect(
       shifted([
@@ -163,11 +163,11 @@ describe('several machines once more', () => {
         { x: 2, y: 2 },
       ]),
     ).toEqual({ x: 0, y: 1 });
-    // Hard by the right wall there is none to its right.
+    // Close to the right wall there is no room on that side.
     expect(shifted([{ x: 11.5, y: 1 }])).toEqual({ x: -1, y: 0 });
   });
 
-  it('that are not placed are copied where there is room', () => {
+  it('are copied to where there is room if they have no place', () => {
     const { shop, ids, newId } = shopWith({ x: 2, y: 2 });
     machineOf(shop, ids[0] ?? '').place = null;
     const [copy = ''] = copyMachines(shop, ids, newId);

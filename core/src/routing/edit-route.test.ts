@@ -68,7 +68,7 @@ describe('a point of a duct', () => {
     expect(nodeOf(shop, runOf(shop, run).from).style).toEqual({});
   });
 
-  it('comes into a run where it passes nearest, between the right two others', () => {
+  it('is added to a run where it passes nearest, between the right two others', () => {
     const { shop, run, off, newId } = bent();
     const [old] = bendsOf(shop, run);
     const first = addBend(shop, run, off(-5.2, 2), newId);
@@ -82,7 +82,7 @@ describe('a point of a duct', () => {
     });
     const middle = addBend(shop, run, off(-3, 0), newId);
     expect(bendsOf(shop, run).map(({ id }) => id)).toEqual([first, old?.id, middle, last]);
-    // At a corner that is there, it comes ahead of it.
+    // At an existing corner the new bend comes ahead of it.
     const corner = addBend(shop, run, off(-5, 0), newId);
     expect(bendsOf(shop, run).findIndex(({ id }) => id === corner)).toBe(1);
     removeBend(shop, run, corner ?? '');
@@ -94,7 +94,7 @@ describe('a point of a duct', () => {
     removeBend(shop, run, first ?? '');
   });
 
-  it('is raised with all that hang at its height, and no others', () => {
+  it('is raised together with all others at its height, and no more', () => {
     const { shop, run, off, newId, inlet } = bent();
     const low = addBend(shop, run, off(-2, 0, -1), newId);
     raiseDucts(shop, inlet.z, 2.5);
@@ -124,7 +124,7 @@ describe('typed figures of a drawn run', () => {
     movePoint(shop, held.from, off(-5, 9));
     expect(lengthOf(shop, run)).toBeCloseTo(8, 9);
     const before = structuredClone(shop);
-    // Held already: nothing of it is taken from the drawing again.
+    // A run that is held already takes nothing from the drawing again.
     holdTyped(shop, run);
     holdTyped(shop, 'gone');
     expect(shop).toEqual(before);
@@ -155,7 +155,7 @@ describe('typed figures of a drawn run', () => {
 });
 
 describe('a run', () => {
-  it('is drawn between its ends, from where its upstream end is put if it has no place', () => {
+  it('is drawn between its ends, and its upstream end is put somewhere if it has no place', () => {
     const { shop, run, off, newId } = bent();
     runOf(shop, run).route = null;
     const joint = runOf(shop, run).from;
@@ -196,7 +196,7 @@ describe('a run', () => {
 });
 
 describe('ducts taken out', () => {
-  /** A main cut in half by a branch that is to go, and the branch's id. */
+  /** A main that is cut where a branch joins it; the branch is the one to be taken out. */
   function withBranch(change: (upper: Run, lower: Run, shop: Shop) => void = () => {}) {
     const set = bent();
     const { shop, run, off, newId } = set;
@@ -292,7 +292,7 @@ describe('ducts taken out', () => {
     },
   );
 
-  it('leave two in two where something else still joins, or a gate ahead is in one', () => {
+  it('leave a main in two where something else still joins it', () => {
     const { shop, run, lower, branch } = withBranch((upper, _, own) => {
       const last = own.ducts.runs.at(-1);
       const start = own.ducts.nodes.at(-1);

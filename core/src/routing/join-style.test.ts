@@ -47,7 +47,7 @@ const isAt = (place: Point3 | null | undefined, wanted: Point3) =>
   place != null && distance(place, wanted) < 1e-6;
 
 describe('a branch that comes squarely', () => {
-  it('leans by the angle asked: two diameters before the main, and as far down it as that takes', () => {
+  it('leans by the angle asked for, from two diameters before the main', () => {
     for (const degrees of [30, 45, 60]) {
       const { join, bendsNow, jointNow, off } = withBranch([[-3, -2]]);
       expect(join(degrees)).toBeNull();
@@ -59,7 +59,7 @@ describe('a branch that comes squarely', () => {
     }
   });
 
-  it('that leans is made a tee again, and to lean otherwise, its corner made as it was', () => {
+  it('keeps its corner’s make when it is made to lean by another angle, and can be a tee again', () => {
     const { join, bendsNow, jointNow, off } = withBranch([
       [-3.3, -2],
       [-3.3, -0.3],
@@ -74,7 +74,7 @@ describe('a branch that comes squarely', () => {
     expect(isAt(jointNow(), off(-3.3, 0))).toBe(true);
   });
 
-  it('with a bend further off keeps that one', () => {
+  it('keeps a bend further off', () => {
     const { join, bendsNow, off } = withBranch([
       [-5, -2],
       [-3, -2],
@@ -87,7 +87,7 @@ describe('a branch that comes squarely', () => {
     expect(bendsNow().map(({ id }) => id)).toEqual(['b0']);
   });
 
-  it('with a short last leg turns within eight tenths of it, and not at all on less than a radius', () => {
+  it('turns within eight tenths of a short last leg, and not at all on less than a radius', () => {
     const short = withBranch([[-3, -0.2]]);
     expect(short.join(45)).toBeNull();
     expect(isAt(short.bendsNow()[0]?.at, short.off(-3, -0.16))).toBe(true);
@@ -95,7 +95,7 @@ describe('a branch that comes squarely', () => {
     const before = structuredClone(tiny.shop);
     expect(tiny.join(45)).toBe('no room');
     expect(tiny.shop).toEqual(before);
-    // As a tee there is nothing to turn.
+    // A tee needs no turn.
     expect(tiny.join(90)).toBeNull();
   });
 });
@@ -107,7 +107,7 @@ describe('what cannot be joined otherwise', () => {
     expect(set.shop).toEqual(before);
   }
 
-  it('comes at a slant, from above a riser alone, or is not drawn', () => {
+  it('comes at a slant, or is not drawn', () => {
     expectRefused(withBranch([[-5, -2]]), 'not a plain branch');
     expectRefused(
       withBranch([
@@ -136,10 +136,10 @@ describe('what cannot be joined otherwise', () => {
   });
 
   it('would stand past what follows on its main, or come before what is there', () => {
-    // A wye of 30° stands 0.52 m down the main: 0.5 m before the collector is too near.
+    // The joint of a wye of 30° moves 0.52 m down the main, which 0.5 m from the collector is too far.
     expectRefused(withBranch([[-0.5, -2]], [-0.5, 0]), 'no room', 30);
     expect(withBranch([[-0.6, -2]], [-0.6, 0]).join(30)).toBeNull();
-    // Leaning now, its tee would stand before the main's beginning.
+    // It leans now; as a tee it would stand before the main begins.
     expectRefused(
       withBranch(
         [

@@ -46,13 +46,13 @@ describe('a port', () => {
   });
 
   it('turns with its machine', () => {
-    // A quarter turn, counterclockwise: what was to its right is behind it.
+    // After a quarter turn counterclockwise what was to its right is behind it.
     const { at, out } = mouthOf(machineWith({ x: 0.4, y: 0, z: 0.7 }, Math.PI / 2));
     expectAt(at, 3, 2.4, 0.7);
     expectAt(out, 0, 1, 0);
   });
 
-  it('that nobody has placed is where its kind has it, the next one beside it', () => {
+  it('is where its kind usually has it if nobody has placed it, and a second one beside it', () => {
     const machine = machineWith(null);
     machine.ports.push({
       ...structuredClone(machine.ports[0] as Machine['ports'][number]),
@@ -62,14 +62,14 @@ describe('a port', () => {
     expect(first.out).toEqual(second.out);
     expect(distance(first.at, second.at)).toBeCloseTo(0.25, 9);
     expect(first.at.z).toBe(second.at.z);
-    // It lies on its side of the machine, in the middle.
+    // It is in the middle of its side of the machine.
     const away = { x: first.at.x - 3, y: first.at.y - 2 };
     expect(Math.abs(away.x * first.out.y - away.y * first.out.x)).toBeLessThan(1e-9);
     expect(away.x * first.out.x + away.y * first.out.y).toBeCloseTo(
       first.out.x === 0 ? 0.3 : 0.4,
       9,
     );
-    // Of a kind nobody knows: behind, 0.9 m up.
+    // A machine of an unknown kind has it behind, 0.9 m up.
     const unknown = mouthOf({ ...machine, kind: 'contraption' });
     expectAt(unknown.at, 3, 2.3, 0.9);
     expectAt(unknown.out, 0, 1, 0);
@@ -82,13 +82,13 @@ describe('a port', () => {
     expect(inMachine(machine, { x: 3, y: 2, z: 1 })).toBeNull();
   });
 
-  it('is told in its machine’s own axes', () => {
+  it('can be given in its machine’s own axes', () => {
     expectAt(inMachine(machineWith(null, Math.PI / 2), { x: 3, y: 2.4, z: 1 }), 0.4, 0, 1);
   });
 });
 
 describe('the places of nodes', () => {
-  it('are ports’ and the inlet’s by what they are part of, and joints’ where they were put', () => {
+  it('follow from the machine or the collector for ports and the inlet, and are stored for joints', () => {
     const { shop, newId, inlet, off, run } = loneDuct([[-6, 0]]);
     const id = addMachine(shop, 'bandSaw', newId);
     const port = shop.machines[0]?.ports[0]?.id ?? '';

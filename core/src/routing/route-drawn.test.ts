@@ -99,7 +99,7 @@ describe('a duct drawn from a port', () => {
     ]);
   });
 
-  it('that has its duct is routed anew, and keeps what that is made of', () => {
+  it('is routed anew where the port has one, and keeps what that is made of', () => {
     const { shop, saw, main, off, newId } = withSaw();
     const first = routeDrawn(shop, saw, main(off(-2, 0)), [], newId);
     const run = shop.ducts.runs.find(({ id }) => first.ok && id === first.run);
@@ -114,7 +114,7 @@ describe('a duct drawn from a port', () => {
 });
 
 describe('a duct drawn from a free end', () => {
-  it('to the inlet at its height goes straight; at another, down ahead of it', () => {
+  it('goes straight to the inlet at its height, and comes down ahead of it from another', () => {
     const { shop, off, newId } = withSaw();
     const free = (at: Point3): DuctEnd => ({ kind: 'free', at });
     const level = routeDrawn(shop, free(off(-4, 1)), { kind: 'inlet' }, [off(-2, 1)], newId);
@@ -134,7 +134,7 @@ describe('a duct drawn from a free end', () => {
     }
   });
 
-  it('to a joint goes to where it hangs, and is not turned', () => {
+  it('goes to a joint at the joint’s height, without a wye’s turn', () => {
     const { shop, run, off, newId } = withSaw();
     const node = shop.ducts.runs.find(({ id }) => id === run)?.from ?? '';
     const free: DuctEnd = { kind: 'free', at: off(-6, -2, -0.5) };

@@ -16,7 +16,7 @@ const at = (x: number, y: number, z = 0): Point3 => ({ x, y, z });
 const LINE = [at(0, 0), at(3, 0), at(3, 4), at(3, 4, 2)];
 
 describe('the legs of a line', () => {
-  it('begin where the one before ended, and have the way and the length they go', () => {
+  it('begin where the one before ended, and know their direction and length', () => {
     expect(
       legsOf(LINE).map(({ start, length, direction }) => ({ start, length, direction })),
     ).toEqual([
@@ -28,7 +28,7 @@ describe('the legs of a line', () => {
     expect(legsOf([])).toEqual([]);
   });
 
-  it('of no length are left out, and the rest stay as they are', () => {
+  it('are left out where they have no length', () => {
     const doubled = LINE.flatMap((point) => [point, { ...point, x: point.x + 5e-4 }, point]);
     expect(legsOf(doubled).map(({ length }) => length)).toEqual(
       legsOf(LINE).map(({ length }) => length),
@@ -40,20 +40,20 @@ describe('the legs of a line', () => {
 });
 
 describe('a turn', () => {
-  it('is nothing straight on, a right angle to the side, and half a turn back', () => {
+  it('is none straight on, a right angle to the side, and half a turn straight back', () => {
     expect(turnBetween(at(1, 0), at(1, 0))).toBe(0);
     expect(turnBetween(at(1, 0), at(0, 1))).toBeCloseTo(Math.PI / 2, 12);
     expect(turnBetween(at(1, 0), at(0, 0, -1))).toBeCloseTo(Math.PI / 2, 12);
     expect(turnBetween(at(1, 0), at(-1, 0))).toBeCloseTo(Math.PI, 12);
     expect(turnBetween(at(1, 0), at(Math.SQRT1_2, Math.SQRT1_2))).toBeCloseTo(Math.PI / 4, 12);
-    // A hair more than of length 1 is no more than straight on.
+    // Rounding errors in the length do no harm.
     expect(turnBetween(at(1, 0), at(1 + 1e-12, 0))).toBe(0);
     expect(turnBetween(at(1, 0), at(-1 - 1e-12, 0))).toBe(Math.PI);
   });
 });
 
 describe('the nearest spot of a line', () => {
-  it('lies where it lies: how far along, how far off, and which way the line goes there', () => {
+  it('comes with how far along and how far off it is, and the line’s direction there', () => {
     expect(nearestOn(LINE, at(1, -2))).toEqual({
       point: at(1, 0),
       along: 1,
@@ -77,7 +77,7 @@ describe('the nearest spot of a line', () => {
     expect(nearestOn([], at(0, 0))).toBeNull();
   });
 
-  it('of any line, of any spot on it, is that spot', () => {
+  it('is the spot itself where it lies on the line', () => {
     const anyPoint = fc.record({
       x: fc.double({ min: 0, max: 10, noNaN: true }),
       y: fc.double({ min: 0, max: 10, noNaN: true }),
@@ -101,7 +101,7 @@ describe('the nearest spot of a line', () => {
         const near = nearestOn(points, spot);
         expect(near?.off).toBeLessThan(1e-9);
         expect(distance(near?.point ?? at(99, 99), spot)).toBeLessThan(1e-9);
-        // Where the line does not come by there twice, it is as far along too.
+        // Unless the line passes there twice, it is also as far along.
         const others = legs.filter((other) => other !== leg);
         const isOnce = others.every(
           ({ from, to }) => (nearestOn([from, to], spot)?.off ?? 1) > 1e-6,
@@ -113,7 +113,7 @@ describe('the nearest spot of a line', () => {
     );
   });
 
-  it('from above takes no heed of heights: a slope by its shadow, a riser by its foot', () => {
+  it('ignores heights when seen from above: a slope counts by its shadow, a riser by its foot', () => {
     const slope = [at(0, 0, 0), at(3, 0, 4)];
     const near = nearestFromAbove(slope, { x: 1.5, y: 2 });
     expect(near?.along).toBeCloseTo(2.5, 9);
@@ -125,7 +125,7 @@ describe('the nearest spot of a line', () => {
       off: 3,
       direction: at(0, 0, 1),
     });
-    // Of a corner under the riser, the level leg.
+    // At the corner below a riser the level leg counts.
     expect(nearestFromAbove(LINE, { x: 3, y: 5 })).toMatchObject({ along: 7, off: 1 });
     expect(nearestFromAbove(LINE, { x: 2, y: -1 })).toMatchObject({ along: 2, off: 1 });
     expect(nearestFromAbove(LINE, { x: -2, y: 0 })).toMatchObject({ along: 0, off: 2 });

@@ -30,7 +30,7 @@ const isAt = (place: Point3 | null, wanted: Point3) =>
   place !== null && distance(place, wanted) < 1e-6;
 
 describe('a run that is cut', () => {
-  it('behind its bend keeps the bend upstream, and both share its typed length by the way', () => {
+  it('after its bend keeps the bend upstream, and both share its typed length in proportion', () => {
     const { shop, run, off, newId } = bent();
     const node = splitAt(shop, run, off(-2, 0.5), newId);
     expect(isAt(placeOf(shop, node), off(-2, 0))).toBe(true);
@@ -40,7 +40,7 @@ describe('a run that is cut', () => {
     expect(lower?.to).toBe('inlet');
     expect(upper.route?.bends).toHaveLength(1);
     expect(lower?.route?.bends).toEqual([]);
-    // 6 of 8 m lie above the cut.
+    // 6 of the 8 m lie upstream of the cut.
     expect(upper.length).toBeCloseTo(7.5, 9);
     expect(lower?.length).toBeCloseTo(2.5, 9);
     expect([upper.joints, lower?.joints]).toEqual([null, null]);
@@ -50,7 +50,7 @@ describe('a run that is cut', () => {
     expect(new Set(shop.ducts.runs.map(({ id }) => id)).size).toBe(2);
   });
 
-  it('ahead of its bend keeps it downstream', () => {
+  it('before its bend keeps the bend downstream', () => {
     const { shop, run, off, newId } = bent();
     const node = splitAt(shop, run, off(-5, 2), newId);
     expect(isAt(placeOf(shop, node), off(-5, 2))).toBe(true);
@@ -78,7 +78,7 @@ describe('a run that is cut', () => {
     expect(shop.ducts.nodes.find(({ id }) => id === between)?.style).toEqual({});
   });
 
-  it('close to an end is joined there instead, and nothing is cut', () => {
+  it('close to an end is not cut: what joins does so at that end', () => {
     const { shop, run, off, newId } = bent();
     const { from, to } = runOf(shop, run);
     expect(splitAt(shop, run, off(-0.02, 0), newId)).toBe(to);
@@ -99,7 +99,7 @@ describe('a run that is cut', () => {
     expect(runOf(shop, run).hose).not.toBeNull();
     const lower = shop.ducts.runs.find(({ from }) => from === node);
     expect(lower?.hose).toBeNull();
-    // Of 5 m of pipe 3 cm stay above.
+    // Of the 5 m of pipe 3 cm stay upstream.
     expect(runOf(shop, run).length).toBeCloseTo((10 * 0.03) / 5, 9);
   });
 
@@ -116,7 +116,7 @@ describe('a run that is cut', () => {
     }
   });
 
-  it('without a typed length has none after, and keeps its slack and whether it is followed', () => {
+  it('without a typed length has none afterwards, and both keep its slack and whether its drawing is followed', () => {
     const { shop, run, off, newId } = bent((own) => {
       own.length = null;
       if (own.route) Object.assign(own.route, { slack: 0.1, isFollowed: false });

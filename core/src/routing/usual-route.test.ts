@@ -28,7 +28,7 @@ function expectPoints(points: readonly Point3[] | undefined, wanted: readonly Po
 }
 
 describe('the height ducts hang at', () => {
-  it('is that of what hangs already, else under the ceiling, else the usual', () => {
+  it('is that of the first joint, else a little under the ceiling, else the usual one', () => {
     const { shop } = loneDuct([[-6, 0, -0.2]]);
     expect(ductHeight(shop)).toBeCloseTo(2.1, 9);
     const bare: Shop = { ...shop, ducts: { ...shop.ducts, nodes: [] } };
@@ -37,7 +37,7 @@ describe('the height ducts hang at', () => {
     expect(under(2.7)).toBeCloseTo(2.4, 9);
     expect(under(0.6)).toBe(0.5);
     expect(under(null)).toBe(2.3);
-    // Ports and the inlet are nodes too, but nothing hangs from them.
+    // Ports and the inlet are nodes too, but their height does not count.
     const ends = shop.ducts.nodes.filter(({ kind }) => kind.kind !== 'joint');
     expect(ends.length).toBeGreaterThan(0);
     expect(ductHeight({ ...shop, ducts: { ...shop.ducts, nodes: ends } })).toBeCloseTo(2.4, 9);
@@ -47,7 +47,7 @@ describe('the height ducts hang at', () => {
 describe('the rise from a port', () => {
   const rise = (z: number, height: number) => riseFrom({ at: at(1, 2, z), out: at(-1, 0) }, height);
 
-  it('begins 0.3 m out, where a hand reaches the gate, or as high over a high port', () => {
+  it('begins 0.3 m out and where a hand reaches the gate, or 0.3 m above a high port', () => {
     expectPoints(rise(0.5, 2.3), [at(0.7, 2, 1.1), at(0.7, 2, 2.3)]);
     expectPoints(rise(1.2, 2.3), [at(0.7, 2, 1.5), at(0.7, 2, 2.3)]);
   });
@@ -67,7 +67,7 @@ describe('a way onto a main', () => {
   const turned = (degrees: number, room = 5, length = 3) =>
     turnedWithFlow([at(0, 0, 2), at(length, 0, 2)], toward(degrees), 0.15, room);
 
-  it('that meets it squarely turns two diameters before, with its flow', () => {
+  it('turns with the flow two diameters ahead where it would meet the main squarely', () => {
     expectPoints(turned(90), [at(0, 0, 2), at(2.7, 0, 2), at(3, 0.3, 2)]);
     for (const degrees of [61, 119]) {
       const flow = toward(degrees);
@@ -76,13 +76,13 @@ describe('a way onto a main', () => {
     }
   });
 
-  it('that leans either way already stays as it is', () => {
+  it('stays as it is where it leans either way already', () => {
     for (const degrees of [0, 45, 59, 121, 180]) {
       expectPoints(turned(degrees), [at(0, 0, 2), at(3, 0, 2)]);
     }
   });
 
-  it('turns later where its last leg is short, or little of the main is left; not at all on none', () => {
+  it('turns later where its last leg is short or little of the main is left, and not at all where there is no room', () => {
     expectPoints(turned(90, 5, 0.2), [at(0, 0, 2), at(0.04, 0, 2), at(0.2, 0.16, 2)]);
     expectPoints(turned(90, 0.2), [at(0, 0, 2), at(2.875, 0, 2), at(3, 0.125, 2)]);
     expectPoints(turned(90, 0.1), [at(0, 0, 2), at(3, 0, 2)]);
@@ -91,7 +91,7 @@ describe('a way onto a main', () => {
 });
 
 describe('the usual way of a drop', () => {
-  /** A main 6 m long with a machine by it; its way, the spot its riser stands on, and its diameter. */
+  /** A main 6 m long with a machine beside it; the machine's way, and where its riser stands. */
   function wayOf(place: { x: number; y: number }, goal: (main: string) => Goal, height = 0) {
     const set = loneDuct([[-6, 0, height]], (shop) => {
       shop.collector.inlet.height = 2.3 + height;
@@ -141,7 +141,8 @@ describe('the usual way of a drop', () => {
 
   it('to the collector: onto the line its inlet faces along, three diameters and an elbow ahead', () => {
     const ahead = 4.5 * LONE_DUCT;
-    // From well ahead, straight onto the line; from beside the inlet, out to where that piece begins.
+    // A machine well ahead leads straight onto the line; one beside the inlet first goes out to where that
+    // piece begins.
     const far = wayOf({ x: 5, y: 1 }, () => ({ kind: 'inlet' }));
     const { inlet } = far;
     expectPoints(far.way?.between, [
@@ -168,7 +169,7 @@ describe('the usual way of a drop', () => {
     const node = splitAt(shop, run, off(-3, 0), newId) ?? '';
     const way = usualRoute(shop, machine, port, { kind: 'node', node });
     const joint = at(inlet.x - 3, inlet.y, inlet.z);
-    // Abreast of a spot two diameters ahead of the joint, two diameters beside it, and then 45° into it.
+    // It turns two diameters ahead of the joint and two beside the main, then joins at 45°.
     expectPoints(way?.between, [
       at(foot.x, foot.y, 1.1),
       at(foot.x, foot.y, inlet.z),

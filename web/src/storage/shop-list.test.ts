@@ -27,6 +27,17 @@ const rowCount = async () =>
 beforeEach(() => Promise.all(database.tables.map((table) => table.clear())));
 
 describe('the list of shops', () => {
+  it('has the shop first that was changed last', async () => {
+    for (const [i, id] of ['a', 'b', 'c'].entries()) {
+      await addShop(sampleShop(id, id), { keepId: true });
+      const changed = new Date(Date.UTC(2026, 0, 10 - i)).toISOString();
+      await database.summaries.update(id, { changed });
+    }
+    expect((await listShops()).map(({ id }) => id)).toEqual(['a', 'b', 'c']);
+    await database.summaries.update('b', { changed: new Date(Date.UTC(2026, 1, 1)).toISOString() });
+    expect((await listShops()).map(({ id }) => id)).toEqual(['b', 'a', 'c']);
+  });
+
   it('duplicates under a name and an id of its own', async () => {
     const id = await addShop(shop, { keepId: true, journal, photos });
     const copy = await duplicateShop(id);

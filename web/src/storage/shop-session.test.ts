@@ -87,6 +87,33 @@ describe('an open shop', () => {
     expect(open().journal.instruments).toBe(journal.instruments);
   });
 
+  it('is not read again after an edit of its own: what is shown is what is stored', async () => {
+    setName('Two');
+    addSound('new');
+    const shown = open();
+    await saved();
+    // Whatever would look at storage again has had the time for it.
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    expect(open().shop).toBe(shown.shop);
+    expect(open().journal.sounds).toBe(shown.journal.sounds);
+    expect(open().journal).not.toBe(null);
+    const reads = vi.spyOn(db.designs, 'get');
+    const before = reads.mock.calls.length;
+    addSound('newer');
+    await saved();
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    // A change of the journal alone reads no design.
+    expect(reads.mock.calls.length).toBe(before);
+  });
+
+  it('that is closed says so, and shows nothing of what others do to it', async () => {
+    session.close();
+    expect(session.state.getState()).toEqual({ status: 'closed' });
+    await elsewhere(['shop', 'name'], 'Elsewhere');
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(session.state.getState()).toEqual({ status: 'closed' });
+  });
+
   it('an edit that changes nothing leaves no trace', async () => {
     setName('One');
     session.record('nothing', () => {});

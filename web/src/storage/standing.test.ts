@@ -1,5 +1,7 @@
 import 'fake-indexeddb/auto';
+import { judgeDrops, worstDrop } from '@frank-gauge/core/analysis';
 import { addDrop, newShop } from '@frank-gauge/core/design';
+import { arrangeDucts } from '@frank-gauge/core/routing';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { database } from './database';
 import { addShop, renameShop } from './shop-list';
@@ -27,6 +29,29 @@ describe('how a shop stands', () => {
     expect(await standing()).toMatchObject({ kind: 'judged', of: 0, drops: 1 });
     const kept = await standing();
     expect(kept?.kind === 'judged' && kept.worst?.name).toBe('Thickness planer');
+  });
+
+  it('is judged as found, each drop with its own gate open', async () => {
+    const shop = shopWithDrop();
+    let next = 100;
+    addDrop(shop, 'inlet', 'tableSaw', () => `id${next++}`);
+    // All gates stand open now, and its filter is loaded.
+    for (const run of shop.ducts.runs) if (run.gate) run.gate.open = true;
+    shop.condition.filterLoading.value = 6;
+    await addShop(shop, { keepId: true });
+    await storeStanding(database, 'one');
+    const arranged = arrangeDucts(shop);
+    if (!arranged.ok) throw new Error('no tree');
+    const worstBy = (view: 'found' | 'designed', rule: 'one' | 'now') =>
+      worstDrop(judgeDrops(shop, arranged.tree, view, rule));
+    const kept = await standing();
+    if (kept?.kind !== 'judged') throw new Error('not judged');
+    const worst = worstBy('found', 'one');
+    expect(kept.drops).toBe(2);
+    expect(kept.worst?.margin).toBeCloseTo(worst?.margin ?? Number.NaN, 12);
+    expect(kept.worst?.name).toBe(worst?.drop.name);
+    expect(worst?.margin).toBeLessThan((worstBy('designed', 'one')?.margin ?? 0) - 1e-4);
+    expect(worst?.margin).toBeGreaterThan((worstBy('found', 'now')?.margin ?? 0) + 1e-4);
   });
 
   it('is of a revision of its design: after an edit it is known to be old', async () => {

@@ -1,5 +1,5 @@
-// Every finding said whole: how serious, where, with which numbers and which remedy; and where it is no
-// longer said, just on the other side of its limit.
+// Every finding is stated whole: how serious, where, with which numbers and which remedy. Each is also held
+// to its limit: just on the other side of it nothing is said.
 import { describe, expect, it } from 'vitest';
 import { judgedDrop } from '../../../reference/judged-drop';
 import { STALLING_CURVE, threeBranchShop } from '../../../reference/sample-shops';
@@ -16,7 +16,7 @@ import { findings } from './findings';
 
 type Parts = { readonly planer: Run; readonly main: Run; readonly shop: Shop };
 
-/** The sample shop at its planer, of which nothing is to be said, with something changed. */
+/** The sample shop, about whose planer there is nothing to say, with something changed. */
 function shopWith(change: (parts: Parts) => void = () => {}): Shop {
   const shop = threeBranchShop();
   const runOf = (id: string) => {
@@ -54,7 +54,7 @@ const lossOf = (air: DropAir, run: string, part: string) =>
     .reduce((sum, { loss }) => sum + loss, 0);
 
 describe('of a drop', () => {
-  it('with all in order nothing is said', () => {
+  it('that is in order: nothing', () => {
     const shop = shopWith();
     expect(findings(shop, judged(shop), 'found', 'one')).toEqual([]);
   });
@@ -88,7 +88,7 @@ describe('of a drop', () => {
     expect(said('starved', needing(0.999 * flow)).found).toEqual([]);
   });
 
-  it('that is starved with a hose hardly longer than it must be, or none, has no shorter one', () => {
+  it('that is starved: no shorter hose where it is hardly longer than it must be, or where there is none', () => {
     for (const length of [toSI(2.39, 'ft'), toSI(1, 'ft'), null]) {
       const shop = needing(1);
       const planer = shop.ducts.runs.find(({ id }) => id === 'planer');
@@ -102,7 +102,7 @@ describe('of a drop', () => {
     expect(said('starved', longer).found).toMatchObject([{ remedy: { kind: 'shorter hose' } }]);
   });
 
-  it('too slow for its chips, with the size that would carry them', () => {
+  it('that is too slow for its chips: the size that would carry them', () => {
     const wide = shopWith(({ planer }) => {
       planer.diameter = toSI(7, 'in');
     });
@@ -119,7 +119,7 @@ describe('of a drop', () => {
         remedy: { kind: 'narrower', run: 'planer', diameter },
       },
     ]);
-    // As narrow as it is sold, and still too slow: nothing to be had.
+    // The narrowest size that is sold is still too slow, so there is no remedy.
     const weak = shopWith(({ planer, shop }) => {
       planer.diameter = toSI(3, 'in');
       shop.collector.blower.curve = [
@@ -130,7 +130,7 @@ describe('of a drop', () => {
     expect(said('slow drop', weak).found).toMatchObject([{ remedy: null }]);
   });
 
-  it('is not too slow for fine dust, whatever its velocity', () => {
+  it('that carries only fine dust: nothing about its velocity', () => {
     const wide = shopWith(({ shop }) => {
       const sander = shop.ducts.runs.find(({ id }) => id === 'sander');
       if (sander) sander.diameter = toSI(7, 'in');
@@ -140,7 +140,7 @@ describe('of a drop', () => {
     expect(said('settling main', wide, 'sander').found).toEqual([]);
   });
 
-  it('in whose main chips settle: the slowest of them, and another gate to open', () => {
+  it('whose chips settle in a main: the slowest main, and to open another gate', () => {
     const shop = shopWith();
     const { found, air } = said('settling main', shop, 'saw');
     const { settlingVelocity: wanted } = shop.shop.rules;
@@ -284,7 +284,7 @@ describe('of a run', () => {
       after,
     }) as const;
 
-  it('whose elbows stand close: a note, and none at five diameters, or before another fitting', () => {
+  it('whose elbows stand close together: a note, but not at five diameters or before another fitting', () => {
     const withElbows = (...fittings: Run['fittings']) =>
       shopWith(({ planer }) => {
         planer.fittings = fittings;
@@ -308,7 +308,7 @@ describe('of a run', () => {
     expect(said('close elbows', withElbows(elbow(0.2), other)).found).toEqual([]);
   });
 
-  it('where others join, its last elbow is not held against the next run’s first', () => {
+  it('that others join: nothing about its last elbow and the next run’s first', () => {
     const shop = shopWith(({ planer, main }) => {
       planer.fittings = [elbow(0.1)];
       main.fittings = [elbow(null, 'm')];
@@ -316,7 +316,7 @@ describe('of a run', () => {
     expect(said('close elbows', shop).found).toEqual([]);
   });
 
-  it('moved by a fit outside its velocities: what was given, and what was taken', () => {
+  it('computed by a fit outside its range of velocities: what was given, and what was used instead', () => {
     const fitted = (friction: Shop['shop']['rules']['friction'], diameter: number) =>
       shopWith(({ planer, shop }) => {
         shop.shop.rules.friction = friction;
@@ -495,7 +495,7 @@ describe('of the collector', () => {
     grade,
   });
 
-  it('a filter too small for what passes it, which is less where air is blown out ahead of it', () => {
+  it('a filter that is too small for the air that passes it, without what is blown out ahead of it', () => {
     const leaky = withExhaust({ kind: 'filter', filter: filter(2) }, ({ condition }) => {
       condition.pressureSide.area = 2e-3;
     });
@@ -560,7 +560,7 @@ describe('of the collector', () => {
     for (const grade of [13, 14, null] as const) {
       expect(said('coarse filter', graded(grade)).found).toEqual([]);
     }
-    // What goes to another room is not breathed here.
+    // Air that goes to another room is not breathed here.
     const away: Exhaust = { kind: 'room', filter: filter(20, 8), opening: 1 };
     expect(said('coarse filter', withExhaust(away)).found).toEqual([]);
   });
@@ -678,7 +678,7 @@ describe('of the collector', () => {
         remedy: { kind: 'shut a gate' },
       },
     ]);
-    // A straight line is at its best in its middle: half of that is choked, 1.4 times it run out.
+    // A straight line has its best flow in the middle: half of that is choked, 1.4 times it is run out.
     for (const [free, says] of [
       [0.6, []],
       [2, ['choked blower']],
