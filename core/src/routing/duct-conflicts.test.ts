@@ -193,6 +193,44 @@ describe('what is in a duct’s way', () => {
     expect(said([[-inlet.x + 0.1, 0]]).conflicts).toEqual([]);
   });
 
+  it('a slanting wall, where it crosses it and not where only its line goes on', () => {
+    const slanted = (x: number) =>
+      said([[x - loneDuct([[-6, 0]]).inlet.x, 0]], ({ room }) => {
+        room.outline = [
+          { x: 0, y: 0 },
+          { x: 12, y: 0 },
+          { x: 12, y: 8 },
+          { x: 4, y: 8 },
+          { x: 0, y: 2 },
+        ];
+      });
+    // From (0, 2) to (4, 8): at the duct's height on the plan, y = 4, the wall stands at x = 1.33.
+    expect(slanted(1.4).conflicts).toEqual([]);
+    const through = slanted(1.27);
+    expect(through.conflicts).toEqual([{ kind: 'through a wall', run: through.run }]);
+    // A room with a nook: the duct passes in front of the nook's wall, or goes through it.
+    const nook = (y: number) =>
+      said(
+        [
+          [-6, y],
+          [-1.5, y],
+          [-1.5, 0],
+        ],
+        ({ room }) => {
+          room.outline = [
+            { x: 0, y: 0 },
+            { x: 12, y: 0 },
+            { x: 12, y: 8 },
+            { x: 6, y: 8 },
+            { x: 6, y: 5 },
+            { x: 0, y: 5 },
+          ];
+        },
+      ).conflicts.map(({ kind }) => kind);
+    expect(nook(0.5)).not.toContain('through a wall');
+    expect(nook(2)).toContain('through a wall');
+  });
+
   it('the collector itself, unless it passes over it', () => {
     // The duct begins on the far side, crosses the collector and comes back to the inlet.
     const across = (z: number) =>

@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { LONE_DUCT, loneDuct } from '../../reference/lone-duct';
 import type { Run, Shop } from '../design/schema';
 import { deriveRuns } from './derive-runs';
+import { addMachine } from './edit-machines';
+import { portMouth } from './places';
 import { distance, type Point3 } from './space';
 import { splitAt } from './split-at';
 
@@ -101,6 +103,23 @@ describe('a run that is cut', () => {
     expect(lower?.hose).toBeNull();
     // Of the 5 m of pipe 3 cm stay upstream.
     expect(runOf(shop, run).length).toBeCloseTo((10 * 0.03) / 5, 9);
+  });
+
+  it('close to a port is cut a little behind it, since nothing else can join at a port', () => {
+    const { shop, run, off, newId } = bent();
+    const machine = addMachine(shop, 'bandSaw', newId);
+    const port = shop.machines[0]?.ports[0]?.id ?? '';
+    const start = shop.ducts.nodes.find(({ id }) => id === runOf(shop, run).from);
+    if (!start) throw new Error('no start');
+    start.kind = { kind: 'port', machine, port };
+    start.at = null;
+    const mouth =
+      shop.machines[0]?.ports[0] && portMouth(shop.machines[0], shop.machines[0].ports[0]);
+    if (!mouth) throw new Error('no mouth');
+    const node = splitAt(shop, run, mouth.at, newId);
+    expect(node).not.toBe(start.id);
+    expect(shop.ducts.runs).toHaveLength(2);
+    expect(distance(placeOf(shop, node) ?? off(99, 99), mouth.at)).toBeCloseTo(0.03, 6);
   });
 
   it('keeps its gate at the end it is at', () => {

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { loneDuct } from '../../../reference/lone-duct';
 import { copyOf, drawnShop } from '../../../reference/sample-shops';
 import { ductLines } from '../duct-lines';
+import { ductItems } from './duct-items';
 import { ELEVATIONS, elevationSheet } from './elevation-sheet';
 import { isometric, isometricSheet } from './isometric-sheet';
 import { planSheet } from './plan-sheet';
@@ -32,6 +34,87 @@ describe('the isometric projection', () => {
     const { x, y } = isometric({ x: 2, y: 1, z: 3 });
     expect(x).toBeCloseTo(0.866, 3);
     expect(y).toBeCloseTo(4.5, 12);
+  });
+});
+
+describe('the ducts on a sheet', () => {
+  const seen = (items: readonly SheetItem[]) =>
+    items.map((item) => ({
+      ...item,
+      ...(item.kind === 'line' && {
+        points: item.points.map(({ x, y }) => [
+          Math.round(x * 1e6) / 1e6,
+          Math.round(y * 1e6) / 1e6,
+        ]),
+      }),
+    }));
+  const { shop, run, off } = loneDuct(
+    [
+      [-2, 1],
+      [-2, 0],
+    ],
+    (_, own) => {
+      own.hose = { kind: 'smooth', length: 1, diameter: 0.1, compression: 0 };
+      own.gate = { opening: 1, open: true, closedGap: 0, end: 'upstream' };
+    },
+  );
+  const from = (x: number, y: number) => {
+    const at = off(x, y);
+    return [Math.round(at.x * 1e6) / 1e6, Math.round(at.y * 1e6) / 1e6];
+  };
+  const above = ({ x, y }: { x: number; y: number }) => ({ x, y });
+
+  it('are a strip as wide as each leg, the hose by its own diameter, a centreline and the gate', () => {
+    expect(seen(ductItems(shop, above))).toEqual([
+      {
+        kind: 'line',
+        layer: 'hoses',
+        isClosed: true,
+        run,
+        points: [from(-1.95, 1), from(-1.95, 0), from(-2.05, 0), from(-2.05, 1)],
+      },
+      {
+        kind: 'line',
+        layer: 'ducts',
+        isClosed: true,
+        run,
+        points: [from(-2, 0.075), from(0, 0.075), from(0, -0.075), from(-2, -0.075)],
+      },
+      {
+        kind: 'line',
+        layer: 'centrelines',
+        isClosed: false,
+        run,
+        points: [from(-2, 0), from(0, 0)],
+      },
+      {
+        kind: 'line',
+        layer: 'gates',
+        isClosed: false,
+        run,
+        points: [from(-2, 0.12), from(-2, -0.12)],
+      },
+    ]);
+  });
+
+  it('have a gate at the end where it sits, and are a circle seen from their end', () => {
+    const other = structuredClone(shop);
+    const own = other.ducts.runs.find(({ id }) => id === run);
+    if (!own?.gate) throw new Error('no gate');
+    own.gate.end = 'downstream';
+    const gate = seen(ductItems(other, above)).find(({ layer }) => layer === 'gates');
+    expect(gate).toMatchObject({ points: [from(0, 0.12), from(0, -0.12)] });
+    // Looked at along x, the level leg is a circle as wide as the duct.
+    const along = ductItems(other, ({ y, z }) => ({ x: y, y: z }));
+    expect(on(along, 'ducts')).toEqual([
+      {
+        kind: 'circle',
+        layer: 'ducts',
+        at: { x: off(0, 0).y, y: off(0, 0).z },
+        radius: 0.075,
+        run,
+      },
+    ]);
   });
 });
 
