@@ -179,6 +179,20 @@ describe('the usual way of a drop', () => {
     expect(way?.to).toEqual({ kind: 'node', node });
   });
 
+  it('to a joint it stands in line with: straight along, with no bend on the joint itself', () => {
+    const set = wayOf({ x: 3, y: 4 }, () => ({ kind: 'inlet' }));
+    const { shop, machine, port, inlet, run, newId, off } = set;
+    const node = splitAt(shop, run, off(-1, 0), newId) ?? '';
+    const mouth = portMouth(machine, port);
+    if (!mouth) throw new Error('no mouth');
+    // Moved so that its riser stands on the main's own line.
+    machine.place = { x: 3, y: 4 + inlet.y - (mouth.at.y + 0.3 * mouth.out.y) };
+    const foot = plus(portMouth(machine, port)?.at ?? mouth.at, times(mouth.out, 0.3));
+    expect(foot.y).toBeCloseTo(inlet.y, 9);
+    const way = usualRoute(shop, machine, port, { kind: 'node', node });
+    expectPoints(way?.between, [at(foot.x, foot.y, 1.1), at(foot.x, foot.y, inlet.z)]);
+  });
+
   it('has none without a machine’s place, a collector’s, a main’s or a joint’s', () => {
     const set = wayOf({ x: 6, y: 2 }, (main) => ({ kind: 'run', run: main }));
     const { shop, machine, port } = set;

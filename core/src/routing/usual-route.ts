@@ -127,7 +127,9 @@ function toNode(
   if (isSquare && distance(before, aim) > 1.2 * reach) {
     return { between: [...route.slice(0, -1), plus(aim, times(last, -reach))], to };
   }
-  return { between: tidy([...up.slice(0, -1), ...abreast(top, at, flow ?? null)]), to };
+  // With the joint itself, so that no bend stands on it; it is the way's end, and is left out.
+  const plain = tidy([...up.slice(0, -1), ...abreast(top, at, flow ?? null), at]);
+  return { between: plain.slice(0, -1), to };
 }
 
 function toRun(mouth: Mouth, port: Port, run: string, lines: DuctLines): Way | null {
