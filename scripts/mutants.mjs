@@ -1,8 +1,8 @@
 // npm run mutants: puts small faults into the code one by one and looks whether a test falls over each.
 // Which files: those named; or with --all every file of the rooms that hold rules, and of storage; else
 // those of them that were changed since the branch left main, or, on main, since the last commit.
-// A room is judged by the tests of its own neighbourhood: a rule that only a test far away knows is not
-// told apart from chance there, and with all tests a room takes hours.
+// A room is judged by the tests of its own neighbourhood: a rule should be tested close to where it stands,
+// and with all tests a room takes hours.
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';

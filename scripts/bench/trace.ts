@@ -1,6 +1,6 @@
 // A hall of 60 drawn drops with 60 readings, its log opened: how long until the readings are compared and
-// traced, and the longest task the page's own thread had meanwhile: by the clock, which is what a woodworker
-// feels and goes up when something else has the processor, and by what the thread itself used of it.
+// traced, and the longest task of the page's own thread meanwhile: by the clock, which is what is felt and
+// also counts what else has the processor, and by the processor time the thread itself used.
 import { drawnShop } from '../../core/reference/sample-shops';
 import { gatesOfDrop } from '../../core/src/analysis/gate-sets';
 import type { Shop } from '../../core/src/design/schema';

@@ -30,7 +30,7 @@ export function deriveRuns(shop: Shop): Run[] {
   return runs.some(({ route }) => route?.isFollowed) ? deriveAlong(shop, ductLines(shop)) : runs;
 }
 
-/** As `laidRuns`, where the lines are known. */
+/** As `deriveRuns`, where the lines are known. */
 export function deriveAlong(shop: Shop, lines: DuctLines): Run[] {
   const { runs } = shop.ducts;
   if (lines.lines.size === 0) return runs;
