@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { loneDuct } from '../../reference/lone-duct';
 import { copyOf, counter, drawnShop } from '../../reference/sample-shops';
 import { estimatedCurve } from '../collector/estimated-curve';
 import { newShop } from '../design/new-shop';
@@ -183,6 +184,30 @@ describe('moving with the ducts attached', () => {
     // Across it the last leg slants, and that is said.
     const across = moved(shop, collector, { x: 0, y: 0.5 });
     expect(shiftsOf(shop, across, id)).toEqual(['0,0', '0,500']);
+  });
+
+  it('the collector alone draws on the bends of its last run from behind', () => {
+    // From a saw's port to 3 m beside the inlet's line, 3 m to it, and 5 m along it.
+    const bent = loneDuct([
+      [-9, 3],
+      [-5, 3],
+      [-5, 0],
+    ]);
+    const { shop, run, newId } = bent;
+    const machine = addMachine(shop, 'bandSaw', newId);
+    const port = shop.machines[0]?.ports[0]?.id ?? '';
+    const from = shop.ducts.runs.find(({ id }) => id === run)?.from;
+    const start = shop.ducts.nodes.find(({ id }) => id === from);
+    if (!start) throw new Error('no start');
+    Object.assign(start, { kind: { kind: 'port', machine, port }, at: null });
+    const collector = taking([], { isCollector: true });
+    const shifts = (by: Spot) => shiftsOf(shop, moved(shop, collector, by), run);
+    expect(shifts({ x: 0.5, y: 0 })).toEqual(['0,0', '0,0', '0,0', '500,0']);
+    // Across its line the bend goes along, and the leg before it takes that up.
+    expect(shifts({ x: 0, y: 0.5 })).toEqual(['0,0', '0,0', '0,500', '0,500']);
+    expect(shifts({ x: 0.4, y: -0.3 })).toEqual(['0,0', '0,0', '0,-300', '400,-300']);
+    // That leg is 3 m long and cannot take up more: then only the last leg follows.
+    expect(shifts({ x: 0, y: 3.2 })).toEqual(['0,0', '0,0', '0,0', '0,3200']);
   });
 
   it('whatever is moved however far, the shop stays one that can be read and arranged', () => {
