@@ -270,6 +270,45 @@ describe('where drawn runs meet', () => {
     expect(elbows(run)[0]?.after).toBeCloseTo(5 - 1.5 * run.diameter, 9);
   });
 
+  it('behind such a joint the straight ends where the next run turns, less what that elbow takes', () => {
+    const set = shopWithInlet();
+    const main = route(set, { kind: 'free', at: set.off(-3, 0) }, { kind: 'inlet' });
+    const corner = set.shop.ducts.runs.find(({ id }) => id === main)?.from ?? '';
+    const down = route(set, { kind: 'free', at: set.off(-3, 2) }, { kind: 'node', node: corner });
+    const node = set.shop.ducts.runs.find(({ id }) => id === down)?.from ?? '';
+    const at = set.off(-5, 6);
+    const on = route(set, { kind: 'free', at }, { kind: 'node', node }, [set.off(-3, 6)]);
+    const run = derived(set.shop, on);
+    // 4 m to the joint and 2 m on to the corner, less the radius of the elbow at either end.
+    const radius = 1.5 * run.diameter;
+    expect(elbows(run)[0]?.after).toBeCloseTo(6 - 2 * radius, 9);
+    expect(elbows(derived(set.shop, down)).map(({ angle }) => angle)).toEqual([
+      expect.closeTo(RIGHT, 9),
+    ]);
+  });
+
+  it('of two that lead nearly straight on, the straighter goes through, whichever was drawn first', () => {
+    const degrees = (angle: number) => {
+      const [x, y] = [Math.cos((angle * Math.PI) / 180), Math.sin((angle * Math.PI) / 180)];
+      return (off: ReturnType<typeof shopWithInlet>['off']) => [off(-4 - 2 * x, 2 * y)];
+    };
+    for (const [kink, branch] of [
+      [12, 6],
+      [6, 12],
+    ] as const) {
+      const { shop, main, own } = junction(degrees(branch));
+      const joint = shop.ducts.nodes.find(({ id }) => id === derived(shop, main).from);
+      if (joint?.at) joint.at.y -= 3 * Math.tan((kink * Math.PI) / 180);
+      const joins = [main, own].map((id) => derived(shop, id).joins);
+      const straight = { kind: 'straight' };
+      const wye = (angle: number) => ({
+        kind: 'branch',
+        angle: expect.closeTo((angle * Math.PI) / 180, 9),
+      });
+      expect(joins).toEqual(kink < branch ? [straight, wye(branch)] : [wye(kink), straight]);
+    }
+  });
+
   it('beside a run that is not drawn, what is typed of their angles holds', () => {
     const { shop, own } = junction((off) => [off(-4, 2)]);
     const node = derived(shop, own).to;

@@ -66,6 +66,18 @@ describe('a machine’s drop', () => {
     removeMachine(shop, 'gone');
     expect(shop).toEqual(before);
   });
+
+  it('is removed with its own machine only, though another has one to the same main', () => {
+    const { shop, first, ids, run, newId } = shopWith({ x: 6, y: 2 }, { x: 3, y: 2 });
+    const [, other = ''] = ids;
+    routeUsual(shop, other, portOf(shop, other), { kind: 'run', run }, newId);
+    const ends = () =>
+      shop.ducts.nodes.flatMap(({ kind }) => (kind.kind === 'port' ? [kind.machine] : []));
+    expect(ends()).toEqual(ids);
+    removeMachine(shop, first);
+    expect(ends()).toEqual([other]);
+    expect(runFromPort(shop, other, portOf(shop, other))).toBeDefined();
+  });
 });
 
 describe('a machine once more', () => {
@@ -73,6 +85,9 @@ describe('a machine once more', () => {
     const { shop, first, drop, newId } = shopWith({ x: 6, y: 2 });
     const pattern = machineOf(shop, first);
     pattern.size = { width: 0.8, depth: 0.6 };
+    pattern.feed = { ahead: 1, behind: 2 };
+    const [port] = pattern.ports;
+    if (port) port.at = { x: 0.1, y: -0.3, z: 0.7 };
     const own = runOf(shop, drop);
     if (!own?.hose || !own.gate || !own.route) throw new Error('no hose');
     Object.assign(own, { pipe: 'drain', diameter: 0.11 });
@@ -163,6 +178,15 @@ describe('several machines once more', () => {
         { x: 2, y: 2 },
       ]),
     ).toEqual({ x: 0, y: 1 });
+    // And with one behind it as well.
+    expect(
+      shifted([
+        { x: 3, y: 4 },
+        { x: 4, y: 4 },
+        { x: 2, y: 4 },
+        { x: 3, y: 5.2 },
+      ]),
+    ).toEqual({ x: 0, y: -1 });
     // Close to the right wall there is no room on that side.
     expect(shifted([{ x: 11.5, y: 1 }])).toEqual({ x: -1, y: 0 });
   });

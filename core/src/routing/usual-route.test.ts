@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { LONE_DUCT, loneDuct } from '../../reference/lone-duct';
 import type { Shop } from '../design/schema';
+import { bendsAt } from './bend-geometry';
 import { ductLines } from './duct-lines';
 import { addMachine } from './edit-machines';
 import { portMouth } from './places';
@@ -191,6 +192,46 @@ describe('the usual way of a drop', () => {
     expect(foot.y).toBeCloseTo(inlet.y, 9);
     const way = usualRoute(shop, machine, port, { kind: 'node', node });
     expectPoints(way?.between, [at(foot.x, foot.y, 1.1), at(foot.x, foot.y, inlet.z)]);
+  });
+
+  it('to a joint nothing drawn leaves: along the room’s axes, the longer leg first', () => {
+    const set = wayOf({ x: 6, y: 1 }, () => ({ kind: 'inlet' }));
+    const { shop, machine, port, foot, inlet, run, newId, off } = set;
+    const node = splitAt(shop, run, off(-3, 0), newId) ?? '';
+    for (const each of shop.ducts.runs) if (each.from === node) each.route = null;
+    const joint = shop.ducts.nodes.find(({ id }) => id === node);
+    const to = (x: number, y: number) => {
+      if (joint) joint.at = at(x, y, inlet.z);
+      return usualRoute(shop, machine, port, { kind: 'node', node })?.between;
+    };
+    const rise = [at(foot.x, foot.y, 1.1), at(foot.x, foot.y, inlet.z)];
+    expectPoints(to(foot.x + 3, foot.y + 2), [...rise, at(foot.x + 3, foot.y, inlet.z)]);
+    expectPoints(to(foot.x + 2, foot.y + 3), [...rise, at(foot.x, foot.y + 3, inlet.z)]);
+    expectPoints(to(foot.x - 3, foot.y - 2), [...rise, at(foot.x - 3, foot.y, inlet.z)]);
+    // Straight ahead or straight beside, it needs no corner.
+    expectPoints(to(foot.x, foot.y + 3), rise);
+    expectPoints(to(foot.x + 3, foot.y), rise);
+  });
+
+  it('to a joint whose duct rises: along the room’s axes too, since it has no side to come abreast on', () => {
+    const set = wayOf({ x: 6, y: 1 }, () => ({ kind: 'inlet' }));
+    const { shop, machine, port, foot, inlet, run, newId, off } = set;
+    const node = splitAt(shop, run, off(-3, 0), newId) ?? '';
+    const joint = shop.ducts.nodes.find(({ id }) => id === node);
+    const lower = shop.ducts.runs.find(({ from }) => from === node);
+    if (!joint || !lower?.route) throw new Error('no joint');
+    joint.at = at(inlet.x - 3, inlet.y, 1.5);
+    lower.route.bends = bendsAt([at(inlet.x - 3, inlet.y, inlet.z)], newId);
+    const way = usualRoute(shop, machine, port, { kind: 'node', node });
+    const [reach, x, z] = [2 * port.diameter, inlet.x - 3, 1.5 - 2 * port.diameter];
+    expect(Math.abs(x - foot.x)).toBeLessThan(Math.abs(inlet.y - foot.y));
+    // Level two diameters under the joint, and up into it by 45° from two diameters beside it.
+    expectPoints(way?.between, [
+      at(foot.x, foot.y, z - 0.2),
+      at(foot.x, foot.y, z),
+      at(foot.x, inlet.y, z),
+      at(foot.x + (x > foot.x ? 1 : -1) * (Math.abs(x - foot.x) - reach), inlet.y, z),
+    ]);
   });
 
   it('has none without a machine’s place, a collector’s, a main’s or a joint’s', () => {

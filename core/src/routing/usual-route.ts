@@ -114,13 +114,17 @@ function toNode(
 ): Way | null {
   const at = lines.places.get(to.node);
   if (!at) return null;
-  const up = riseFrom(mouth, at.z);
-  const top = up.at(-1) ?? mouth.at;
   const next = lines.lines.get(shop.ducts.runs.find(({ from }) => from === to.node)?.id ?? '');
   const flow = next?.legs[0]?.direction;
   const reach = WYE_REACH * port.diameter;
   const aim = flow ? plus(at, times(flow, -reach)) : at;
-  const route = tidy([...up.slice(0, -1), ...abreast(top, aim, flow ?? null), aim]);
+  /** Up to the height of a spot and level to it, the spot last. */
+  const levelTo = (spot: Point3): Point3[] => {
+    const up = riseFrom(mouth, spot.z);
+    const top = up.at(-1) ?? mouth.at;
+    return tidy([...up.slice(0, -1), ...abreast(top, spot, flow ?? null), spot]);
+  };
+  const route = levelTo(aim);
   const before = route.at(-2);
   const last = before && directionOf(before, aim);
   const isSquare = flow && last && Math.abs(turnBetween(last, flow) - Math.PI / 2) <= SQUARE;
@@ -128,8 +132,7 @@ function toNode(
     return { between: [...route.slice(0, -1), plus(aim, times(last, -reach))], to };
   }
   // With the joint itself, so that no bend stands on it; it is the way's end, and is left out.
-  const plain = tidy([...up.slice(0, -1), ...abreast(top, at, flow ?? null), at]);
-  return { between: plain.slice(0, -1), to };
+  return { between: levelTo(at).slice(0, -1), to };
 }
 
 function toRun(mouth: Mouth, port: Port, run: string, lines: DuctLines): Way | null {

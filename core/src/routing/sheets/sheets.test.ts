@@ -240,6 +240,66 @@ describe('sheets of a drawn shop', () => {
     );
   });
 
+  it('a post is as wide as it is and reaches the ceiling, or 2.4 m where that is not known', () => {
+    const room = { ...shop.room, posts: [{ id: 'p', at: { x: 3, y: 2 }, width: 0.2 }] };
+    const posts = (ceilingHeight: number | null) =>
+      solidsOf({ ...shop, room: { ...room, ceilingHeight } }).filter(
+        ({ layer }) => layer === 'posts',
+      );
+    const foot = [
+      [2.9, 1.9],
+      [3.1, 1.9],
+      [3.1, 2.1],
+      [2.9, 2.1],
+    ] as const;
+    for (const [ceiling, top] of [
+      [3.1, 3.1],
+      [null, 2.4],
+    ] as const) {
+      const [post, ...more] = posts(ceiling);
+      expect(more).toEqual([]);
+      expect(post?.name).toBe('');
+      const wanted = [0, top].flatMap((z) => foot.map(([x, y]) => ({ x, y, z })));
+      for (const [i, corner] of (post?.corners ?? []).entries()) {
+        const { x = 99, y = 99, z = 99 } = wanted[i] ?? {};
+        expect(Math.hypot(corner.x - x, corner.y - y, corner.z - z)).toBeLessThan(1e-9);
+      }
+      expect(post?.corners).toHaveLength(8);
+    }
+  });
+
+  it('a sheet with only letters on it takes up the place they stand at', () => {
+    const text = { kind: 'text', layer: 'sizes', at: { x: 3, y: 4 }, text: 'a', size: 1 } as const;
+    expect(sheetExtent([text])).toEqual({ x0: 3, y0: 4, width: 0, height: 0 });
+  });
+
+  it('the isometric marks a gate at whichever end it is', () => {
+    for (const [end, spot] of [
+      ['upstream', [-2, 1]],
+      ['downstream', [0, 0]],
+    ] as const) {
+      const lone = loneDuct(
+        [
+          [-2, 1],
+          [-2, 0],
+        ],
+        (_, own) => {
+          own.gate = { opening: 1, open: true, closedGap: 0, end };
+        },
+      );
+      const at = isometric(lone.off(spot[0], spot[1]));
+      const [gate, ...more] = on(isometricSheet(lone.shop), 'gates');
+      expect(more).toEqual([]);
+      expect(gate).toMatchObject({
+        kind: 'line',
+        points: [
+          { x: expect.closeTo(at.x - 0.09, 9), y: expect.closeTo(at.y, 9) },
+          { x: expect.closeTo(at.x + 0.09, 9), y: expect.closeTo(at.y, 9) },
+        ],
+      });
+    }
+  });
+
   it('of an empty shop nothing is drawn', () => {
     const bare = { ...shop, machines: [], room: { ...shop.room, outline: [], posts: [] } };
     const nowhere = {
