@@ -10,7 +10,6 @@ export type ReadCurve =
 
 /** What parts flow from pressure, likeliest first: whoever writes 0,5 parts with a semicolon. */
 const DELIMITERS = ['\t', ';'] as const;
-const DECIMAL_COMMA = /^(\s*\d+),(\d+)/;
 
 /**
  * Reads a blower's curve from the text of a CSV file: flow, then pressure, a point a line, with
@@ -33,13 +32,12 @@ export function readCurveFile(text: string, system: UnitSystem): ReadCurve {
       units = cells.slice(0, 2).map((cell) => unitIn(cell));
       continue;
     }
-    const [first = '', second = '', ...rest] =
-      delimiter === ';' ? cells.map((cell) => cell.replace(DECIMAL_COMMA, '$1.$2')) : cells;
+    const [first = '', second = '', ...rest] = cells;
     if (second.trim() === '' || rest.some((cell) => cell.trim() !== '')) {
       return refuse('a flow and a pressure belong here, such as “400,8.5”.');
     }
-    const flow = parseQuantity(withUnit(first, units[0]), STYLES[system].flow.unit);
-    const pressure = parseQuantity(withUnit(second, units[1]), STYLES[system].pressure.unit);
+    const flow = parseQuantity(withUnit(first, units[0]), STYLES[system].flow);
+    const pressure = parseQuantity(withUnit(second, units[1]), STYLES[system].pressure);
     if (!flow.ok) return refuse(flow.reason);
     if (!pressure.ok) return refuse(pressure.reason);
     if (flow.value < 0 || pressure.value < 0) return refuse('a curve has no values below zero.');

@@ -56,7 +56,6 @@ describe('parseQuantity reads what people write', () => {
     ['12 furlongs', 'ft', /'furlongs' is not a unit known here/],
     ['1/0', 'ft', /'1\/0' is not a number/],
     ['5 5 5', 'ft', /not a unit/],
-    ['1,00', 'ft', /not a unit/],
     ['Infinity', 'ft', /is not a number/],
   ])('refuses %s with a sentence', (text, unit, sentence) => {
     expect(read(text, unit)).toMatch(sentence);
@@ -66,6 +65,157 @@ describe('parseQuantity reads what people write', () => {
     for (const [id, { symbol }] of Object.entries(UNITS) as [UnitId, { symbol: string }][]) {
       expect(read(`7 ${symbol}`, id)).toBeCloseTo(7, 9);
     }
+  });
+});
+
+describe('how numbers are grouped and where their decimals begin', () => {
+  it.each<[string, UnitId, number, UnitId]>([
+    // A decimal comma wherever it cannot be anything else.
+    ['0,125 m', 'ft', 0.125, 'm'],
+    ['1,5 m', 'ft', 1.5, 'm'],
+    ['1,00', 'ft', 1, 'ft'],
+    ['12,3456', 'in', 12.3456, 'in'],
+    ['1234,567', 'm', 1234.567, 'm'],
+    ['.5', 'ft', 0.5, 'ft'],
+    [',5', 'ft', 0.5, 'ft'],
+    ['5.', 'ft', 5, 'ft'],
+    // Thousands by commas, dots, apostrophes of any kind and blanks of any width.
+    ['1,200 mm', 'in', 1200, 'mm'],
+    ['4,000', 'fpm', 4000, 'fpm'],
+    ['10,000 ft', 'm', 10_000, 'ft'],
+    ['1,234,567', 'pa', 1_234_567, 'pa'],
+    ['1.234.567', 'pa', 1_234_567, 'pa'],
+    ["1'000", 'ft', 1000, 'ft'],
+    ['1’200', 'mm', 1200, 'mm'],
+    ["1'200 mm", 'in', 1200, 'mm'],
+    ["1'000'", 'in', 1000, 'ft'],
+    ['1\u202f200', 'mm', 1200, 'mm'],
+    ['1\u2009200\u2009mm', 'in', 1200, 'mm'],
+    ['1\u00a0200\u00a0300', 'pa', 1_200_300, 'pa'],
+    ['12 500 1/2', 'mm', 12_500.5, 'mm'],
+    // Both at once.
+    ['1,234.5', 'm', 1234.5, 'm'],
+    ['1.234,5', 'm', 1234.5, 'm'],
+    ['1 234,5', 'm', 1234.5, 'm'],
+    ["1'234.5", 'm', 1234.5, 'm'],
+    // Digits and signs of other scripts.
+    ['\u0661\u0662\u066b\u0665', 'm', 12.5, 'm'],
+    ['\uff11\uff12\uff0e\uff15', 'm', 12.5, 'm'],
+    ['\u096b\u00bd', 'in', 5.5, 'in'],
+    ['\u{1d7d9}\u{1d7da}', 'm', 12, 'm'],
+    ['\ufeff5\u200e ft', 'm', 5, 'ft'],
+    ['\u2152', 'in', 0.1, 'in'],
+    ['5\u20111\u20442\u2033', 'ft', 5.5, 'in'],
+    // The sign counts, whatever it stands before.
+    [`-0' 6"`, 'ft', -0.5, 'ft'],
+    ['-½"', 'in', -0.5, 'in'],
+    ['+3 ft', 'ft', 3, 'ft'],
+    // Feet and inches with any primes; inches over eleven only with their mark.
+    ['6’ 3½”', 'm', 6 + 3.5 / 12, 'ft'],
+    ["6' 3 1/2''", 'm', 6 + 3.5 / 12, 'ft'],
+    ['12\' 14"', 'ft', 12 + 14 / 12, 'ft'],
+    ['5\' 1,125"', 'ft', 5 + 1.125 / 12, 'ft'],
+    ['0e-400', 'm', 0, 'm'],
+  ])('%s', (text, unit, value, inUnit) => {
+    expect(read(text, unit, inUnit)).toBeCloseTo(value, 9);
+  });
+
+  it.each<[string, UnitId, string]>([
+    ['1,125', 'm', "'1,125' may be 1.125 m or 1,125 m: write 1.125 or 1125."],
+    ['-1,125 m', 'ft', "'-1,125 m' may be -1.125 m or -1,125 m: write -1.125 or -1125."],
+    ['1,125', 'one', "'1,125' may be 1.125 or 1,125: write 1.125 or 1125."],
+    ['1.250 mm', 'in', "'1.250 mm' may be 1.25 mm or 1,250 mm: write 1.25 or 1250."],
+    ['1,125e3', 'm', "'1,125e3' may be 1,125 m or 1,125,000 m: write 1125 or 1125000."],
+  ])('offers both readings of %s', (text, unit, sentence) => {
+    expect(read(text, unit)).toBe(sentence);
+  });
+
+  it.each([
+    '1,2,3',
+    '1,23.4',
+    '1234,567,890',
+    '1234 567',
+    '1.2.3',
+    '0,125,000',
+    "1'234'56",
+    '--5',
+    '5²',
+    '1e400',
+    '1e-400',
+    '5 0/0',
+    '1/2/3',
+    '1.5/2',
+    '五',
+    '①',
+    "12'60",
+    '0x10',
+    '1_000',
+    '5 5',
+    '(5)',
+  ])('refuses %s', (text) => {
+    expect(read(text, 'ft')).toMatch(/Write /);
+  });
+
+  it('what a style without places writes is read with its commas; one of many places, with its dots', () => {
+    const metres = parseQuantity('1,600', STYLES.metric.elevation);
+    expect(metres).toEqual({ ok: true, value: 1600, unit: 'm' });
+    expect(parseQuantity('1,600 m', STYLES.metric.length).ok).toBe(false);
+    expect(parseQuantity('1.250', STYLES.metric.roughness)).toMatchObject({ ok: true });
+    expect(parseQuantity('1,250', STYLES.metric.roughness).ok).toBe(false);
+    expect(parseQuantity('1.250', STYLES.metric.flow).ok).toBe(false);
+  });
+
+  it('is never misread: what anyone writes is read as that number, or refused', () => {
+    const written = fc.record({
+      whole: fc.integer({ min: 0, max: 9_999_999 }),
+      decimals: fc.stringMatching(/^\d{0,5}$/),
+      group: fc.constantFrom('', ',', '.', "'", '’', ' ', '\u202f', '\u2009', '\u00a0'),
+      point: fc.constantFrom('.', ','),
+      unit: fc.constantFrom<UnitId>('m', 'mm', 'in', 'ft', 'cm', 'um'),
+      zero: fc.constantFrom(0x30, 0x660, 0x966, 0xff10),
+      sign: fc.constantFrom('', '-', '−'),
+    });
+    fc.assert(
+      fc.property(written, ({ whole, decimals, group, point, unit, zero, sign }) => {
+        fc.pre(group !== point);
+        const grouped = String(whole).replace(/\B(?=(\d{3})+(?!\d))/g, group);
+        const plain = sign + grouped + (decimals === '' ? '' : point + decimals);
+        const text = plain.replace(/\d/g, (digit) => String.fromCodePoint(zero + Number(digit)));
+        const value = Number(`${sign === '' ? '' : '-'}${whole}.${decimals}`);
+        const parsed = parseQuantity(text, unit);
+        if (parsed.ok) {
+          // The one reading in English of a lone comma or dot before three digits.
+          const [, a, mark, b] = /^\D?(\d{1,3})([.,])(\d{3})$/.exec(plain) ?? [];
+          const english = mark === ',' ? Number(`${a}${b}`) : Number(`${a}.${b}`);
+          const isEnglish =
+            mark !== undefined && !a?.startsWith('0') && english !== Math.abs(value);
+          const wanted = isEnglish ? Math.sign(value) * english : value;
+          expect(fromSI(parsed.value, unit)).toBeCloseTo(wanted, 6);
+        } else {
+          expect(parsed.reason).toMatch(/ may be .* or .*: write /);
+        }
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  it('takes no longer for a long text than for a short one, and never answers what is not finite', () => {
+    const hostile = ['9', '1,', "1'", '1 ', ' ', '1/', '½', '\u0661', '-', '(', 'e', '5-'];
+    for (const part of hostile) {
+      const text = part.repeat(100_000);
+      const began = performance.now();
+      const parsed = parseQuantity(text, 'ft');
+      expect(performance.now() - began).toBeLessThan(100);
+      expect(parsed.ok ? Number.isFinite(parsed.value) : parsed.reason.length < 200).toBe(true);
+    }
+    fc.assert(
+      fc.property(fc.string({ unit: fc.constantFrom(...'0123456789 .,\'"/-+e½ftin') }), (text) => {
+        const parsed = parseQuantity(text, 'ft');
+        if (parsed.ok) expect(Number.isFinite(parsed.value)).toBe(true);
+        else expect(parsed.reason).not.toBe('');
+      }),
+      { numRuns: 3000 },
+    );
   });
 });
 
@@ -80,12 +230,12 @@ describe('what is written can be read again', () => {
         const value = toSI(amount, style.unit);
         const half = 0.5 * 10 ** -style.places;
 
-        const again = parseQuantity(formatQuantity(value, kind, system), style.unit);
+        const again = parseQuantity(formatQuantity(value, kind, system), style);
         expect(again.ok && Math.abs(fromSI(again.value, style.unit) - amount)).toBeLessThanOrEqual(
           half * 1.0001 + 1e-9,
         );
 
-        const field = parseQuantity(writeForField(value, kind, system), style.unit);
+        const field = parseQuantity(writeForField(value, kind, system), style);
         expect(field.ok && fromSI(field.value, style.unit)).toBeCloseTo(
           Number(amount.toPrecision(6)),
           6,

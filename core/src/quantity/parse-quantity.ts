@@ -1,4 +1,5 @@
-import { type Dimension, toSI, UNITS, type Unit, type UnitId } from './units';
+import { LONGEST_QUANTITY, plainSigns, type Scanned, scanNumber } from './scan-number';
+import { type Dimension, type Style, toSI, UNITS, type Unit, type UnitId } from './units';
 
 export type Parsed =
   | {
@@ -10,41 +11,8 @@ export type Parsed =
     }
   | { readonly ok: false; readonly reason: string };
 
-/** A number as people write it: `1,200`, `.5`, `5 1/2`, `5-1/2`, `1/2`, `1.2e-3`, `5½`. */
-const NUMBER =
-  /^([+-]?)\s*(?:(\d+)\s*[\s-]\s*(\d+)\s*\/\s*(\d+)|(\d+)\s*\/\s*(\d+)|((?:\d{1,3}(?:[,  ]\d{3})+(?!\d)|\d+)?(?:\.\d+)?(?:e[+-]?\d+)?))/i;
-
-const VULGAR_FRACTIONS: Readonly<Record<string, string>> = {
-  '½': '1/2',
-  '¼': '1/4',
-  '¾': '3/4',
-  '⅛': '1/8',
-  '⅜': '3/8',
-  '⅝': '5/8',
-  '⅞': '7/8',
-  '⅓': '1/3',
-  '⅔': '2/3',
-};
-
 /** `40k`: one letter on a number that is no unit of the field is a slip, not another unit. */
 const LETTER_ON_A_NUMBER = /^[a-z]$/i;
-
-interface Scanned {
-  readonly value: number;
-  readonly rest: string;
-}
-
-function scanNumber(text: string): Scanned | null {
-  const match = NUMBER.exec(text);
-  if (!match || match[0].trim() === '' || !/\d/.test(match[0])) return null;
-  const [whole, sign, mixedWhole, mixedTop, mixedBottom, top, bottom, decimal] = match;
-  let value: number;
-  if (mixedWhole !== undefined) value = Number(mixedWhole) + Number(mixedTop) / Number(mixedBottom);
-  else if (top !== undefined) value = Number(top) / Number(bottom);
-  else value = Number((decimal ?? '').replace(/[,  ]/g, ''));
-  if (!Number.isFinite(value)) return null;
-  return { value: sign === '-' ? -value : value, rest: text.slice(whole.length) };
-}
 
 /** One spelling for what people mean: no spaces or dots, lower case. */
 const bare = (text: string) => text.toLowerCase().replace(/[\s.]/g, '');
@@ -94,59 +62,151 @@ const EXAMPLES: Readonly<Record<Dimension, string>> = {
 export const examplesOf = (dimension: Dimension): string => EXAMPLES[dimension];
 
 /**
- * Reads a quantity the way people write one. A bare number takes `unit`; a written unit must be of
- * the same dimension. Feet and inches may be combined. The sign is kept: whether a negative value
- * makes sense is the field's business.
+ * Units whose thousandths are worth writing: `1,125 m` may be 1.125 m as well as 1,125 m. In the others
+ * (CFM, fpm, mm, Pa, …) a comma before three digits groups thousands.
+ */
+const HAS_THOUSANDTHS: ReadonlySet<UnitId> = new Set([
+  ...([
+    'm',
+    'cm',
+    'in',
+    'm2',
+    'm3',
+    'ft3',
+    'm3s',
+    'ms',
+    'kpa',
+    'inwg',
+    'kgm3',
+    'lbft3',
+    'kw',
+  ] as const),
+  ...([
+    'hp',
+    'perm_ms',
+    'perm_mmin',
+    'kg',
+    'kgh',
+    'lbh',
+    'kgm2',
+    'lbft2',
+    'percent',
+    'one',
+  ] as const),
+]);
+
+/** The two readings of a number whose separator may mean either; null where one is plainly meant. */
+function twoReadings(
+  { value, other }: Extract<Scanned, { kind: 'number' }>,
+  written: string,
+  hasThousandths: boolean,
+): readonly [number, number] | null {
+  if (other === null) return null;
+  const isComma = Math.abs(value) > Math.abs(other);
+  if (isComma) return hasThousandths ? [other, value] : null;
+  // `1.250 mm`: nobody writes a last nought that says nothing, but many write 1.250 for 1250.
+  return !hasThousandths && written.endsWith('0') ? [value, other] : null;
+}
+
+/**
+ * Reads a quantity the way people write one, in the signs and digits of any script. A bare number takes
+ * `unit`; a written unit must be of the same dimension. Feet and inches may be combined. Thousands may be
+ * grouped by commas, dots, apostrophes or blanks, and a decimal comma is read; where a separator may mean
+ * either, both readings are offered instead. The sign is kept: whether a negative value makes sense is the
+ * field's business. Takes time in proportion to the text, of which 80 signs at most are read.
  *
- * @returns the SI value, or a sentence that quotes what could not be read.
+ * @param style what a bare number means, and with how many places that unit is written here: with none, a
+ *   comma before three digits groups thousands; with three or more, a dot is always decimal
+ * @returns the SI value, always finite, or a sentence that quotes what could not be read.
  * @example parseQuantity('5 1/2', 'in')    // { ok: true, value: 0.1397, unit: 'in' }
  * @example parseQuantity('12\' 6"', 'ft')  // { ok: true, value: 3.81, unit: 'ft' }
- * @example parseQuantity('45 mph', 'fpm')  // { ok: true, value: 20.1168, unit: 'mph' }
+ * @example parseQuantity('0,125 m', 'ft')  // { ok: true, value: 0.125, unit: 'm' }
+ * @example parseQuantity('1,125 m', 'ft')  // { ok: false, reason: "'1,125 m' may be 1.125 m or …" }
  * @example parseQuantity('40k', 'fpm')     // { ok: false, reason: "'40k' is not a number…" }
  */
-export function parseQuantity(written: string, unit: UnitId): Parsed {
+export function parseQuantity(written: string, style: UnitId | Style): Parsed {
+  const { unit, places } = typeof style === 'string' ? { unit: style, places: null } : style;
   const { dimension }: Unit = UNITS[unit];
-  const text = written
-    .trim()
-    .replace(/−/g, '-')
-    .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (sign) => ` ${VULGAR_FRACTIONS[sign]}`)
-    .trim();
-  const quoted = `'${written.trim()}'`;
-  if (text === '') return { ok: false, reason: `Write a value, such as ${EXAMPLES[dimension]}.` };
-
-  const first = scanNumber(text);
-  if (!first) {
-    return { ok: false, reason: `${quoted} is not a number. Write ${EXAMPLES[dimension]}.` };
-  }
-  const rest = first.rest.trim();
-  if (rest === '') return { ok: true, value: toSI(first.value, unit), unit };
-
-  const inFeetAndInches = dimension === 'length' ? readFeetAndInches(first.value, rest) : null;
-  if (inFeetAndInches !== null) return { ok: true, value: inFeetAndInches, unit: 'ft' };
-
-  const named = findUnit(rest, dimension);
-  if (named) return { ok: true, value: toSI(first.value, named), unit: named };
-
   const refusal = (what: string): Parsed => ({
     ok: false,
     reason: `${what} Write ${EXAMPLES[dimension]}.`,
   });
-  if (LETTER_ON_A_NUMBER.test(first.rest)) return refusal(`${quoted} is not a number.`);
+  if (written.trim() === '') {
+    return { ok: false, reason: `Write a value, such as ${EXAMPLES[dimension]}.` };
+  }
+  if (written.length > LONGEST_QUANTITY) return refusal('That is too long for a quantity.');
+  const text = plainSigns(written);
+  const quoted = `'${written.trim()}'`;
+  const notANumber = () => refusal(`${quoted} is not a number.`);
+
+  const scanned = scanNumber(text);
+  if (scanned.kind !== 'number') return notANumber();
+  const behind = text.slice(scanned.length);
+  const rest = behind.trim();
+
+  const read = (as: UnitId): Parsed => {
+    const number = text.slice(0, scanned.length);
+    const written = as === unit ? places : null;
+    const hasThousandths =
+      written === null
+        ? HAS_THOUSANDTHS.has(as)
+        : written >= 3 || (written > 0 && HAS_THOUSANDTHS.has(as));
+    const either = twoReadings(scanned, number, hasThousandths);
+    if (either) return undecided(quoted, either, as);
+    const value = toSI(scanned.value, as);
+    return Number.isFinite(value) ? { ok: true, value, unit: as } : notANumber();
+  };
+  if (rest === '') return read(unit);
+  if (dimension === 'length') {
+    const inFeetAndInches = readFeetAndInches(scanned, rest, quoted);
+    if (inFeetAndInches) return inFeetAndInches;
+  }
+  const named = findUnit(rest, dimension);
+  if (named) return read(named);
+
+  if (LETTER_ON_A_NUMBER.test(behind)) return notANumber();
   const other = otherDimensionOf(rest);
   return other && other !== dimension
     ? refusal(`${quoted} is a ${other}; this field takes a ${dimension}.`)
     : refusal(`'${rest}' is not a unit known here.`);
 }
 
-const FEET_THEN_MORE = /^(?:ft\.?|feet|foot|['′’])\s*-?\s*(?=[\d.])/i;
+function undecided(quoted: string, readings: readonly [number, number], unit: UnitId): Parsed {
+  const { symbol }: Unit = UNITS[unit];
+  const [small, large] = readings.map((value) => {
+    const number = new Intl.NumberFormat('en-US', { maximumFractionDigits: 6 }).format(value);
+    return symbol === '' || symbol === '°' ? `${number}${symbol}` : `${number} ${symbol}`;
+  });
+  const [plain, whole] = readings.map(String);
+  return {
+    ok: false,
+    reason: `${quoted} may be ${small} or ${large}: write ${plain} or ${whole}.`,
+  };
+}
 
-function readFeetAndInches(feet: number, rest: string): number | null {
+const FEET_THEN_MORE = /^(?:ft\.?|feet|foot|')\s*-?\s*(?=[\d.,])/i;
+const INCHES_IN_A_FOOT = 12;
+
+/** Feet with inches behind them; null where that is not what stands there. */
+function readFeetAndInches(
+  feet: Extract<Scanned, { kind: 'number' }>,
+  rest: string,
+  quoted: string,
+): Parsed | null {
   const mark = FEET_THEN_MORE.exec(rest);
   if (!mark) return null;
-  const inches = scanNumber(rest.slice(mark[0].length));
-  if (!inches || inches.value < 0) return null;
-  const tail = inches.rest.trim();
+  const more = rest.slice(mark[0].length);
+  const inches = scanNumber(more);
+  if (inches.kind !== 'number') return null;
+  const tail = more.slice(inches.length).trim();
   if (tail !== '' && findUnit(tail, 'length') !== 'in') return null;
-  const size = toSI(Math.abs(feet), 'ft') + toSI(inches.value, 'in');
-  return feet < 0 ? -size : size;
+  // Inches behind feet are few: `5' 1,125"` can only mean one.
+  const count = inches.other === null ? inches.value : Math.min(inches.value, inches.other);
+  if (tail === '' && count >= INCHES_IN_A_FOOT) {
+    const reason = `In ${quoted}, ${count} is too many for inches. Write ${EXAMPLES.length}.`;
+    return { ok: false, reason };
+  }
+  const size = toSI(Math.abs(feet.value), 'ft') + toSI(count, 'in');
+  if (!Number.isFinite(size)) return null;
+  return { ok: true, value: feet.isNegative ? -size : size, unit: 'ft' };
 }

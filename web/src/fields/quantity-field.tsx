@@ -21,7 +21,7 @@ interface Props extends FieldLimits {
 }
 
 /** Written otherwise than the field writes it: worth echoing what was understood. */
-const needsEcho = (text: string) => !/^\s*-?[\d.]+\s*$/.test(text);
+const needsEcho = (text: string) => !/^\s*-?[\d.]+\s*$/.test(text) || /\.\d{3}\s*$/.test(text);
 
 /**
  * A quantity as people write one, in any unit. Every keystroke that makes sense takes effect at

@@ -28,7 +28,7 @@ export function readField(
   text: string,
   { kind, system, min, max, isMinExcluded, isWhole }: FieldLimits,
 ): Read {
-  const parsed = parseQuantity(text, STYLES[system][kind].unit);
+  const parsed = parseQuantity(text, STYLES[system][kind]);
   if (!parsed.ok) return parsed;
   const { value } = parsed;
   const write = (limit: number) => formatShort(limit, kind, system);

@@ -24,7 +24,7 @@ export function readRepeat(
       ? { ok: false, reason: 'Write where the meter’s range ends.' }
       : { ok: true, taken: null };
   }
-  const parsed = parseQuantity(repeat.text, STYLES[system][quantity].unit);
+  const parsed = parseQuantity(repeat.text, STYLES[system][quantity]);
   if (!parsed.ok) return parsed;
   if (parsed.value < 0) return { ok: false, reason: 'A reading is not below zero.' };
   if (parsed.value > MOST[quantity])

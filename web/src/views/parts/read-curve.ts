@@ -37,8 +37,8 @@ export function readCurve(
       .map((part) => part.trim());
     const parts = second === undefined ? line.trim().split(/\s+/) : [first ?? '', second, ...rest];
     if (parts.length !== 2) return refuse('write a flow, then a pressure, such as “400  8.5”.');
-    const flow = parseQuantity(parts[0] ?? '', STYLES[system].flow.unit);
-    const pressure = parseQuantity(parts[1] ?? '', STYLES[system].pressure.unit);
+    const flow = parseQuantity(parts[0] ?? '', STYLES[system].flow);
+    const pressure = parseQuantity(parts[1] ?? '', STYLES[system].pressure);
     if (!flow.ok) return refuse(flow.reason);
     if (!pressure.ok) return refuse(pressure.reason);
     if (flow.value < 0 || pressure.value < 0) return refuse('a curve has no values below zero.');

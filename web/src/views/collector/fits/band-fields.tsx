@@ -1,14 +1,9 @@
 'use client';
 
 import { bandChain } from '@frank-gauge/core/assembly';
-import {
-  type Parsed,
-  parseQuantity,
-  STYLES,
-  type UnitSystem,
-  writeForField,
-} from '@frank-gauge/core/quantity';
+import { type UnitSystem, writeForField } from '@frank-gauge/core/quantity';
 import { useState } from 'react';
+import { readField } from '@/fields/read-field';
 import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { tapeLength } from '@/words/tape-length';
@@ -65,6 +60,33 @@ interface ListProps {
   readonly system: UnitSystem;
 }
 
+/** Between lengths: a semicolon, or a comma with a blank behind it. */
+const BETWEEN = /;|,(?=\s|$)/;
+/** As many as a shop's file takes. */
+const MOST_BANDS = 50;
+
+/** Reads lengths with commas between; a comma right between digits may mean two lengths or one. */
+function readBands(text: string, system: UnitSystem): number[] | string {
+  const parts = text.split(BETWEEN).flatMap((part) => part.trim() || []);
+  if (parts.length > MOST_BANDS) return `That is more than ${MOST_BANDS} lengths.`;
+  const bands: number[] = [];
+  for (const part of parts) {
+    if (part.includes(',')) {
+      return `'${part}' may be one length or several. Write ${part.replaceAll(',', ', ')} or ${part.replace(',', '.')}.`;
+    }
+    const read = readField(part, {
+      kind: 'diameter',
+      system,
+      min: 0,
+      isMinExcluded: true,
+      max: 10,
+    });
+    if (!read.ok) return read.reason;
+    bands.push(read.value);
+  }
+  return bands;
+}
+
 /** Lengths with commas between, as people write them. */
 function BandList({ bands, system }: ListProps) {
   const [text, setText] = useState(() =>
@@ -72,21 +94,11 @@ function BandList({ bands, system }: ListProps) {
   );
   const [refusal, setRefusal] = useState<string | null>(null);
   const read = () => {
-    const parsed = text
-      .split(/[,;]/)
-      .filter((part) => part.trim() !== '')
-      .map((part): Parsed => parseQuantity(part, STYLES[system].diameter.unit));
-    const wrong = parsed.find((each) => !each.ok || !(each.value > 0) || each.value > 10);
-    if (wrong) {
-      setRefusal(
-        wrong.ok ? 'A band is longer than nothing, and shorter than 33 ft.' : wrong.reason,
-      );
-      return;
-    }
-    setRefusal(null);
-    const lengths = parsed.flatMap((each) => (each.ok ? [each.value] : []));
+    const lengths = readBands(text, system);
+    setRefusal(typeof lengths === 'string' ? lengths : null);
+    if (typeof lengths === 'string') return;
     edit('bands at hand', ({ ducts }) => {
-      ducts.stock.bands = lengths.slice(0, 50);
+      ducts.stock.bands = lengths;
     });
   };
   return (
