@@ -178,7 +178,7 @@ module.exports = {
       to: {
         pathNot: [
           '^core/src/',
-          'node_modules/(zod|papaparse|@types/papaparse|ml-matrix|dxf-parser|@tarikjabiri/dxf|loglevel)/',
+          'node_modules/(zod|papaparse|@types/papaparse|ml-matrix|dxf|@tarikjabiri/dxf)/',
         ],
       },
     },

@@ -1,4 +1,5 @@
-import DxfParser, { type IDxf, type IEntity, type ILineEntity } from 'dxf-parser';
+/// <reference path="./dxf.d.ts" />
+import { type Drawing, type Entity, parseString } from 'dxf';
 import type { Polygon, Spot } from './plane';
 import { floorArea, isCounterClockwise, ROOM_SIZES } from './room-outline';
 
@@ -26,6 +27,7 @@ const UNSTATED = 0.001;
 /** Ends of lines nearer than this meet, m. */
 const MEET = 0.005;
 const MOST_CORNERS = 200;
+const MOST_ON_A_SPOT = 50;
 
 /**
  * A room's outline from a DXF drawing: its largest closed polyline, else the largest ring its lines
@@ -34,19 +36,21 @@ const MOST_CORNERS = 200;
  */
 export function outlineFromDxf(text: string): OutlineFromDxf {
   const refuse = (reason: string): OutlineFromDxf => ({ ok: false, reason });
-  let drawing: IDxf | null = null;
+  let drawing: Drawing | null = null;
   try {
-    drawing = new DxfParser().parseSync(text);
+    drawing = parseString(text);
   } catch {
-    drawing = null;
+    // A drawing that is damaged.
   }
-  if (!drawing?.entities) return refuse('This is not a DXF drawing.');
-  const unit = Number(drawing.header?.$INSUNITS ?? 0);
+  if (!drawing || drawing.entities.length === 0) {
+    return refuse('This is not a DXF drawing, or there is nothing in it.');
+  }
+  const unit = Number(drawing.header.insUnits ?? 0);
   const size = UNITS[unit] ?? UNSTATED;
   const rings = [...closedPolylines(drawing.entities), ...ringsOfLines(drawing.entities, size)];
   const [largest] = rings
     .map((ring) => withoutRepeats(ring.map(({ x, y }) => ({ x: x * size, y: y * size }))))
-    .filter((ring) => ring.length >= 3)
+    .filter((ring) => ring.length >= 3 && ring.every(({ x, y }) => Number.isFinite(x + y)))
     .sort((a, b) => floorArea(b) - floorArea(a));
   if (!largest) {
     return refuse(
@@ -70,46 +74,88 @@ export function outlineFromDxf(text: string): OutlineFromDxf {
   return { ok: true, outline, note };
 }
 
-interface Polyline extends IEntity {
-  readonly vertices: readonly Spot[];
-  readonly shape: boolean;
-}
-
-const closedPolylines = (entities: readonly IEntity[]): Spot[][] =>
+const closedPolylines = (entities: readonly Entity[]): Spot[][] =>
   entities.flatMap((entity) => {
     if (entity.type !== 'LWPOLYLINE' && entity.type !== 'POLYLINE') return [];
-    const { vertices, shape } = entity as Polyline;
+    const { vertices = [], closed } = entity;
     const first = vertices[0];
     const last = vertices.at(-1);
     const isClosed =
-      shape || (first && last && Math.hypot(first.x - last.x, first.y - last.y) === 0);
+      closed || (first && last && Math.hypot(first.x - last.x, first.y - last.y) === 0);
     return isClosed ? [vertices.map(({ x, y }) => ({ x, y }))] : [];
   });
 
-/** Rings that single lines make, walked from end to end. */
-function ringsOfLines(entities: readonly IEntity[], size: number): Spot[][] {
+/**
+ * Rings that single lines make, walked from end to end: in time that grows with their number, since ends
+ * that meet are looked for among those nearby only.
+ */
+function ringsOfLines(entities: readonly Entity[], size: number): Spot[][] {
   const meets = (a: Spot, b: Spot) => Math.hypot(a.x - b.x, a.y - b.y) * size < MEET;
   const lines = entities.flatMap((entity) => {
-    const [from, to] = entity.type === 'LINE' ? (entity as ILineEntity).vertices : [];
-    return from && to ? [{ from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y } }] : [];
+    const { type, start: from, end: to } = entity;
+    if (type !== 'LINE' || !from || !to) return [];
+    // What a damaged drawing leaves out of a line is no number.
+    return Number.isFinite(from.x + from.y + to.x + to.y) ? [{ from, to }] : [];
   });
+  const ends = new EndsByPlace(MEET / size);
+  for (const [index, { from, to }] of lines.entries()) {
+    ends.add(from, index);
+    ends.add(to, index);
+  }
+  const isTaken = new Set<number>();
+  /** The first line not taken yet that has an end here. */
+  const nextAt = (here: Spot) => {
+    const near = ends.near(here).filter((index) => {
+      const line = lines[index];
+      return line && !isTaken.has(index) && (meets(line.from, here) || meets(line.to, here));
+    });
+    return near.length === 0 ? -1 : Math.min(...near);
+  };
   const rings: Spot[][] = [];
-  const left = [...lines];
-  for (let first = left.shift(); first; first = left.shift()) {
+  for (const [index, first] of lines.entries()) {
+    if (isTaken.has(index)) continue;
+    isTaken.add(index);
     const ring: Spot[] = [first.from];
     let end = first.to;
     while (!meets(end, first.from)) {
       const here = end;
-      const index = left.findIndex(({ from, to }) => meets(from, here) || meets(to, here));
-      const next = left[index];
+      const at = nextAt(here);
+      const next = lines[at];
       if (!next) break;
-      left.splice(index, 1);
+      isTaken.add(at);
       ring.push(here);
       end = meets(next.from, here) ? next.to : next.from;
     }
     if (meets(end, first.from) && ring.length >= 3) rings.push(ring);
   }
   return rings;
+}
+
+/** Ends of lines in squares of one width, so that those near a spot are found without asking all. */
+class EndsByPlace {
+  private readonly squares = new Map<string, number[]>();
+
+  constructor(private readonly width: number) {}
+
+  add(end: Spot, line: number): void {
+    const key = this.key(end, 0, 0);
+    const square = this.squares.get(key);
+    if (!square) this.squares.set(key, [line]);
+    // Of very many that end on one spot a ring uses two; the rest need not be looked at each time.
+    else if (square.length < MOST_ON_A_SPOT) square.push(line);
+  }
+
+  /** Lines with an end no farther than a square's width from a spot, and some that are farther. */
+  near(spot: Spot): readonly number[] {
+    const around = [-1, 0, 1];
+    return around.flatMap((dx) =>
+      around.flatMap((dy) => this.squares.get(this.key(spot, dx, dy)) ?? []),
+    );
+  }
+
+  private key({ x, y }: Spot, dx: number, dy: number): string {
+    return `${Math.floor(x / this.width) + dx},${Math.floor(y / this.width) + dy}`;
+  }
 }
 
 /** Corners on one spot are one. */

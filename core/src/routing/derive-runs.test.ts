@@ -12,6 +12,7 @@ import { followDrawing, holdTyped, setBendStyle } from './edit-route';
 import { inletMouth } from './places';
 import { routeDuct } from './route-duct';
 import { type Point3, plus } from './space';
+import { splitAt } from './split-at';
 
 const RIGHT = Math.PI / 2;
 
@@ -285,6 +286,114 @@ describe('where drawn runs meet', () => {
     expect(elbows(derived(set.shop, down)).map(({ angle }) => angle)).toEqual([
       expect.closeTo(RIGHT, 9),
     ]);
+  });
+
+  /** A run that turns 2 m ahead of a joint in line, and from there what `lower` draws to the inlet. */
+  function ontoJoint(lower: (off: ReturnType<typeof shopWithInlet>['off']) => Point3[]) {
+    const set = shopWithInlet();
+    const below = route(
+      set,
+      { kind: 'free', at: set.off(-6, 3) },
+      { kind: 'inlet' },
+      lower(set.off),
+    );
+    const node = set.shop.ducts.runs.find(({ id }) => id === below)?.from ?? '';
+    const at = set.off(-8, 5);
+    const upper = route(set, { kind: 'free', at }, { kind: 'node', node }, [set.off(-8, 3)]);
+    const own = set.shop.ducts.runs.find(({ id }) => id === below);
+    if (!own) throw new Error('no lower run');
+    /** Straight duct behind the upper run's elbow. */
+    const straight = () => elbows(derived(set.shop, upper))[0]?.after;
+    return { ...set, below: own, upper, straight, radius: 1.5 * own.diameter };
+  }
+
+  it('behind a joint in line the straight ends at the next run’s first elbow, less its radius', () => {
+    const { straight, radius } = ontoJoint((off) => [off(-3, 3), off(-3, 0)]);
+    expect(straight()).toBeCloseTo(2 - radius + 3 - radius, 9);
+    // Where that elbow begins before the joint, there is only the run's own.
+    const tight = ontoJoint((off) => [off(-6 + radius / 2, 3), off(-6 + radius / 2, 0)]);
+    expect(tight.straight()).toBeCloseTo(2 - radius, 9);
+  });
+
+  it('how much straight follows is not known behind a hose, typed figures, or nothing drawn', () => {
+    const set = ontoJoint((off) => [off(-3, 3), off(-3, 0)]);
+    const { below, straight } = set;
+    const { route: drawn } = below;
+    if (!drawn) throw new Error('not drawn');
+    expect(straight()).not.toBeNull();
+    below.hose = { kind: 'smooth', length: 1, diameter: below.diameter, compression: 0 };
+    expect(straight()).toBeNull();
+    below.hose = null;
+    below.route = { ...drawn, isFollowed: false };
+    expect(straight()).toBeNull();
+    below.route = null;
+    expect(straight()).toBeNull();
+    below.route = drawn;
+    // Back to where it comes from: it ends nowhere.
+    below.to = below.from;
+    drawn.bends = [];
+    expect(straight() ?? null).toBeNull();
+  });
+
+  it('nor is it where the next run meets others at its end', () => {
+    const set = ontoJoint((off) => [off(-3, 3), off(-3, 0)]);
+    const { below, straight } = set;
+    if (!below.route) throw new Error('not drawn');
+    // Cut on its first leg, which then ends at a joint: in line, until a branch comes in there.
+    const node = splitAt(set.shop, below.id, set.off(-4, 3), set.newId) ?? '';
+    expect(straight()).toBeCloseTo(5 - 2 * set.radius, 9);
+    route(set, { kind: 'free', at: set.off(-5, 4) }, { kind: 'node', node });
+    expect(straight()).toBeNull();
+  });
+
+  it('between two elbows of one run lies what their radii leave of the leg', () => {
+    const set = shopWithInlet();
+    const at = set.off(-6, 3);
+    const id = route(set, { kind: 'free', at }, { kind: 'inlet' }, [
+      set.off(-4, 3),
+      set.off(-4, 0),
+    ]);
+    const run = derived(set.shop, id);
+    const radius = 1.5 * run.diameter;
+    expect(elbows(run).map(({ after }) => after)).toEqual([
+      expect.closeTo(3 - 2 * radius, 9),
+      expect.closeTo(4 - radius, 9),
+    ]);
+    const [first] = set.shop.ducts.runs.find((each) => each.id === id)?.route?.bends ?? [];
+    if (!first) throw new Error('no bend');
+    // Closer than their radii: none, not less than none.
+    first.at = set.off(-4, radius);
+    const close = set.shop.ducts.nodes.find((node) => node.id === run.from);
+    if (close) close.at = set.off(-6, radius);
+    expect(elbows(derived(set.shop, id))[0]?.after).toBe(0);
+  });
+
+  it('an elbow made of two keeps what its run had on it, and what is not an elbow', () => {
+    const set = shopWithInlet();
+    const at = set.off(-4, 3);
+    const id = route(set, { kind: 'free', at }, { kind: 'inlet' }, [set.off(-4, 0)]);
+    const own = set.shop.ducts.runs.find((each) => each.id === id);
+    const [bend] = own?.route?.bends ?? [];
+    if (!own || !bend) throw new Error('no bend');
+    bend.style = { ...bend.style, pair: 0.3 };
+    const trap = { kind: 'other', id: 't', name: 'Trap', lossCoefficient: 1, count: 1 } as const;
+    const typed = { ...elbows(derived(set.shop, id))[0], id: 'typed' } as Fitting;
+    own.fittings = [typed, trap];
+    // Elbows are the drawing's to say; anything else was put there by hand.
+    expect(derived(set.shop, id).fittings).toMatchObject([
+      { kind: 'elbow', id: `${bend.id}-a`, after: 0.3 },
+      { kind: 'elbow', id: `${bend.id}-b` },
+      trap,
+    ]);
+  });
+
+  it('a leg of a Y leans back against the flow no more than squarely', () => {
+    const { shop, main, own } = junction((off) => [off(-2, 2)]);
+    const node = derived(shop, own).to;
+    const joint = shop.ducts.nodes.find(({ id }) => id === derived(shop, main).from);
+    if (joint?.at) joint.at = { ...joint.at, x: joint.at.x + 5, y: joint.at.y - 2 };
+    const legs = deriveRuns(shop).filter(({ to }) => to === node);
+    for (const { joins } of legs) expect(joins.kind).toBe('branch');
   });
 
   it('of two that lead nearly straight on, the straighter goes through, whichever was drawn first', () => {

@@ -333,6 +333,41 @@ describe('what is in a duct’s way', () => {
     expect(kinds()).not.toContain('below head height');
   });
 
+  it('not heads on a leg that rises, that goes on high, or outside the room’s walls', () => {
+    const kinds = (points: Parameters<typeof said>[0], change?: (shop: Shop) => void) =>
+      said(points, change).conflicts.map(({ kind }) => kind);
+    const low = 'below head height';
+    // 45° and steeper is part of a riser.
+    expect(
+      kinds([
+        [-3.3, 0, -1],
+        [-2.3, 0, 0],
+        [0, 0],
+      ]),
+    ).not.toContain(low);
+    expect(
+      kinds([
+        [-4.3, 0, -1],
+        [-2.3, 0, 0],
+        [0, 0],
+      ]),
+    ).toContain(low);
+    // Beyond the walls nobody is in the shop.
+    const beyond = (shop: Shop) => {
+      shop.room.outline = shop.room.outline.map(({ x, y }) => ({ x, y: y / 4 }));
+    };
+    const outside: Parameters<typeof said>[0] = [
+      [-6, 0, -0.8],
+      [-3, 0, -0.8],
+      [-3, 0],
+    ];
+    expect(kinds(outside)).toContain(low);
+    expect(kinds(outside, beyond)).not.toContain(low);
+    // Without a room anywhere may be walked on.
+    const nowhere = (shop: Shop) => Object.assign(shop.room, { outline: [] });
+    expect(kinds(outside, nowhere)).toContain(low);
+  });
+
   it('is missing at a port of a machine that has a place', () => {
     const { shop, newId } = loneDuct([[-6, 0]]);
     const id = addMachine(shop, 'bandSaw', newId);

@@ -78,6 +78,24 @@ describe('a machine’s drop', () => {
     expect(ends()).toEqual([other]);
     expect(runFromPort(shop, other, portOf(shop, other))).toBeDefined();
   });
+
+  it('is gone with its machine even where a port has no duct any more', () => {
+    const { shop, first, ids } = shopWith({ x: 6, y: 2 }, { x: 3, y: 2 });
+    const [, other = ''] = ids;
+    shop.ducts.nodes.push({
+      id: 'left over',
+      kind: { kind: 'port', machine: other, port: portOf(shop, other) },
+      at: null,
+      style: {},
+    });
+    const before = shop.ducts.nodes.length;
+    removeMachine(shop, 'gone');
+    expect(shop.ducts.nodes).toHaveLength(before);
+    removeMachine(shop, other);
+    expect(shop.ducts.nodes.map(({ id }) => id)).not.toContain('left over');
+    expect(shop.ducts.nodes).toHaveLength(before - 1);
+    expect(runFromPort(shop, first, portOf(shop, first))).toBeDefined();
+  });
 });
 
 describe('a machine once more', () => {
@@ -117,6 +135,27 @@ describe('a machine once more', () => {
     const third = copyMachine(shop, copy.id, newId, { x: 4.5, y: 6 });
     expect(machineOf(shop, third ?? '').name).toBe('Band saw 3');
     expect(copyMachine(shop, 'gone', newId)).toBeNull();
+  });
+
+  it('is numbered by its pattern’s name without its number, however long that is', () => {
+    const { shop, first, newId } = shopWith({ x: 6, y: 2 });
+    const named = (name: string) => {
+      machineOf(shop, first).name = name;
+      return machineOf(shop, copyMachine(shop, first, newId) ?? '').name;
+    };
+    expect(named('Lathe 12')).toBe('Lathe');
+    expect(named('Lathe 12')).toBe('Lathe 2');
+    expect(named('Lathe 2 of 3')).toBe('Lathe 2 of');
+    expect(named('No. 5 plane')).toBe('No. 5 plane 2');
+  });
+
+  it('has no hose and no gate where its pattern has none', () => {
+    const { shop, first, drop, newId } = shopWith({ x: 6, y: 2 });
+    const own = runOf(shop, drop);
+    if (!own) throw new Error('no drop');
+    Object.assign(own, { gate: null, hose: null });
+    const id = copyMachine(shop, first, newId, { x: 3, y: 2 }) ?? '';
+    expect(runFromPort(shop, id, portOf(shop, id))).toMatchObject({ gate: null, hose: null });
   });
 
   it('leads to the collector where its pattern does, and nowhere where that has no duct', () => {
@@ -187,8 +226,23 @@ describe('several machines once more', () => {
         { x: 3, y: 5.2 },
       ]),
     ).toEqual({ x: 0, y: -1 });
-    // Close to the right wall there is no room on that side.
+    // Close to a wall there is no room on that side.
     expect(shifted([{ x: 11.5, y: 1 }])).toEqual({ x: -1, y: 0 });
+    // Between two others and the front wall, to the back; between two others and the back wall, to the front.
+    const between = (y: number) =>
+      shifted([
+        { x: 6, y },
+        { x: 7, y },
+        { x: 5, y },
+      ]);
+    expect(between(0.6)).toEqual({ x: 0, y: 1 });
+    expect(between(7.4)).toEqual({ x: 0, y: -1 });
+    // In the left corner, with one to the right and one behind: nowhere beside it, so anywhere there is room.
+    const corner = shopWith({ x: 0.6, y: 0.6 }, { x: 1.6, y: 0.6 }, { x: 0.6, y: 1.8 });
+    const [copy = ''] = copyMachines(corner.shop, [corner.first], corner.newId);
+    expect(overlaps(corner.shop)).toBe(false);
+    const place = machineOf(corner.shop, copy).place ?? { x: -1, y: -1 };
+    expect(Math.min(place.x, place.y)).toBeGreaterThan(0);
   });
 
   it('are copied to where there is room if they have no place', () => {

@@ -150,7 +150,7 @@ function freeShift(shop: Shop, patterns: readonly Machine[]): Spot | null {
 /** What a copied drop is made of is what its pattern is made of. */
 function likeThat(made: Run, { pipe, diameter, hose, gate, route }: Run): void {
   Object.assign(made, { pipe, diameter });
-  if (hose && made.hose) Object.assign(made.hose, { ...hose });
-  if (gate) made.gate = { ...gate, open: false };
+  made.hose = hose && { ...made.hose, ...hose };
+  made.gate = gate && { ...gate, open: false };
   if (made.route && route) made.route.slack = route.slack;
 }

@@ -142,6 +142,14 @@ describe('typed figures of a drawn run', () => {
     shop.ducts.nodes.push({ id: start, kind: { kind: 'joint' }, at: off(-5, 2), style: {} });
     const branch: Run = { ...structuredClone(lower), id: newId(), from: start, to: node };
     shop.ducts.runs.push(branch);
+    // Elsewhere nothing is held: a run that meets neither end keeps what was typed of it.
+    const apart: Run = { ...structuredClone(branch), id: newId(), from: newId(), to: start };
+    apart.joins = { kind: 'branch', angle: 0.3 };
+    shop.ducts.nodes.push({ id: apart.from, kind: { kind: 'joint' }, at: off(-5, 4), style: {} });
+    shop.ducts.runs.push(apart);
+    const held = structuredClone(shop);
+    holdTyped(held, run);
+    expect(runOf(held, apart.id).joins).toEqual({ kind: 'branch', angle: 0.3 });
     for (const own of [run, lower.id]) {
       const copy = structuredClone(shop);
       holdTyped(copy, own);
@@ -231,6 +239,37 @@ describe('ducts taken out', () => {
     const corner = bendsOf(shop, run).find(({ id }) => id === node);
     expect(isAt(corner?.at, off(-3, 1))).toBe(true);
     expect(corner?.style).toEqual(SMOOTH);
+  });
+
+  it('leave no corner where the main goes straight on between two bends, and one where it turns', () => {
+    const straight = (turned: boolean) => {
+      // Two bends on the inlet's line, the joint between them.
+      const set = loneDuct([
+        [-6, 3],
+        [-6, 0],
+        [-2, 0],
+        [-2, 2],
+        [0, 0],
+      ]);
+      const { shop, run, off, newId } = set;
+      runOf(shop, run).route?.bends.pop();
+      const node = splitAt(shop, run, off(-4, 0), newId) ?? '';
+      const start = newId();
+      shop.ducts.nodes.push({ id: start, kind: { kind: 'joint' }, at: off(-5, 1), style: {} });
+      const lower = shop.ducts.runs.find(({ from }) => from === node);
+      if (!lower) throw new Error('no lower');
+      const branch = { ...structuredClone(lower), id: newId(), from: start, to: node };
+      if (branch.route) branch.route.bends = [];
+      shop.ducts.runs.push(branch);
+      if (turned) movePoint(shop, node, off(-4, 0.5));
+      takeOutDucts(shop, branch.id);
+      expect(shop.ducts.runs.map(({ id }) => id)).toEqual([run]);
+      return bendsOf(shop, run).map(({ id, at, style }) => ({ isNode: id === node, at, style }));
+    };
+    expect(straight(false).map(({ isNode }) => isNode)).toEqual([false, false, false]);
+    const bends = straight(true);
+    expect(bends.map(({ isNode }) => isNode)).toEqual([false, true, false, false]);
+    expect(bends[1]?.style).toEqual({ elbow: 'fivePiece', radiusRatio: 1.5, pair: null });
   });
 
   const fitted = { kind: 'other', id: 'o', name: 'Trap', lossCoefficient: 0.5, count: 1 } as const;

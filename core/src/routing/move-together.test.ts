@@ -210,6 +210,130 @@ describe('moving with the ducts attached', () => {
     expect(shifts({ x: 0, y: 3.2 })).toEqual(['0,0', '0,0', '0,0', '0,3200']);
   });
 
+  it('askew: what lies along the main slides, what lies across it the level leg takes up', () => {
+    const { shop, drops } = shopWithTwoDrops();
+    const [one, far] = drops;
+    if (!one || !far) throw new Error('no drops');
+    const askew = moved(shop, taking([one.machine]), { x: 0.4, y: -0.3 });
+    const slid = ['400,-300', '400,-300', '400,-300', '400,0', '400,0'];
+    expect(shiftsOf(shop, askew, one.run)).toEqual(slid);
+    // Both at once go as each would alone.
+    const both = moved(shop, taking([one.machine, far.machine]), { x: 0.4, y: -0.3 });
+    for (const { run } of drops) expect(shiftsOf(shop, both, run)).toEqual(slid);
+  });
+
+  it('left alone, its ducts stay where they are and its hose stretches', () => {
+    const { shop, drops } = shopWithTwoDrops();
+    const [one] = drops;
+    if (!one) throw new Error('no drops');
+    const after = copyOf(shop);
+    const move = beginMove(shop, taking([one.machine]));
+    moveBy(after, move, { x: 0.8, y: 0 });
+    moveBy(after, move, { x: 0.8, y: 0.1 }, true);
+    expect(shiftsOf(shop, after, one.run)).toEqual(['800,100', '0,0', '0,0', '0,0', '0,0']);
+  });
+
+  it('against the main’s beginning, and toward the saw, it goes as far as each leg keeps its way', () => {
+    const { shop, drops } = shopWithTwoDrops();
+    const [one, far] = drops;
+    if (!one || !far) throw new Error('no drops');
+    const first = (run: string, by: Spot, machine: string) =>
+      shiftsOf(shop, moved(shop, taking([machine]), by), run);
+    // The main begins 2 m before the far wye.
+    expect(first(far.run, { x: -1.9, y: 0 }, far.machine)[4]).toBe('-1900,0');
+    expect(first(far.run, { x: -2, y: 0 }, far.machine)).toEqual([
+      '-2000,0',
+      ...['0,0', '0,0', '0,0', '0,0'],
+    ]);
+    // 3 m lie between the two wyes, 3 m between the near one and the inlet.
+    expect(first(one.run, { x: -2.9, y: 0 }, one.machine)[4]).toBe('-2900,0');
+    expect(first(one.run, { x: -3, y: 0 }, one.machine)[4]).toBe('0,0');
+    expect(first(one.run, { x: 2.9, y: 0 }, one.machine)[4]).toBe('2900,0');
+    expect(first(one.run, { x: 3, y: 0 }, one.machine)[4]).toBe('0,0');
+    // The level leg is as long as from the riser to 0.6 m before the main.
+    const [, , top, corner] = lineOf(shop, one.run);
+    const length = (corner?.y ?? 0) - (top?.y ?? 0);
+    expect(length).toBeGreaterThan(1);
+    expect(first(one.run, { x: 0, y: length - 0.1 }, one.machine)[2]).toBe(
+      `0,${Math.round((length - 0.1) * 1000)}`,
+    );
+    expect(first(one.run, { x: 0, y: length }, one.machine)[2]).toBe('0,0');
+    expect(first(one.run, { x: 0, y: -1 }, one.machine)[2]).toBe('0,-1000');
+  });
+
+  it('a tee slides along its main as a wye does; what leans otherwise is left to the hose', () => {
+    const { shop, drops } = shopWithTwoDrops();
+    const [one] = drops;
+    const run = shop.ducts.runs.find(({ id }) => id === one?.run);
+    if (!one || !run?.route) throw new Error('no drop');
+    // Straight north into the main, with no lean.
+    run.route.bends.splice(2);
+    const joint = shop.ducts.nodes.find(({ id }) => id === run.to);
+    const top = run.route.bends[1]?.at;
+    if (!joint?.at || !top) throw new Error('no joint');
+    joint.at = { ...joint.at, x: top.x };
+    const after = moved(shop, taking([one.machine]), { x: 0.5, y: 0.2 });
+    expect(shiftsOf(shop, after, run.id)).toEqual(['500,200', '500,200', '500,200', '500,0']);
+  });
+
+  it('a joint that only one run leads to goes along where what follows can take it up', () => {
+    // A saw’s hose and riser into a joint; from there 4 m along the inlet’s line.
+    const lone = loneDuct([
+      [-4, 0],
+      [-4, 0],
+    ]);
+    const { shop, run, off, newId } = lone;
+    const last = shop.ducts.runs.find(({ id }) => id === run);
+    if (!last?.route) throw new Error('no run');
+    last.route.bends = [];
+    const machine = addMachine(shop, 'bandSaw', newId);
+    const own = shop.machines.find(({ id }) => id === machine);
+    const port = own?.ports[0]?.id ?? '';
+    if (!own) throw new Error('no machine');
+    own.place = { x: off(-4, 0).x, y: 1 };
+    const routed = routeDuct(
+      shop,
+      { kind: 'port', machine, port },
+      { kind: 'node', node: last.from },
+      { between: [off(-4, -1, -1), off(-4, -1)], hasHose: true },
+      newId,
+    );
+    if (!routed.ok) throw new Error(routed.why);
+    const shifts = (by: Spot) => {
+      const after = moved(shop, taking([machine]), by);
+      return [shiftsOf(shop, after, routed.run), shiftsOf(shop, after, run)];
+    };
+    expect(shifts({ x: 0.5, y: 0 })).toEqual([
+      ['500,0', '500,0', '500,0', '500,0'],
+      ['500,0', '0,0'],
+    ]);
+    expect(shifts({ x: 0, y: 0.5 })).toEqual([
+      ['0,500', '0,500', '0,500', '0,0'],
+      ['0,0', '0,0'],
+    ]);
+    // Beyond the inlet there is nothing to take it up.
+    expect(shifts({ x: 4, y: 0 })).toEqual([
+      ['4000,0', '0,0', '0,0', '0,0'],
+      ['0,0', '0,0'],
+    ]);
+  });
+
+  it('ducts that are no tree are left where they are', () => {
+    const { shop, drops } = shopWithTwoDrops();
+    const [one] = drops;
+    if (!one) throw new Error('no drops');
+    const lost = copyOf(shop);
+    const main = lost.ducts.runs.find(({ to }) => to === 'inlet') ?? lost.ducts.runs[0];
+    if (!main) throw new Error('no main');
+    // It leads back to where it comes from.
+    main.to = main.from;
+    expect(arrangeDucts(lost).ok).toBe(false);
+    const after = moved(lost, taking([one.machine], { isCollector: true }), { x: 0.5, y: 0 });
+    expect(after.ducts).toEqual(lost.ducts);
+    const place = (each: Shop) => each.machines.find(({ id }) => id === one.machine)?.place;
+    expect((place(after)?.x ?? 0) - (place(lost)?.x ?? 0)).toBeCloseTo(0.5, 9);
+  });
+
   it('whatever is moved however far, the shop stays one that can be read and arranged', () => {
     const shop = drawnShop(8);
     const ids = shop.machines.map(({ id }) => id);

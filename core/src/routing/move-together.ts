@@ -170,7 +170,8 @@ function followDownstream(
       const line = lines.get(run.id);
       if (!line || taken.runs.has(run.id)) return null;
       const [start, end] = [shiftOf(run.from), isFixed ? shiftOf(node) : STILL];
-      return shiftAlong(line, start, end, isFixed ? 'fixed' : after);
+      const slides = into.length === 1 || !isStraight(run.joins);
+      return shiftAlong(line, start, end, isFixed ? 'fixed' : after, slides);
     });
     const found = ways.flatMap((direction) => direction ?? []);
     const slide = found.find(({ end }) => !isStill(end))?.end ?? null;
@@ -221,12 +222,16 @@ function keepsLength([from, to]: Two, a: Spot, b: Spot): boolean {
  * How the points of a line go along when its upstream end goes by `start` and its downstream end by
  * `end`: each leg keeps its way. What follows it may let its end slide along: `after`, or not, where
  * it is fixed. Null where it cannot be.
+ *
+ * @param slides its last leg would rather go along whole than grow or shrink, as a branch does; not what goes
+ *   straight through, whose end is another's to move
  */
 function shiftAlong(
   line: DuctLine,
   start: Spot,
   end: Spot,
   after: Point3 | 'fixed' | null,
+  slides: boolean,
 ): Way | null {
   const { run, points } = line;
   const seen = less(start, end);
@@ -238,9 +243,8 @@ function shiftAlong(
   }
   const hose = run.hose ? [1] : [];
   // First with the lean of a wye kept, so that the whole branch slides; then by its growing.
-  const shifts =
-    carriedOn(points, seen, [...hose, points.length - 1], after) ??
-    carriedOn(points, seen, hose, after);
+  const slid = slides ? carriedOn(points, seen, [...hose, points.length - 1], after) : null;
+  const shifts = slid ?? carriedOn(points, seen, hose, after);
   if (!shifts) return null;
   return {
     run,

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { Engine } from './engine';
 
 /** A worker whose answers are given by hand. */
@@ -89,13 +89,34 @@ describe('the engine', () => {
     const first = engine.ask('a', (remote) => remote('first'));
     const second = engine.ask('b', (remote) => remote('second'));
     breakOff();
-    expect(await first.outcome).toEqual({ kind: 'broken' });
+    expect(await first.outcome).toEqual({ kind: 'broken', isOvertime: false });
     refuse(1);
-    expect(await second.outcome).toEqual({ kind: 'broken' });
+    expect(await second.outcome).toEqual({ kind: 'broken', isOvertime: false });
     const third = engine.ask('c', (remote) => remote('third'));
     await settled();
     asked.at(-1)?.give('3');
     expect(await third.outcome).toEqual({ kind: 'answered', answer: '3' });
     expect(count().made).toBe(3);
+  });
+
+  it('ends what takes longer than it was given, and only that', async () => {
+    vi.useFakeTimers();
+    const { engine, asked, count } = byHand();
+    const quick = engine.ask('a', (remote) => remote('quick'), { budget: 1000 });
+    asked[0]?.give('1');
+    expect(await quick.outcome).toEqual({ kind: 'answered', answer: '1' });
+    await vi.advanceTimersByTimeAsync(0);
+    const slow = engine.ask('b', (remote) => remote('slow'), { budget: 1000 });
+    const next = engine.ask('c', (remote) => remote('next'));
+    await vi.advanceTimersByTimeAsync(999);
+    expect(count()).toEqual({ made: 1, ended: 0 });
+    await vi.advanceTimersByTimeAsync(1);
+    expect(await slow.outcome).toEqual({ kind: 'broken', isOvertime: true });
+    expect(count()).toEqual({ made: 2, ended: 1 });
+    // Without a budget a job may take as long as it likes.
+    await vi.advanceTimersByTimeAsync(1_000_000);
+    asked.at(-1)?.give('3');
+    expect(await next.outcome).toEqual({ kind: 'answered', answer: '3' });
+    vi.useRealTimers();
   });
 });

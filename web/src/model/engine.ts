@@ -6,8 +6,8 @@ export type Outcome<T> =
   | { readonly kind: 'answered'; readonly answer: T }
   /** Something newer was asked of the same topic, or it was cancelled. */
   | { readonly kind: 'superseded' }
-  /** The worker could not be started, or broke off. */
-  | { readonly kind: 'broken' };
+  /** The worker could not be started, broke off, or took longer than it was given. */
+  | { readonly kind: 'broken'; readonly isOvertime: boolean };
 
 /** A worker at work: what it can be asked, and how to end it. */
 export interface EngineWorker<Api> {
@@ -21,7 +21,7 @@ interface Job {
   readonly isShort: boolean;
   /** Starts it; answers once it is done or has thrown. */
   readonly start: () => Promise<void>;
-  readonly settle: (outcome: 'superseded' | 'broken') => void;
+  readonly settle: (outcome: Exclude<Outcome<never>, { kind: 'answered' }>) => void;
   isSettled: boolean;
 }
 
@@ -31,6 +31,8 @@ export interface AskOptions {
    * lives on. Else something newer of the same topic ends the worker, and a new one is made.
    */
   readonly isShort?: boolean;
+  /** The longest it may run, ms: then its worker is ended. For what reads files from outside. */
+  readonly budget?: number;
 }
 
 export interface Asked<T> {
@@ -59,7 +61,7 @@ export class Engine<Api> {
   ask<T>(
     topic: string,
     run: (remote: Api) => Promise<T>,
-    { isShort = false }: AskOptions = {},
+    { isShort = false, budget = Number.POSITIVE_INFINITY }: AskOptions = {},
   ): Asked<T> {
     const before = [this.running, ...this.waiting].filter((job) => job?.topic === topic);
     for (const job of before) if (job) this.drop(job);
@@ -72,15 +74,18 @@ export class Engine<Api> {
       isShort,
       isSettled: false,
       start: async () => {
-        const made = await run(this.remote());
+        const late = Number.isFinite(budget)
+          ? setTimeout(() => this.breakOff(job, true), budget)
+          : undefined;
+        const made = await run(this.remote()).finally(() => clearTimeout(late));
         if (job.isSettled) return;
         job.isSettled = true;
         answer({ kind: 'answered', answer: made });
       },
-      settle: (kind) => {
+      settle: (ending) => {
         if (job.isSettled) return;
         job.isSettled = true;
-        answer({ kind });
+        answer(ending);
       },
     };
     this.waiting.push(job);
@@ -89,7 +94,7 @@ export class Engine<Api> {
   }
 
   private remote(): Api {
-    this.worker ??= this.make(() => this.breakOff());
+    this.worker ??= this.make(() => this.breakOff(this.running, false));
     return this.worker.remote;
   }
 
@@ -105,14 +110,14 @@ export class Engine<Api> {
       this.next();
     };
     job.start().then(over, () => {
-      job.settle('broken');
+      job.settle({ kind: 'broken', isOvertime: false });
       if (this.running === job) this.end();
       over();
     });
   }
 
   private drop(job: Job): void {
-    job.settle('superseded');
+    job.settle({ kind: 'superseded' });
     this.waiting = this.waiting.filter((other) => other !== job);
     if (this.running !== job || job.isShort) return;
     this.end();
@@ -120,8 +125,9 @@ export class Engine<Api> {
     this.next();
   }
 
-  private breakOff(): void {
-    this.running?.settle('broken');
+  private breakOff(job: Job | null, isOvertime: boolean): void {
+    if (this.running !== job) return;
+    job?.settle({ kind: 'broken', isOvertime });
     this.end();
     this.running = null;
     this.next();

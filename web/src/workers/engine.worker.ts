@@ -18,6 +18,7 @@ import {
   type SharedShortfall,
   sharedShortfall,
 } from '@frank-gauge/core/reading';
+import { type OutlineFromDxf, outlineFromDxf } from '@frank-gauge/core/room';
 import { arrangeDucts } from '@frank-gauge/core/routing';
 import { expose } from 'comlink';
 import { nanoid } from 'nanoid';
@@ -105,6 +106,9 @@ const engine = {
   },
   route(shop: Shop, view: View, onProgress: (done: number, of: number) => void): Routed {
     return routeDucts(shop, view, () => nanoid(10), onProgress);
+  },
+  async outline(file: File): Promise<OutlineFromDxf> {
+    return outlineFromDxf(await file.text());
   },
   importShop(file: File, takesPart: boolean): Promise<Imported> {
     return importShop(file, { takesPart });

@@ -66,8 +66,9 @@ export function ShopsView() {
         <Button onClick={() => router.push('/demo')}>Open the demo</Button>
       </div>
       {importing.isBusy && (
-        <p role="status" className="mb-4 text-quiet">
-          Reading the file…
+        <p className="mb-4 flex items-center gap-3 text-quiet">
+          <span role="status">Reading the file…</span>
+          <Button onClick={importing.stop}>Stop</Button>
         </p>
       )}
       {refusal && (

@@ -1,8 +1,8 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { importShop } from '@/model/import-shop';
+import { type Importing, importShop } from '@/model/import-shop';
 import type { Imported } from '@/storage/transfer';
 
 /** A file that ends early, to be decided on. */
@@ -17,6 +17,8 @@ export interface Import {
   readonly refusal: string | null;
   readonly cutOff: CutOff | null;
   readonly begin: (file: File) => Promise<void>;
+  /** Ends the reading that is under way; nothing of it is stored. */
+  readonly stop: () => void;
   /** Takes what is whole of the file that ends early. */
   readonly takePart: () => Promise<void>;
   readonly takeNothing: () => void;
@@ -27,11 +29,16 @@ export function useImport(): Import {
   const [isBusy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   const [cutOff, setCutOff] = useState<CutOff | null>(null);
+  const running = useRef<Importing | null>(null);
   const read = async (file: File, takesPart: boolean) => {
     setBusy(true);
-    const imported = await importShop(file, takesPart);
-    if (!imported) return;
+    const own = importShop(file, takesPart);
+    running.current = own;
+    const imported = await own.imported;
+    if (running.current !== own) return;
+    running.current = null;
     setBusy(false);
+    if (!imported) return;
     setRefusal(imported.kind === 'refused' ? imported.reason : null);
     setCutOff(imported.kind === 'cut off' ? { file, of: imported } : null);
     if (imported.kind === 'imported') toast(`Imported ${imported.name}`);
@@ -40,7 +47,11 @@ export function useImport(): Import {
     isBusy,
     refusal,
     cutOff,
-    begin: (file) => read(file, false),
+    begin: (file) => {
+      setRefusal(null);
+      return read(file, false);
+    },
+    stop: () => running.current?.stop(),
     takePart: async () => {
       if (cutOff) await read(cutOff.file, true);
     },

@@ -1,6 +1,0 @@
-declare module 'dxf' {
-  export class Helper {
-    constructor(text: string);
-    readonly parsed: unknown;
-  }
-}
