@@ -115,6 +115,7 @@ const MAY_IMPORT = {
     'analysis',
   ],
   api: [
+    'document',
     'catalogue',
     'air',
     'fittings',

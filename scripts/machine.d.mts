@@ -14,4 +14,7 @@ export function installPackages(): boolean;
 export function isBuilt(): boolean;
 export function build(options?: { isQuiet?: boolean }): boolean;
 export function freePort(first: number): Promise<number>;
-export function startApp(port: number): Promise<{ child: ChildProcess; address: string }>;
+export function startApp(
+  port: number,
+  host?: string,
+): Promise<{ child: ChildProcess; address: string }>;

@@ -7,6 +7,8 @@ import { fileURLToPath } from 'node:url';
 
 export const ROOT = fileURLToPath(new URL('..', import.meta.url));
 export const WEB = join(ROOT, 'web');
+/** What solves requests in threads of its own; made by build-solver.mjs. */
+const SOLVER = join(WEB, '.solver', 'solver.mjs');
 export const CHROMIUM = '/usr/bin/chromium';
 
 const QUIET = { NEXT_TELEMETRY_DISABLED: '1', NO_COLOR: '1' };
@@ -53,7 +55,10 @@ function newestIn(folder) {
 export function isBuilt() {
   const id = join(WEB, '.next', 'BUILD_ID');
   if (!existsSync(id)) return false;
-  const files = ['web/next.config.ts', 'package-lock.json'].map((file) => join(ROOT, file));
+  if (!existsSync(SOLVER)) return false;
+  const files = ['web/next.config.ts', 'web/hardening.json', 'package-lock.json'].map((file) =>
+    join(ROOT, file),
+  );
   const newest = [
     ...SOURCES.map((folder) => newestIn(join(ROOT, folder))),
     ...files.map((file) => statSync(file).mtimeMs),
@@ -64,7 +69,8 @@ export function isBuilt() {
 /** Builds the app; quietly, nothing of it goes to standard output. */
 export function build({ isQuiet = false } = {}) {
   (isQuiet ? console.error : console.log)('Building the app…');
-  return run(tool('next'), ['build'], { cwd: WEB, isQuiet }).ok;
+  const solver = run(process.execPath, [join(ROOT, 'scripts', 'build-solver.mjs')], { isQuiet });
+  return solver.ok && run(tool('next'), ['build'], { cwd: WEB, isQuiet }).ok;
 }
 
 /** The first free port from `first` on. */
@@ -80,9 +86,10 @@ export async function freePort(first) {
   throw new Error(`no free port from ${first} on`);
 }
 
-/** Starts the built app; answers once it does. */
-export async function startApp(port) {
-  const child = spawn(tool('next'), ['start', '-p', String(port)], {
+/** Starts the built app; answers once it does. It listens on this machine only, unless told a host. */
+export async function startApp(port, host = '127.0.0.1') {
+  const args = [join(WEB, 'server.mjs'), '--port', String(port), '--host', host];
+  const child = spawn(process.execPath, args, {
     cwd: WEB,
     env: ENVIRONMENT,
     stdio: ['ignore', 'ignore', 'inherit'],

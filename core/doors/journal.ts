@@ -1,9 +1,9 @@
+export type { Fault } from '../src/document/fault';
 /** Records of what was measured and done, and the files a shop travels in. */
 
 export { shopJsonSchema } from '../src/file/json-schema';
 export type { Renewal } from '../src/file/renewal';
 export {
-  type Fault,
   faultOfDesign,
   LARGEST_FILE,
   readShop,

@@ -10,7 +10,7 @@ import {
 } from '../collector/estimated-curve';
 import { bagArea, pleatedArea } from '../collector/filter';
 import type { Shop } from '../design/schema';
-import type { Fault } from '../file/shop-file';
+import type { Fault } from '../document/fault';
 import { taperedHoodLoss } from '../fittings/hood';
 import { outletPressure } from '../network/outlet-pressure';
 import type { SolveRequest } from './request';

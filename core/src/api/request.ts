@@ -61,6 +61,9 @@ const reading = z.strictObject({ value: finite, uncertainty: z.number().min(0) }
 /**
  * What may be asked about a shop. Everything is SI; what is left out is as the document has it.
  * `include` names the answers wanted beyond the solution itself.
+ *
+ * Served at /api/solve, a request has 1 MB, ten seconds with its waiting, and an answer of 20 MB; of what is wrong
+ * with it twenty things are named.
  */
 export const requestSchema = z.strictObject({
   shop: z.unknown(),

@@ -9,7 +9,8 @@ import { judgeDrop } from '../analysis/judge-drops';
 import type { BlowerPoint } from '../collector/blower';
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
-import { type Fault, readShop } from '../file/shop-file';
+import { type Fault, faultsOf } from '../document/fault';
+import { readShop } from '../file/shop-file';
 import type { Journal } from '../journal/journal';
 import { type ShopSolution, solveTree } from '../network/solve-shop';
 import { type FittedSeparator, fitSeparator } from '../reading/fit-separator';
@@ -46,11 +47,7 @@ const refuse = (error: string, faults: readonly Fault[]): SolveOutcome => ({
 export function solveRequest(input: unknown): SolveOutcome {
   const parsed = requestSchema.safeParse(input);
   if (!parsed.success) {
-    const faults = parsed.error.issues.map(({ path, message }) => ({
-      path: path.map(String).join('.'),
-      message,
-    }));
-    return refuse('The request is not as it should be.', faults);
+    return refuse('The request is not as it should be.', faultsOf(parsed.error));
   }
   const request = parsed.data;
   const read = readShop(request.shop);

@@ -1,16 +1,10 @@
-import type { z } from 'zod';
 import { FORMAT, type Shop, shopSchema } from '../design/schema';
 import { arrangeRuns } from '../design/topology';
+import { dotted, type Fault, faultsOf, MOST_FAULTS } from '../document/fault';
+import { checkJournal } from '../journal/check-journal';
 import { type Journal, RECORD_KINDS } from '../journal/journal';
-import { fileSchema } from './file-schema';
 import { migrate } from './migrations';
 import type { Renewal } from './renewal';
-
-/** What is wrong with a document, and where: `path` in dots, '' for the whole. */
-export interface Fault {
-  readonly path: string;
-  readonly message: string;
-}
 
 export type ReadShop =
   | {
@@ -33,31 +27,33 @@ const fault = (path: string, message: string): ReadShop => ({
 const ONE_BLOWER =
   'a shop has one blower; give each blower a shop of its own, with the ducts that lead to it';
 
-const dotted = (path: readonly PropertyKey[]) => path.map(String).join('.');
+/** No list of a design is longer; one that is need not be looked at. */
+const LONGEST_LIST = 10_000;
 
-const describe = (issue: z.core.$ZodIssue): Fault => ({
-  path: dotted(issue.path),
-  message: issue.message.charAt(0).toLowerCase() + issue.message.slice(1),
-});
-
-/** The first record whose id another of its kind has already; null: there is none. */
-function twinsIn(journal: Journal): Fault | null {
-  for (const kind of RECORD_KINDS) {
-    const ids = new Set<string>();
-    for (const [i, { id }] of journal[kind].entries()) {
-      if (ids.has(id)) {
-        return { path: `journal.${kind}.${i}.id`, message: `two records have the id '${id}'` };
-      }
-      ids.add(id);
-    }
+/** Where in a design a list is longer than any may be; null: nowhere. */
+function tooLong(value: unknown, path: readonly string[] = []): Fault | null {
+  if (Array.isArray(value) && value.length > LONGEST_LIST) {
+    return {
+      path: dotted(path),
+      message: `there are ${value.length} of them, more than any shop has`,
+    };
+  }
+  if (typeof value !== 'object' || value === null) return null;
+  if (path.length > DEEPEST) return { path: dotted(path), message: 'nothing is so deep in a shop' };
+  for (const [key, inner] of Object.entries(value)) {
+    const found = tooLong(inner, [...path, key]);
+    if (found) return found;
   }
   return null;
 }
 
+/** A design goes no deeper. */
+const DEEPEST = 20;
+
 /**
  * Checks a parsed document: format, version (migrating older ones), every value, that no two records
- * share an id, and that the ducts form a tree. Returns the design and the journal, or all faults found,
- * at least one.
+ * share an id, and that the ducts form a tree. Returns the design and the journal, or what is wrong, of which
+ * no more than twenty faults are listed.
  */
 export function readShop(document: unknown): ReadShop {
   if (typeof document !== 'object' || document === null || Array.isArray(document)) {
@@ -71,23 +67,27 @@ export function readShop(document: unknown): ReadShop {
   }
   const migrated = migrate(document as Record<string, unknown>);
   if (!migrated.ok) return fault('version', migrated.reason);
-  const checked = fileSchema.safeParse(migrated.document);
-  if (!checked.success) {
-    const [first, ...rest] = checked.error.issues.map(describe);
+  const { journal: records = {}, ...design } = migrated.document;
+  const long = tooLong(design);
+  if (long) return fault(long.path, long.message);
+  const checked = shopSchema.safeParse(design);
+  const journal = checkJournal(records);
+  if (!checked.success || !journal.ok) {
+    const [first, ...rest] = [
+      ...(checked.success ? [] : faultsOf(checked.error)),
+      ...(journal.ok ? [] : journal.faults),
+    ].slice(0, MOST_FAULTS);
     return { ok: false, faults: [first ?? { path: '', message: 'it is not a shop' }, ...rest] };
   }
-  const { journal, ...shop } = checked.data;
-  const twins = twinsIn(journal);
-  if (twins) return fault(twins.path, twins.message);
+  const shop = checked.data;
   const arranged = arrangeRuns(shop);
   if (!arranged.ok) {
-    const [first, ...rest] = arranged.problems.map(({ path, message }) => ({
-      path: dotted(path),
-      message,
-    }));
+    const [first, ...rest] = arranged.problems
+      .slice(0, MOST_FAULTS)
+      .map(({ path, message }) => ({ path: dotted(path), message }));
     return { ok: false, faults: [first ?? { path: 'ducts', message: 'no tree' }, ...rest] };
   }
-  return { ok: true, shop, journal, renewed: migrated.renewed };
+  return { ok: true, shop, journal: journal.journal, renewed: migrated.renewed };
 }
 
 /** Reads a shop from the text of a file; says where JSON stops making sense if it does. */
@@ -123,7 +123,7 @@ export function writeShopFile(shop: Shop, journal: Journal): string {
 export function faultOfDesign(shop: Shop): Fault | null {
   const checked = shopSchema.safeParse(shop);
   if (!checked.success) {
-    const [first] = checked.error.issues.map(describe);
+    const [first] = faultsOf(checked.error);
     return first ?? { path: '', message: 'it is not a shop' };
   }
   const arranged = arrangeRuns(shop);

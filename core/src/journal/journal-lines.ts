@@ -1,3 +1,4 @@
+import { MOST_FAULTS } from '../document/fault';
 import { isJson } from '../document/json-walk';
 import {
   emptyJournal,
@@ -29,9 +30,6 @@ export type ReadLines =
       readonly promised: number;
     }
   | { readonly kind: 'refused'; readonly faults: readonly [LineFault, ...LineFault[]] };
-
-/** No more faults than this are listed. */
-const MOST_FAULTS = 20;
 
 /**
  * The text of a journal's file, line by line: a head that says how many records follow, then one record

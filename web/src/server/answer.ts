@@ -1,0 +1,14 @@
+/** What a request is answered with; the body is JSON. */
+export interface Answer {
+  readonly status: number;
+  readonly body: string;
+}
+
+/** A refusal in words, and the path of each thing wrong. */
+export function refusal(
+  status: number,
+  error: string,
+  faults: readonly { readonly path: string; readonly message: string }[] = [],
+): Answer {
+  return { status, body: JSON.stringify({ error, faults }) };
+}
