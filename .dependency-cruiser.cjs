@@ -51,7 +51,7 @@ const MAY_IMPORT = {
   noise: ['quantity'],
   build: ['catalogue', 'quantity', 'duct', 'fittings', 'design'],
   room: ['catalogue', 'quantity', 'design', 'assembly'],
-  routing: ['catalogue', 'quantity', 'duct', 'fittings', 'design', 'assembly', 'room'],
+  routing: ['document', 'catalogue', 'quantity', 'duct', 'fittings', 'design', 'assembly', 'room'],
   network: [
     'catalogue',
     'quantity',

@@ -82,6 +82,19 @@ describe('a plan as DXF, read by another program', () => {
     expect(on('names').map(({ text }) => text)).toEqual(['Planer', 'Collector']);
   });
 
+  it('takes nothing out of a name but its letters, whatever is in it', () => {
+    const hostile = 'Saw\n0\nENDSEC\r\n0\rEOF\u2028\u0000\t%%c';
+    const shop = routedShop();
+    for (const machine of shop.machines) machine.name = hostile;
+    const plain = read(sheetDxf(planSheet(routedShop())));
+    const named = read(sheetDxf(planSheet(shop)));
+    expect(named.entities.map(({ type, layer }) => [type, layer])).toEqual(
+      plain.entities.map(({ type, layer }) => [type, layer]),
+    );
+    const texts = named.entities.flatMap(({ text }) => text ?? []);
+    expect(texts).toContain('Saw 0 ENDSEC 0 EOF %%c');
+  });
+
   it('read in again gives the outline it was written from', () => {
     const again = outlineFromDxf(sheetDxf(planSheet(routedShop())));
     if (!again.ok) throw new Error(again.reason);

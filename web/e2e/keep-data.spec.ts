@@ -103,6 +103,26 @@ test('reload brings back exactly what was there, and undo still works', async ({
   await expect(page.getByLabel('Hose of Planer drop')).toHaveValue('3.5');
 });
 
+test('what was typed in the moment before the page is left is there when it comes back', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await saved(page);
+  const field = page.getByLabel('Shop name');
+  for (const [i, leave] of [
+    () => page.reload(),
+    async () => {
+      await page.goto('/sources');
+      await page.goBack();
+    },
+  ].entries()) {
+    await field.fill(`Left at once ${i}`);
+    await leave();
+    await expect(field).toHaveValue(`Left at once ${i}`);
+    await saved(page);
+  }
+});
+
 test('two tabs stay in step', async ({ page, context }) => {
   await openDemo(page);
   const other = await context.newPage();

@@ -21,6 +21,8 @@ import type { ChangeRow, SummaryRow } from './rows';
 /** Changes of one field within this many milliseconds are undone together. */
 const MERGE_WITHIN = 1500;
 const MOST_CHANGES = 500;
+/** As many edits are remembered by their ids. */
+const MOST_WRITES = 100;
 /** A diff of more records than this is not handed on to other tabs, which read the journal anew. */
 const MOST_HANDED_ON = 200;
 
@@ -116,16 +118,21 @@ async function changedDesign(db: Database, shop: string, changes: readonly Docum
 /**
  * Stores a change: made to what is stored NOW, which another tab may have changed meanwhile, checked, and
  * remembered for undo. What was undone before is forgotten. Throws where the storage fails.
+ *
+ * @param write the edit's own id: one that was stored already changes nothing
  */
 export function storeChange(
   db: Database,
   shop: string,
   change: Change,
   now: Date,
+  write?: string,
 ): Promise<Written> {
   return inOne(db, kindsIn(change.journal), async () => {
     const summary = await db.summaries.get(shop);
     if (!summary) return refused('gone');
+    const writes = summary.writes ?? [];
+    if (write !== undefined && writes.includes(write)) return refused('nothing');
     const made = change.design.length > 0 ? await changedDesign(db, shop, change.design) : null;
     const journal = await storeDiff(db, shop, change.journal);
     if (!made && isEmptyDiff(journal)) return refused('nothing');
@@ -151,7 +158,12 @@ export function storeChange(
     const cursor = joins ? summary.cursor : summary.cursor + 1;
     if (!joins) await ofShop(db, shop, Dexie.minKey, cursor - MOST_CHANGES).delete();
     const design = made?.design ?? null;
-    const after = { ...next(summary, design, journal, now), cursor, changes: cursor };
+    const after = {
+      ...next(summary, design, journal, now),
+      cursor,
+      changes: cursor,
+      ...(write !== undefined && { writes: [...writes, write].slice(-MOST_WRITES) }),
+    };
     return storeSummary(db, after, { design, journal, label: change.label });
   });
 }

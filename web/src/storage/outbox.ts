@@ -1,11 +1,14 @@
 import type { JournalDiff } from '@frank-gauge/core/journal';
 import type { Written } from './history';
+import type { KeptWrite } from './kept-writes';
 
 /** Something to be stored of a shop. */
 export interface Write {
   readonly shop: string;
   readonly label: string;
   readonly journal: JournalDiff;
+  /** The edit it stores, to be kept where the page is left before it is; null: it steps through others. */
+  readonly edit: KeptWrite | null;
   /** The screen has its effect already. */
   readonly isShown: boolean;
   readonly run: () => Promise<Written>;
@@ -42,6 +45,11 @@ export class Outbox {
   /** What of a shop waits to be stored. */
   of(id: string | undefined): readonly Write[] {
     return this.writes.filter(({ shop }) => shop === id);
+  }
+
+  /** The edits that wait to be stored, of whatever shop. */
+  edits(): readonly KeptWrite[] {
+    return this.writes.flatMap(({ edit }) => edit ?? []);
   }
 
   /** Waits until everything is stored, or storage refuses; answers what is not stored. */

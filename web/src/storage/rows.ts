@@ -35,6 +35,8 @@ export interface SummaryRow {
   /** How many of its changes are remembered. */
   changes: number;
   readings: number;
+  /** The last edits that were stored, by their ids: one that is sent again is stored once. */
+  writes?: readonly string[];
   /** Estimates renewed with a newer version of the program, until whoever owns the shop has seen it. */
   renewed: readonly Renewal[];
   standing: Standing | null;

@@ -4,11 +4,25 @@ import { emptyJournal } from '@frank-gauge/core/journal';
 import { create, useStore } from 'zustand';
 import { database } from './database';
 import type { HeldJournal } from './journal-tables';
+import { keepWrites, type Shelf } from './kept-writes';
 import type { Session } from './session-state';
 import { ShopSession } from './shop-session';
 
+/** A place that takes something at once, where the browser lets this page have one. */
+function shelf(): Shelf | null {
+  try {
+    return window.localStorage;
+  } catch {
+    return null;
+  }
+}
+
 /** The session of this page. */
-export const shopSession = new ShopSession(database);
+export const shopSession = new ShopSession(
+  database,
+  () => new Date(),
+  () => shelf(),
+);
 
 export const { edit, record, apply, undo, redo, acknowledgeRenewed } = shopSession;
 
@@ -33,8 +47,11 @@ export function openShopId(): string {
 }
 
 if (typeof window !== 'undefined') {
-  // A page that is left stores what waits, at once; one that cannot asks before it goes.
-  window.addEventListener('pagehide', shopSession.release);
+  // A page that is left keeps what is on its way, at once; one that cannot store it asks before it goes.
+  window.addEventListener('pagehide', () => {
+    const place = shelf();
+    if (place) keepWrites(place, shopSession.unstored());
+  });
   window.addEventListener('beforeunload', (event) => {
     if (shopSession.hasUnstored) event.preventDefault();
   });

@@ -14,10 +14,12 @@ import {
 } from '@frank-gauge/core/journal';
 import { liveQuery, type Subscription } from 'dexie';
 import { produce } from 'immer';
+import { nanoid } from 'nanoid';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Database } from './database';
 import { type Change, stepChange, storeChange, type Written } from './history';
 import { HELD_KINDS, type HeldJournal, readHeldJournal, readingsMore } from './journal-tables';
+import { type KeptWrite, type Shelf, takeWrites } from './kept-writes';
 import { Outbox, type Write } from './outbox';
 import type { SummaryRow } from './rows';
 import type {
@@ -44,7 +46,7 @@ interface Gathered {
 }
 
 /** Quick edits of one thing are gathered until they rest so long, or have gone on so long, ms. */
-const GATHER_REST = 200;
+const GATHER_REST = 40;
 const GATHER_MOST = 2000;
 /** Storage that could not be read is read again after so long, ms. */
 const LOOK_AGAIN = 1000;
@@ -95,6 +97,8 @@ export class ShopSession {
   constructor(
     private readonly db: Database,
     private readonly now: () => Date = () => new Date(),
+    /** Where pages that were left put the edits that were still on their way; null: nowhere. */
+    private readonly shelf: () => Shelf | null = () => null,
   ) {}
 
   /** Opens a shop and follows its changes in other tabs until another is opened or it is closed. */
@@ -103,6 +107,7 @@ export class ShopSession {
     if (session.status === 'open' && session.id === id && this.watching?.id === id) return;
     this.close();
     this.set({ status: 'loading' });
+    this.resume(id);
     const subscription = liveQuery(() => this.db.summaries.get(id)).subscribe({
       next: (summary) => this.hear(id, summary),
       error: (error: unknown) => {
@@ -117,6 +122,24 @@ export class ShopSession {
       },
     });
     this.watching = { id, subscription };
+  }
+
+  /** Stores what a page that was left still had on its way. */
+  private resume(id: string): void {
+    const shelf = this.shelf();
+    for (const edit of shelf ? takeWrites(shelf, id) : []) {
+      this.send(edit, false, (written) => {
+        if (written.ok || written.reason === 'nothing') return;
+        const reason = written.reason === 'invalid' ? written.message : null;
+        this.onRefused({ label: edit.change.label, reason });
+      });
+    }
+  }
+
+  /** All edits that are not stored yet, of whatever shop: to be kept where the page is left. */
+  unstored(): readonly KeptWrite[] {
+    this.release();
+    return this.outbox.edits();
   }
 
   close(): void {
@@ -271,9 +294,14 @@ export class ShopSession {
   }
 
   private store(shop: string, change: Change): void {
-    const run = () => storeChange(this.db, shop, change, this.now());
+    this.send({ id: nanoid(10), shop, change }, true, () => {});
+  }
+
+  private send(edit: KeptWrite, isShown: boolean, settle: Write['settle']): void {
+    const { id, shop, change } = edit;
+    const run = () => storeChange(this.db, shop, change, this.now(), id);
     const { label, journal } = change;
-    this.outbox.add({ shop, label, journal, isShown: true, run, settle: () => {} });
+    this.outbox.add({ shop, label, journal, edit, isShown, run, settle });
   }
 
   private step(by: -1 | 1): Promise<string | null> {
@@ -286,6 +314,7 @@ export class ShopSession {
         shop: id,
         label: '',
         journal: NO_DIFF,
+        edit: null,
         isShown: false,
         run: () => stepChange(this.db, id, by, this.now()),
         settle: (written) => resolve(written.ok ? written.label : null),

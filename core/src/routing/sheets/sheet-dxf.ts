@@ -1,10 +1,14 @@
 import { DxfWriter, LWPolylineFlags, point2d, point3d, Units } from '@tarikjabiri/dxf';
+import { oneLine } from '../../document/one-line';
 import type { Spot } from '../../room/plane';
 import { SHEET_LAYERS, type SheetItem } from './sheet';
 
 const MILLIMETRES = 1000;
 
-/** A sheet as a DXF drawing in millimetres, one to one, each layer named by what it holds. */
+/**
+ * A sheet as a DXF drawing in millimetres, one to one, each layer named by what it holds. The format gives each
+ * line a meaning: names are put on one.
+ */
 export function sheetDxf(items: readonly SheetItem[]): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
@@ -18,7 +22,7 @@ export function sheetDxf(items: readonly SheetItem[]): string {
     const on = { layerName: SHEET_LAYERS[item.layer].name };
     switch (item.kind) {
       case 'text':
-        dxf.addText(flat(item.at), item.size * MILLIMETRES, item.text, on);
+        dxf.addText(flat(item.at), item.size * MILLIMETRES, oneLine(item.text), on);
         break;
       case 'circle':
         dxf.addCircle(flat(item.at), item.radius * MILLIMETRES, on);

@@ -14,6 +14,9 @@ const PAPER: Readonly<Record<string, string>> = {
   '--starved-text': '#a83520',
 };
 
+/** What XML has no place for: signs that cannot be seen, and halves of one. */
+const NO_XML = /[^\t\n\r\u{20}-\u{d7ff}\u{e000}-\u{fffd}\u{10000}-\u{10ffff}]/gu;
+
 /**
  * A drawing on the screen as an SVG file of its own: colours written out, at its true size on paper
  * `scale` says for how many in the shop one on paper stands, `metresPerPixel` how long a pixel is.
@@ -36,7 +39,8 @@ export function drawingAsSvg(
   }
   copy.removeAttribute('class');
   const text = new XMLSerializer().serializeToString(copy);
-  return text.replace(/var\((--[a-z-]+)\)/g, (_, name: string) => PAPER[name] ?? '#000000');
+  const whole = text.replace(NO_XML, ' ');
+  return whole.replace(/var\((--[a-z-]+)\)/g, (_, name: string) => PAPER[name] ?? '#000000');
 }
 
 /** Saves a drawing under its name and scale: `plan 1 to 50.svg`. */
