@@ -13,6 +13,7 @@ import { addRecords } from './journal-tables';
 import {
   type ChangeRow,
   type DesignRow,
+  mendedSummary,
   newSummary,
   type PhotoFileRow,
   type SummaryRow,
@@ -77,6 +78,7 @@ export class Database extends Dexie {
         await bringForward(stored, version, read);
       });
     }
+    this.summaries.hook('reading', (row: SummaryRow | undefined) => row && mendedSummary(row));
     this.on('versionchange', () => {
       // A newer program opens the tables: this one must not write to them any more.
       this.close({ disableAutoOpen: true });

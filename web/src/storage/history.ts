@@ -52,7 +52,8 @@ export type Written =
 
 const refused = (reason: 'gone' | 'nothing' | 'conflict'): Written => ({ ok: false, reason });
 
-const ofShop = (db: Database, shop: string, from: unknown, to: unknown) =>
+/** The changes of a shop at these positions. */
+export const changesOf = (db: Database, shop: string, from: unknown, to: unknown) =>
   db.history.where('[shop+position]').between([shop, from], [shop, to]);
 
 const kindsIn = ({ added, updated, removed }: JournalDiff): RecordKind[] => [
@@ -137,7 +138,7 @@ export function storeChange(
     const journal = await storeDiff(db, shop, change.journal);
     if (!made && isEmptyDiff(journal)) return refused('nothing');
 
-    await ofShop(db, shop, summary.cursor, Dexie.maxKey).delete();
+    await changesOf(db, shop, summary.cursor, Dexie.maxKey).delete();
     const entry: ChangeRow = {
       shop,
       position: summary.cursor,
@@ -156,7 +157,7 @@ export function storeChange(
       entry.at - last.at < MERGE_WITHIN;
     await db.history.put(joins ? joined(last, entry) : entry);
     const cursor = joins ? summary.cursor : summary.cursor + 1;
-    if (!joins) await ofShop(db, shop, Dexie.minKey, cursor - MOST_CHANGES).delete();
+    if (!joins) await changesOf(db, shop, Dexie.minKey, cursor - MOST_CHANGES).delete();
     const design = made?.design ?? null;
     const after = {
       ...next(summary, design, journal, now),
@@ -207,4 +208,4 @@ export function stepChange(db: Database, shop: string, by: -1 | 1, now: Date): P
 
 /** Forgets all changes of a shop. */
 export const forgetChanges = (db: Database, shop: string): Promise<number> =>
-  ofShop(db, shop, Dexie.minKey, Dexie.maxKey).delete();
+  changesOf(db, shop, Dexie.minKey, Dexie.maxKey).delete();

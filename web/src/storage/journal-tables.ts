@@ -67,6 +67,10 @@ function putRows(table: string, rows: readonly RecordRow[]): PromiseLike<void> {
   });
 }
 
+/** How many readings a shop has. */
+export const readingCount = (db: Tables, shop: string): Promise<number> =>
+  ofShop(db.table('readings'), shop).count();
+
 export async function deleteRecords(db: Tables, shop: string): Promise<void> {
   for (const kind of RECORD_KINDS) await ofShop(db.table(kind), shop).delete();
 }

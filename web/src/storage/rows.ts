@@ -42,6 +42,55 @@ export interface SummaryRow {
   standing: Standing | null;
 }
 
+const isCount = (value: unknown) =>
+  typeof value === 'number' && Number.isSafeInteger(value) && value >= 0;
+const isText = (value: unknown) => typeof value === 'string';
+const isDate = (value: unknown) => typeof value === 'string' && !Number.isNaN(Date.parse(value));
+
+function isStanding(value: Partial<Extract<Standing, { kind: 'judged' }>> | null): boolean {
+  if (value === null) return true;
+  const { kind, of, drops, worst } = value;
+  if (!isCount(of)) return false;
+  if (kind !== 'judged') return (kind as unknown) === 'unreadable';
+  return (
+    isCount(drops) && (worst === null || (isText(worst?.name) && Number.isFinite(worst?.margin)))
+  );
+}
+
+/** What each member of a summary has to be. */
+const IS_RIGHT: { readonly [K in keyof SummaryRow]?: (value: never) => boolean } = {
+  name: isText,
+  note: isText,
+  units: (value) => value === 'us' || value === 'metric',
+  changed: isDate,
+  deleted: (value) => value === null || isDate(value),
+  revision: isCount,
+  designRevision: isCount,
+  journalRevision: isCount,
+  cursor: isCount,
+  changes: isCount,
+  readings: isCount,
+  renewed: Array.isArray,
+  lastDiff: (value: SummaryRow['lastDiff']) =>
+    value === null || [value?.added, value?.updated, value?.removed].every(Array.isArray),
+  standing: (value: Standing | null) =>
+    value === null || (typeof value === 'object' && isStanding(value as never)),
+};
+
+/**
+ * A stored summary as it should be: what is missing or nonsense in it is put right, so that one bad row never
+ * hides the others. A row that is whole is answered as it is.
+ */
+export function mendedSummary(row: SummaryRow): SummaryRow {
+  const wrong = Object.entries(IS_RIGHT).filter(
+    ([key, isSo]) => !isSo(row[key as keyof SummaryRow] as never),
+  );
+  if (wrong.length === 0) return row;
+  const whole = newSummary(row.id, {} as Shop, 0);
+  const right = Object.fromEntries(wrong.map(([key]) => [key, whole[key as keyof SummaryRow]]));
+  return { ...row, ...right };
+}
+
 export interface DesignRow {
   id: string;
   document: Shop;
@@ -77,7 +126,7 @@ export interface ChangeRow {
 
 /** The summary of a shop that nothing was changed in yet; its document may be damaged. */
 export function newSummary(id: string, document: Shop, readings: number): SummaryRow {
-  const head: Partial<Shop['shop']> = document.shop ?? {};
+  const head: Partial<Shop['shop']> = document?.shop ?? {};
   return {
     id,
     name: typeof head.name === 'string' ? head.name : 'A damaged shop',

@@ -1,5 +1,5 @@
 import type { Shop } from '@frank-gauge/core/design';
-import type { Journal, JournalDiff, Renewal } from '@frank-gauge/core/journal';
+import type { Fault, Journal, JournalDiff, Renewal } from '@frank-gauge/core/journal';
 import type { HeldJournal } from './journal-tables';
 
 /** The shop that is open. What is edited shows at once and is stored right behind. */
@@ -9,7 +9,9 @@ export type Session =
   | {
       readonly status: 'broken';
       readonly id: string;
-      readonly reason: string;
+      /** What is wrong, and where in the document; at least one thing. */
+      readonly faults: readonly Fault[];
+      /** As it is stored; null: the storage itself failed. */
       readonly document: unknown;
     }
   | OpenSession;

@@ -11,10 +11,19 @@ const DAY = 24 * 60 * 60 * 1000;
 const KEEP_DELETED = 30 * DAY;
 const LONGEST_NAME = 200;
 
-/** Shops in the list, the one changed last first. */
-export async function listShops(): Promise<SummaryRow[]> {
-  const rows = await database.summaries.orderBy('changed').reverse().toArray();
-  return rows.filter((row) => row.deleted === null);
+/** Shops in the list, the one changed last first: every one that is stored, whatever is wrong with it. */
+export async function listShops(db: Database = database): Promise<SummaryRow[]> {
+  const [rows, ids] = await Promise.all([
+    db.summaries.toArray(),
+    db.designs.toCollection().primaryKeys(),
+  ]);
+  const known = new Set(rows.map(({ id }) => id));
+  const lost = await db.designs.bulkGet(ids.filter((id) => !known.has(id)));
+  // Opened, such a one is given its summary back.
+  const made = lost.flatMap((row) => (row ? [newSummary(row.id, row.document, 0)] : []));
+  return [...rows, ...made]
+    .filter(({ deleted }) => deleted === null)
+    .sort((a, b) => Date.parse(b.changed) - Date.parse(a.changed));
 }
 
 interface AddOptions {

@@ -240,7 +240,7 @@ describe('an open shop', () => {
     session.open('one');
     await vi.waitFor(() => {
       const state = session.state.getState();
-      expect(state.status === 'broken' && state.reason).toMatch(/newer Frank Gauge/);
+      expect(state.status === 'broken' && state.faults[0]?.message).toMatch(/newer Frank Gauge/);
     });
     expect(await stored()).toEqual(broken);
   });

@@ -21,6 +21,7 @@ import { type Change, stepChange, storeChange, type Written } from './history';
 import { HELD_KINDS, type HeldJournal, readHeldJournal, readingsMore } from './journal-tables';
 import { type KeptWrite, type Shelf, takeWrites } from './kept-writes';
 import { Outbox, type Write } from './outbox';
+import { type Repaired, repairShop, restoreSummary } from './repair';
 import type { SummaryRow } from './rows';
 import type {
   Draft,
@@ -116,7 +117,7 @@ export class ShopSession {
         this.set({
           status: 'broken',
           id,
-          reason: `The browser's storage failed: ${error instanceof Error ? error.message : String(error)}`,
+          faults: [{ path: '', message: error instanceof Error ? error.message : String(error) }],
           document: null,
         });
       },
@@ -392,9 +393,29 @@ export class ShopSession {
 
   private hear(id: string, summary: SummaryRow | undefined): void {
     if (this.watching?.id !== id || this.isBusy(id)) return;
-    if (!summary || summary.deleted !== null) this.miss(id);
+    if (!summary) void this.find(id);
+    else if (summary.deleted !== null) this.miss(id);
     else if (summary.revision !== this.known.revision) this.catchUp(id);
   }
+
+  /** Its summary is gone: so is the shop, or only that. */
+  private async find(id: string): Promise<void> {
+    const isThere = await restoreSummary(this.db, id).catch(() => false);
+    if (!isThere && this.watching?.id === id) this.miss(id);
+  }
+
+  /** Takes back what made the open shop unreadable, and opens it again where that helps. */
+  readonly repair = async (): Promise<Repaired> => {
+    const session = this.state.getState();
+    if (session.status !== 'broken') return { kind: 'no way back' };
+    const { id } = session;
+    const repaired = await repairShop(this.db, id, this.now());
+    if (repaired.kind === 'repaired') {
+      this.close();
+      this.open(id);
+    }
+    return repaired;
+  };
 
   /** It is not there, or thrown away; brought back, it is read as if for the first time. */
   private miss(id: string): void {
@@ -464,9 +485,8 @@ export class ShopSession {
         ? ({ ok: true, shop: document as Shop, renewed: [] } as const)
         : readShop(document);
       if (!read.ok) {
-        const [fault] = read.faults;
-        const reason = `${fault.path || 'the document'}: ${fault.message}`;
-        this.set({ status: 'broken', id, reason, document });
+        this.known = knownOf(summary);
+        this.set({ status: 'broken', id, faults: read.faults, document });
         return;
       }
       shop = read.shop;

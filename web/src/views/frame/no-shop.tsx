@@ -1,5 +1,11 @@
+'use client';
+
+import type { Fault } from '@frank-gauge/core/journal';
 import Link from 'next/link';
-import { saveFile } from '@/storage/save-file';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { saveShop } from '@/model/save-shop';
+import { shopSession } from '@/storage/session';
 import { Button } from '@/ui/button';
 
 export function MissingShop() {
@@ -18,23 +24,67 @@ export function MissingShop() {
 }
 
 interface Props {
-  readonly reason: string;
+  readonly id: string;
+  readonly faults: readonly Fault[];
+  /** Null: the storage itself failed. */
   readonly document: unknown;
 }
 
-export function BrokenShop({ reason, document }: Props) {
+/** A shop that is stored but cannot be read: what is wrong, the way back, and all of it as a file. */
+export function BrokenShop({ id, faults, document }: Props) {
+  const [isBusy, setBusy] = useState(false);
+  const [hasNoWay, setNoWay] = useState(false);
+  const repair = async () => {
+    setBusy(true);
+    const repaired = await shopSession.repair().catch(() => ({ kind: 'no way back' }) as const);
+    setBusy(false);
+    setNoWay(repaired.kind === 'no way back');
+    if (repaired.kind === 'repaired') {
+      toast(`Taken back: ${repaired.undone.join(', ')}. Your journal is as it was.`);
+    }
+  };
+  if (document === null) {
+    return (
+      <div className="m-8 max-w-prose">
+        <h1 className="text-2xl">The browser’s storage cannot be read</h1>
+        <p className="mt-2">
+          It says: {faults[0]?.message}. Nothing was changed. Reload the page; if that does not
+          help, close other tabs of Frank Gauge, or restart the browser.
+        </p>
+      </div>
+    );
+  }
   return (
     <div className="m-8 max-w-prose">
       <h1 className="text-2xl">This shop cannot be read</h1>
-      <p className="mt-2">{reason}. Nothing of it has been changed or lost.</p>
-      <Button
-        className="mt-4"
-        onClick={() =>
-          saveFile('shop-as-stored.json', JSON.stringify(document, null, 2), 'application/json')
-        }
-      >
-        Save it as a file
-      </Button>
+      <p className="mt-2">
+        Something in what is stored of it is wrong. It has not been changed, and nothing of it is
+        lost.
+      </p>
+      <ul className="mt-3 border-rule border-y py-2">
+        {faults.map(({ path, message }) => (
+          <li key={`${path} ${message}`} className="break-words">
+            <span className="font-semibold">{path || 'the whole'}</span>: {message}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-4 flex flex-wrap gap-2">
+        <Button look="solid" disabled={isBusy || hasNoWay} onClick={() => void repair()}>
+          Go back to before it broke
+        </Button>
+        <Button onClick={() => void saveShop(id, 'json')}>Save it as a file</Button>
+        <Button onClick={() => void saveShop(id, 'zip')}>Save it with photos (zip)</Button>
+        <Link href="/" className="inline-flex items-center px-3 font-semibold hover:underline">
+          All shops
+        </Link>
+      </div>
+      {hasNoWay && (
+        <p role="alert" className="mt-3 border border-starved px-3 py-2 text-starved-text">
+          None of the changes that are remembered leads back to a design that can be read. Save it
+          as a file: it holds everything as it is stored, in plain text, to be put right by hand and
+          imported again.
+        </p>
+      )}
     </div>
   );
 }

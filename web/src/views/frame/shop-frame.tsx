@@ -32,7 +32,7 @@ export function ShopFrame({ id, children }: { readonly id: string; readonly chil
   if (isOutdated && session.status !== 'open') return <OutdatedNotice />;
   if (session.status === 'missing') return <MissingShop />;
   if (session.status === 'broken')
-    return <BrokenShop reason={session.reason} document={session.document} />;
+    return <BrokenShop id={session.id} faults={session.faults} document={session.document} />;
   if (session.status !== 'open' || session.id !== id) {
     return (
       <p role="status" className="p-8 text-quiet">

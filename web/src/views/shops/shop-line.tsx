@@ -30,9 +30,15 @@ function useStanding({ id, standing, designRevision }: SummaryRow): Standing | n
 
 function dropsOf(standing: Standing | null): string {
   if (!standing) return '…';
-  if (standing.kind === 'unreadable') return 'cannot be read';
+  if (standing.kind === 'unreadable') return 'damaged: open it to see what is wrong';
   return standing.drops === 1 ? '1 drop' : `${standing.drops} drops`;
 }
+
+/** How long ago; of a date that was lost, that it is not known. */
+const agoOf = (changed: string): string =>
+  Date.parse(changed) === 0
+    ? 'at a time unknown'
+    : formatDistanceToNow(new Date(changed), { addSuffix: true });
 
 export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
   const { id, name, note, units, changed } = summary;
@@ -43,8 +49,7 @@ export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
       <Link href={`/shop/${id}/air`} className="min-w-0 flex-1 px-2 py-3">
         <span className="block truncate font-medium font-name text-[19px]">{name}</span>
         <span className="block truncate text-[14px] text-quiet">
-          {dropsOf(standing)} · changed{' '}
-          {formatDistanceToNow(new Date(changed), { addSuffix: true })}
+          {dropsOf(standing)} · changed {agoOf(changed)}
           {note !== '' && ` · ${note}`}
         </span>
       </Link>
