@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FRICTION_METHODS, JUNCTION_METHODS } from '../catalogue/ids';
 import {
+  coordinate,
   diameter,
   id,
   name,
@@ -10,6 +11,8 @@ import {
   point3,
   positive,
   share,
+  size,
+  turn,
 } from '../document/atoms';
 import { blower, dust, exhaust, type media, separator } from './collector-schema';
 import {
@@ -77,17 +80,17 @@ const head = z.strictObject({
 const opening = z.strictObject({
   id,
   wall: z.int().min(0),
-  along: z.number(),
-  width: positive(20),
+  along: coordinate,
+  width: size(20),
 });
 
 const room = z.strictObject({
   outline: z.array(point2).max(200),
-  ceilingHeight: positive(30).nullable(),
-  walls: z.array(z.strictObject({ studSpacing: positive(3).nullable() })).max(200),
+  ceilingHeight: z.number().min(0.1).max(30).nullable(),
+  walls: z.array(z.strictObject({ studSpacing: z.number().min(0.05).max(3).nullable() })).max(200),
   doors: z.array(opening).max(100),
   windows: z.array(opening).max(100),
-  posts: z.array(z.strictObject({ id, at: point2, width: positive(3) })).max(100),
+  posts: z.array(z.strictObject({ id, at: point2, width: size(3) })).max(100),
   /** Longest board that is worked here, m: what feeds have to clear. */
   boardLength: positive(20),
 });
@@ -116,9 +119,9 @@ const machine = z.strictObject({
   kind: z.string().min(1).max(64),
   place: point2.nullable(),
   /** Counter-clockwise, rad; 0: boards go along y. */
-  turn: z.number(),
+  turn,
   /** Across and along the way boards go, m; null: as such a machine usually is. */
-  size: z.strictObject({ width: positive(20), depth: positive(20) }).nullable(),
+  size: z.strictObject({ width: size(20), depth: size(20) }).nullable(),
   /** Room boards want ahead of it and behind, m; null: by its kind and the longest board. */
   feed: z
     .strictObject({ ahead: z.number().min(0).max(20), behind: z.number().min(0).max(20) })
@@ -135,7 +138,7 @@ const collector = z.strictObject({
   stack,
   place: point3.nullable(),
   /** Of its footprint, counter-clockwise, rad. */
-  turn: z.number(),
+  turn,
   /** Where the ducts arrive: from which side of it, and how high, m; null: where its parts have it. */
   inlet: z.strictObject({
     side: z.enum(['left', 'right', 'front', 'back']),

@@ -11,8 +11,14 @@ export const share = z.number().min(0).max(1);
 export const diameter = z.number().min(0.01).max(2);
 export const when = z.iso.datetime({ offset: true });
 
-export const point2 = z.strictObject({ x: z.number(), y: z.number() });
-export const point3 = z.strictObject({ x: z.number(), y: z.number(), z: z.number() });
+/** A length of something that can be seen on a plan, m: nothing thinner than a millimetre. */
+export const size = (most: number) => z.number().min(0.001).max(most);
+/** A place in the shop or about it, m: no shop is a kilometre off. */
+export const coordinate = z.number().min(-1000).max(1000);
+/** How far something is turned, rad. */
+export const turn = z.number().min(-1000).max(1000);
+export const point2 = z.strictObject({ x: coordinate, y: coordinate });
+export const point3 = z.strictObject({ x: coordinate, y: coordinate, z: coordinate });
 
 /** Where a believed value comes from. */
 export const origin = z.discriminatedUnion('kind', [

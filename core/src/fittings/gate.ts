@@ -6,6 +6,12 @@ export const OPEN_GATE_LOSS = 0.1;
 /** Open gap of a closed gate as a share of its area: a modelling default, to be measured. */
 export const CLOSED_GATE_GAP = 0.003;
 
+/**
+ * A gap that leaves less of its area than this is none: what comes through it is less than anyone measures, and
+ * its loss coefficient would be beyond what numbers can weigh against a duct's.
+ */
+export const LEAST_GAP = 1e-4;
+
 const ORIFICE = 0.61;
 
 /** Openings there are, as a share of the full one. */
@@ -24,13 +30,13 @@ export const GATE_OPENINGS: ValidRange = {
  * the slot's own loss. An estimate; exact only at its two ends.
  *
  * @param opening share of the full opening, 0 to 1 (clamped)
- * @param closedGap share of its area a shut gate leaves open; 0 shuts airtight (Infinity)
+ * @param closedGap share of its area a shut gate leaves open; under 1e-4 it shuts airtight (Infinity)
  * @example gateLoss(1) // 0.1
  * @example gateLoss(0) // some 300,000: a shut gate leaks a little
  */
 export function gateLoss(opening: number, closedGap = CLOSED_GATE_GAP): number {
   const share = Math.max(clampTo(GATE_OPENINGS, opening), closedGap);
-  if (share === 0) return Number.POSITIVE_INFINITY;
+  if (share < LEAST_GAP) return Number.POSITIVE_INFINITY;
   const contraction = ORIFICE + (1 - ORIFICE) * share ** 3;
   return (1 / (contraction * share) - 1) ** 2 + OPEN_GATE_LOSS;
 }

@@ -345,3 +345,44 @@ describe('what must hold in a shop', () => {
     expect(flowAt(outcome, legs[0] ?? '')).toBeCloseTo(flowAt(outcome, legs[1] ?? ''), 9);
   });
 });
+
+describe('shut gates that leave next to nothing open', () => {
+  it.each([0, 1e-300, 1e-12, 1e-6, 0.99e-4, 1e-4, 3e-4, 0.003])(
+    'a gap of %f is solved, whichever gates stand open',
+    (closedGap) => {
+      for (const openings of [
+        [1, 0, 0],
+        [0, 0, 0],
+        [1e-300, 0, 1],
+        [1e-6, 1e-4, 0.01],
+      ]) {
+        const shop = copyOf(threeBranchShop());
+        let i = 0;
+        for (const { gate } of shop.ducts.runs) {
+          if (!gate) continue;
+          const opening = openings[i++ % openings.length] ?? 1;
+          Object.assign(gate, { closedGap, open: opening > 0, opening: opening || 1 });
+        }
+        for (const view of ['designed', 'found'] as const) {
+          const solution = solved(shop, view);
+          expect(solution.residual).toBeLessThan(1e-9);
+          expect(massResidual(solution)).toBeLessThan(1e-6);
+        }
+      }
+    },
+  );
+
+  it('let the less by the less they leave, down to none', () => {
+    const through = [0.01, 0.003, 0.001, 3e-4, 1e-4, 0.99e-4, 0].map((closedGap) => {
+      const shop = copyOf(threeBranchShop());
+      const gated = shop.ducts.runs.filter(({ gate }) => gate);
+      for (const [i, { gate }] of gated.entries())
+        if (gate) Object.assign(gate, { closedGap, open: i === 0 });
+      return flowAt(solved(shop, 'designed'), gated[1]?.id ?? '');
+    });
+    expect(through.toSorted((a, b) => b - a)).toEqual(through);
+    expect(through.slice(-2)).toEqual([0, 0]);
+    // Where gaps end, what they let by is a ten-thousandth of a drop's air or less.
+    expect(through.at(-3) ?? 1).toBeLessThan(5e-5);
+  });
+});

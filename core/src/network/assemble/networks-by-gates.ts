@@ -1,6 +1,6 @@
 import type { Run, Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
-import { gateLoss } from '../../fittings/gate';
+import { gateLoss, LEAST_GAP } from '../../fittings/gate';
 import { type CompiledNetwork, compileNetwork, withSegments } from '../compiled-network';
 import type { Segment } from '../network';
 import { type NetworkOptions, shopToNetwork } from './shop-to-network';
@@ -17,7 +17,7 @@ export function networksByGates(
   options: Omit<NetworkOptions, 'openGates'>,
 ): (openGates: ReadonlySet<string>) => CompiledNetwork {
   const gated = shop.ducts.runs.filter((run) => run.gate);
-  if (gated.some((run) => run.gate?.closedGap === 0)) {
+  if (gated.some((run) => run.gate && run.gate.closedGap < LEAST_GAP)) {
     return (openGates) => compileNetwork(shopToNetwork(shop, tree, { ...options, openGates }));
   }
   const base = compileNetwork(shopToNetwork(shop, tree, { ...options, openGates: new Set() }));

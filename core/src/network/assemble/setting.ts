@@ -1,5 +1,6 @@
 import type { Run, Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
+import { LEAST_GAP } from '../../fittings/gate';
 
 /** How a shop is looked at. Designed: as drawn, sealed and clean. Found: as believed to be now. */
 export type View = 'designed' | 'found';
@@ -34,6 +35,6 @@ export interface Setting {
   readonly isOpen: (run: Run) => boolean;
 }
 
-/** True where a run's gate is shut and lets nothing by at all. */
+/** True where a run's gate lets nothing by at all: shut, or opened by less than a gap. */
 export const isAirtight = (run: Run, { isOpen }: Setting): boolean =>
-  run.gate !== null && run.gate.closedGap === 0 && !isOpen(run);
+  run.gate !== null && Math.max(run.gate.closedGap, isOpen(run) ? run.gate.opening : 0) < LEAST_GAP;
