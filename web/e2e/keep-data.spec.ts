@@ -137,6 +137,29 @@ test('two tabs stay in step', async ({ page, context }) => {
   await other.close();
 });
 
+test('a field keeps its own text while it is typed in, whatever another tab does to it', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page);
+  const other = await context.newPage();
+  await openDemo(other);
+  const name = page.getByLabel('Shop name');
+  await name.fill('Mine, ');
+  await saved(page);
+  await other.getByLabel('Shop name').fill('Theirs');
+  await other.getByRole('heading', { name: 'Every drop' }).click();
+  await saved(other);
+  await expect(name).toHaveValue('Mine, ');
+  await name.pressSequentially('still');
+  await expect(name).toHaveValue('Mine, still');
+  await saved(page);
+  await expect(other.getByLabel('Shop name')).toHaveValue('Mine, still');
+  // An undo shows what it brings back, though the field is still being typed in.
+  await name.press('Control+z');
+  await expect(name).not.toHaveValue('Mine, still');
+});
+
 test('rename and duplicate', async ({ page }) => {
   await openDemo(page);
   await page.goto('/');

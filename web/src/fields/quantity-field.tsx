@@ -2,6 +2,7 @@
 
 import { formatQuantity, unitSymbol, writeForField } from '@frank-gauge/core/quantity';
 import { useId, useState } from 'react';
+import { type Draft, letsGo, ownText } from '@/ui/own-text';
 import { type FieldLimits, readField } from './read-field';
 
 interface Props extends FieldLimits {
@@ -40,12 +41,11 @@ export function QuantityField(props: Props) {
     saves = true,
     describedBy,
   } = props;
-  /** What is being typed, and the value it belongs to: an undo elsewhere lets go of it. */
-  const [draft, setDraft] = useState<{ text: string; base: number | null } | null>(null);
+  const [draft, setDraft] = useState<Draft<number | null> | null>(null);
   const [isFocused, setFocused] = useState(false);
   const noteId = useId();
   const written = value === null ? '' : writeForField(value, kind, system);
-  const typed = draft && draft.base === value ? draft.text : null;
+  const typed = ownText(draft, value, isFocused);
   const text = typed ?? written;
   const unit = hasUnit && !isFocused && text !== '' ? unitSymbol(kind, system) : '';
   const mayBeEmpty = onClear !== undefined && text.trim() === '';
@@ -89,7 +89,7 @@ export function QuantityField(props: Props) {
         }}
         onChange={(event) => type(event.target.value)}
         onKeyDown={(event) => {
-          if (event.key === 'Escape') setDraft(null);
+          if (letsGo(event)) setDraft(null);
         }}
         className={`min-h-11 w-full min-w-0 border border-transparent border-b-rule bg-transparent px-1 hover:border-rule focus:bg-paper aria-invalid:border-starved aria-invalid:text-starved-text md:min-h-7 ${unit === '' ? '' : 'pr-13'}`}
       />

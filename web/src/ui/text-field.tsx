@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { type Draft, letsGo, ownText } from './own-text';
 
 interface Props {
   readonly label: string;
@@ -22,9 +23,9 @@ export function TextField({
   saves = true,
   className = '',
 }: Props) {
-  /** What is being typed, and the value it belongs to: an undo elsewhere lets go of it. */
-  const [typing, setTyping] = useState<{ text: string; base: string } | null>(null);
-  const draft = typing && typing.base === value ? typing.text : null;
+  const [typing, setTyping] = useState<Draft<string> | null>(null);
+  const [isFocused, setFocused] = useState(false);
+  const draft = ownText(typing, value, isFocused);
   const isRefused = draft !== null && draft.trim() === '' && whenEmpty !== undefined;
   return (
     <span className="relative block min-w-0">
@@ -40,11 +41,13 @@ export function TextField({
           setTyping({ text, base: isTaken ? text : value });
           if (isTaken) onChange(text);
         }}
+        onFocus={() => setFocused(true)}
         onBlur={() => {
+          setFocused(false);
           if (!isRefused) setTyping(null);
         }}
         onKeyDown={(event) => {
-          if (event.key === 'Escape') setTyping(null);
+          if (letsGo(event)) setTyping(null);
         }}
         className={`min-h-11 w-full min-w-0 truncate border border-transparent border-b-rule bg-transparent px-1 hover:border-rule focus:bg-paper aria-invalid:border-starved md:min-h-7 ${className}`}
       />

@@ -34,6 +34,10 @@ function dropsOf(standing: Standing | null): string {
   return standing.drops === 1 ? '1 drop' : `${standing.drops} drops`;
 }
 
+/** Says what was not done because storage refused it. */
+const notStored = (what: string) =>
+  toast(`${what}: the browser could not store it. Its storage may be full.`);
+
 /** How long ago; of a date that was lost, that it is not known. */
 const agoOf = (changed: string): string =>
   Date.parse(changed) === 0
@@ -65,7 +69,9 @@ export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
           label="Shop name"
           value={name}
           whenEmpty="A shop needs a name."
-          onChange={(next) => void renameShop(id, next)}
+          onChange={(next) => {
+            renameShop(id, next).catch(() => notStored(`${name} was not renamed`));
+          }}
           className="text-[18px]"
         />
       </Sheet>
@@ -103,17 +109,20 @@ const ITEM =
   'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-selection md:min-h-8';
 
 function LineMenu({ id, name, onRename }: MenuProps) {
+  const restore = () => restoreShop(id).catch(() => notStored(`${name} was not brought back`));
   const remove = async () => {
-    await deleteShop(id);
-    toast(`Deleted ${name}`, {
-      action: { label: 'Undo', onClick: () => void restoreShop(id) },
-    });
+    try {
+      await deleteShop(id);
+      toast(`Deleted ${name}`, { action: { label: 'Undo', onClick: () => void restore() } });
+    } catch {
+      notStored(`${name} was not deleted`);
+    }
   };
   const duplicate = async () => {
     try {
       await duplicateShop(id);
     } catch {
-      toast(`${name} was not copied: the browser could not store the copy.`);
+      notStored(`${name} was not copied`);
     }
   };
   return (
