@@ -1,3 +1,4 @@
+import { LONGEST_NAME } from '../document/atoms';
 import { isStraight, type Joins, joinAngle } from '../fittings/joins/joins';
 import { toSI } from '../quantity/units';
 import { MACHINE_KINDS, type MachineKindId } from './machine-kinds';
@@ -28,12 +29,15 @@ export function joinsAt(shop: Shop, node: string, own?: string): Joins {
   return others.some(({ joins }) => isStraight(joins)) ? branchAt() : { ...STRAIGHT };
 }
 
-/** A name no other has: 'Main', 'Main 2', 'Main 3'. */
+/** A name no other has: 'Main', 'Main 2', 'Main 3'; one that is too long for its number is cut. */
 export function freeName(wanted: string, taken: readonly string[]): string {
-  if (!taken.includes(wanted)) return wanted;
-  let number = 2;
-  while (taken.includes(`${wanted} ${number}`)) number++;
-  return `${wanted} ${number}`;
+  const numbered = (number: number) => {
+    const end = number === 1 ? '' : ` ${number}`;
+    return wanted.slice(0, LONGEST_NAME - end.length).trimEnd() + end;
+  };
+  let number = 1;
+  while (taken.includes(numbered(number))) number++;
+  return numbered(number);
 }
 
 /** The names runs have. */

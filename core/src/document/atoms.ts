@@ -4,7 +4,9 @@ import { PIPE_IDS } from '../catalogue/ids';
 /** Pieces that the document's schemas share. Lengths in m, times as ISO 8601 with their offset. */
 
 export const id = z.string().min(1).max(64);
-export const name = z.string().max(200);
+/** The most letters a name has. */
+export const LONGEST_NAME = 200;
+export const name = z.string().max(LONGEST_NAME);
 export const note = z.string().max(10_000);
 export const positive = (most: number) => z.number().positive().max(most);
 export const share = z.number().min(0).max(1);
