@@ -9,6 +9,11 @@ import { sampleJournal, sampleReading, sampleShop, sampleSound } from './sample-
 import { addShop } from './shop-list';
 import { ShopSession } from './shop-session';
 
+/** How many histories are tried, and from which seed: `npm run attack` tries others. */
+const [HISTORIES = 40, SEED = 0] = (process.env.FRANK_GAUGE_HISTORIES ?? '40 0')
+  .split(' ')
+  .map(Number);
+
 /** A tab: its own connection, its own session, and the list of readings it shows. */
 class Tab {
   readonly db: Database;
@@ -178,42 +183,46 @@ function shownIn({ open, list }: Tab) {
 const wait = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));
 
 describe('two tabs of one shop', () => {
-  it('after any history show the same, which is what is stored; undone, it is as it began', async () => {
-    await fc.assert(
-      fc.asyncProperty(anyHistory, async (history) => {
-        const name = `tabs-${next++}`;
-        const tabs = [new Tab(name), new Tab(name)] as const;
-        const { db } = tabs[0];
-        await addShop(sampleShop(), { keepId: true, journal: sampleJournal(2), db });
-        for (const tab of tabs) await vi.waitFor(() => tab.open);
-        const begun = await storedIn(db);
-        for (const deed of history) {
-          if (deed.waits) await wait(8);
-          act(tabs[deed.tab], deed);
-        }
-        const agree = async () => {
-          for (const tab of tabs) expect(await tab.session.settled()).toBeNull();
-          await vi.waitFor(
-            async () => {
-              const stored = await storedIn(db);
-              expect(shownIn(tabs[0])).toEqual(stored);
-              expect(shownIn(tabs[1])).toEqual(stored);
-            },
-            { timeout: 3000, interval: 5 },
-          );
-          return storedIn(db);
-        };
-        const ended = await agree();
-        expect(ended.count).toBe(ended.readings.length);
+  it(
+    'after any history show the same, which is what is stored; undone, it is as it began',
+    async () => {
+      await fc.assert(
+        fc.asyncProperty(anyHistory, async (history) => {
+          const name = `tabs-${next++}`;
+          const tabs = [new Tab(name), new Tab(name)] as const;
+          const { db } = tabs[0];
+          await addShop(sampleShop(), { keepId: true, journal: sampleJournal(2), db });
+          for (const tab of tabs) await vi.waitFor(() => tab.open);
+          const begun = await storedIn(db);
+          for (const deed of history) {
+            if (deed.waits) await wait(8);
+            act(tabs[deed.tab], deed);
+          }
+          const agree = async () => {
+            for (const tab of tabs) expect(await tab.session.settled()).toBeNull();
+            await vi.waitFor(
+              async () => {
+                const stored = await storedIn(db);
+                expect(shownIn(tabs[0])).toEqual(stored);
+                expect(shownIn(tabs[1])).toEqual(stored);
+              },
+              { timeout: 3000, interval: 5 },
+            );
+            return storedIn(db);
+          };
+          const ended = await agree();
+          expect(ended.count).toBe(ended.readings.length);
 
-        while ((await tabs[0].session.undo()) !== null);
-        const undone = await agree();
-        expect({ ...undone, changes: 0 }).toEqual(begun);
-        for (let i = 0; i < (ended.cursor ?? 0); i++) await tabs[1].session.redo();
-        expect(await agree()).toEqual(ended);
-        for (const tab of tabs) tab.close();
-      }),
-      { numRuns: 40, endOnFailure: true },
-    );
-  }, 120_000);
+          while ((await tabs[0].session.undo()) !== null);
+          const undone = await agree();
+          expect({ ...undone, changes: 0 }).toEqual(begun);
+          for (let i = 0; i < (ended.cursor ?? 0); i++) await tabs[1].session.redo();
+          expect(await agree()).toEqual(ended);
+          for (const tab of tabs) tab.close();
+        }),
+        { numRuns: HISTORIES, endOnFailure: true, ...(SEED > 0 && { seed: SEED }) },
+      );
+    },
+    3000 * HISTORIES,
+  );
 });
