@@ -537,7 +537,25 @@ describe('a shop file', () => {
     const twins = faultsOf((shop) => {
       runOf(shop, 2).id = runOf(shop, 1).id;
     });
-    expect(twins.join()).toMatch(/two runs have the id/);
+    expect(twins.join()).toMatch(/ducts.runs.2.id: another has the id 'saw' already/);
+  });
+
+  it('refuses two things of one id in any list, and takes the same id in lists apart', () => {
+    const door = { id: 'd', wall: 0, along: 0, width: 1 };
+    const doors = faultsOf(({ room }) => {
+      room.doors = [door, { ...door, along: 2 }];
+    });
+    expect(doors.join()).toMatch(/room.doors.1.id: another has the id 'd' already/);
+    const apart = faultsOf(({ room }) => {
+      room.doors = [door];
+      room.windows = [{ ...door, wall: 1 }];
+    });
+    expect(apart).toEqual([]);
+    const machines = faultsOf((shop) => {
+      const [first, second] = shop.machines;
+      if (first && second) second.id = first.id;
+    });
+    expect(machines.join()).toMatch(/machines.1.id: another has the id/);
   });
 });
 

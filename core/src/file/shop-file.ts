@@ -1,6 +1,7 @@
 import { FORMAT, type Shop, shopSchema } from '../design/schema';
 import { arrangeRuns } from '../design/topology';
 import { dotted, type Fault, faultsOf, MOST_FAULTS } from '../document/fault';
+import { twinsIn } from '../document/twins';
 import { checkJournal } from '../journal/check-journal';
 import { type Journal, RECORD_KINDS } from '../journal/journal';
 import { migrate } from './migrations';
@@ -80,6 +81,8 @@ export function readShop(document: unknown): ReadShop {
     return { ok: false, faults: [first ?? { path: '', message: 'it is not a shop' }, ...rest] };
   }
   const shop = checked.data;
+  const twins = twinsIn(shop);
+  if (twins) return fault(twins.path, twins.message);
   const arranged = arrangeRuns(shop);
   if (!arranged.ok) {
     const [first, ...rest] = arranged.problems
@@ -126,6 +129,8 @@ export function faultOfDesign(shop: Shop): Fault | null {
     const [first] = faultsOf(checked.error);
     return first ?? { path: '', message: 'it is not a shop' };
   }
+  const twins = twinsIn(shop);
+  if (twins) return twins;
   const arranged = arrangeRuns(shop);
   if (arranged.ok) return null;
   const [problem] = arranged.problems;

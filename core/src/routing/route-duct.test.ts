@@ -25,7 +25,7 @@ import {
 import { joinBy } from './join-style';
 import { inletMouth } from './places';
 import { routeDrawn } from './route-drawn';
-import { type DuctEnd, rejoin, routeDuct } from './route-duct';
+import { type DuctEnd, rejoin, routeDuct, runFromPort } from './route-duct';
 import { type Point3, plus } from './space';
 import { splitAt } from './split-at';
 import type { Goal } from './usual-route';
@@ -236,6 +236,138 @@ describe('leading ducts', () => {
     expect(routeDuct(shop, free, { kind: 'inlet' }, straight, newId)).toEqual({
       ok: false,
       why: 'not placed',
+    });
+  });
+
+  it('a run led elsewhere: what cannot be says why and changes nothing', () => {
+    const set = shopWithMain();
+    const { shop, main, newId, off } = set;
+    const joint = shop.ducts.runs.find(({ id }) => id === main)?.from ?? '';
+    const branch = routeDuct(
+      shop,
+      { kind: 'free', at: off(-7, 2) },
+      { kind: 'node', node: joint },
+      { between: [], hasHose: false },
+      newId,
+    );
+    if (!branch.ok) throw new Error(branch.why);
+    shop.ducts.nodes.push({ id: 'lost', kind: { kind: 'joint' }, at: null, style: {} });
+    const before = copyOf(shop);
+    const why = (run: string, target: DuctEnd, between: Point3[] = []) => {
+      const routed = rejoin(shop, run, target, between, newId);
+      return routed.ok ? 'led' : routed.why;
+    };
+    expect(why('gone', { kind: 'inlet' })).toBe('no way to the blower');
+    expect(why(branch.run, { kind: 'free', at: off(-1, 1) })).toBe('no way to the blower');
+    expect(why(branch.run, { kind: 'port', machine: 'm', port: 'p' })).toBe('no way to the blower');
+    // The branch lies behind the main: the main cannot lead into it, nor to where it begins.
+    expect(why(main, { kind: 'run', run: branch.run, at: off(-6.5, 1) })).toBe('into itself');
+    expect(why(main, { kind: 'node', node: joint })).toBe('into itself');
+    expect(why(branch.run, { kind: 'node', node: 'lost' })).toBe('not placed');
+    expect(why(branch.run, { kind: 'node', node: 'gone' })).toBe('not placed');
+    expect(why(branch.run, { kind: 'run', run: 'gone', at: off(-3, 0) })).toBe('not placed');
+    expect(why(branch.run, { kind: 'run', run: main, at: off(-7, 2) })).toBe('no length');
+    expect(shop).toEqual(before);
+    expect(why(branch.run, { kind: 'inlet' })).toBe('led');
+  });
+
+  it('a run led elsewhere keeps its slack, or hangs as usual where it was not drawn, and follows its drawing', () => {
+    const slackOf = (change: (run: Shop['ducts']['runs'][number]) => void) => {
+      const set = shopWithMain();
+      const { shop, main, newId, off } = set;
+      const saw = machineAt(set, 6, 2);
+      const drop = routeUsual(shop, saw, portOf(shop, saw), to(main), newId);
+      const own = shop.ducts.runs.find(({ id }) => drop.ok && id === drop.run);
+      if (!own) throw new Error('no drop');
+      change(own);
+      const routed = rejoin(shop, own.id, { kind: 'inlet' }, [off(-2, -1)], newId);
+      expect(routed).toEqual({ ok: true, run: own.id });
+      expect(own.to).toBe('inlet');
+      expect(own.route?.bends.map(({ at }) => at)).toEqual([off(-2, -1)]);
+      return own.route;
+    };
+    const held = slackOf((run) =>
+      Object.assign(run.route ?? {}, { slack: 0.3, isFollowed: false }),
+    );
+    expect(held).toMatchObject({ slack: 0.3, isFollowed: true });
+    expect(slackOf((run) => Object.assign(run, { route: null }))?.slack).toBe(0.1);
+    expect(slackOf((run) => Object.assign(run, { route: null, hose: null }))?.slack).toBe(0);
+  });
+
+  it('of machines with several ports each port has its own run, hose and place', () => {
+    const set = shopWithMain();
+    const { shop, main, newId, off } = set;
+    const saws = [machineAt(set, 4, 2), machineAt(set, 7, 2)];
+    for (const id of saws) {
+      const machine = shop.machines.find((each) => each.id === id);
+      const [port] = machine?.ports ?? [];
+      if (machine && port)
+        machine.ports.push({ ...port, id: `${id} low`, diameter: 0.08, at: null });
+    }
+    const drops = saws.flatMap((machine) =>
+      (shop.machines.find(({ id }) => id === machine)?.ports ?? []).map(({ id: port }) => {
+        const from = { kind: 'port', machine, port } as const;
+        const routed = routeDuct(
+          shop,
+          from,
+          { kind: 'run', run: main, at: off(-3, 0) },
+          { between: [off(-3, -1)], hasHose: true },
+          newId,
+        );
+        if (!routed.ok) throw new Error(routed.why);
+        return { machine, port, run: routed.run };
+      }),
+    );
+    expect(new Set(drops.map(({ run }) => run)).size).toBe(4);
+    for (const { machine, port, run } of drops) {
+      expect(runFromPort(shop, machine, port)?.id).toBe(run);
+      const own = shop.ducts.runs.find(({ id }) => id === run);
+      const isLow = port.endsWith('low');
+      expect(own?.diameter === 0.08).toBe(isLow);
+      expect(own?.hose?.diameter).toBe(own?.diameter);
+      expect(own?.route?.slack).toBe(0.1);
+      expect(own?.name).toMatch(/^Band saw( 2)? drop/);
+    }
+    expect(runFromPort(shop, saws[0] ?? '', `${saws[1]} low`)).toBeUndefined();
+    // Only the first gate of a shop stands open.
+    const open = drops.map(({ run }) => shop.ducts.runs.find(({ id }) => id === run)?.gate?.open);
+    expect(open).toEqual([true, false, false, false]);
+  });
+
+  it('a hose is for a port that has a way to lie along; what leads on is named by where it leads', () => {
+    const set = shopWithMain();
+    const { shop, newId, off } = set;
+    const saw = machineAt(set, 6, 2);
+    const port = { kind: 'port', machine: saw, port: portOf(shop, saw) } as const;
+    const lead = (from: DuctEnd, target: DuctEnd, between: Point3[], hasHose: boolean) => {
+      const copy = copyOf(shop);
+      const routed = routeDuct(copy, from, target, { between, hasHose }, newId);
+      if (!routed.ok) throw new Error(routed.why);
+      const run = copy.ducts.runs.find(({ id }) => id === routed.run);
+      return { run, copy };
+    };
+    const free = { kind: 'free', at: off(-8, 2) } as const;
+    const inlet = { kind: 'inlet' } as const;
+    expect(lead(port, inlet, [off(-2, -1)], true).run?.hose).not.toBeNull();
+    for (const [from, between, hasHose] of [
+      [port, [], true],
+      [port, [off(-2, -1)], false],
+      [free, [off(-2, -1)], true],
+    ] as const) {
+      const { run } = lead(from, inlet, [...between], hasHose);
+      expect([run?.hose, run?.route?.slack]).toEqual([null, 0]);
+    }
+    const first = shop.ducts.runs[0];
+    const joint = { kind: 'node', node: first?.from ?? '' } as const;
+    expect(lead(free, joint, [], false).run?.name).toBe('Branch');
+    expect(lead(free, inlet, [], false).run?.name).toBe('Main 2');
+    // Where it leads into something it is made of the same pipe.
+    if (first) first.pipe = 'spiralMetric';
+    const { run, copy } = lead(free, joint, [], false);
+    expect(run).toMatchObject({ pipe: 'spiralMetric', to: joint.node, gate: null });
+    expect(copy.ducts.nodes.find(({ id }) => id === run?.from)).toMatchObject({
+      kind: { kind: 'joint' },
+      at: free.at,
     });
   });
 

@@ -10,6 +10,8 @@ const DAY = 24 * 60 * 60 * 1000;
 /** Shops thrown away are kept this long. */
 const KEEP_DELETED = 30 * DAY;
 const LONGEST_NAME = 200;
+/** A shop's id stands in the address of its pages: what means something there is no id. */
+const ADDRESS = /^[\w-]+$/;
 
 /** Shops in the list, the one changed last first: every one that is stored, whatever is wrong with it. */
 export async function listShops(db: Database = database): Promise<SummaryRow[]> {
@@ -36,8 +38,8 @@ interface AddOptions {
 }
 
 /**
- * Stores a shop as a new one under a fresh id, or under its own where that is wanted and free: all of it,
- * or, where the storage fails, nothing.
+ * Stores a shop as a new one under a fresh id, or under its own where that is wanted, free, and can stand in an
+ * address: all of it, or, where the storage fails, nothing.
  */
 export function addShop(
   shop: Shop,
@@ -50,7 +52,8 @@ export function addShop(
   }: AddOptions = {},
 ): Promise<string> {
   return db.transaction('rw', db.shopTables, async () => {
-    const isFree = keepId && (await db.summaries.get(shop.id)) === undefined;
+    const isFree =
+      keepId && ADDRESS.test(shop.id) && (await db.summaries.get(shop.id)) === undefined;
     const id = isFree ? shop.id : nanoid(12);
     const document = { ...shop, id };
     const changed = new Date().toISOString();

@@ -30,7 +30,7 @@ describe('exported and imported again', () => {
     await Promise.all(database.tables.map((table) => table.clear()));
     const bytes = new Uint8Array((await exported?.content.arrayBuffer()) ?? new ArrayBuffer(0));
     const imported = await importShop(file(bytes, exported?.name));
-    expect(imported).toEqual({ kind: 'imported', id: 'one', name: 'One' });
+    expect(imported).toEqual({ kind: 'imported', id: 'one', name: 'One', isRenamed: false });
     expect((await database.designs.get('one'))?.document).toEqual(shop);
     expect(await readJournal(database, 'one')).toEqual(journal);
     const pictures = (await readPhotoFiles(database, 'one')).map(({ id, bytes }) => ({
@@ -39,6 +39,17 @@ describe('exported and imported again', () => {
     }));
     expect(pictures).toEqual(form === 'zip' ? photos : []);
   });
+
+  it.each(['a/b', '..', 'x?y#z', 'a b', '%2e', 'ü', '<b>', '__proto__ '])(
+    'with an id that cannot stand in an address (%j) gets another, and says so',
+    async (id) => {
+      const imported = await importShop(file(writeShopFile({ ...shop, id }, journal)));
+      if (imported.kind !== 'imported') throw new Error(imported.kind);
+      expect(imported.isRenamed).toBe(true);
+      expect(imported.id).toMatch(/^[\w-]+$/);
+      expect((await database.designs.get(imported.id))?.document.id).toBe(imported.id);
+    },
+  );
 
   it('a second time gets an id of its own', async () => {
     await importShop(file(writeShopFile(shop, journal)));
@@ -101,7 +112,7 @@ describe('a file', () => {
     expect(first).toMatchObject({ name: 'One', promised: 204 });
     expect(await count()).toBe(0);
     const taken = await importShop(cut, { takesPart: true });
-    expect(taken).toEqual({ kind: 'imported', id: 'one', name: 'One' });
+    expect(taken).toEqual({ kind: 'imported', id: 'one', name: 'One', isRenamed: false });
     const stored = await readJournal(database, 'one');
     const lists = Object.values(stored) as unknown[][];
     expect(lists.reduce((sum, { length }) => sum + length, 0)).toBe(first.whole);

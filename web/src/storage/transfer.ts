@@ -6,7 +6,13 @@ import { readJournal } from './journal-tables';
 import { addShop, readPhotoFiles } from './shop-list';
 
 export type Imported =
-  | { readonly kind: 'imported'; readonly id: string; readonly name: string }
+  /** `isRenamed`: its id could not stand in an address, and it has another now. */
+  | {
+      readonly kind: 'imported';
+      readonly id: string;
+      readonly name: string;
+      readonly isRenamed: boolean;
+    }
   | { readonly kind: 'refused'; readonly reason: string }
   /** Nothing is stored yet: whoever imports it chooses between what is whole of it and nothing. */
   | ({ readonly kind: 'cut off'; readonly name: string } & CutOff);
@@ -41,7 +47,8 @@ export async function importShop(
   }
   try {
     const id = await addShop(shop, { keepId: true, journal, photos, renewed, db });
-    return { kind: 'imported', id, name };
+    const isTaken = id !== shop.id && (await db.summaries.get(shop.id)) !== undefined;
+    return { kind: 'imported', id, name, isRenamed: id !== shop.id && !isTaken };
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error);
     return refuse(`the browser could not store it (${reason})`);

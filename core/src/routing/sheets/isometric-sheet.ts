@@ -39,12 +39,7 @@ export function isometricSheet(shop: Shop): SheetItem[] {
     items.push(lineOf('outline', floor, true));
   }
   for (const { layer, corners } of solidsOf(shop)) {
-    const [a, b, c, d, e, f, g, h] = corners.map(isometric);
-    if (!a || !b || !c || !d || !e || !f || !g || !h) continue;
-    // Seen from the near corner: its top and the two faces toward the viewer.
-    items.push(lineOf(layer, [a, b, f, e], true));
-    items.push(lineOf(layer, [a, d, h, e], true));
-    items.push(lineOf(layer, [e, f, g, h], true));
+    for (const face of facesOf(corners.map(isometric))) items.push(lineOf(layer, face, true));
   }
   for (const machine of shop.machines) {
     const block = machineBlock(machine);
@@ -90,6 +85,21 @@ export function isometricSheet(shop: Shop): SheetItem[] {
   // The longest first: where there is no room for all, whoever draws them leaves out the last.
   const byLength = labels.toSorted((a, b) => b.length - a.length);
   return [...items, ...byLength.map(({ label }) => label)];
+}
+
+/** What is seen of a box by its eight corners: the two faces that meet at its nearest edge, and its top. */
+function facesOf(corners: readonly Spot[]): Spot[][] {
+  const [foot, top] = [corners.slice(0, 4), corners.slice(4)];
+  const nearest = foot.map(({ y }) => y).indexOf(Math.min(...foot.map(({ y }) => y)));
+  const round = (list: readonly Spot[]) => [...list.slice(nearest), ...list.slice(0, nearest)];
+  const [low, high] = [round(foot), round(top)];
+  const face = (i: number) => [
+    ...low.slice(0, 1),
+    ...low.slice(i, i + 1),
+    ...high.slice(i, i + 1),
+    ...high.slice(0, 1),
+  ];
+  return [face(1), face(3), high];
 }
 
 /** A label beside the middle of a leg. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { loneDuct } from '../../../reference/lone-duct';
 import { copyOf, drawnShop } from '../../../reference/sample-shops';
+import { smallRoom } from '../../../reference/small-room';
 import { ductLines } from '../duct-lines';
 import { ductItems } from './duct-items';
 import { ELEVATIONS, elevationSheet } from './elevation-sheet';
@@ -114,6 +115,224 @@ describe('the ducts on a sheet', () => {
         radius: 0.075,
         run,
       },
+    ]);
+  });
+});
+
+/** An item of a sheet in a line: its layer, and where it lies, in millimetres. */
+function inWords(item: SheetItem): string {
+  const at = ({ x, y }: { readonly x: number; readonly y: number }) =>
+    `${Math.round(x * 1000) || 0},${Math.round(y * 1000) || 0}`;
+  switch (item.kind) {
+    case 'line':
+      return `${item.layer}${item.isClosed ? ' closed' : ''} ${item.points.map(at).join(' ')}`;
+    case 'circle':
+      return `${item.layer} circle ${at(item.at)} of ${Math.round(item.radius * 1000)}`;
+    case 'text':
+      return `${item.layer} “${item.text}” ${at(item.at)}`;
+  }
+}
+
+describe('every line of a small room’s sheets, worked by hand', () => {
+  it('from above', () => {
+    expect(planSheet(smallRoom()).map(inWords)).toEqual([
+      'outline closed 0,0 6000,0 6000,4000 0,4000',
+      'walls 0,0 1000,0',
+      'walls 1800,0 6000,0',
+      'doors 1000,0 1800,0',
+      'walls 6000,0 6000,4000',
+      'windows 6000,1000 6000,2500',
+      'walls 6000,4000 0,4000',
+      'walls 0,4000 0,0',
+      'posts closed 4900,2900 5100,2900 5100,3100 4900,3100',
+      'machines closed 1500,750 2500,750 2500,1250 1500,1250',
+      'names “Near” 2000,1000',
+      // Whoever works at it stands 1.2 m ahead of it.
+      'rooms closed 2500,750 1500,750 1500,-450 2500,-450',
+      'machines closed 2450,2500 2450,3500 1950,3500 1950,2500',
+      'names “Far” 2200,3000',
+      'rooms closed 2450,3500 2450,2500 2450,2500 2450,3500',
+    ]);
+  });
+
+  it('from the front: the far machine first, the near one over it, and its name a row lower', () => {
+    expect(elevationSheet(smallRoom(), 'front').map(inWords)).toEqual([
+      'walls 0,0 6000,0',
+      'walls 0,0 0,2500',
+      'walls 6000,0 6000,2500',
+      'walls 0,2500 6000,2500',
+      'machines closed 1950,0 2450,0 2450,860 1950,860',
+      'posts closed 4900,0 5100,0 5100,2500 4900,2500',
+      'machines closed 1500,0 2500,0 2500,860 1500,860',
+      'names “Near” 2000,80',
+      'names “Far” 2200,300',
+    ]);
+  });
+
+  it('from the other sides', () => {
+    const seen = (side: keyof typeof ELEVATIONS) => {
+      const items = elevationSheet(smallRoom(), side).map(inWords);
+      expect(items[0]).toBe(
+        {
+          front: '',
+          back: 'walls -6000,0 0,0',
+          left: 'walls -4000,0 0,0',
+          right: 'walls 0,0 4000,0',
+        }[side],
+      );
+      return items.slice(4);
+    };
+    expect(seen('right')).toEqual([
+      'machines closed 750,0 1250,0 1250,860 750,860',
+      'machines closed 2500,0 3500,0 3500,860 2500,860',
+      'posts closed 2900,0 3100,0 3100,2500 2900,2500',
+      // They are far enough apart to stand in one row.
+      'names “Far” 3000,80',
+      'names “Near” 1000,80',
+    ]);
+    expect(seen('back')).toEqual([
+      'machines closed -2500,0 -1500,0 -1500,860 -2500,860',
+      'machines closed -2450,0 -1950,0 -1950,860 -2450,860',
+      'posts closed -5100,0 -4900,0 -4900,2500 -5100,2500',
+      'names “Far” -2200,80',
+      'names “Near” -2000,300',
+    ]);
+    expect(seen('left')).toEqual([
+      'posts closed -3100,0 -2900,0 -2900,2500 -3100,2500',
+      'machines closed -1250,0 -750,0 -750,860 -1250,860',
+      'machines closed -3500,0 -2500,0 -2500,860 -3500,860',
+      'names “Far” -3000,80',
+      'names “Near” -1000,80',
+    ]);
+  });
+
+  it('names that would meet stand in as many rows as they need, and in the lowest that is free', () => {
+    const shop = smallRoom();
+    const [pattern] = shop.machines;
+    if (!pattern) throw new Error('no machine');
+    // Letters 90 mm wide: ‘Saw’ takes 270 mm. Behind each other from the near one to the far one.
+    const places = [2, 2.2, 2.26, 2.28, 2.5];
+    shop.machines = places.map((x, i) => ({
+      ...pattern,
+      id: `${i}`,
+      name: 'Saw',
+      place: { x, y: 1 + i / 10 },
+    }));
+    const rows = elevationSheet(shop, 'front').flatMap((item) =>
+      item.kind === 'text' ? [Math.round((item.at.y - 0.08) / 0.22)] : [],
+    );
+    expect(rows).toEqual([0, 1, 2, 0, 1]);
+  });
+
+  it('without a ceiling has a floor only, and studs as high as walls usually are', () => {
+    const shop = smallRoom();
+    shop.room.ceilingHeight = null;
+    expect(on(elevationSheet(shop, 'front'), 'walls').map(inWords)).toEqual(['walls 0,0 6000,0']);
+    shop.room.walls = [0, 1, 2, 3].map((i) => ({ studSpacing: i === 2 ? 2 : null }));
+    expect(on(elevationSheet(shop, 'front'), 'studs').map(inWords)).toEqual([
+      'studs 4000,0 4000,2400',
+      'studs 2000,0 2000,2400',
+    ]);
+    shop.room.outline = shop.room.outline.slice(0, 2);
+    expect(on(planSheet(shop), 'outline')).toEqual([]);
+    expect(on(isometricSheet(shop), 'outline')).toEqual([]);
+  });
+
+  it('in isometric: each box by its nearest edge, however it is turned', () => {
+    expect(isometricSheet(smallRoom()).map(inWords)).toEqual([
+      'outline closed 0,0 5196,3000 1732,5000 -3464,2000',
+      'posts closed 1732,3900 1905,4000 1905,6500 1732,6400',
+      'posts closed 1732,3900 1559,4000 1559,6500 1732,6400',
+      'posts closed 1732,6400 1905,6500 1732,6600 1559,6500',
+      'machines closed 650,1125 1516,1625 1516,2485 650,1985',
+      'machines closed 650,1125 217,1375 217,2235 650,1985',
+      'machines closed 650,1985 1516,2485 1083,2735 217,2235',
+      // Turned by a quarter, its nearest edge is that at (1.95, 2.5).
+      'machines closed -476,2225 -43,2475 -43,3335 -476,3085',
+      'machines closed -476,2225 -1342,2725 -1342,3585 -476,3085',
+      'machines closed -476,3085 -43,3335 -909,3835 -1342,3585',
+      'names “Near” 866,1450',
+      'names “Far” -693,2550',
+    ]);
+  });
+
+  it('the collector stands where it is, a part over another, raised with its foot', () => {
+    const shop = smallRoom();
+    shop.collector.place = { x: 4, y: 1, z: 0 };
+    const seen = (foot: number) => {
+      if (shop.collector.place) shop.collector.place.z = foot;
+      return on(elevationSheet(shop, 'front'), 'collector').flatMap((item) =>
+        item.kind === 'line' ? [item.points] : [],
+      );
+    };
+    const [low, high] = [seen(0), seen(0.3)];
+    expect(low.length).toBeGreaterThan(1);
+    for (const [i, box] of low.entries()) {
+      for (const [k, { x, y }] of box.entries()) {
+        expect(high[i]?.[k]?.x).toBeCloseTo(x, 9);
+        expect((high[i]?.[k]?.y ?? 0) - y).toBeCloseTo(0.3, 9);
+      }
+    }
+    // The plan has its whole footprint, and its middle is where it was put.
+    const [footprint] = on(planSheet(shop), 'collector');
+    const xs = footprint?.kind === 'line' ? footprint.points.map(({ x }) => x) : [];
+    expect((Math.min(...xs) + Math.max(...xs)) / 2).toBeCloseTo(4, 9);
+    expect(Math.min(...low.flat().map(({ x }) => x))).toBeCloseTo(Math.min(...xs), 9);
+    expect(Math.max(...low.flat().map(({ x }) => x))).toBeCloseTo(Math.max(...xs), 9);
+    expect(texts(planSheet(shop), 'names')).toContain('Collector');
+    // From above each part is as deep as it is wide from the front: they are round, or as deep as wide.
+    for (const { layer, corners } of solidsOf(shop)) {
+      if (layer !== 'collector') continue;
+      const [wide, deep] = (['x', 'y'] as const).map((axis) => {
+        const all = corners.map((corner) => corner[axis]);
+        return Math.max(...all) - Math.min(...all);
+      });
+      expect(deep).toBeCloseTo(wide ?? 0, 9);
+    }
+  });
+});
+
+describe('a duct in isometric, worked by hand', () => {
+  it('its hose, its centreline, its bends, its gate, and what is written of it, the longest first', () => {
+    const { shop, run } = loneDuct(
+      [
+        [-3, 2],
+        [-3, 0],
+        [-0.2, 0],
+        [-0.2, 0],
+      ],
+      (own, duct) => {
+        own.room.outline = [];
+        duct.hose = { kind: 'smooth', length: 1, diameter: 0.1, compression: 0 };
+        duct.route?.bends.pop();
+        if (duct.route) duct.route.slack = 0.1;
+        duct.gate = { opening: 1, open: true, closedGap: 0, end: 'upstream' };
+      },
+    );
+    const { inlet } = loneDuct([[-1, 0]]);
+    const spot = (x: number, y: number) => {
+      const { x: right, y: up } = isometric({ x: inlet.x + x, y: inlet.y + y, z: inlet.z });
+      return `${Math.round(right * 1000)},${Math.round(up * 1000)}`;
+    };
+    const label = (x: number, y: number) => {
+      const { x: right, y: up } = isometric({ x: inlet.x + x, y: inlet.y + y, z: inlet.z });
+      return `${Math.round((right + 0.06) * 1000)},${Math.round((up + 0.05) * 1000)}`;
+    };
+    const items = isometricSheet(shop).filter(
+      (item) => item.layer === 'sizes' || (item.kind !== 'text' && item.run === run),
+    );
+    const gate = isometric({ x: inlet.x - 3, y: inlet.y, z: inlet.z });
+    const mark = [-0.09, 0.09].map(
+      (by) => `${Math.round((gate.x + by) * 1000)},${Math.round(gate.y * 1000)}`,
+    );
+    expect(items.map(inWords)).toEqual([
+      `hoses ${spot(-3, 2)} ${spot(-3, 0)}`,
+      `centrelines ${spot(-3, 0)} ${spot(-0.2, 0)} ${spot(0, 0)}`,
+      `ducts circle ${spot(-0.2, 0)} of 40`,
+      `gates ${mark.join(' ')}`,
+      // The last 200 mm are not worth saying; the hose is a tenth longer than the straight line it hangs along.
+      `sizes “150 mm, 2.8 m” ${label(-1.6, 0)}`,
+      `sizes “hose 2.2 m” ${label(-3, 1)}`,
     ]);
   });
 });

@@ -41,7 +41,12 @@ export function useImport(): Import {
     if (!imported) return;
     setRefusal(imported.kind === 'refused' ? imported.reason : null);
     setCutOff(imported.kind === 'cut off' ? { file, of: imported } : null);
-    if (imported.kind === 'imported') toast(`Imported ${imported.name}`);
+    if (imported.kind === 'imported') {
+      const renamed = imported.isRenamed
+        ? ' Its id could not stand in an address; it has a new one.'
+        : '';
+      toast(`Imported ${imported.name}.${renamed}`);
+    }
   };
   return {
     isBusy,
