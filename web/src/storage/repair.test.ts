@@ -7,6 +7,7 @@ import type { SummaryRow } from './rows';
 import { sampleJournal, sampleShop } from './sample-records';
 import { addShop, listShops } from './shop-list';
 import { ShopSession } from './shop-session';
+import { storeStanding } from './standing';
 
 let names = 0;
 let db: Database;
@@ -84,6 +85,10 @@ describe('a design without its summary', () => {
     session.close();
     expect(await restoreSummary(db, 'one')).toBe(true);
     expect(await restoreSummary(db, 'none')).toBe(false);
+    // The list asks how it stands, which brings its summary back too.
+    await db.summaries.delete('one');
+    await storeStanding(db, 'one');
+    expect((await whole('one'))?.standing).toMatchObject({ kind: 'judged', drops: 0 });
   });
 });
 

@@ -3,6 +3,7 @@ import type { Shop } from '@frank-gauge/core/design';
 import { readShop } from '@frank-gauge/core/journal';
 import { arrangeDucts } from '@frank-gauge/core/routing';
 import type { Database } from './database';
+import { restoreSummary } from './repair';
 import type { Standing } from './rows';
 
 /** How a shop stands, for the list: how many drops it has, and its worst. */
@@ -22,6 +23,8 @@ function standingOf(document: Shop, of: number): Standing {
 
 /** Works out how a stored shop stands and keeps it in its summary, unless its design changed meanwhile. */
 export async function storeStanding(db: Database, id: string): Promise<void> {
+  // One that has lost its summary is given it back: there is nowhere else to keep it.
+  await restoreSummary(db, id);
   const found = await db.transaction('r', db.summaries, db.designs, async () => ({
     summary: await db.summaries.get(id),
     row: await db.designs.get(id),

@@ -41,7 +41,7 @@ const notStored = (what: string) =>
 /** How long ago; of a date that was lost, that it is not known. */
 const agoOf = (changed: string): string =>
   Date.parse(changed) === 0
-    ? 'at a time unknown'
+    ? 'at an unknown time'
     : formatDistanceToNow(new Date(changed), { addSuffix: true });
 
 export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
