@@ -88,6 +88,57 @@ describe('stored changes', () => {
     expect((await summary())?.name).toBe('One');
   });
 
+  it('a second and a half apart are two, and so are those of another field, or after an undo', async () => {
+    const ceiling = async (height: number, after: number, merge: string | null = 'ceiling') => {
+      const from = await document();
+      const made = change(
+        from,
+        ({ room }) => void Object.assign(room, { ceilingHeight: height }),
+        merge,
+      );
+      await storeChange(db, 'one', made.change, later(after));
+      return (await summary())?.changes;
+    };
+    expect(await ceiling(2, 0)).toBe(1);
+    expect(await ceiling(2.1, 1499)).toBe(1);
+    // Counted from the last of them.
+    expect(await ceiling(2.2, 1499)).toBe(1);
+    expect(await ceiling(2.3, 1500)).toBe(2);
+    expect(await ceiling(2.4, 10, 'other')).toBe(3);
+    expect(await ceiling(2.5, 10, null)).toBe(4);
+    expect(await ceiling(2.6, 10, null)).toBe(5);
+    await stepChange(db, 'one', -1, later(10));
+    expect((await document()).room.ceilingHeight).toBe(2.5);
+  });
+
+  it('are remembered up to five hundred, and edits by their ids up to a hundred', async () => {
+    for (let i = 0; i < 503; i++) {
+      const design = [{ op: 'set', path: ['room', 'ceilingHeight'], value: 2 + i / 1000 }] as const;
+      const edit = { label: `${i}`, design, journal: NO_DIFF, merge: null };
+      await storeChange(db, 'one', edit, later(), `w${i}`);
+    }
+    const rows = await db.history.toArray();
+    expect([rows.length, rows[0]?.label, rows.at(-1)?.label]).toEqual([500, '3', '502']);
+    const writes = (await summary())?.writes ?? [];
+    expect([writes.length, writes[0], writes.at(-1)]).toEqual([100, 'w403', 'w502']);
+    const design = [{ op: 'set', path: ['room', 'ceilingHeight'], value: 9 }] as const;
+    const again = { label: 'again', design, journal: NO_DIFF, merge: null };
+    expect(await storeChange(db, 'one', again, later(), 'w403')).toEqual({
+      ok: false,
+      reason: 'nothing',
+    });
+    expect((await storeChange(db, 'one', again, later(), 'new')).ok).toBe(true);
+    expect((await storeChange(db, 'one', again, later())).ok).toBe(false);
+  }, 60_000);
+
+  it('of a shop that is not there are refused', async () => {
+    const gone = { ok: false, reason: 'gone' };
+    expect(await stepChange(db, 'none', -1, later())).toEqual(gone);
+    const edit = { label: '', design: [], journal: NO_DIFF, merge: null };
+    expect(await storeChange(db, 'none', edit, later())).toEqual(gone);
+    expect(await stepChange(db, 'one', 1, later())).toEqual({ ok: false, reason: 'nothing' });
+  });
+
   it('made after an undo replace what was undone', async () => {
     const first = change(shop, (draft) => void Object.assign(draft.shop, { name: 'A' }));
     await storeChange(db, 'one', first.change, later());

@@ -55,6 +55,17 @@ describe('what a page that is left keeps', () => {
     '[null]',
     '[{"id":"a"}]',
     '[{"id":"a","shop":"one","change":{"design":{}}}]',
+    '[5, "text", []]',
+    ...[
+      { id: 7 },
+      { shop: 7 },
+      { change: null },
+      { change: { design: [], journal: null } },
+      { change: { design: 'all', journal: { added: [], updated: [], removed: [] } } },
+      { change: { design: [], journal: { added: 1, updated: [], removed: [] } } },
+      { change: { design: [], journal: { added: [], updated: {}, removed: [] } } },
+      { change: { design: [], journal: { added: [], updated: [] } } },
+    ].map((members) => JSON.stringify([{ ...write('a'), ...members }])),
   ])('is nothing where %j was put there by something else', (text) => {
     const shelf = shelfOf();
     keepWrites(shelf, [write('a')]);

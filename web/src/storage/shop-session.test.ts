@@ -114,6 +114,46 @@ describe('an open shop', () => {
     expect(session.state.getState()).toEqual({ status: 'closed' });
   });
 
+  it('that is not open takes no edit, no record, no step and no repair', async () => {
+    session.close();
+    setName('Lost');
+    addSound('lost');
+    session.apply('lost', { added: [], updated: [], removed: [] });
+    expect(await session.undo()).toBeNull();
+    expect(await session.repair()).toEqual({ kind: 'no way back' });
+    await session.acknowledgeRenewed();
+    expect(session.state.getState()).toEqual({ status: 'closed' });
+    expect((await stored())?.shop.name).toBe('One');
+    expect(await revision()).toBe(0);
+  });
+
+  it('lets go of the notice of renewed estimates, on screen and in storage', async () => {
+    const renewed = [{ path: 'x', from: 1, to: 2 }] as never;
+    session.close();
+    await db.summaries.update('one', { renewed, revision: 5 });
+    session.open('one');
+    await vi.waitFor(() => expect(open().renewed).toHaveLength(1));
+    await session.acknowledgeRenewed();
+    expect(open().renewed).toEqual([]);
+    expect((await db.summaries.get('one'))?.renewed).toEqual([]);
+  });
+
+  it('knows what of its journal is shown but not stored: on its way, and gathered', async () => {
+    expect(session.unstoredJournal()).toEqual([]);
+    addSound('a');
+    session.record('louder', ({ sounds }) => void sounds.push(sampleSound('b')), { merge: 'b' });
+    const ids = () =>
+      session.unstoredJournal().map(({ added }) => added.map(({ record }) => record.id));
+    expect(ids()).toEqual([['a'], ['b']]);
+    expect(session.unstored().map(({ shop, change }) => [shop, change.label])).toEqual([
+      ['one', 'sound'],
+      ['one', 'louder'],
+    ]);
+    await saved();
+    expect(ids()).toEqual([]);
+    expect(session.unstored()).toEqual([]);
+  });
+
   it('an edit that changes nothing leaves no trace', async () => {
     setName('One');
     session.record('nothing', () => {});
