@@ -61,6 +61,8 @@ export async function attackRequests({ count, seed }: Strength): Promise<Attacke
   const chance = new Chance(seed);
   const failures = new Failures();
   let [tried, longestStallMs] = [0, 0];
+  // Made beforehand: while this process makes one it would not hear a page's answer either.
+  const all = [...bodies(count, chance)];
   await onServer(async (address) => {
     let isOver = false;
     const page = async () => {
@@ -79,7 +81,7 @@ export async function attackRequests({ count, seed }: Strength): Promise<Attacke
         await wait(PAUSE);
       }
     })();
-    for (const body of bodies(count, chance)) {
+    for (const body of all) {
       tried++;
       const began = performance.now();
       const got = await fetch(`${address}/api/solve`, {
