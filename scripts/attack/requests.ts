@@ -1,5 +1,5 @@
 import { setTimeout as wait } from 'node:timers/promises';
-import { drawnShop } from '../../core/reference/sample-shops';
+import { endlessRequest } from '../../core/reference/endless-request';
 import heron from '../../demo/heron-slip.json';
 import { type Attacked, Failures, type Strength } from './attack';
 import { broken, placesIn } from './break-json';
@@ -12,24 +12,13 @@ const LONGEST_STALL = 250;
 const LONGEST = 13_000;
 const PAUSE = 25;
 
-/** Every set of sixteen gates, on a curve that goes up and down: the better part of an hour. */
-function endless() {
-  const shop = drawnShop(16);
-  shop.shop.rules.gates = { kind: 'atMost', count: 16 };
-  shop.collector.blower.curve = Array.from({ length: 200 }, (_, i) => ({
-    flow: i * 0.005,
-    pressure: 3000 - 10 * i + (i % 2 ? 400 : 0),
-  }));
-  return { shop, include: ['gateSets', 'methods', 'candidates'] };
-}
-
 /** Bodies that cost as much as they can, and thousands of broken ones after them. */
 function* bodies(count: number, chance: Chance): Generator<string> {
   const empty = Array.from({ length: 200_000 }, () => ({}));
   const blanks = { kind: 'csv', text: ' '.repeat(99_000) };
   const digits = { kind: 'csv', text: '1,'.repeat(49_000) };
   const costly: unknown[] = [
-    endless(),
+    endlessRequest(),
     { shop: { ...heron, journal: { readings: empty } } },
     { shop: { ...heron, machines: empty } },
     { shop: heron, curve: blanks },

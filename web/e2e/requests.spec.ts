@@ -2,6 +2,7 @@ import type { ChildProcess } from 'node:child_process';
 import { connect } from 'node:net';
 import { setTimeout as wait } from 'node:timers/promises';
 import { expect, test } from '@playwright/test';
+import { endlessRequest } from '../../core/reference/endless-request';
 import { drawnShop } from '../../core/reference/sample-shops';
 import { freePort, startApp } from '../../scripts/machine.mjs';
 
@@ -12,17 +13,6 @@ test.beforeAll(async () => {
   app = await startApp(await freePort(4900));
 });
 test.afterAll(() => void app?.child.kill());
-
-/** A request that takes an hour if it is let: every set of sixteen gates, on a curve that goes up and down. */
-function endless() {
-  const shop = drawnShop(16);
-  shop.shop.rules.gates = { kind: 'atMost', count: 16 };
-  shop.collector.blower.curve = Array.from({ length: 200 }, (_, i) => ({
-    flow: i * 0.005,
-    pressure: 3000 - 10 * i + (i % 2 ? 400 : 0),
-  }));
-  return { shop, include: ['gateSets', 'methods'] };
-}
 
 const HARDENING = {
   'x-content-type-options': 'nosniff',
@@ -68,7 +58,7 @@ const ask = (data: unknown, headers: Record<string, string> = {}, signal?: Abort
 test('a request that would take an hour is ended, and no page waits for it meanwhile', async () => {
   const began = Date.now();
   let isOver = false;
-  const asked = ask(endless()).finally(() => {
+  const asked = ask(endlessRequest()).finally(() => {
     isOver = true;
   });
   let longest = 0;
@@ -92,7 +82,7 @@ test('a request that would take an hour is ended, and no page waits for it meanw
 test('work for whoever has left is ended, and those who wait come on', async () => {
   const leaving = Array.from({ length: 3 }, () => {
     const left = new AbortController();
-    const asked = ask(endless(), {}, left.signal).catch(() => null);
+    const asked = ask(endlessRequest(), {}, left.signal).catch(() => null);
     return { left, asked };
   });
   await wait(500);
@@ -104,7 +94,7 @@ test('work for whoever has left is ended, and those who wait come on', async () 
 });
 
 test('more than can wait are told to come again', async () => {
-  const work = endless();
+  const work = endlessRequest();
   const many = await Promise.all(Array.from({ length: 14 }, () => ask(work)));
   const said = await Promise.all(many.map(async (each) => (await each.json()).error));
   expect(new Set(many.map((each) => each.status))).toEqual(new Set([503]));
