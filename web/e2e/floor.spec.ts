@@ -128,7 +128,9 @@ test('the plan is saved to scale and as DXF, and its own DXF is read in again', 
     mimeType: 'image/vnd.dxf',
     buffer: Buffer.from('hello'),
   });
-  await expect(page.getByText('note.dxf: This is not a DXF drawing, or there is nothing in it.')).toBeVisible();
+  await expect(
+    page.getByText('note.dxf: This is not a DXF drawing, or there is nothing in it.'),
+  ).toBeVisible();
   await file.setInputFiles({ name: 'plan.dxf', mimeType: 'image/vnd.dxf', buffer });
   await expect(ledger(page)).toContainText('630.3 ft²');
 });
