@@ -30,9 +30,11 @@ const ONE_BLOWER =
 
 /** No list of a design is longer; one that is need not be looked at. */
 const LONGEST_LIST = 10_000;
+/** Nor does one go deeper. */
+const DEEPEST = 20;
 
-/** Where in a design a list is longer than any may be; null: nowhere. */
-function tooLong(value: unknown, path: readonly string[] = []): Fault | null {
+/** Where a design is longer or deeper than any may be; null: nowhere. Looked at first, since to check such a one takes long. */
+function beyondAny(value: unknown, path: readonly string[] = []): Fault | null {
   if (Array.isArray(value) && value.length > LONGEST_LIST) {
     return {
       path: dotted(path),
@@ -42,14 +44,11 @@ function tooLong(value: unknown, path: readonly string[] = []): Fault | null {
   if (typeof value !== 'object' || value === null) return null;
   if (path.length > DEEPEST) return { path: dotted(path), message: 'nothing is so deep in a shop' };
   for (const [key, inner] of Object.entries(value)) {
-    const found = tooLong(inner, [...path, key]);
+    const found = beyondAny(inner, [...path, key]);
     if (found) return found;
   }
   return null;
 }
-
-/** A design goes no deeper. */
-const DEEPEST = 20;
 
 /**
  * Checks a parsed document: format, version (migrating older ones), every value, that no two records
@@ -69,8 +68,8 @@ export function readShop(document: unknown): ReadShop {
   const migrated = migrate(document as Record<string, unknown>);
   if (!migrated.ok) return fault('version', migrated.reason);
   const { journal: records = {}, ...design } = migrated.document;
-  const long = tooLong(design);
-  if (long) return fault(long.path, long.message);
+  const beyond = beyondAny(design);
+  if (beyond) return fault(beyond.path, beyond.message);
   const checked = shopSchema.safeParse(design);
   const journal = checkJournal(records);
   if (!checked.success || !journal.ok) {

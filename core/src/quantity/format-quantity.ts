@@ -1,5 +1,5 @@
 import { type QuantityKind, STYLES, type UnitSystem } from './unit-system';
-import { fromSI, type Style, UNITS } from './units';
+import { fromSI, type Style, UNITS, type UnitId } from './units';
 
 /** Thin grouping is left to the reader's locale elsewhere; here a comma, as the trade writes it. */
 const group = (digits: string) => digits.replace(/\B(?=(\d{3})+(?!\d))/g, ',');
@@ -18,6 +18,13 @@ export function writeNumber(value: number, style: Style): string {
   return sign + group(whole) + (decimals === undefined ? '' : `.${decimals}`);
 }
 
+/** A written number with its unit behind it; a plain number has none. */
+export function beforeUnit(number: string, unit: UnitId): string {
+  const { symbol } = UNITS[unit];
+  if (symbol === '') return number;
+  return symbol === '°' ? `${number}°` : `${number} ${symbol}`;
+}
+
 /**
  * Writes an SI value with its unit in the shop's unit system.
  * @example formatQuantity(0.1944, 'flow', 'us')   // '412 CFM'
@@ -25,10 +32,8 @@ export function writeNumber(value: number, style: Style): string {
  */
 export function formatQuantity(value: number, kind: QuantityKind, system: UnitSystem): string {
   const style = STYLES[system][kind];
-  const { symbol } = UNITS[style.unit];
   const number = writeNumber(value, style);
-  if (symbol === '' || number === '–') return number;
-  return symbol === '°' ? `${number}°` : `${number} ${symbol}`;
+  return number === '–' ? number : beforeUnit(number, style.unit);
 }
 
 /**

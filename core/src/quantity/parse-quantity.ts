@@ -1,3 +1,4 @@
+import { beforeUnit } from './format-quantity';
 import { LONGEST_QUANTITY, plainSigns, type Scanned, scanNumber } from './scan-number';
 import { type Dimension, type Style, toSI, UNITS, type Unit, type UnitId } from './units';
 
@@ -65,34 +66,30 @@ export const examplesOf = (dimension: Dimension): string => EXAMPLES[dimension];
  * Units whose thousandths are worth writing: `1,125 m` may be 1.125 m as well as 1,125 m. In the others
  * (CFM, fpm, mm, Pa, …) a comma before three digits groups thousands.
  */
-const HAS_THOUSANDTHS: ReadonlySet<UnitId> = new Set([
-  ...([
-    'm',
-    'cm',
-    'in',
-    'm2',
-    'm3',
-    'ft3',
-    'm3s',
-    'ms',
-    'kpa',
-    'inwg',
-    'kgm3',
-    'lbft3',
-    'kw',
-  ] as const),
-  ...([
-    'hp',
-    'perm_ms',
-    'perm_mmin',
-    'kg',
-    'kgh',
-    'lbh',
-    'kgm2',
-    'lbft2',
-    'percent',
-    'one',
-  ] as const),
+const HAS_THOUSANDTHS: ReadonlySet<UnitId> = new Set<UnitId>([
+  'm',
+  'cm',
+  'in',
+  'm2',
+  'm3',
+  'ft3',
+  'm3s',
+  'ms',
+  'kpa',
+  'inwg',
+  'kgm3',
+  'lbft3',
+  'kw',
+  'hp',
+  'perm_ms',
+  'perm_mmin',
+  'kg',
+  'kgh',
+  'lbh',
+  'kgm2',
+  'lbft2',
+  'percent',
+  'one',
 ]);
 
 /** The two readings of a number whose separator may mean either; null where one is plainly meant. */
@@ -146,11 +143,11 @@ export function parseQuantity(written: string, style: UnitId | Style): Parsed {
 
   const read = (as: UnitId): Parsed => {
     const number = text.slice(0, scanned.length);
-    const written = as === unit ? places : null;
+    const shown = as === unit ? places : null;
     const hasThousandths =
-      written === null
+      shown === null
         ? HAS_THOUSANDTHS.has(as)
-        : written >= 3 || (written > 0 && HAS_THOUSANDTHS.has(as));
+        : shown >= 3 || (shown > 0 && HAS_THOUSANDTHS.has(as));
     const either = twoReadings(scanned, number, hasThousandths);
     if (either) return undecided(quoted, either, as);
     const value = toSI(scanned.value, as);
@@ -172,11 +169,8 @@ export function parseQuantity(written: string, style: UnitId | Style): Parsed {
 }
 
 function undecided(quoted: string, readings: readonly [number, number], unit: UnitId): Parsed {
-  const { symbol }: Unit = UNITS[unit];
-  const [small, large] = readings.map((value) => {
-    const number = new Intl.NumberFormat('en-US', { maximumFractionDigits: 6 }).format(value);
-    return symbol === '' || symbol === '°' ? `${number}${symbol}` : `${number} ${symbol}`;
-  });
+  const format = new Intl.NumberFormat('en-US', { maximumFractionDigits: 6 });
+  const [small, large] = readings.map((value) => beforeUnit(format.format(value), unit));
   const [plain, whole] = readings.map(String);
   return {
     ok: false,
