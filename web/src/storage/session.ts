@@ -18,11 +18,7 @@ function shelf(): Shelf | null {
 }
 
 /** The session of this page. */
-export const shopSession = new ShopSession(
-  database,
-  () => new Date(),
-  () => shelf(),
-);
+export const shopSession = new ShopSession(database, () => new Date(), shelf);
 
 export const { edit, record, apply, undo, redo, acknowledgeRenewed } = shopSession;
 
@@ -49,8 +45,10 @@ export function openShopId(): string {
 if (typeof window !== 'undefined') {
   // A page that is left keeps what is on its way, at once; one that cannot store it asks before it goes.
   window.addEventListener('pagehide', () => {
+    // What is gathered goes on its way, whether or not there is a place to keep it.
+    const writes = shopSession.unstored();
     const place = shelf();
-    if (place) keepWrites(place, shopSession.unstored());
+    if (place) keepWrites(place, writes);
   });
   window.addEventListener('beforeunload', (event) => {
     if (shopSession.hasUnstored) event.preventDefault();
