@@ -5,11 +5,13 @@ export { shopJsonSchema } from '../src/file/json-schema';
 export type { Renewal } from '../src/file/renewal';
 export {
   faultOfDesign,
+  faultOfEdit,
   LARGEST_FILE,
   readShop,
   readShopFile,
   writeShopFile,
 } from '../src/file/shop-file';
+export { faultOfDiff, faultOfRecord } from '../src/journal/check-journal';
 export type { ShopEvent } from '../src/journal/event';
 export type { FieldTest } from '../src/journal/field-test';
 export type { Instrument } from '../src/journal/instrument';

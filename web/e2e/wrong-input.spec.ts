@@ -33,6 +33,28 @@ test('a curve that goes backward is refused with its line', async ({ page }) => 
   await expect.poll(() => flowOf(page, 'Planer')).toBeGreaterThan(before);
 });
 
+test('a curve in the wrong unit is refused where it is typed, and stays there', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: /^Blower/ }).click();
+  const curve = page.getByLabel('Points of the blower curve');
+  const before = await flowOf(page, 'Planer');
+  await curve.fill('0 2500\n400 2000\n900 0');
+  await expect(
+    page.getByText('Line 1: 2,500 in. w.g. is more than any blower makes'),
+  ).toBeVisible();
+  await curve.blur();
+  await expect(curve).toHaveValue('0 2500\n400 2000\n900 0');
+  expect(await flowOf(page, 'Planer')).toBe(before);
+  // Put right, letter by letter, it is taken as it is typed.
+  await curve.fill('0 12');
+  await curve.press('End');
+  await curve.pressSequentially('\n600 10.25\n1200 0');
+  await expect(curve).toHaveValue('0 12\n600 10.25\n1200 0');
+  await expect.poll(() => flowOf(page, 'Planer')).toBeGreaterThan(before);
+});
+
 test('past the curve’s last point it says so instead of guessing', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: /^Blower/ }).click();

@@ -1,6 +1,7 @@
 import papaparse from 'papaparse';
+import { formatShort } from '../quantity/format-quantity';
 import { parseQuantity } from '../quantity/parse-quantity';
-import { curveFault } from '../quantity/rising-points';
+import { curveFault, MOST_OF_BLOWER } from '../quantity/rising-points';
 import { STYLES, type UnitSystem } from '../quantity/unit-system';
 import type { BlowerPoint } from './blower';
 
@@ -44,14 +45,29 @@ export function readCurveFile(text: string, system: UnitSystem): ReadCurve {
     points.push({ flow: flow.value, pressure: pressure.value });
     lineOf.push(index + 1);
   }
-  return checkedCurve(points, lineOf);
+  return checkedCurve(points, lineOf, system);
 }
 
 /**
  * Points read from text as a curve, or why they are none, in a sentence.
  * @param lineOf the line each point stands in, as a text editor counts them
+ * @param system whose units the sentence is in
  */
-export function checkedCurve(points: BlowerPoint[], lineOf: readonly number[]): ReadCurve {
+export function checkedCurve(
+  points: BlowerPoint[],
+  lineOf: readonly number[],
+  system: UnitSystem,
+): ReadCurve {
+  for (const [i, point] of points.entries()) {
+    for (const kind of ['flow', 'pressure'] as const) {
+      if (point[kind] <= MOST_OF_BLOWER[kind]) continue;
+      const write = (value: number) => formatShort(value, kind, system);
+      return {
+        ok: false,
+        reason: `Line ${lineOf[i] ?? i + 1}: ${write(point[kind])} is more than any blower makes (${write(MOST_OF_BLOWER[kind])} at the most). Is the unit right?`,
+      };
+    }
+  }
   const fault = curveFault(points.map(({ flow }) => flow));
   if (!fault) return { ok: true, points };
   switch (fault.kind) {

@@ -54,6 +54,8 @@ describe('a curve from a CSV file', () => {
     ['0,10\n400,-2', /Line 2: /],
     ['0,10\n-400,2', /Line 2: a curve has no values below zero/],
     ['0,10\nmuch,2', /Line 2: .*much/],
+    ['0,10\n400,2500', /Line 2: 2,500 in. w.g. is more than any blower makes \(200.73 in. w.g. at/],
+    ['0,10\n400000,2', /Line 2: 400,000 CFM is more than any blower makes \(105,944 CFM at/],
     ['0;10\n400; ', /Line 2: a flow and a pressure/],
     ['0,10\n100,0,\n90,0', /Line 3: the flow goes backward/],
     [`0,10\n${Array.from({ length: 300 }, (_, i) => `${i + 1},5`).join('\n')}`, /at most 200/],

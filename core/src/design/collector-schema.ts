@@ -1,11 +1,14 @@
 import { z } from 'zod';
 import { DUCT_END_IDS, GRADE_IDS, PLUG_IDS, SEPARATOR_KINDS, TRIP_IDS } from '../catalogue/ids';
 import { diameter, name, origin, pipe, positive, share } from '../document/atoms';
-import { curveFault, LEAST_POINTS, MOST_POINTS } from '../quantity/rising-points';
+import { curveFault, LEAST_POINTS, MOST_OF_BLOWER, MOST_POINTS } from '../quantity/rising-points';
 
 const curve = z
   .array(
-    z.strictObject({ flow: z.number().min(0).max(50), pressure: z.number().min(0).max(50_000) }),
+    z.strictObject({
+      flow: z.number().min(0).max(MOST_OF_BLOWER.flow),
+      pressure: z.number().min(0).max(MOST_OF_BLOWER.pressure),
+    }),
   )
   .min(LEAST_POINTS, 'a blower curve needs at least two points')
   .max(MOST_POINTS)

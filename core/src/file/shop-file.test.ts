@@ -18,7 +18,14 @@ import version4 from './kept/version-4.json';
 import version5 from './kept/version-5.json';
 import version6 from './kept/version-6.json';
 import { migrate } from './migrations';
-import { faultOfDesign, LARGEST_FILE, readShop, readShopFile, writeShopFile } from './shop-file';
+import {
+  faultOfDesign,
+  faultOfEdit,
+  LARGEST_FILE,
+  readShop,
+  readShopFile,
+  writeShopFile,
+} from './shop-file';
 
 /** The faults a changed document is refused with, as `path: message`. */
 function faultsOf(change: (shop: Shop) => void): string[] {
@@ -312,7 +319,7 @@ describe('a shop file', () => {
       'journal.sounds.0.level',
       'journal.sounds.0.hours',
     ]);
-    for (const { message } of read.ok ? [] : read.faults) expect(message).toMatch(/^[a-z]/);
+    for (const { message } of read.ok ? [] : read.faults) expect(message).not.toMatch(/^[A-Z]/);
     const twins = structuredClone(version5);
     const [first, second] = twins.journal.readings;
     Object.assign(second ?? {}, { id: first?.id });
@@ -354,6 +361,20 @@ describe('a shop file', () => {
     expect(noted.ok && noted.shop.shop.note).toBe('one\n}\ntwo');
   });
 
+  it('an edit is checked by the parts it changed, and those alone', () => {
+    const shop = threeBranchShop();
+    const wrong = copyOf(shop);
+    runOf(wrong, 1).length = -3;
+    const fault = { path: 'ducts.runs.1.length', message: '0 is the least' };
+    expect(faultOfEdit(shop, wrong)).toEqual(fault);
+    expect(faultOfEdit(wrong, { ...wrong, shop: { ...wrong.shop, note: 'more' } })).toBeNull();
+    expect(faultOfEdit(shop, { ...shop, shop: { ...shop.shop, name: '' } })).toEqual({
+      path: 'shop.name',
+      message: 'it is empty',
+    });
+    expect(faultOfEdit(shop, shop)).toBeNull();
+  });
+
   it('a design is checked by itself before it is stored: its values, then its ducts', () => {
     const shop = threeBranchShop();
     expect(faultOfDesign(shop)).toBeNull();
@@ -361,7 +382,7 @@ describe('a shop file', () => {
     runOf(wrong, 1).length = -3;
     expect(faultOfDesign(wrong)).toEqual({
       path: 'ducts.runs.1.length',
-      message: expect.stringMatching(/^too small/),
+      message: '0 is the least',
     });
     const loose = copyOf(shop);
     runOf(loose, 1).from = 'nowhere';
@@ -388,7 +409,7 @@ describe('a shop file', () => {
       runOf(shop, 1).length = -3;
     });
     expect(faults).toHaveLength(1);
-    expect(faults[0]).toMatch(/^ducts\.runs\.1\.length: too small/);
+    expect(faults[0]).toMatch(/^ducts\.runs\.1\.length: 0 is the least/);
   });
 
   it.each([

@@ -121,6 +121,20 @@ export function writeShopFile(shop: Shop, journal: Journal): string {
   return `${design},\n  "journal": ${inside}\n}\n`;
 }
 
+/**
+ * What the parts of a design that an edit changed are checked by, in the frame it is made: the schema of each.
+ * Null: nothing is wrong with them. Twins, and ducts that lead nowhere, only `faultOfDesign` finds.
+ */
+export function faultOfEdit(before: Shop, after: Shop): Fault | null {
+  for (const [name, schema] of Object.entries(shopSchema.shape)) {
+    const key = name as keyof Shop;
+    if (before[key] === after[key]) continue;
+    const checked = schema.safeParse(after[key]);
+    if (!checked.success) return faultsOf(checked.error, [key])[0] ?? null;
+  }
+  return null;
+}
+
 /** What a whole design is checked by before it is stored; null: nothing is wrong with it. */
 export function faultOfDesign(shop: Shop): Fault | null {
   const checked = shopSchema.safeParse(shop);

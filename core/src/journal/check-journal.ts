@@ -1,6 +1,32 @@
 import { type Fault, faultsOf, MOST_FAULTS } from '../document/fault';
 import { isJson } from '../document/json-walk';
-import { type Journal, journalSchema, RECORD_KINDS, RECORD_TYPES } from './journal';
+import {
+  type Journal,
+  journalSchema,
+  RECORD_KINDS,
+  RECORD_TYPES,
+  type RecordKind,
+} from './journal';
+import type { JournalDiff } from './journal-diff';
+
+/** What is wrong with a record that is to be stored, by its schema; null: nothing. */
+export function faultOfRecord(kind: RecordKind, record: unknown): Fault | null {
+  const checked = RECORD_TYPES[kind].schema.safeParse(record);
+  return checked.success ? null : (faultsOf(checked.error, [kind])[0] ?? null);
+}
+
+/** What is wrong with the records a change of the journal would store; null: nothing. */
+export function faultOfDiff({ added, updated }: JournalDiff): Fault | null {
+  for (const { kind, record } of added) {
+    const fault = faultOfRecord(kind, record);
+    if (fault) return fault;
+  }
+  for (const { kind, after } of updated) {
+    const fault = faultOfRecord(kind, after);
+    if (fault) return fault;
+  }
+  return null;
+}
 
 export type CheckedJournal =
   | { readonly ok: true; readonly journal: Journal }

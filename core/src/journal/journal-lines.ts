@@ -1,4 +1,4 @@
-import { MOST_FAULTS } from '../document/fault';
+import { faultsOf, MOST_FAULTS } from '../document/fault';
 import { isJson } from '../document/json-walk';
 import {
   emptyJournal,
@@ -124,8 +124,8 @@ function recordOf(line: string, version: number, present: number): ReadRecord {
   const migrated = migrateRecord(entry.list, entry.record, version, present);
   const checked = RECORD_TYPES[entry.list].schema.safeParse(migrated);
   if (checked.success) return { kind: entry.list, record: checked.data };
-  const [issue] = checked.error.issues;
-  return refuse(`${issue?.path.map(String).join('.') || entry.list}: ${issue?.message ?? ''}`);
+  const [fault] = faultsOf(checked.error);
+  return refuse(`${fault?.path || entry.list}: ${fault?.message}`);
 }
 
 /** JSON, or undefined where it is none. */

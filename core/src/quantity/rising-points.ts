@@ -7,6 +7,9 @@ export type CurveFault =
 export const LEAST_POINTS = 2;
 export const MOST_POINTS = 200;
 
+/** No blower moves more, m³/s, nor against more, Pa: what is beyond was read in the wrong unit. */
+export const MOST_OF_BLOWER = { flow: 50, pressure: 50_000 } as const;
+
 /**
  * What keeps places along an axis from being those of a curve: two to two hundred, each beyond the one
  * before. Null where nothing does.

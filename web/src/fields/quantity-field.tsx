@@ -3,6 +3,7 @@
 import { formatQuantity, unitSymbol, writeForField } from '@frank-gauge/core/quantity';
 import { useId, useState } from 'react';
 import { type Draft, letsGo, ownText } from '@/ui/own-text';
+import { useTake } from '@/ui/refusal';
 import { type FieldLimits, readField } from './read-field';
 
 interface Props extends FieldLimits {
@@ -50,7 +51,8 @@ export function QuantityField(props: Props) {
   const unit = hasUnit && !isFocused && text !== '' ? unitSymbol(kind, system) : '';
   const mayBeEmpty = onClear !== undefined && text.trim() === '';
   const read = typed === null || mayBeEmpty ? null : readField(typed, props);
-  const refusal = read?.ok === false ? read.reason : null;
+  const refusal = read?.ok === false ? read.reason : (typed !== null && draft?.refusal) || null;
+  const take = useTake();
   const echo =
     isFocused && read?.ok && typed !== null && needsEcho(typed)
       ? `= ${formatQuantity(read.value, kind, system)}`
@@ -58,13 +60,13 @@ export function QuantityField(props: Props) {
 
   const type = (next: string) => {
     if (next.trim() === '' && onClear) {
-      setDraft({ text: next, base: null });
-      onClear();
+      setDraft({ text: next, base: null, refusal: take(onClear) });
       return;
     }
     const result = readField(next, props);
-    setDraft({ text: next, base: result.ok ? result.value : value });
-    if (result.ok && result.value !== value) onChange(result.value);
+    const isNew = result.ok && result.value !== value;
+    const why = isNew ? take(() => onChange(result.value)) : null;
+    setDraft({ text: next, base: result.ok && why === null ? result.value : value, refusal: why });
   };
 
   return (

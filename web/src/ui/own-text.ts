@@ -4,6 +4,8 @@ import type { KeyboardEvent } from 'react';
 export interface Draft<T> {
   readonly text: string;
   readonly base: T;
+  /** Why it was not taken; absent: it was, or nothing was tried. */
+  readonly refusal?: string | null;
 }
 
 /**

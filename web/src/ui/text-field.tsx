@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { type Draft, letsGo, ownText } from './own-text';
+import { useTake } from './refusal';
 
 interface Props {
   readonly label: string;
@@ -26,37 +27,39 @@ export function TextField({
   const [typing, setTyping] = useState<Draft<string> | null>(null);
   const [isFocused, setFocused] = useState(false);
   const draft = ownText(typing, value, isFocused);
-  const isRefused = draft !== null && draft.trim() === '' && whenEmpty !== undefined;
+  const isEmpty = draft !== null && draft.trim() === '' && whenEmpty !== undefined;
+  const refusal = isEmpty ? whenEmpty : draft !== null && typing?.refusal;
+  const take = useTake();
   return (
     <span className="relative block min-w-0">
       <input
         data-saves={saves ? '' : undefined}
         aria-label={label}
-        aria-invalid={isRefused}
+        aria-invalid={Boolean(refusal)}
         value={draft ?? value}
         maxLength={200}
         onChange={(event) => {
           const text = event.target.value;
-          const isTaken = text.trim() !== '' || whenEmpty === undefined;
-          setTyping({ text, base: isTaken ? text : value });
-          if (isTaken) onChange(text);
+          const isTried = text.trim() !== '' || whenEmpty === undefined;
+          const why = isTried ? take(() => onChange(text)) : null;
+          setTyping({ text, base: isTried && why === null ? text : value, refusal: why });
         }}
         onFocus={() => setFocused(true)}
         onBlur={() => {
           setFocused(false);
-          if (!isRefused) setTyping(null);
+          if (!refusal) setTyping(null);
         }}
         onKeyDown={(event) => {
           if (letsGo(event)) setTyping(null);
         }}
         className={`min-h-11 w-full min-w-0 truncate border border-transparent border-b-rule bg-transparent px-1 hover:border-rule focus:bg-paper aria-invalid:border-starved md:min-h-7 ${className}`}
       />
-      {isRefused && (
+      {refusal && (
         <span
           role="alert"
           className="absolute top-full left-0 z-30 w-max max-w-64 border border-starved bg-paper px-2 py-1 text-starved-text shadow-float"
         >
-          {whenEmpty}
+          {refusal}
         </span>
       )}
     </span>

@@ -94,8 +94,7 @@ export function CeilingLine({ line, label }: { readonly line: string; readonly l
       label={label}
       value={room.ceilingHeight}
       kind="length"
-      min={0}
-      isMinExcluded
+      min={0.1}
       max={30}
       placeholder="not known"
       onChange={change}

@@ -11,7 +11,8 @@ import {
   useDesign,
 } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
-import { shopSession } from '@/storage/session';
+import { shopSession, takeEdit } from '@/storage/session';
+import { TakeContext } from '@/ui/refusal';
 import { useJudgedDrops } from './use-judged-drops';
 
 /** What every view of the open shop may ask; while its ducts lead nowhere it says so in their place. */
@@ -19,7 +20,9 @@ export function OpenShop({ children }: { readonly children: ReactNode }) {
   const [open] = useState(() => new OpenDesign(shopSession.state, useChoices));
   return (
     <OpenDesignContext value={open}>
-      <Solved>{children}</Solved>
+      <TakeContext value={takeEdit}>
+        <Solved>{children}</Solved>
+      </TakeContext>
     </OpenDesignContext>
   );
 }

@@ -5,6 +5,8 @@ import { unitSymbol } from '@frank-gauge/core/quantity';
 import { useRef, useState } from 'react';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
+import { type Draft, letsGo, ownText } from '@/ui/own-text';
+import { useTake } from '@/ui/refusal';
 import { CurveFromTests } from './curve-from-tests';
 import { useCollector } from './edited-collector';
 import { Line } from './line';
@@ -15,11 +17,23 @@ export function CurveField() {
   const system = useUnits();
   const { parts, editBlower } = useCollector();
   const { curve } = parts.blower;
-  const [draft, setDraft] = useState<{ text: string; base: readonly CurvePoint[] } | null>(null);
-  const written = curve.map((point) => writePoint(point, system)).join('\n');
-  const text = draft && draft.base === curve ? draft.text : written;
-  const read = draft && draft.base === curve ? readCurve(text, system, curve) : null;
-  const refusal = read?.ok === false ? read.reason : null;
+  const take = useTake();
+  const [draft, setDraft] = useState<Draft<readonly CurvePoint[]> | null>(null);
+  const [isFocused, setFocused] = useState(false);
+  const typed = ownText(draft, curve, isFocused);
+  const text = typed ?? curve.map((point) => writePoint(point, system)).join('\n');
+  const read = typed === null ? null : readCurve(typed, system, curve);
+  const refusal = read?.ok === false ? read.reason : ((read && draft?.refusal) ?? null);
+  const type = (next: string) => {
+    const result = readCurve(next, system, curve);
+    const change = ({ points }: { readonly points: CurvePoint[] }) =>
+      take(() =>
+        editBlower('blower curve', (own) => {
+          own.curve = points;
+        }),
+      );
+    setDraft({ text: next, base: curve, refusal: result.ok ? change(result) : null });
+  };
   return (
     <Line label={`curve: ${unitSymbol('flow', system)}, then ${unitSymbol('pressure', system)}`}>
       <span>
@@ -29,19 +43,14 @@ export function CurveField() {
           rows={Math.min(9, Math.max(3, text.split('\n').length))}
           value={text}
           spellCheck={false}
-          onChange={(event) => {
-            const next = event.target.value;
-            const result = readCurve(next, system, curve);
-            if (result.ok) {
-              const { points } = result;
-              editBlower('blower curve', (own) => {
-                own.curve = points;
-              });
-            }
-            setDraft({ text: next, base: curve });
-          }}
+          onChange={(event) => type(event.target.value)}
+          onFocus={() => setFocused(true)}
           onBlur={() => {
+            setFocused(false);
             if (refusal === null) setDraft(null);
+          }}
+          onKeyDown={(event) => {
+            if (letsGo(event)) setDraft(null);
           }}
           className="block w-full border border-rule bg-paper px-2 py-1 aria-invalid:border-starved"
         />

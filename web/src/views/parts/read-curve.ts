@@ -46,5 +46,5 @@ export function readCurve(
     points.push(point);
     lineOf.push(index + 1);
   }
-  return checkedCurve(points, lineOf);
+  return checkedCurve(points, lineOf, system);
 }
