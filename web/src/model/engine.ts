@@ -1,5 +1,7 @@
 import { type Remote, wrap } from 'comlink';
+import { isInMemory } from '@/storage/storage-place';
 import type { EngineApi } from '@/workers/engine.worker';
+import { storageWork } from '@/workers/storage-work';
 
 /** How asking ended. */
 export type Outcome<T> =
@@ -139,9 +141,20 @@ export class Engine<Api> {
   }
 }
 
+/** What the worker can be asked; what it does with what is stored, the page does where that is in its memory. */
+function withMemory(remote: Remote<EngineApi>): Remote<EngineApi> {
+  const here: ProxyHandler<Remote<EngineApi>> = {
+    get: (asked, name) =>
+      isInMemory() && name in storageWork
+        ? Reflect.get(storageWork, name)
+        : Reflect.get(asked, name),
+  };
+  return new Proxy(remote, here);
+}
+
 /** The one worker of this page. */
 export const engine = new Engine<Remote<EngineApi>>((onBroken) => {
   const worker = new Worker(new URL('../workers/engine.worker.ts', import.meta.url));
   worker.onerror = onBroken;
-  return { remote: wrap<EngineApi>(worker), end: () => worker.terminate() };
+  return { remote: withMemory(wrap<EngineApi>(worker)), end: () => worker.terminate() };
 });

@@ -17,10 +17,17 @@ export async function saveShop(id: string, form: FileForm): Promise<void> {
   const unstored = await shopSession.settled();
   const state = shopSession.state.getState();
   if (unstored && state.status === 'open' && state.id === id) {
-    const readings = await readRecords(database, id, 'readings').catch(() => []);
+    const stored = await readRecords(database(), id, 'readings').catch(() => null);
     const journal = { ...emptyJournal(), ...state.journal };
-    const file = jsonFile(state.shop, { ...journal, ...withDiff({ readings }, unstored) });
-    saveBlob(`${fileName(state.shop)}.json`, file);
+    const readings = withDiff({ readings: stored ?? [] }, unstored);
+    saveBlob(`${fileName(state.shop)}.json`, jsonFile(state.shop, { ...journal, ...readings }));
+    if (!stored && state.readings > readings.readings.length) {
+      toast(
+        'The file lacks readings: those stored earlier cannot be read now. They are still in the ' +
+          'browser; save the shop again once its storage works.',
+        { duration: Number.POSITIVE_INFINITY },
+      );
+    }
     return;
   }
   const { outcome } = engine.ask('export', (remote) => remote.exportShop(id, form));

@@ -7,7 +7,7 @@ import {
   type Renewal,
   readShop,
 } from '@frank-gauge/core/journal';
-import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
+import Dexie, { type DexieOptions, type EntityTable, type Table, type Transaction } from 'dexie';
 import { nanoid } from 'nanoid';
 import { addRecords } from './journal-tables';
 import {
@@ -51,11 +51,20 @@ export class Database extends Dexie {
   readonly photoFiles!: Table<PhotoFileRow, [string, string]>;
   /** Called once it is found, here or by another tab, that a newer program owns the tables. */
   onOutdated: () => void = () => {};
+  /** Tables of an earlier version are being brought forward: opening takes as long as there is to move. */
+  isBringingForward = false;
   private isMovedNow = false;
 
-  /** @param read what designs of an earlier version are read by */
-  constructor(name = 'frank-gauge', read = readShop) {
-    super(name);
+  /**
+   * @param read what designs of an earlier version are read by
+   * @param place where the tables are kept; absent: in the browser's own storage
+   */
+  constructor(
+    name = 'frank-gauge',
+    read = readShop,
+    place: Pick<DexieOptions, 'indexedDB' | 'IDBKeyRange'> = {},
+  ) {
+    super(name, place);
     for (const version of [1, 2, 3, 4]) this.version(version).stores(OLD_TABLES);
     this.version(APART)
       .stores({
@@ -69,10 +78,12 @@ export class Database extends Dexie {
       })
       .upgrade((stored) => {
         this.isMovedNow = true;
+        this.isBringingForward = true;
         return moveApart(stored);
       });
     for (let version = APART; version < TABLES_VERSION; version++) {
       this.version(version + 1).upgrade(async (stored) => {
+        this.isBringingForward = true;
         // What was only now moved apart is of the present version already.
         if (this.isMovedNow) return;
         await bringForward(stored, version, read);
@@ -176,4 +187,12 @@ async function bringForward(
   }
 }
 
-export const database = new Database();
+let inUse = new Database();
+
+/** The tables everything is stored in: the browser's own, or, where those cannot be opened, in memory. */
+export const database = (): Database => inUse;
+
+/** Stores everything in other tables from now on. */
+export function replaceDatabase(other: Database): void {
+  inUse = other;
+}

@@ -1,5 +1,6 @@
 import {
   type Entry,
+  faultOfRecord,
   type Journal,
   type JournalDiff,
   type JournalRecord,
@@ -159,6 +160,17 @@ export async function latestReadings(
   );
 }
 
+/** The latest reading of every test point, and what they were taken with. */
+export async function latestMeasured(db: Tables, shop: string) {
+  const [instruments, testPoints] = await Promise.all([
+    readRecords(db, shop, 'instruments'),
+    readRecords(db, shop, 'testPoints'),
+  ]);
+  const points = testPoints.map(({ id }) => id);
+  const readings = await latestReadings(db, shop, points);
+  return { meters: { instruments, testPoints }, readings };
+}
+
 /** Thrown inside a transaction to break it off: what a diff is about is no longer so. */
 export class Conflict extends Error {}
 /** Thrown inside a transaction to break it off: a record its schema refuses. */
@@ -213,11 +225,8 @@ export async function restoreDiff(db: Tables, shop: string, diff: JournalDiff): 
 }
 
 async function put(db: Tables, shop: string, entry: Entry): Promise<void> {
-  const checked = RECORD_TYPES[entry.kind].schema.safeParse(entry.record);
-  if (!checked.success) {
-    const [issue] = checked.error.issues;
-    throw new Invalid(`${entry.kind}, ${issue?.path.map(String).join('.')}: ${issue?.message}`);
-  }
+  const fault = faultOfRecord(entry.kind, entry.record);
+  if (fault) throw new Invalid(`${fault.path}: ${fault.message}`);
   await db.table(entry.kind).put(rowOf(shop, entry.record));
 }
 

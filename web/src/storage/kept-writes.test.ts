@@ -93,7 +93,7 @@ describe('a page opened again', () => {
   async function opened(shelf: Shelf, db = new Database(`kept-${names++}`)) {
     if (!(await db.summaries.get('one'))) await addShop(sampleShop(), { keepId: true, db });
     const session = new ShopSession(
-      db,
+      () => db,
       () => new Date(),
       () => shelf,
     );

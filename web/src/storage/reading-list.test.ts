@@ -23,7 +23,7 @@ const whole = () => vi.waitFor(() => expect(list.state.getState().isWhole).toBe(
 
 beforeEach(() => {
   db = new Database(`list-${counts.databases++}`);
-  session = new ShopSession(db);
+  session = new ShopSession(() => db);
 });
 
 describe('the list of readings', () => {
@@ -56,7 +56,7 @@ describe('the list of readings', () => {
   it('follows other tabs', async () => {
     await opened(2);
     await whole();
-    const other = new ShopSession(db);
+    const other = new ShopSession(() => db);
     other.open('one');
     await vi.waitFor(() => expect(other.state.getState().status).toBe('open'));
     other.record('log', ({ readings }) => {

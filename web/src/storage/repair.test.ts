@@ -51,7 +51,7 @@ describe('one bad row', () => {
     const rows = await listShops(db);
     expect(rows.map(({ id }) => id).sort()).toEqual(['one', 'two']);
     for (const row of rows) expect(Number.isNaN(Date.parse(row.changed))).toBe(false);
-    const session = new ShopSession(db);
+    const session = new ShopSession(() => db);
     session.open('one');
     await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
     session.edit('name', (shop) => void Object.assign(shop.shop, { name: 'Renamed' }));
@@ -64,7 +64,7 @@ describe('one bad row', () => {
     await addShop(sampleShop('one', 'One'), { keepId: true, db });
     await db.designs.delete('one');
     expect((await listShops(db)).map(({ id }) => id)).toEqual(['one']);
-    const session = new ShopSession(db);
+    const session = new ShopSession(() => db);
     session.open('one');
     await vi.waitFor(() => expect(session.state.getState().status).toBe('missing'));
     session.close();
@@ -77,7 +77,7 @@ describe('a design without its summary', () => {
     await setCeiling(3);
     await db.summaries.delete('one');
     expect((await listShops(db)).map(({ id, name }) => [id, name])).toEqual([['one', 'One']]);
-    const session = new ShopSession(db);
+    const session = new ShopSession(() => db);
     session.open('one');
     await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
     expect(await whole('one')).toMatchObject({ name: 'One', readings: 3, cursor: 1, changes: 1 });
@@ -127,7 +127,7 @@ describe('a design that cannot be read', () => {
 
   it('says all that is wrong, and goes back to the last that can be, keeping what was measured', async () => {
     await broken();
-    const session = new ShopSession(db);
+    const session = new ShopSession(() => db);
     session.open('one');
     await vi.waitFor(() => expect(session.state.getState().status).toBe('broken'));
     const state = session.state.getState();

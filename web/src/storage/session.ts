@@ -1,15 +1,20 @@
 'use client';
 
 import { emptyJournal } from '@frank-gauge/core/journal';
-import { create, useStore } from 'zustand';
+import { useStore } from 'zustand';
 import { database } from './database';
 import type { HeldJournal } from './journal-tables';
 import { keepWrites, type Shelf } from './kept-writes';
 import type { Session } from './session-state';
 import { ShopSession } from './shop-session';
+import { findPlace, hasOnlyInMemory, isInMemory } from './storage-place';
 
-/** A place that takes something at once, where the browser lets this page have one. */
+/**
+ * A place that takes something at once, where the browser lets this page have one. Edits of what is in memory
+ * are not kept: they would be taken for edits of what is stored.
+ */
 function shelf(): Shelf | null {
+  if (isInMemory()) return null;
   try {
     return window.localStorage;
   } catch {
@@ -22,6 +27,21 @@ export const shopSession = new ShopSession(database, () => new Date(), shelf);
 
 export const { edit, record, apply, undo, redo, acknowledgeRenewed } = shopSession;
 
+/** Runs an edit of a field; answers why the shop cannot take it, null where it does. */
+export function takeEdit(act: () => void): string | null {
+  let why: string | null = null;
+  const { onRefused } = shopSession;
+  shopSession.onRefused = ({ reason }) => {
+    why = reason;
+  };
+  try {
+    act();
+  } finally {
+    shopSession.onRefused = onRefused;
+  }
+  return why;
+}
+
 /** Something of the session, anew whenever it changes. */
 export const useSession = <T>(select: (state: Session) => T): T =>
   useStore(shopSession.state, select);
@@ -32,10 +52,6 @@ const NO_RECORDS: HeldJournal = emptyJournal();
 export const useJournal = <T>(select: (journal: HeldJournal) => T): T =>
   useSession((state) => select(state.status === 'open' ? state.journal : NO_RECORDS));
 
-/** The stored shops belong to another version of the program than this page: it can store nothing. */
-export const useOutdated = create<boolean>(() => false);
-database.onOutdated = () => useOutdated.setState(true, true);
-
 /** Id of the open shop; empty where none is open. */
 export function openShopId(): string {
   const state = shopSession.state.getState();
@@ -43,6 +59,7 @@ export function openShopId(): string {
 }
 
 if (typeof window !== 'undefined') {
+  void findPlace();
   // A page that is left keeps what is on its way, at once; one that cannot store it asks before it goes.
   window.addEventListener('pagehide', () => {
     // What is gathered goes on its way, whether or not there is a place to keep it.
@@ -51,6 +68,6 @@ if (typeof window !== 'undefined') {
     if (place) keepWrites(place, writes);
   });
   window.addEventListener('beforeunload', (event) => {
-    if (shopSession.hasUnstored) event.preventDefault();
+    if (shopSession.hasUnstored || hasOnlyInMemory()) event.preventDefault();
   });
 }

@@ -22,19 +22,21 @@ const photos = [{ id: 'p1', bytes: Uint8Array.from([1, 2, 3]) }];
 const names = async () => (await listShops()).map(({ name }) => name).sort();
 /** How many rows there are of all shops. */
 const rowCount = async () =>
-  (await Promise.all(database.shopTables.map((table) => table.count()))).reduce((a, b) => a + b);
+  (await Promise.all(database().shopTables.map((table) => table.count()))).reduce((a, b) => a + b);
 
-beforeEach(() => Promise.all(database.tables.map((table) => table.clear())));
+beforeEach(() => Promise.all(database().tables.map((table) => table.clear())));
 
 describe('the list of shops', () => {
   it('has the shop first that was changed last', async () => {
     for (const [i, id] of ['a', 'b', 'c'].entries()) {
       await addShop(sampleShop(id, id), { keepId: true });
       const changed = new Date(Date.UTC(2026, 0, 10 - i)).toISOString();
-      await database.summaries.update(id, { changed });
+      await database().summaries.update(id, { changed });
     }
     expect((await listShops()).map(({ id }) => id)).toEqual(['a', 'b', 'c']);
-    await database.summaries.update('b', { changed: new Date(Date.UTC(2026, 1, 1)).toISOString() });
+    await database().summaries.update('b', {
+      changed: new Date(Date.UTC(2026, 1, 1)).toISOString(),
+    });
     expect((await listShops()).map(({ id }) => id)).toEqual(['b', 'a', 'c']);
   });
 
@@ -43,9 +45,9 @@ describe('the list of shops', () => {
     const copy = await duplicateShop(id);
     expect(await names()).toEqual(['One', 'One, copy']);
     expect(copy).not.toBe(id);
-    expect((await database.designs.get(copy ?? ''))?.document.id).toBe(copy);
-    expect(await readJournal(database, copy ?? '')).toEqual(journal);
-    expect(await readPhotoFiles(database, copy ?? '')).toEqual([{ ...photos[0], shop: copy }]);
+    expect((await database().designs.get(copy ?? ''))?.document.id).toBe(copy);
+    expect(await readJournal(database(), copy ?? '')).toEqual(journal);
+    expect(await readPhotoFiles(database(), copy ?? '')).toEqual([{ ...photos[0], shop: copy }]);
     const longest = await addShop(sampleShop('long', 'x'.repeat(200)));
     await duplicateShop(longest);
     expect((await names()).at(-1)).toHaveLength(200);
@@ -72,7 +74,7 @@ describe('the list of shops', () => {
 
   it('is read without any shop’s document', async () => {
     await addShop(shop, { journal });
-    await database.designs.clear();
+    await database().designs.clear();
     expect(await listShops()).toMatchObject([{ name: 'One', readings: 3, units: 'us' }]);
   });
 
@@ -80,7 +82,7 @@ describe('the list of shops', () => {
     const id = await addShop(shop, { keepId: true });
     await renameShop(id, 'Another');
     expect(await names()).toEqual(['Another']);
-    await stepChange(database, id, -1, new Date());
+    await stepChange(database(), id, -1, new Date());
     expect(await names()).toEqual(['One']);
   });
 });

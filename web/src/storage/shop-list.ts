@@ -14,7 +14,7 @@ const LONGEST_NAME = 200;
 const ADDRESS = /^[\w-]+$/;
 
 /** Shops in the list, the one changed last first: every one that is stored, whatever is wrong with it. */
-export async function listShops(db: Database = database): Promise<SummaryRow[]> {
+export async function listShops(db: Database = database()): Promise<SummaryRow[]> {
   const [rows, ids] = await Promise.all([
     db.summaries.toArray(),
     db.designs.toCollection().primaryKeys(),
@@ -48,7 +48,7 @@ export function addShop(
     journal = emptyJournal(),
     photos = [],
     renewed = [],
-    db = database,
+    db = database(),
   }: AddOptions = {},
 ): Promise<string> {
   return db.transaction('rw', db.shopTables, async () => {
@@ -73,9 +73,10 @@ async function changeSummary(
   id: string,
   change: (row: SummaryRow) => Partial<SummaryRow>,
 ): Promise<void> {
-  await database.transaction('rw', database.summaries, async () => {
-    const row = await database.summaries.get(id);
-    if (row) await database.summaries.put({ ...row, ...change(row), revision: row.revision + 1 });
+  const db = database();
+  await db.transaction('rw', db.summaries, async () => {
+    const row = await db.summaries.get(id);
+    if (row) await db.summaries.put({ ...row, ...change(row), revision: row.revision + 1 });
   });
 }
 
@@ -87,7 +88,7 @@ export async function renameShop(id: string, name: string): Promise<void> {
     journal: { added: [], updated: [], removed: [] },
     merge: 'shop name',
   } as const;
-  await storeChange(database, id, change, new Date());
+  await storeChange(database(), id, change, new Date());
 }
 
 /** The pictures of a shop's photos. */
@@ -98,7 +99,8 @@ export async function readPhotoFiles(db: Database, shop: string): Promise<PhotoF
 
 /** Copies a shop, its journal and photos with it, under a name of its own; answers the copy's id. */
 export async function duplicateShop(id: string): Promise<string | null> {
-  const row = await database.designs.get(id);
+  const db = database();
+  const row = await db.designs.get(id);
   if (!row) return null;
   const { document } = row;
   const suffix = ', copy';
@@ -106,8 +108,9 @@ export async function duplicateShop(id: string): Promise<string | null> {
   return addShop(
     { ...document, shop: { ...document.shop, name } },
     {
-      journal: await readJournal(database, id),
-      photos: await readPhotoFiles(database, id),
+      journal: await readJournal(db, id),
+      photos: await readPhotoFiles(db, id),
+      db,
     },
   );
 }
@@ -120,17 +123,18 @@ export const restoreShop = (id: string): Promise<void> =>
 
 /** Lets go of shops thrown away long ago. */
 export async function emptyBin(now: Date): Promise<void> {
-  const rows = await database.summaries.toArray();
+  const db = database();
+  const rows = await db.summaries.toArray();
   const isOld = ({ deleted }: SummaryRow) =>
     deleted !== null && now.getTime() - Date.parse(deleted) > KEEP_DELETED;
   for (const { id } of rows.filter(isOld)) {
-    await database.transaction('rw', database.shopTables, async () => {
-      const photos = await readPhotoFiles(database, id);
-      await database.photoFiles.bulkDelete(photos.map((photo): [string, string] => [id, photo.id]));
-      await deleteRecords(database, id);
-      await forgetChanges(database, id);
-      await database.designs.delete(id);
-      await database.summaries.delete(id);
+    await db.transaction('rw', db.shopTables, async () => {
+      const photos = await readPhotoFiles(db, id);
+      await db.photoFiles.bulkDelete(photos.map((photo): [string, string] => [id, photo.id]));
+      await deleteRecords(db, id);
+      await forgetChanges(db, id);
+      await db.designs.delete(id);
+      await db.summaries.delete(id);
     });
   }
 }
@@ -140,7 +144,7 @@ export async function openDemo(): Promise<string> {
   const { default: document } = await import('../../../demo/heron-slip.json');
   const read = readShop(document);
   if (!read.ok) throw new Error(`the demo shop is broken: ${read.faults[0].message}`);
-  const row = await database.summaries.get(read.shop.id);
+  const row = await database().summaries.get(read.shop.id);
   if (!row) return addShop(read.shop, { keepId: true, journal: read.journal });
   if (row.deleted !== null) await restoreShop(row.id);
   return row.id;

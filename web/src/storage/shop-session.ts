@@ -3,6 +3,9 @@
 import { changesBetween, type Shop } from '@frank-gauge/core/design';
 import {
   diffBetween,
+  type Fault,
+  faultOfDiff,
+  faultOfEdit,
   isEmptyDiff,
   type Journal,
   type JournalDiff,
@@ -96,11 +99,16 @@ export class ShopSession {
   private catching: Promise<void> = Promise.resolve();
 
   constructor(
-    private readonly db: Database,
+    /** The tables, asked for anew each time: others may be put in their place. */
+    private readonly tables: () => Database,
     private readonly now: () => Date = () => new Date(),
     /** Where pages that were left put the edits that were still on their way; null: nowhere. */
     private readonly shelf: () => Shelf | null = () => null,
   ) {}
+
+  private get db(): Database {
+    return this.tables();
+  }
 
   /** Opens a shop and follows its changes in other tabs until another is opened or it is closed. */
   open(id: string): void {
@@ -159,7 +167,7 @@ export class ShopSession {
 
   /**
    * Changes the design: on screen in this very frame, in storage right behind. A recipe that changes
-   * nothing leaves no trace.
+   * nothing leaves no trace; one whose outcome could not be read again is refused, and changes nothing.
    */
   readonly edit = (label: string, recipe: Recipe, options: EditOptions = {}): void => {
     const session = this.state.getState();
@@ -167,7 +175,10 @@ export class ShopSession {
     const shop = produce(session.shop, (draft) => {
       recipe(draft);
     });
-    if (shop !== session.shop) this.show(session, label, shop, NO_DIFF, options);
+    if (shop === session.shop) return;
+    const fault = faultOfEdit(session.shop, shop);
+    if (fault) this.onRefused({ label, reason: reasonOf(fault) });
+    else this.show(session, label, shop, NO_DIFF, options);
   };
 
   /** Changes records of the journal by a recipe, in the same way. */
@@ -185,7 +196,9 @@ export class ShopSession {
   readonly apply = (label: string, diff: JournalDiff, options: EditOptions = {}): void => {
     const session = this.state.getState();
     if (session.status !== 'open' || isEmptyDiff(diff)) return;
-    this.show(session, label, session.shop, diff, options);
+    const fault = faultOfDiff(diff);
+    if (fault) this.onRefused({ label, reason: reasonOf(fault) });
+    else this.show(session, label, session.shop, diff, options);
   };
 
   /** Undoes the last change; answers its label, or null where there is none. */
@@ -511,6 +524,8 @@ export class ShopSession {
     this.notify(news);
   }
 }
+
+const reasonOf = ({ path, message }: Fault) => `${path}: ${message}`;
 
 /** What changed of the journal since a tab last looked. */
 function newsOf({ journalRevision, lastDiff }: SummaryRow, { journal }: Known): JournalNews {

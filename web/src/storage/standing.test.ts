@@ -17,15 +17,15 @@ function shopWithDrop() {
   addDrop(shop, 'inlet', 'planer', () => `id${next++}`);
   return shop;
 }
-const standing = async () => (await database.summaries.get('one'))?.standing;
+const standing = async () => (await database().summaries.get('one'))?.standing;
 
-beforeEach(() => Promise.all(database.tables.map((table) => table.clear())));
+beforeEach(() => Promise.all(database().tables.map((table) => table.clear())));
 
 describe('how a shop stands', () => {
   it('is kept with its summary: its drops, and the worst of them', async () => {
     await addShop(shopWithDrop(), { keepId: true });
     expect(await standing()).toBeNull();
-    await storeStanding(database, 'one');
+    await storeStanding(database(), 'one');
     expect(await standing()).toMatchObject({ kind: 'judged', of: 0, drops: 1 });
     const kept = await standing();
     expect(kept?.kind === 'judged' && kept.worst?.name).toBe('Thickness planer');
@@ -39,7 +39,7 @@ describe('how a shop stands', () => {
     for (const run of shop.ducts.runs) if (run.gate) run.gate.open = true;
     shop.condition.filterLoading.value = 6;
     await addShop(shop, { keepId: true });
-    await storeStanding(database, 'one');
+    await storeStanding(database(), 'one');
     const arranged = arrangeDucts(shop);
     if (!arranged.ok) throw new Error('no tree');
     const worstBy = (view: 'found' | 'designed', rule: 'one' | 'now') =>
@@ -56,20 +56,20 @@ describe('how a shop stands', () => {
 
   it('is of a revision of its design: after an edit it is known to be old', async () => {
     await addShop(shopWithDrop(), { keepId: true });
-    await storeStanding(database, 'one');
+    await storeStanding(database(), 'one');
     await renameShop('one', 'Two');
-    const summary = await database.summaries.get('one');
+    const summary = await database().summaries.get('one');
     expect(summary?.standing?.of).not.toBe(summary?.designRevision);
-    await storeStanding(database, 'one');
+    await storeStanding(database(), 'one');
     expect((await standing())?.of).toBe(summary?.designRevision);
   });
 
   it('of a damaged shop says that it cannot be read; of none there, nothing', async () => {
     const damaged = { ...shopWithDrop(), machines: 'none' } as never;
     await addShop(damaged, { keepId: true });
-    await storeStanding(database, 'one');
+    await storeStanding(database(), 'one');
     expect(await standing()).toEqual({ kind: 'unreadable', of: 0 });
-    await storeStanding(database, 'none');
-    expect(await database.summaries.count()).toBe(1);
+    await storeStanding(database(), 'none');
+    expect(await database().summaries.count()).toBe(1);
   });
 });

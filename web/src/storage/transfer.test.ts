@@ -18,22 +18,22 @@ const photos = [
 ];
 const file = (content: string | Uint8Array, name = 'shop.json') =>
   new File([typeof content === 'string' ? content : new Uint8Array(content)], name);
-const count = () => database.summaries.count();
+const count = () => database().summaries.count();
 
-beforeEach(() => Promise.all(database.tables.map((table) => table.clear())));
+beforeEach(() => Promise.all(database().tables.map((table) => table.clear())));
 
 describe('exported and imported again', () => {
   it.each(['json', 'zip'] as const)('as %s, a shop is the same, under its own id', async (form) => {
     await addShop(shop, { keepId: true, journal, photos });
     const exported = await exportShop('one', form);
     expect(exported?.name).toBe(`one.frank-gauge.${form}`);
-    await Promise.all(database.tables.map((table) => table.clear()));
+    await Promise.all(database().tables.map((table) => table.clear()));
     const bytes = new Uint8Array((await exported?.content.arrayBuffer()) ?? new ArrayBuffer(0));
     const imported = await importShop(file(bytes, exported?.name));
     expect(imported).toEqual({ kind: 'imported', id: 'one', name: 'One', isRenamed: false });
-    expect((await database.designs.get('one'))?.document).toEqual(shop);
-    expect(await readJournal(database, 'one')).toEqual(journal);
-    const pictures = (await readPhotoFiles(database, 'one')).map(({ id, bytes }) => ({
+    expect((await database().designs.get('one'))?.document).toEqual(shop);
+    expect(await readJournal(database(), 'one')).toEqual(journal);
+    const pictures = (await readPhotoFiles(database(), 'one')).map(({ id, bytes }) => ({
       id,
       bytes,
     }));
@@ -47,7 +47,7 @@ describe('exported and imported again', () => {
       if (imported.kind !== 'imported') throw new Error(imported.kind);
       expect(imported.isRenamed).toBe(true);
       expect(imported.id).toMatch(/^[\w-]+$/);
-      expect((await database.designs.get(imported.id))?.document.id).toBe(imported.id);
+      expect((await database().designs.get(imported.id))?.document.id).toBe(imported.id);
     },
   );
 
@@ -97,11 +97,11 @@ describe('a file', () => {
     const zip = writeZip({ shop, journal: twins, photos: [] });
     const [sound] = journal.sounds;
     const time = Date.parse(sound?.at ?? '');
-    await database.table('sounds').put({ shop: 'one', time, record: sound });
+    await database().table('sounds').put({ shop: 'one', time, record: sound });
     const imported = await importShop(file(zip, 'shop.zip'));
     expect(imported.kind === 'refused' && imported.reason).toMatch(/could not store it/);
     expect(await count()).toBe(0);
-    expect(await database.table('readings').count()).toBe(0);
+    expect(await database().table('readings').count()).toBe(0);
   });
 
   it('that ends early stores nothing until it is said to take what is whole', async () => {
@@ -113,7 +113,7 @@ describe('a file', () => {
     expect(await count()).toBe(0);
     const taken = await importShop(cut, { takesPart: true });
     expect(taken).toEqual({ kind: 'imported', id: 'one', name: 'One', isRenamed: false });
-    const stored = await readJournal(database, 'one');
+    const stored = await readJournal(database(), 'one');
     const lists = Object.values(stored) as unknown[][];
     expect(lists.reduce((sum, { length }) => sum + length, 0)).toBe(first.whole);
     expect(stored.readings).toEqual(journal.readings.slice(0, stored.readings.length));

@@ -26,7 +26,7 @@ interface ImportOptions {
 /** Reads a file into a new shop. Anything wrong with it: a sentence, and nothing is stored. */
 export async function importShop(
   file: File,
-  { takesPart = false, db = database }: ImportOptions = {},
+  { takesPart = false, db = database() }: ImportOptions = {},
 ): Promise<Imported> {
   const refuse = (reason: string): Imported => ({
     kind: 'refused',
@@ -67,7 +67,7 @@ export type FileForm = 'json' | 'zip';
 export async function exportShop(
   id: string,
   form: FileForm,
-  db: Database = database,
+  db: Database = database(),
 ): Promise<ShopFile | null> {
   const row = await db.designs.get(id);
   if (!row) return null;

@@ -22,7 +22,7 @@ class Tab {
 
   constructor(name: string) {
     this.db = new Database(name);
-    this.session = new ShopSession(this.db);
+    this.session = new ShopSession(() => this.db);
     this.session.open('one');
     this.list = new ReadingList(this.db, 'one', this.session);
   }

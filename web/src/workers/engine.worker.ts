@@ -22,16 +22,7 @@ import { type OutlineFromDxf, outlineFromDxf } from '@frank-gauge/core/room';
 import { arrangeDucts } from '@frank-gauge/core/routing';
 import { expose } from 'comlink';
 import { nanoid } from 'nanoid';
-import { database } from '@/storage/database';
-import { latestReadings, readRecords } from '@/storage/journal-tables';
-import { storeStanding } from '@/storage/standing';
-import {
-  exportShop,
-  type FileForm,
-  type Imported,
-  importShop,
-  type ShopFile,
-} from '@/storage/transfer';
+import { storageWork } from './storage-work';
 
 /** The shop readings were last held against, arranged and with what it predicts: for the next ones. */
 interface Compared {
@@ -74,17 +65,10 @@ const engine = {
       readings.map((reading) => [reading.id, outcomeOf(made.compare(reading, meters))]),
     );
   },
-  /** What the latest reading of every drop says together; the readings as they are stored. */
-  async traceShortfall(shop: Shop): Promise<SharedShortfall | null> {
+  /** What the latest reading of every drop says together. */
+  traceShortfall(shop: Shop, meters: Meters, readings: readonly Reading[]): SharedShortfall | null {
     const made = comparerOf(shop);
     if (!made) return null;
-    const [instruments, testPoints] = await Promise.all([
-      readRecords(database, shop.id, 'instruments'),
-      readRecords(database, shop.id, 'testPoints'),
-    ]);
-    const points = testPoints.map(({ id }) => id);
-    const readings = await latestReadings(database, shop.id, points);
-    const meters = { instruments, testPoints };
     const compared = readings.map((reading) => made.compare(reading, meters));
     return sharedShortfall(shop, made.tree, compared);
   },
@@ -110,16 +94,7 @@ const engine = {
   async outline(file: File): Promise<OutlineFromDxf> {
     return outlineFromDxf(await file.text());
   },
-  importShop(file: File, takesPart: boolean): Promise<Imported> {
-    return importShop(file, { takesPart });
-  },
-  exportShop(id: string, form: FileForm): Promise<ShopFile | null> {
-    return exportShop(id, form);
-  },
-  /** Works out how a stored shop stands and keeps it with its summary. */
-  storeStanding(id: string): Promise<void> {
-    return storeStanding(database, id);
-  },
+  ...storageWork,
 };
 
 export type EngineApi = typeof engine;

@@ -1,18 +1,39 @@
 'use client';
 
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { openDemo } from '@/storage/shop-list';
+import { useStoragePlace } from '@/storage/storage-place';
+import { PlaceNotice } from '@/views/frame/storage-notice';
 
 /** Puts the demo shop in this browser, unless it is there, and opens it. */
 export default function DemoPage() {
   const router = useRouter();
+  const [hasFailed, setFailed] = useState(false);
+  const isKnown = useStoragePlace(({ kind }) => kind === 'browser' || kind === 'memory');
   useEffect(() => {
-    void openDemo().then((id) => router.replace(`/shop/${id}/air`));
-  }, [router]);
+    if (!isKnown) return;
+    openDemo().then(
+      (id) => router.replace(`/shop/${id}/air`),
+      () => setFailed(true),
+    );
+  }, [router, isKnown]);
   return (
-    <p role="status" className="p-8 text-quiet">
-      Opening the demo shop…
-    </p>
+    <>
+      <PlaceNotice />
+      {hasFailed ? (
+        <p role="alert" className="p-8">
+          The browser could not store the demo shop: its storage may be full.{' '}
+          <Link href="/" className="underline">
+            All shops
+          </Link>
+        </p>
+      ) : (
+        <p role="status" className="p-8 text-quiet">
+          Opening the demo shop…
+        </p>
+      )}
+    </>
   );
 }

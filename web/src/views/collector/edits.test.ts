@@ -56,7 +56,7 @@ function portJoint() {
 
 beforeEach(async () => {
   shopSession.close();
-  await Promise.all(database.tables.map((table) => table.clear()));
+  await Promise.all(database().tables.map((table) => table.clear()));
   const fresh = newShop('one', 'One', 'us', curve);
   let next = 0;
   addDrop(fresh, 'inlet', 'planer', () => `id${next++}`);

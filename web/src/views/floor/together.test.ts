@@ -56,7 +56,7 @@ let [shopId, one, other] = ['', '', ''];
 beforeEach(async () => {
   shopSession.close();
   letGo();
-  await Promise.all(database.tables.map((table) => table.clear()));
+  await Promise.all(database().tables.map((table) => table.clear()));
   const fresh = newShop('one', 'One', 'metric', curve);
   setRoomSize(fresh, 10, 8);
   fresh.room.ceilingHeight = 2.7;

@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { memo } from 'react';
 import { choose, useChoices } from '@/storage/choices';
 import { edit, useSession } from '@/storage/session';
+import { useStoragePlace } from '@/storage/storage-place';
 import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
 import { openPalette } from './palette-state';
@@ -20,12 +21,13 @@ const SAVED = {
 /** Whether the last edit is stored. By itself: each edit changes it twice, and nothing else here. */
 function Saved() {
   const saved = useSession((session) => (session.status === 'open' ? session.saved : 'saved'));
+  const isInMemory = useStoragePlace(({ kind }) => kind === 'memory');
   return (
     <span
       role="status"
       className={`text-[14px] ${saved === 'failed' ? 'text-starved-text' : 'text-quiet'}`}
     >
-      {SAVED[saved]}
+      {saved === 'saved' && isInMemory ? 'in memory only' : SAVED[saved]}
     </span>
   );
 }

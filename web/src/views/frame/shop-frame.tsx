@@ -3,8 +3,9 @@
 import type { ReactNode } from 'react';
 import { useEffect } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { shopSession, useOutdated, useSession } from '@/storage/session';
+import { shopSession, useSession } from '@/storage/session';
 import type { Session } from '@/storage/session-state';
+import { useStoragePlace } from '@/storage/storage-place';
 import { FloorConflictsProvider } from './floor-conflicts';
 import { Header } from './header';
 import { LiveStrip } from './live-strip';
@@ -14,30 +15,45 @@ import { Palette } from './palette';
 import { RenewedNotice } from './renewed-notice';
 import { Shortcuts } from './shortcuts';
 import { Steps } from './steps';
-import { OutdatedNotice, StorageNotice } from './storage-notice';
+import { PlaceNotice, StorageNotice } from './storage-notice';
 
 const openOrNot = (session: Session) =>
   session.status === 'open' ? ({ status: 'open', id: session.id } as const) : session;
+
+function NotOpen({ session }: { readonly session: ReturnType<typeof openOrNot> }) {
+  switch (session.status) {
+    case 'missing':
+      return <MissingShop />;
+    case 'broken':
+      return <BrokenShop id={session.id} faults={session.faults} document={session.document} />;
+    default:
+      return (
+        <p role="status" className="p-8 text-quiet">
+          Opening the shop…
+        </p>
+      );
+  }
+}
 
 /** What every shop view stands in: header, the order of work, the live strip. */
 export function ShopFrame({ id, children }: { readonly id: string; readonly children: ReactNode }) {
   // Not how far it is stored: that changes with every edit once more, and only the header says it.
   const session = useSession(useShallow(openOrNot));
+  const place = useStoragePlace(({ kind }) => kind);
+  // Stored elsewhere from now on, the shop is looked for there.
+  const isInMemory = place === 'memory';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the session asks for itself where things are stored
   useEffect(() => {
     shopSession.open(id);
     return () => shopSession.close();
-  }, [id]);
+  }, [id, isInMemory]);
 
-  const isOutdated = useOutdated((outdated) => outdated);
-  if (isOutdated && session.status !== 'open') return <OutdatedNotice />;
-  if (session.status === 'missing') return <MissingShop />;
-  if (session.status === 'broken')
-    return <BrokenShop id={session.id} faults={session.faults} document={session.document} />;
   if (session.status !== 'open' || session.id !== id) {
     return (
-      <p role="status" className="p-8 text-quiet">
-        Opening the shop…
-      </p>
+      <>
+        <PlaceNotice />
+        {place !== 'outdated' && <NotOpen session={session} />}
+      </>
     );
   }
   return (

@@ -3,27 +3,27 @@
 import { useEffect } from 'react';
 import { toast } from 'sonner';
 import { saveShop } from '@/model/save-shop';
-import { openShopId, shopSession, useOutdated, useSession } from '@/storage/session';
+import { openShopId, shopSession, useSession } from '@/storage/session';
+import { type Unopened, useStoragePlace } from '@/storage/storage-place';
 import { Button } from '@/ui/button';
 
-/** Says what stands between the screen and storage: edits not stored, edits not kept, a program too old. */
+/** Says what stands between the open shop and storage: edits not stored, edits not kept, and what `PlaceNotice` says. */
 export function StorageNotice() {
   const isFailed = useSession((state) => state.status === 'open' && state.saved === 'failed');
-  const isOutdated = useOutdated((outdated) => outdated);
+  const isOutdated = useStoragePlace(({ kind }) => kind === 'outdated');
   useEffect(() => {
     shopSession.onRefused = ({ label, reason }) =>
       toast(
         reason === null
           ? `Not kept: ${label}. What it changes was taken out in another tab.`
-          : `Not kept: ${label}. It would leave a shop that cannot be read: ${reason}.`,
+          : `Not done: ${label}. A shop cannot have it: ${reason}.`,
         { duration: 10_000 },
       );
   }, []);
-  if (isOutdated) return <OutdatedNotice />;
-  if (!isFailed) return null;
+  if (isOutdated || !isFailed) return <PlaceNotice />;
   return (
     <Notice label="Not saved">
-      <p className="min-w-60 flex-1">
+      <p className={TEXT}>
         <strong className="font-semibold">The last changes are not saved.</strong> The browser
         refuses to store them; its storage may be full. They are kept here and tried again until
         they are stored. Save the shop as a file to be safe.
@@ -34,24 +34,71 @@ export function StorageNotice() {
   );
 }
 
-/** This page is older than what is stored. */
-export function OutdatedNotice() {
-  const isOpen = useSession((state) => state.status === 'open');
-  return (
-    <Notice label="Out of date">
-      <p className="min-w-60 flex-1">
-        <strong className="font-semibold">Frank Gauge was updated in another tab.</strong> This page
-        can no longer save anything. Reload it to go on; your shops are as they were last saved.
-      </p>
-      {isOpen && (
-        <Button onClick={() => void saveShop(openShopId(), 'json')}>Save as a file</Button>
-      )}
-      <Button look="solid" onClick={() => window.location.reload()}>
-        Reload
-      </Button>
-    </Notice>
-  );
+/** Says where this page can store nothing: it is older than what is stored, or storage cannot be opened. */
+export function PlaceNotice() {
+  const place = useStoragePlace();
+  switch (place.kind) {
+    case 'opening':
+    case 'browser':
+      return null;
+    case 'outdated':
+      return (
+        <Notice label="Out of date">
+          <p className={TEXT}>
+            <strong className="font-semibold">Frank Gauge was updated in another tab.</strong> This
+            page can no longer save anything. Reload it to go on; your shops are as they were last
+            saved.
+          </p>
+          <SaveOpenShop />
+          <ReloadButton />
+        </Notice>
+      );
+    case 'memory':
+      return (
+        <Notice label="Kept in memory only">
+          <p className={TEXT}>
+            <strong className="font-semibold">Nothing you do here is kept</strong> when this page is
+            closed or reloaded, unless you save it as a file.{' '}
+            {place.isOpenNow ? OPEN_NOW : whyInMemory(place.why)} Shops saved in this browser
+            earlier are safe but not shown.
+          </p>
+          <SaveOpenShop />
+          <ReloadButton />
+        </Notice>
+      );
+  }
 }
+
+/** On a phone the buttons stand below. */
+const TEXT = 'min-w-full flex-1 sm:min-w-60';
+
+const OPEN_NOW =
+  'The browser’s storage can be opened again: save your work as a file, then reload the page.';
+
+function whyInMemory(why: Unopened): string {
+  switch (why.kind) {
+    case 'refused':
+      return (
+        'This browser lets the page store nothing: its window may be private, or storage blocked in ' +
+        `its settings (“${why.message}”).`
+      );
+    case 'held':
+      return (
+        'Another tab with an earlier version of Frank Gauge keeps the storage busy. Close that tab, ' +
+        'then reload this page.'
+      );
+    case 'silent':
+      return 'The browser’s storage does not answer. Reload the page, or restart the browser.';
+  }
+}
+
+function SaveOpenShop() {
+  const isOpen = useSession((state) => state.status === 'open');
+  if (!isOpen) return null;
+  return <Button onClick={() => void saveShop(openShopId(), 'json')}>Save as a file</Button>;
+}
+
+const ReloadButton = () => <Button onClick={() => window.location.reload()}>Reload</Button>;
 
 function Notice({
   label,

@@ -14,7 +14,7 @@ const NOT_YET: ListedReadings = { readings: [], isWhole: false };
 export function useReadings(shop: string): ListedReadings {
   const [listed, setListed] = useState(NOT_YET);
   useEffect(() => {
-    const list = new ReadingList(database, shop, shopSession);
+    const list = new ReadingList(database(), shop, shopSession);
     let wasWhole = false;
     const stop = list.state.subscribe((next) => {
       if (wasWhole) setListed(next);

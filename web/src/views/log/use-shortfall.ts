@@ -6,6 +6,8 @@ import { useEffect, useState } from 'react';
 import { engine } from '@/model/engine';
 import { airPart } from '@/model/shop-parts';
 import { useDesign } from '@/model/use-design';
+import { database } from '@/storage/database';
+import { latestMeasured } from '@/storage/journal-tables';
 import { useSession } from '@/storage/session';
 import type { EngineApi } from '@/workers/engine.worker';
 
@@ -25,10 +27,12 @@ export function useShortfall(): TracedShortfall {
   const [traced, setTraced] = useState<TracedShortfall>({ shared: null, isBroken: false });
   const part = airPart(shop);
   const stored = useSession((state) => (state.status === 'open' ? state.journalRevision : 0));
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the engine reads what is stored, which this number counts
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the readings are read from storage, which this number counts
   useEffect(() => {
-    const trace = async (remote: Remote<EngineApi>): Promise<SharedShortfall | null> =>
-      remote.traceShortfall(part);
+    const trace = async (remote: Remote<EngineApi>): Promise<SharedShortfall | null> => {
+      const { meters, readings } = await latestMeasured(database(), part.id);
+      return remote.traceShortfall(part, meters, readings);
+    };
     let cancel = () => {};
     const ask = () => {
       const asked = engine.ask('shortfall', trace, { isShort: true });

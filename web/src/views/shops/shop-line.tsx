@@ -34,9 +34,12 @@ function dropsOf(standing: Standing | null): string {
   return standing.drops === 1 ? '1 drop' : `${standing.drops} drops`;
 }
 
-/** Says what was not done because storage refused it. */
-const notStored = (what: string) =>
-  toast(`${what}: the browser could not store it. Its storage may be full.`);
+/** Says what was not done with a shop because storage refused it, and offers to save the shop as a file. */
+const notStored = (shop: string, what: string) =>
+  toast(`${what}: the browser could not store it. Its storage may be full.`, {
+    action: { label: 'Save as a file', onClick: () => void saveShop(shop, 'json') },
+    duration: 10_000,
+  });
 
 /** How long ago; of a date that was lost, that it is not known. */
 const agoOf = (changed: string): string =>
@@ -70,7 +73,7 @@ export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
           value={name}
           whenEmpty="A shop needs a name."
           onChange={(next) => {
-            renameShop(id, next).catch(() => notStored(`${name} was not renamed`));
+            renameShop(id, next).catch(() => notStored(id, `${name} was not renamed`));
           }}
           className="text-[18px]"
         />
@@ -109,20 +112,20 @@ const ITEM =
   'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-selection md:min-h-8';
 
 function LineMenu({ id, name, onRename }: MenuProps) {
-  const restore = () => restoreShop(id).catch(() => notStored(`${name} was not brought back`));
+  const restore = () => restoreShop(id).catch(() => notStored(id, `${name} was not brought back`));
   const remove = async () => {
     try {
       await deleteShop(id);
       toast(`Deleted ${name}`, { action: { label: 'Undo', onClick: () => void restore() } });
     } catch {
-      notStored(`${name} was not deleted`);
+      notStored(id, `${name} was not deleted`);
     }
   };
   const duplicate = async () => {
     try {
       await duplicateShop(id);
     } catch {
-      notStored(`${name} was not copied`);
+      notStored(id, `${name} was not copied`);
     }
   };
   return (

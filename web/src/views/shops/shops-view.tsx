@@ -8,21 +8,29 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { useOutdated } from '@/storage/session';
 import { addShop, emptyBin, listShops } from '@/storage/shop-list';
+import { useStoragePlace } from '@/storage/storage-place';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/sheet';
-import { OutdatedNotice } from '../frame/storage-notice';
+import { PlaceNotice } from '../frame/storage-notice';
 import { ThemeButton } from '../frame/theme-button';
 import { CutOffSheet } from './cut-off-sheet';
 import { NewShopForm } from './new-shop-form';
 import { ShopLine } from './shop-line';
 import { useImport } from './use-import';
 
+const unreadable = (error: unknown) => ({
+  unreadable: error instanceof Error ? error.message : String(error),
+});
+
 /** All shops in this browser, each with its worst drop. */
 export function ShopsView() {
-  const isOutdated = useOutdated((outdated) => outdated);
-  const summaries = useLiveQuery(() => listShops().catch(() => []), []);
+  const isInMemory = useStoragePlace(({ kind }) => kind === 'memory');
+  const listed = useLiveQuery(
+    () => listShops().catch((error: unknown) => unreadable(error)),
+    [isInMemory],
+  );
+  const summaries = Array.isArray(listed) ? listed : [];
   const router = useRouter();
   const [isNaming, setNaming] = useState(false);
   const importing = useImport();
@@ -48,7 +56,7 @@ export function ShopsView() {
 
   return (
     <main className="mx-auto max-w-220 px-4 pb-16">
-      {isOutdated && <OutdatedNotice />}
+      <PlaceNotice />
       <header className="flex items-center border-ink border-b py-4">
         <h1 className="text-[26px]">Frank Gauge</h1>
         <span className="ml-4 hidden text-quiet sm:inline">
@@ -76,18 +84,26 @@ export function ShopsView() {
           {refusal} Nothing was imported; your shops are as they were.
         </p>
       )}
-      {summaries?.length === 0 && (
+      {listed && !Array.isArray(listed) && (
+        <p role="alert" className="mb-4 border border-starved px-3 py-2 text-starved-text">
+          The list of your shops cannot be read: {listed.unreadable}. Nothing was changed. Reload
+          the page; if that does not help, close other tabs of Frank Gauge, or restart the browser.
+        </p>
+      )}
+      {Array.isArray(listed) && listed.length === 0 && (
         <p className="py-6 text-[17px]">
-          No shops yet. Start your own, or open the demo to see what a finished one looks like.
+          {isInMemory ? 'No shops on this page yet.' : 'No shops yet.'} Start your own, or open the
+          demo to see what a finished one looks like.
         </p>
       )}
       <ul className="border-ink border-t">
-        {summaries?.map((summary) => (
+        {summaries.map((summary) => (
           <ShopLine key={summary.id} summary={summary} />
         ))}
       </ul>
       <p className="mt-6 text-[14px] text-quiet">
-        Shops are kept in this browser only. Export one to keep it safe or take it elsewhere.{' '}
+        Shops are kept {isInMemory ? 'on this page, until it is closed' : 'in this browser only'}.
+        Export one to keep it safe or take it elsewhere.{' '}
         <Link href="/sources" className="underline">
           Where the numbers come from
         </Link>

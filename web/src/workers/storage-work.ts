@@ -1,0 +1,26 @@
+import { database } from '@/storage/database';
+import { storeStanding } from '@/storage/standing';
+import {
+  exportShop,
+  type FileForm,
+  type Imported,
+  importShop,
+  type ShopFile,
+} from '@/storage/transfer';
+
+/**
+ * What the engine does with what is stored: in its worker, which opens the browser's storage by itself; on the
+ * page, where everything is in the page's memory.
+ */
+export const storageWork = {
+  importShop(file: File, takesPart: boolean): Promise<Imported> {
+    return importShop(file, { takesPart });
+  },
+  exportShop(id: string, form: FileForm): Promise<ShopFile | null> {
+    return exportShop(id, form);
+  },
+  /** Works out how a stored shop stands and keeps it with its summary. */
+  storeStanding(id: string): Promise<void> {
+    return storeStanding(database(), id);
+  },
+};
