@@ -131,6 +131,78 @@ describe('a shop as a file', () => {
     expect(reasonOf(zip)).toMatch(reason);
   });
 
+  it('that is JSON is read as such, whatever letter it begins with', () => {
+    expect(reasonOf(strToU8('Perhaps a shop'))).toMatch(/^it is not JSON/);
+    expect(reasonOf(strToU8('OK'))).toMatch(/^it is not JSON/);
+    expect(reasonOf(strToU8('PK'))).toMatch(/^it is a zip without design\.json/);
+  });
+
+  it('says how many faults there are besides the first, where there are any', () => {
+    const { shop } = bundle;
+    const lone = { ...shop, room: { ...shop.room, ceilingHeight: 0 } };
+    expect(reasonOf(strToU8(JSON.stringify(lone)))).toBe('at room.ceilingHeight, 0.1 is the least');
+    const journal = '{"format":"frank-gauge-journal","version":5,"records":1}\nhello\n{}';
+    const zip = zipSync({
+      'design.json': strToU8(JSON.stringify(shop)),
+      'journal.jsonl': strToU8(journal.replace('\n{}', '\n')),
+    });
+    expect(reasonOf(zip)).toBe('in journal.jsonl, line 2: it is not JSON');
+  });
+
+  it('as a zip is held to what may come out of it: by its texts, and all in all', () => {
+    const limits = { text: 50_000, all: 60_000 };
+    const filled = (sizes: Record<string, number>) =>
+      zipSync(
+        Object.fromEntries(
+          Object.entries({ 'design.json': 3000, ...sizes }).map(([name, size]) => [
+            name,
+            strToU8(`${JSON.stringify(bundle.shop)}${' '.repeat(size)}`),
+          ]),
+        ),
+      );
+    const kindOf = (sizes: Record<string, number>) => {
+      const read = readBundle(filled(sizes), limits);
+      return read.kind === 'refused' ? read.reason : read.kind;
+    };
+    const tooLarge =
+      'what it unpacks to is larger than any shop; the most is 0.05 MB of text and 0.06 MB in all';
+    expect(kindOf({})).toBe('whole');
+    expect(kindOf({ 'design.json': 50_001 })).toBe(tooLarge);
+    expect(kindOf({ 'photos/p1/a.jpg': 50_001 })).toBe('whole');
+    expect(kindOf({ 'photos/p1/a.jpg': 56_000 })).toBe(tooLarge);
+    expect(kindOf({ 'photos/p1/a.jpg': 30_000, 'photos/p2/b.jpg': 30_000 })).toBe(tooLarge);
+    // What is none of ours is not even unpacked.
+    expect(kindOf({ 'a/design.json': 90_000, 'more.txt': 90_000 })).toBe('whole');
+  });
+
+  it('as a zip cut off in its design, or before the first line of its journal, says so', () => {
+    const design = strToU8(`${JSON.stringify(bundle.shop)}\n`);
+    const noisy = { ...bundle.shop, shop: { ...bundle.shop.shop, note: noise(900).join('') } };
+    const torn = zipSync({ 'design.json': strToU8(JSON.stringify(noisy)) }, { level: 0 });
+    expect(reasonOf(torn.subarray(0, torn.length - 300))).toBe(
+      'it is cut off in the middle of its design.json',
+    );
+    const zip = zipSync(
+      { 'design.json': design, 'journal.jsonl': strToU8('{"format":"frank-gauge-journal",') },
+      { level: 0 },
+    );
+    const at = design.length + 100;
+    expect(readBundle(zip.subarray(0, at))).toMatchObject({
+      kind: 'cut off',
+      whole: 0,
+      promised: 0,
+    });
+  });
+
+  it('as a zip of many pieces is the same again', () => {
+    const photos = [{ id: 'p1', bytes: noise(300_000) }];
+    const read = readBundle(writeZip({ ...bundle, photos }));
+    expect(read.kind === 'whole' && read.photos).toEqual(photos);
+    // Long before its end, it lacks the picture.
+    const cut = writeZip({ ...bundle, photos }).subarray(0, 200_000);
+    expect(readBundle(cut)).toMatchObject({ kind: 'cut off', missingPictures: 1 });
+  });
+
   it('as a small zip that unpacks to a huge one is stopped on the way', () => {
     const zip = zipSync({ 'design.json': new Uint8Array(20_000_000) }, { level: 1 });
     expect(zip.length).toBeLessThan(200_000);

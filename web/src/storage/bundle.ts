@@ -87,10 +87,13 @@ export function readBundle(bytes: Uint8Array, limits: Limits = LIMITS): ReadBund
 }
 
 function refused(faults: readonly [Fault, ...Fault[]]): ReadBundle {
-  const [{ path, message }, ...others] = faults;
-  const more = others.length > 0 ? ` (and ${others.length} more)` : '';
-  return { kind: 'refused', reason: path === '' ? message : `at ${path}, ${message}${more}` };
+  const [{ path, message }] = faults;
+  return refuse(path === '' ? message : `at ${path}, ${message}${andMore(faults)}`);
 }
+
+/** How many faults there are besides the one that is said. */
+const andMore = (faults: readonly unknown[]) =>
+  faults.length > 1 ? ` (and ${faults.length - 1} more)` : '';
 
 const refuse = (reason: string): ReadBundle => ({ kind: 'refused', reason });
 
@@ -112,9 +115,8 @@ function readZip(bytes: Uint8Array, limits: Limits): ReadBundle {
   const file = unpacked.get(JOURNAL);
   const lines = linesOf(file, read.journal);
   if (lines.kind === 'refused') {
-    const [{ line, message }, ...others] = lines.faults;
-    const more = others.length > 0 ? ` (and ${others.length} more)` : '';
-    return refuse(`in ${JOURNAL}, line ${line}: ${message}${more}`);
+    const [{ line, message }] = lines.faults;
+    return refuse(`in ${JOURNAL}, line ${line}: ${message}${andMore(lines.faults)}`);
   }
   const { journal } = lines;
   const photos = journal.photos.flatMap((photo) => {

@@ -75,6 +75,35 @@ describe('what a page that is left keeps', () => {
     expect(takeWrites(shelf, 'one')).toEqual([write('b')]);
   });
 
+  it('is what is an edit of whatever else was put among them', () => {
+    const shelf = shelfOf();
+    keepWrites(shelf, [write('a')]);
+    const [key] = shelf.all.keys();
+    const { design } = write('a').change;
+    const others = [
+      null,
+      {},
+      { id: 'x', shop: 'one', change: {} },
+      { id: 'x', shop: 'one', change: { design } },
+      { ...write('x'), shop: 7 },
+    ];
+    shelf.all.set(key ?? '', JSON.stringify([...others, write('a')]));
+    expect(takeWrites(shelf, 'one')).toEqual([write('a')]);
+    expect(shelf.all.size).toBe(0);
+    // One of another shop is put back as it is.
+    shelf.all.set(key ?? '', JSON.stringify([...others, write('b', 'two')]));
+    expect(takeWrites(shelf, 'one')).toEqual([]);
+    expect(takeWrites(shelf, 'two')).toEqual([write('b', 'two')]);
+  });
+
+  it('is neither written nor taken out where there is nothing', () => {
+    const shelf = { ...shelfOf(), setItem: vi.fn(), removeItem: vi.fn() };
+    keepWrites(shelf, []);
+    expect(takeWrites(shelf, 'one')).toEqual([]);
+    expect(shelf.setItem).not.toHaveBeenCalled();
+    expect(shelf.removeItem).not.toHaveBeenCalled();
+  });
+
   it('is lost, and nothing else, where there is no room', () => {
     const shelf = shelfOf();
     const full: Shelf = {

@@ -3,7 +3,7 @@ import { NO_DIFF } from '@frank-gauge/core/journal';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Database } from './database';
 import { ReadingList } from './reading-list';
-import { sampleJournal, sampleReading, sampleShop } from './sample-records';
+import { sampleJournal, sampleReading, sampleShop, sampleSound } from './sample-records';
 import { addShop } from './shop-list';
 import { ShopSession } from './shop-session';
 
@@ -51,6 +51,61 @@ describe('the list of readings', () => {
     expect(ids()).toEqual(['r2', 'between', 'r1', 'r0']);
     await session.undo();
     expect(ids()).toEqual(['r2', 'r1', 'r0']);
+  });
+
+  it('takes a changed reading to its new place, and no record of another kind', async () => {
+    await opened(3);
+    await whole();
+    const before = sampleReading('r0', 0);
+    const after = { ...before, at: '2026-01-01T10:01:30Z' };
+    session.apply('time', { ...NO_DIFF, updated: [{ kind: 'readings', before, after }] });
+    expect(ids()).toEqual(['r2', 'r0', 'r1']);
+    expect(list.state.getState().readings[1]).toEqual(after);
+    const { readings } = list.state.getState();
+    const sound = sampleSound('r2');
+    session.apply('sounds', {
+      added: [{ kind: 'sounds', record: { ...sound, id: 'r9' } }],
+      updated: [{ kind: 'sounds', before: sampleSound('s1'), after: sampleSound('s1', 90) }],
+      removed: [],
+    });
+    session.apply('no sound', { ...NO_DIFF, removed: [{ kind: 'sounds', record: sound }] });
+    expect(list.state.getState().readings).toBe(readings);
+  });
+
+  it('puts one of the same time before those that are there', async () => {
+    await opened(3);
+    await whole();
+    session.record('log', ({ readings }) => {
+      readings.push(sampleReading('again', 1));
+    });
+    expect(ids()).toEqual(['r2', 'again', 'r1', 'r0']);
+  });
+
+  it('closed while it is read, tells of nothing more', async () => {
+    await opened(500);
+    const seen = vi.fn();
+    list.state.subscribe(seen);
+    list.close();
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(seen).not.toHaveBeenCalled();
+  });
+
+  it('read anew stays as it is until all of it is there', async () => {
+    await opened(500);
+    await whole();
+    const lengths: number[] = [];
+    list.state.subscribe(({ readings }) => lengths.push(readings.length));
+    const other = new ShopSession(() => db);
+    other.open('one');
+    await vi.waitFor(() => expect(other.state.getState().status).toBe('open'));
+    // More than is handed on from tab to tab.
+    other.record('log', ({ readings }) => {
+      for (let i = 0; i < 201; i++) readings.push(sampleReading(`more${i}`, 600 + i));
+    });
+    await vi.waitFor(() => expect(ids()).toHaveLength(701));
+    expect(new Set(lengths)).toEqual(new Set([701]));
+    expect(list.state.getState().isWhole).toBe(true);
+    other.close();
   });
 
   it('follows other tabs', async () => {

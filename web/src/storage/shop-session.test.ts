@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import { VERSION } from '@frank-gauge/core/design';
+import { NO_DIFF } from '@frank-gauge/core/journal';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Database } from './database';
 import { storeChange } from './history';
@@ -295,6 +296,98 @@ describe('an open shop', () => {
     expect(soundIds()).toEqual(['s1']);
   });
 
+  it('is closed before it is opened, and loading until it is read', async () => {
+    const own = new ShopSession(() => db);
+    expect(own.state.getState()).toEqual({ status: 'closed' });
+    own.open('one');
+    expect(own.state.getState()).toEqual({ status: 'loading' });
+    own.edit('name', (shop) => void Object.assign(shop.shop, { name: 'Too early' }));
+    own.apply('sound', { ...NO_DIFF, added: [{ kind: 'sounds', record: sampleSound('early') }] });
+    await vi.waitFor(() => expect(own.state.getState().status).toBe('open'));
+    expect(await own.settled()).toBeNull();
+    expect(open().shop.shop.name).toBe('One');
+    own.close();
+    expect(own.state.getState()).toEqual({ status: 'closed' });
+    // Written elsewhere, it stays closed.
+    setName('Later');
+    await saved();
+    expect(own.state.getState()).toEqual({ status: 'closed' });
+  });
+
+  it('cannot be opened where storage cannot be read, and says why', async () => {
+    vi.spyOn(db.summaries, 'get').mockRejectedValue(new DOMException('disk', 'UnknownError'));
+    session.open('one');
+    await vi.waitFor(() => expect(session.state.getState().status).toBe('broken'));
+    expect(session.state.getState()).toEqual({
+      status: 'broken',
+      id: 'one',
+      faults: [{ path: '', message: 'disk' }],
+      document: null,
+    });
+    vi.restoreAllMocks();
+    expect(await session.repair()).toEqual({ kind: 'no way back' });
+    expect(session.state.getState().status).toBe('broken');
+  });
+
+  it('is read again after a moment where it could not be read at first', async () => {
+    session.close();
+    const { transaction } = db;
+    let failures = 0;
+    const spy = vi.spyOn(db, 'transaction').mockImplementation(((...all: unknown[]) => {
+      if (all[0] === 'r' && failures++ === 0) throw new DOMException('gone', 'UnknownError');
+      return (transaction as (...rest: unknown[]) => unknown).apply(db, all);
+    }) as never);
+    session.open('one');
+    await vi.waitFor(() => expect(session.state.getState().status).toBe('open'), { timeout: 4000 });
+    expect(failures).toBeGreaterThan(1);
+    spy.mockRestore();
+  });
+
+  it('tells of what other tabs do to its journal, or that it is to be read anew', async () => {
+    const news: unknown[] = [];
+    session.onJournal((one) => news.push(one));
+    const other = new ShopSession(() => db);
+    other.open('one');
+    await vi.waitFor(() => expect(other.state.getState().status).toBe('open'));
+    const add = (id: string) =>
+      other.apply('sound', { ...NO_DIFF, added: [{ kind: 'sounds', record: sampleSound(id) }] });
+    add('theirs');
+    await vi.waitFor(() => expect(soundIds()).toEqual(['s1', 'theirs']));
+    expect(news).toEqual([
+      { ...NO_DIFF, added: [{ kind: 'sounds', record: sampleSound('theirs') }] },
+    ]);
+    // An edit of the design says nothing of the journal.
+    other.edit('name', (shop) => void Object.assign(shop.shop, { name: 'Theirs' }));
+    await vi.waitFor(() => expect(open().shop.shop.name).toBe('Theirs'));
+    expect(news).toHaveLength(1);
+    // Two steps at once: only the last of them is handed on.
+    await db.summaries.update('one', (row) => {
+      row.journalRevision += 2;
+      row.revision += 1;
+    });
+    await vi.waitFor(() => expect(news).toHaveLength(2));
+    expect(news[1]).toBe('anew');
+    expect(soundIds()).toEqual(['s1', 'theirs']);
+    other.close();
+  });
+
+  it('of which too much changed elsewhere at once to be handed on is read anew', async () => {
+    const news: unknown[] = [];
+    session.onJournal((one) => news.push(one));
+    await db.table('sounds').put({
+      shop: 'one',
+      time: Date.parse(sampleSound('s2').at),
+      record: sampleSound('s2'),
+    });
+    await db.summaries.update('one', (row) => {
+      row.journalRevision += 1;
+      row.lastDiff = null;
+      row.revision += 1;
+    });
+    await vi.waitFor(() => expect(soundIds()).toEqual(['s1', 's2']));
+    expect(news).toEqual(['anew']);
+  });
+
   it('that is not there is said to be missing', async () => {
     session.open('nowhere');
     await vi.waitFor(() => expect(session.state.getState().status).toBe('missing'));
@@ -384,6 +477,30 @@ describe('storage that fails', () => {
     expect(await session.undo()).toBe('sound');
     expect(await session.undo()).toBe('breaker');
     expect(await session.undo()).toBe('name');
+  });
+
+  it('for one shop says so of the next one opened, until all is stored; that one stays as it is', async () => {
+    await addShop(sampleShop('two', 'Two'), { keepId: true, db });
+    const { transaction } = db;
+    const spy = vi.spyOn(db, 'transaction').mockImplementation(((...all: unknown[]) => {
+      if (all[0] === 'rw') throw new DOMException('full', 'QuotaExceededError');
+      return (transaction as (...rest: unknown[]) => unknown).apply(db, all);
+    }) as never);
+    setName('First');
+    addSound('first');
+    await vi.waitFor(() => expect(open().saved).toBe('failed'));
+    session.open('two');
+    await vi.waitFor(() => expect(open().id).toBe('two'));
+    session.retry();
+    await vi.waitFor(() => expect(open().saved).toBe('failed'));
+    expect(session.unstoredJournal()).toEqual([]);
+    const shown = open();
+    spy.mockRestore();
+    session.retry();
+    await saved();
+    expect((await stored())?.shop.name).toBe('First');
+    expect(open()).toEqual({ ...shown, saved: 'saved' });
+    expect(await session.undo()).toBeNull();
   });
 
   it('is tried again by itself', async () => {

@@ -112,8 +112,6 @@ export class ShopSession {
 
   /** Opens a shop and follows its changes in other tabs until another is opened or it is closed. */
   open(id: string): void {
-    const session = this.state.getState();
-    if (session.status === 'open' && session.id === id && this.watching?.id === id) return;
     this.close();
     this.set({ status: 'loading' });
     this.resume(id);
@@ -350,6 +348,10 @@ export class ShopSession {
   private finish({ shop: id, label, isShown }: Write, written: Written): void {
     const session = this.state.getState();
     if (session.status !== 'open' || session.id !== id) {
+      if (session.status === 'open' && session.saved === 'failed') {
+        // That storage fails was said of the shop that is open, too.
+        this.set({ ...session, saved: this.isBusy(session.id) ? 'saving' : 'saved' });
+      }
       // Another shop is being opened: what came of it while this write was on its way was passed over.
       if (this.watching) this.catchUp(this.watching.id);
       return;

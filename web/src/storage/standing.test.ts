@@ -69,6 +69,16 @@ describe('how a shop stands', () => {
     await addShop(damaged, { keepId: true });
     await storeStanding(database(), 'one');
     expect(await standing()).toEqual({ kind: 'unreadable', of: 0 });
+    const loose = { ...shopWithDrop(), id: 'loose' };
+    for (const run of loose.ducts.runs) run.from = 'nowhere';
+    await addShop(loose, { keepId: true });
+    await storeStanding(database(), 'loose');
+    expect((await database().summaries.get('loose'))?.standing).toEqual({
+      kind: 'unreadable',
+      of: 0,
+    });
+    await database().summaries.delete('loose');
+    await database().designs.delete('loose');
     await storeStanding(database(), 'none');
     expect(await database().summaries.count()).toBe(1);
   });

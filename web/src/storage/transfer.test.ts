@@ -6,7 +6,7 @@ import { database } from './database';
 import { readJournal } from './journal-tables';
 import { sampleJournal, sampleShop } from './sample-records';
 import { addShop, listShops, readPhotoFiles } from './shop-list';
-import { exportShop, importShop } from './transfer';
+import { exportShop, fileName, importShop } from './transfer';
 
 const shop = sampleShop();
 const journal = sampleJournal(200);
@@ -51,10 +51,26 @@ describe('exported and imported again', () => {
     },
   );
 
+  it('is a file of its kind, named for the shop', async () => {
+    await addShop(
+      { ...shop, shop: { ...shop.shop, name: '“Bo’s”  Shop & Söhne – 2' } },
+      { keepId: true },
+    );
+    const [json, zip] = [await exportShop('one', 'json'), await exportShop('one', 'zip')];
+    expect(json?.name).toBe('bo-s-shop-söhne-2.frank-gauge.json');
+    expect(json?.content.type).toBe('application/json');
+    expect(zip?.content.type).toBe('application/zip');
+    expect(fileName({ ...shop, shop: { ...shop.shop, name: '?!' } })).toBe('shop.frank-gauge');
+    // As it lies where it is damaged.
+    expect(fileName({ ...shop, shop: undefined } as never)).toBe('shop.frank-gauge');
+  });
+
   it('a second time gets an id of its own', async () => {
     await importShop(file(writeShopFile(shop, journal)));
     const again = await importShop(file(writeShopFile(shop, journal)));
     expect(again.kind === 'imported' && again.id).not.toBe('one');
+    // That is no renaming to be told of: the one it had is taken.
+    expect(again).toMatchObject({ isRenamed: false });
     expect((await listShops()).map(({ name }) => name)).toEqual(['One', 'One']);
   });
 
@@ -90,6 +106,10 @@ describe('a file', () => {
     expect(imported.kind === 'refused' && imported.reason).toMatch(
       /at 120 MB it is larger than any shop; the most is 100 MB/,
     );
+    // A zip may be: its photos take room.
+    const zip = file(writeZip({ shop, journal, photos }), 'shop.zip');
+    Object.defineProperty(zip, 'size', { value: 120_000_000 });
+    expect((await importShop(zip)).kind).toBe('imported');
   });
 
   it('that storage refuses is refused, and nothing of it is left', async () => {
