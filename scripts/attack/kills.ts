@@ -15,8 +15,21 @@ const SAFE_AFTER = 50;
 /** What the browser and this script take to tell each other that a key was typed, ms. */
 const HANDOVER = 100;
 
-/** A browser that can be killed, with what it keeps in a folder of ours. */
-async function startBrowser(folder: string) {
+/** A browser that starts at all does so within this time, ms; one started right after a kill may not. */
+const STARTS_WITHIN = 10_000;
+
+/** A browser that can be killed; one that does not start is killed and started anew. */
+async function startBrowser(folder: string, tries = 3): ReturnType<typeof tryToStart> {
+  try {
+    return await tryToStart(folder);
+  } catch (error) {
+    if (tries === 1) throw error;
+    return startBrowser(folder, tries - 1);
+  }
+}
+
+/** Starts a browser with what it keeps in a folder of ours. */
+async function tryToStart(folder: string) {
   const port = join(folder, 'DevToolsActivePort');
   rmSync(port, { force: true });
   const child = spawn(
@@ -24,19 +37,28 @@ async function startBrowser(folder: string) {
     [...CHROMIUM_FLAGS, '--headless=new', '--remote-debugging-port=0', `--user-data-dir=${folder}`],
     { stdio: 'ignore', detached: true },
   );
-  for (let i = 0; i < 200 && !existsSync(port); i++) await wait(50);
-  const [number] = readFileSync(port, 'utf8').split('\n');
-  const browser = await chromium.connectOverCDP(`http://127.0.0.1:${number}`);
-  const [context] = browser.contexts();
-  const page = (await context?.newPage()) ?? (await browser.newPage());
   const gone = new Promise((resolve) => child.once('exit', resolve));
-  const kill = async () => {
+  const end = async () => {
     // The browser with all its processes, with no chance to tidy up.
     if (child.pid !== undefined) process.kill(-child.pid, 'SIGKILL');
     await gone;
-    await browser.close().catch(() => undefined);
   };
-  return { page, kill };
+  try {
+    for (let i = 0; i < STARTS_WITHIN / 50 && !existsSync(port); i++) await wait(50);
+    const [number] = readFileSync(port, 'utf8').split('\n');
+    const address = `http://127.0.0.1:${number}`;
+    const browser = await chromium.connectOverCDP(address, { timeout: STARTS_WITHIN });
+    const [context] = browser.contexts();
+    const page = (await context?.newPage()) ?? (await browser.newPage());
+    const kill = async () => {
+      await end();
+      await browser.close().catch(() => undefined);
+    };
+    return { page, kill };
+  } catch (error) {
+    await end();
+    throw error;
+  }
 }
 
 /** Browsers killed at random moments after something was typed: what is old enough is there when they are back. */

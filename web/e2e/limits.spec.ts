@@ -5,7 +5,7 @@ import { expect, openDemo, saved, test } from './bench';
 const ABSURD = ['99999999999', '-99999999999', '1e-300'];
 
 /** A refusal that names a place in the document in place of a sentence about the field. */
-const OF_THE_FILE = /^[a-z]+(?:\.[\w-]+)+: /i;
+const OF_THE_FILE = /\([a-z]+(?:\.[\w-]+)+\)$/i;
 
 /** What opens details; menus open too, but hold no fields. */
 const DETAILS = 'main button[aria-expanded]:not([aria-haspopup])';

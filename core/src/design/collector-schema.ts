@@ -22,18 +22,23 @@ const curve = z
     });
   });
 
-export const blower = z.strictObject({
+/** Of a wheel, rev/s: no wheel turns once a second, and none five hundred times. */
+const speed = z.number().min(1).max(500);
+/** Of a wheel, m. */
+const wheelDiameter = z.number().min(0.02).max(3);
+
+const blowerParts = z.strictObject({
   name,
   curve,
   /** What the curve was measured at. */
   measured: z.strictObject({
-    density: positive(2),
-    speed: positive(500),
-    wheelDiameter: positive(3),
+    density: z.number().min(0.2).max(2),
+    speed,
+    wheelDiameter,
   }),
   /** What runs here. */
-  speed: positive(500),
-  wheelDiameter: positive(3),
+  speed,
+  wheelDiameter,
   efficiency: z.number().min(0.05).max(0.95),
   motor: z.strictObject({
     power: positive(100_000),
@@ -51,6 +56,23 @@ export const blower = z.strictObject({
   inletElbow: z
     .strictObject({ radiusRatio: z.number().min(0.5).max(10), straight: z.number().min(0).max(50) })
     .nullable(),
+});
+
+/** A blower, whose curve by the fan laws stays within what blowers do at the speed it runs here. */
+export const blower = blowerParts.superRefine(({ curve, measured, ...runs }, context) => {
+  const turns = runs.speed / measured.speed;
+  const across = runs.wheelDiameter / measured.wheelDiameter;
+  const by = { flow: turns * across ** 3, pressure: (turns * across) ** 2 };
+  for (const kind of ['flow', 'pressure'] as const) {
+    const most = by[kind] * Math.max(...curve.map((point) => point[kind]));
+    if (most <= MOST_OF_BLOWER[kind]) continue;
+    const unit = kind === 'flow' ? 'm³/s' : 'Pa';
+    context.addIssue({
+      code: 'custom',
+      path: ['speed'],
+      message: `its curve, brought to the speed and the wheel it runs with, reaches ${Math.round(most)} ${unit}; no blower does more than ${MOST_OF_BLOWER[kind]}`,
+    });
+  }
 });
 
 export const separator = z.strictObject({

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyShop } from '../../reference/any-shop';
 import { copyOf, counter, threeBranchShop } from '../../reference/sample-shops';
-import { velocityPressure } from '../air/velocity-pressure';
+import { circleArea, velocityPressure } from '../air/velocity-pressure';
 import { estimatedCurve } from '../collector/estimated-curve';
 import { addDrop, addRun } from '../design/edit-ducts';
 import { newShop } from '../design/new-shop';
@@ -271,6 +271,33 @@ describe('what must hold in a shop', () => {
     const sealed = solveShop(shop, { view: 'designed', openGates: new Set(['saw']) });
     if (sealed.kind !== 'solved') throw new Error(sealed.reason.kind);
     expect(flowAt(sealed, 'saw')).toBeGreaterThan(flowAt(outcome, 'saw'));
+  });
+
+  it('without a tree it says what is wrong with its ducts', () => {
+    const shop = threeBranchShop();
+    const [run] = shop.ducts.runs;
+    if (run) run.from = 'nowhere';
+    expect(solveShop(shop, { view: 'found' })).toEqual({
+      kind: 'unsolved',
+      reason: {
+        kind: 'not-a-tree',
+        problems: [expect.objectContaining({ path: ['ducts', 'runs', 0, 'from'] })],
+      },
+    });
+  });
+
+  it('tells the velocity into the end of a run, and none into what is no run', () => {
+    const shop = threeBranchShop();
+    const solved = solveShop(shop, { view: 'found', openGates: new Set(['saw']) });
+    if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
+    const [saw] = solved.airIn.get('saw')?.slice(-1) ?? [];
+    const diameter = shop.ducts.runs.find(({ id }) => id === 'saw')?.diameter ?? Number.NaN;
+    expect(solved.airIn.velocityInto('saw')).toBeCloseTo(
+      (saw?.flowIn ?? Number.NaN) / circleArea(diameter),
+      9,
+    );
+    expect(solved.airIn.velocityInto('nowhere')).toBe(0);
+    expect(solved.airIn.get('nowhere')).toBeUndefined();
   });
 
   it('shut solid it says no flow and shut-off pressure', () => {

@@ -111,7 +111,7 @@ async function changedDesign(db: Database, shop: string, changes: readonly Docum
   const inverse = changesBetween(design, row.document);
   if (inverse.length === 0) return null;
   const fault = faultOfDesign(design);
-  if (fault) throw new Invalid(`${fault.path || 'the shop'}: ${fault.message}`);
+  if (fault) throw new Invalid(`${fault.message} (${fault.path || 'the shop'})`);
   await db.designs.put({ id: shop, document: design });
   return { design, inverse };
 }

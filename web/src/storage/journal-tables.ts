@@ -226,7 +226,7 @@ export async function restoreDiff(db: Tables, shop: string, diff: JournalDiff): 
 
 async function put(db: Tables, shop: string, entry: Entry): Promise<void> {
   const fault = faultOfRecord(entry.kind, entry.record);
-  if (fault) throw new Invalid(`${fault.path}: ${fault.message}`);
+  if (fault) throw new Invalid(`${fault.message} (${fault.path})`);
   await db.table(entry.kind).put(rowOf(shop, entry.record));
 }
 

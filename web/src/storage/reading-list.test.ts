@@ -102,7 +102,7 @@ describe('the list of readings', () => {
     other.record('log', ({ readings }) => {
       for (let i = 0; i < 201; i++) readings.push(sampleReading(`more${i}`, 600 + i));
     });
-    await vi.waitFor(() => expect(ids()).toHaveLength(701));
+    await vi.waitFor(() => expect(ids()).toHaveLength(701), { timeout: 10_000 });
     expect(new Set(lengths)).toEqual(new Set([701]));
     expect(list.state.getState().isWhole).toBe(true);
     other.close();

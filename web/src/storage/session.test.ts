@@ -101,12 +101,12 @@ describe('an edit of a field', () => {
     const told: Refusal[] = [];
     const tell = (refusal: Refusal) => void told.push(refusal);
     shopSession.onRefused = tell;
-    expect(takeEdit(() => setCeiling(1e9))).toBe('room.ceilingHeight: 30 is the most');
+    expect(takeEdit(() => setCeiling(1e9))).toBe('30 is the most (room.ceilingHeight)');
     expect(takeEdit(() => setCeiling(3))).toBeNull();
     expect(told).toEqual([]);
     expect(shopSession.onRefused).toBe(tell);
     setCeiling(1e9);
-    expect(told).toEqual([{ label: 'ceiling', reason: 'room.ceilingHeight: 30 is the most' }]);
+    expect(told).toEqual([{ label: 'ceiling', reason: '30 is the most (room.ceilingHeight)' }]);
     expect(() =>
       takeEdit(() => {
         throw new Error('a fault of the field');

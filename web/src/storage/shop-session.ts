@@ -527,7 +527,7 @@ export class ShopSession {
   }
 }
 
-const reasonOf = ({ path, message }: Fault) => `${path}: ${message}`;
+const reasonOf = ({ path, message }: Fault) => `${message} (${path})`;
 
 /** What changed of the journal since a tab last looked. */
 function newsOf({ journalRevision, lastDiff }: SummaryRow, { journal }: Known): JournalNews {

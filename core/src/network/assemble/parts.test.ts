@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { copyOf, threeBranchShop } from '../../../reference/sample-shops';
 import { circleArea } from '../../air/velocity-pressure';
+import { FRICTION_METHODS, JUNCTION_METHODS } from '../../catalogue/ids';
 import { jointCount } from '../../design/length';
 import type { Run, Shop } from '../../design/schema';
 import { elbowLoss } from '../../fittings/elbow';
@@ -8,6 +9,7 @@ import { arrangeDucts } from '../../routing/arrange-ducts';
 import type { Network, Part } from '../network';
 import { solveShop } from '../solve-shop';
 import { SEPARATOR_RUN } from './separator-segment';
+import { type Factors, NO_CHANGE } from './setting';
 import { shopToNetwork } from './shop-to-network';
 
 function networkOf(shop: Shop, view: 'designed' | 'found' = 'found'): Network {
@@ -239,5 +241,94 @@ describe('the blower’s inlet', () => {
     // Stated at the blower, that goes first.
     shop.collector.blower.inletElbow = { radiusRatio: 2, straight: 0 };
     expect(inletPart(shop)).toBeCloseTo(1.2, 12);
+  });
+});
+
+describe('what estimates are multiplied by', () => {
+  const openGates = new Set(['saw', 'planer', 'sander']);
+  /** A shop with something of everything: holes, an opening behind the blower, a filter behind a pushed separator. */
+  function everything(): Shop {
+    const shop = threeBranchShop();
+    shop.condition.holes.push({ run: 'saw', area: 2e-4, origin: { kind: 'assumed' } });
+    shop.condition.pressureSide.area = 1e-3;
+    return shop;
+  }
+  function doubled(shop: Shop, name: keyof Factors | null): Network {
+    const arranged = arrangeDucts(shop);
+    if (!arranged.ok) throw new Error('no tree');
+    const factors = name ? { ...NO_CHANGE, [name]: 2 } : NO_CHANGE;
+    return shopToNetwork(shop, arranged.tree, { view: 'found', openGates, factors });
+  }
+  const size = ({ friction, coefficient }: Part) => friction?.multiplier ?? coefficient;
+  const KINDS: Readonly<Partial<Record<keyof Factors, readonly Part['kind'][]>>> = {
+    entries: ['entry'],
+    fittings: ['elbow', 'branch', 'reducer'],
+    friction: ['hose', 'pipe'],
+    separator: ['separator'],
+  };
+
+  for (const friction of FRICTION_METHODS) {
+    for (const junctions of JUNCTION_METHODS) {
+      it(`doubled, double their own parts and no others, by ${friction} and ${junctions}`, () => {
+        const shop = everything();
+        Object.assign(shop.shop.rules, { friction, junctions });
+        const before = doubled(shop, null);
+        const kinds = new Set<string>();
+        for (const [name, own] of Object.entries(KINDS)) {
+          const after = doubled(shop, name as keyof Factors);
+          for (const [i, { parts }] of before.segments.entries()) {
+            for (const [j, part] of parts.entries()) {
+              kinds.add(part.kind);
+              const other = after.segments[i]?.parts[j];
+              if (!other) throw new Error('another network');
+              const times = own.includes(part.kind) ? 2 : 1;
+              expect(size(other)).toBeCloseTo(times * size(part), 12);
+              expect(other.half).toBe(part.half);
+            }
+          }
+        }
+        for (const kind of Object.values(KINDS).flat()) expect(kinds).toContain(kind);
+      });
+    }
+  }
+
+  it('doubled, double leaks everywhere, the filter, and a separator behind the blower', () => {
+    const shop = everything();
+    const plain = doubled(shop, null);
+    const leaky = doubled(shop, 'leaks');
+    for (const [i, { seam, hole }] of plain.segments.entries()) {
+      expect(leaky.segments[i]?.seam).toBeCloseTo(2 * seam, 15);
+      expect(leaky.segments[i]?.hole).toBeCloseTo(2 * hole, 15);
+    }
+    expect(plain.exhaust.hole).toBeGreaterThan(0);
+    expect(leaky.exhaust.hole).toBeCloseTo(2 * plain.exhaust.hole, 15);
+    const filter = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
+    shop.collector.exhaust = { kind: 'filter', filter };
+    expect(doubled(shop, null).exhaust.linear).toBeGreaterThan(0);
+    expect(doubled(shop, 'filter').exhaust.linear).toBeCloseTo(
+      2 * doubled(shop, null).exhaust.linear,
+      9,
+    );
+    shop.collector.stack.order = 'pushed';
+    const pushed = doubled(shop, null).exhaust;
+    expect(pushed.separator).toBeGreaterThan(0);
+    expect(doubled(shop, 'separator').exhaust.separator).toBeCloseTo(2 * pushed.separator, 12);
+    expect(doubled(shop, 'separator').exhaust.quadratic).toBeCloseTo(2 * pushed.quadratic, 12);
+  });
+});
+
+describe('a gate', () => {
+  it('stands at either end of its run: ahead of its pipe, or behind it', () => {
+    const places = (end: 'upstream' | 'downstream') => {
+      const shop = threeBranchShop();
+      const { gate } = sawOf(shop);
+      if (!gate) throw new Error('no gate');
+      gate.end = end;
+      const { parts } = networkOf(shop).segments.findLast(({ run }) => run === 'saw') ?? {};
+      const at = (kind: Part['kind']) => parts?.findIndex((part) => part.kind === kind) ?? -1;
+      return { isAhead: at('gate') < at('pipe'), half: parts?.[at('gate')]?.half };
+    };
+    expect(places('upstream')).toEqual({ isAhead: true, half: 'up' });
+    expect(places('downstream')).toEqual({ isAhead: false, half: 'down' });
   });
 });
