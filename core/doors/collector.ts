@@ -9,7 +9,7 @@ export {
   type BlowerClassId,
   blowerOfClass,
 } from '../src/collector/blower-classes';
-export { checkedCurve, readCurveFile } from '../src/collector/curve-file';
+export { checkedCurve, readCurveFile, tooLong } from '../src/collector/curve-file';
 export {
   CYCLONE_FAMILIES,
   CYCLONE_FAMILY_IDS,

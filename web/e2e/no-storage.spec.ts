@@ -15,7 +15,7 @@ test('where storage is blocked all of it works in memory, and is saved as a file
 }) => {
   await blockStorage(page);
   await page.goto('/');
-  await expect(notice(page)).toContainText('This browser lets the page store nothing');
+  await expect(notice(page)).toContainText('The browser does not open its storage');
   await expect(notice(page)).toContainText('The user denied permission.');
   await expect(page.getByText('No shops on this page yet.')).toBeVisible();
   await page.getByRole('button', { name: 'Open the demo' }).click();
@@ -53,6 +53,29 @@ test('where storage is blocked all of it works in memory, and is saved as a file
   await page.reload();
   expect(asked).toBe('beforeunload');
   await expect(page.getByText('No shops on this page yet.')).toBeVisible();
+});
+
+test('where storage is full a shop is not copied, and can be saved as a file there and then', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/');
+  await page.evaluate(`IDBObjectStore.prototype.add = () => {
+    throw new DOMException('full', 'QuotaExceededError');
+  };`);
+  await page.getByRole('button', { name: 'What to do with Heron Slip' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await expect(page.getByText('Heron Slip was not copied')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const { shop, journal } = JSON.parse(readFileSync(await (await download).path(), 'utf8'));
+  expect(shop.name).toBe('Heron Slip');
+  expect(journal.readings).toHaveLength(10);
+  await page.getByRole('button', { name: 'New shop' }).click();
+  await page.getByLabel('Its name').fill('No room');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText('No room was not started')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Heron Slip/ })).toHaveCount(1);
 });
 
 test('a storage that another tab holds is left alone until that tab is closed', async ({

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { MOST_SETS } from '../analysis/every-gate-set';
 import { FRICTION_METHODS, JUNCTION_METHODS } from '../catalogue/ids';
 import { BARE_ENTRY_LOSS } from '../collector/blower-classes';
+import { LONGEST_CURVE_TEXT } from '../collector/curve-file';
 
 const finite = z.number();
 
@@ -22,7 +23,7 @@ const curve = z.discriminatedUnion('kind', [
   /** Text of a CSV file: flow, then pressure; `units` for what states none. */
   z.strictObject({
     kind: z.literal('csv'),
-    text: z.string().max(100_000),
+    text: z.string().max(LONGEST_CURVE_TEXT),
     units: z.enum(['us', 'metric']).default('metric'),
   }),
   /**

@@ -9,6 +9,17 @@ export type ReadCurve =
   | { readonly ok: true; readonly points: BlowerPoint[] }
   | { readonly ok: false; readonly reason: string };
 
+/** A curve's text has no more letters: two hundred points take a tenth of it. */
+export const LONGEST_CURVE_TEXT = 100_000;
+const TOO_LONG: ReadCurve = {
+  ok: false,
+  reason: `It is longer than any curve: at most ${LONGEST_CURVE_TEXT / 1000},000 letters.`,
+};
+
+/** Why a text is too long to be read as a curve; null: it is not. */
+export const tooLong = ({ length }: { readonly length: number }): ReadCurve | null =>
+  length > LONGEST_CURVE_TEXT ? TOO_LONG : null;
+
 /** What parts flow from pressure, likeliest first: whoever writes 0,5 parts with a semicolon. */
 const DELIMITERS = ['\t', ';'] as const;
 
@@ -21,6 +32,8 @@ const DELIMITERS = ['\t', ';'] as const;
  * @example readCurveFile('flow (m3/h),pressure (Pa)\n0,2500\n900,1800', 'us')
  */
 export function readCurveFile(text: string, system: UnitSystem): ReadCurve {
+  const refused = tooLong(text);
+  if (refused) return refused;
   const delimiter = DELIMITERS.find((candidate) => text.includes(candidate)) ?? ',';
   const lines = papaparse.parse<string[]>(text, { delimiter }).data;
   const points: BlowerPoint[] = [];

@@ -56,6 +56,7 @@ describe('a curve from a CSV file', () => {
     ['0,10\nmuch,2', /Line 2: .*much/],
     ['0,10\n400,2500', /Line 2: 2,500 in. w.g. is more than any blower makes \(200.73 in. w.g. at/],
     ['0,10\n400000,2', /Line 2: 400,000 CFM is more than any blower makes \(105,944 CFM at/],
+    [' '.repeat(100_001), /^It is longer than any curve: at most 100,000 letters\./],
     ['0;10\n400; ', /Line 2: a flow and a pressure/],
     ['0,10\n100,0,\n90,0', /Line 3: the flow goes backward/],
     [`0,10\n${Array.from({ length: 300 }, (_, i) => `${i + 1},5`).join('\n')}`, /at most 200/],

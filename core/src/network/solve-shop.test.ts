@@ -298,6 +298,10 @@ describe('what must hold in a shop', () => {
     );
     expect(solved.airIn.velocityInto('nowhere')).toBe(0);
     expect(solved.airIn.get('nowhere')).toBeUndefined();
+    const all = allAir(solved);
+    expect(all.map(([run]) => run)).toContain('saw');
+    expect(all.length).toBe(shop.ducts.runs.length + 1);
+    for (const [run, air] of all) expect(air).toBe(solved.airIn.get(run));
   });
 
   it('shut solid it says no flow and shut-off pressure', () => {

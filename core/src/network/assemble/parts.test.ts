@@ -2,9 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { copyOf, threeBranchShop } from '../../../reference/sample-shops';
 import { circleArea } from '../../air/velocity-pressure';
 import { FRICTION_METHODS, JUNCTION_METHODS } from '../../catalogue/ids';
+import { roundInletHeads } from '../../collector/separator';
 import { jointCount } from '../../design/length';
 import type { Run, Shop } from '../../design/schema';
 import { elbowLoss } from '../../fittings/elbow';
+import { fixedJoinLoss } from '../../fittings/joins/joins';
+import { changeOfDiameterLoss } from '../../fittings/reducer';
 import { arrangeDucts } from '../../routing/arrange-ducts';
 import type { Network, Part } from '../network';
 import { solveShop } from '../solve-shop';
@@ -330,5 +333,95 @@ describe('a gate', () => {
     };
     expect(places('upstream')).toEqual({ isAhead: true, half: 'up' });
     expect(places('downstream')).toEqual({ isAhead: false, half: 'down' });
+  });
+});
+
+describe('a change of diameter', () => {
+  /** From the port onto the run. */
+  const widened = (shop: Shop) =>
+    partsOf(shop, 'saw', 'reducer')
+      .filter(({ half }) => half === 'up')
+      .map(({ coefficient }) => coefficient);
+
+  it('costs what its narrow end’s velocity pressure does, brought to the run’s own', () => {
+    const shop = threeBranchShop();
+    const saw = sawOf(shop);
+    const [port] = shop.machines.flatMap(({ ports }) => ports);
+    if (!port) throw new Error('no port');
+    saw.hose = null;
+    port.diameter = 0.1;
+    saw.diameter = 0.15;
+    // Widening, on the port's 0.1 m: (0.15/0.1)⁴ times as much of the run's.
+    const [wider] = widened(shop);
+    expect(wider).toBeCloseTo(changeOfDiameterLoss(0.1, 0.15, Math.PI / 6) * 1.5 ** 4, 9);
+    saw.diameter = 0.08;
+    const [narrower] = widened(shop);
+    expect(narrower).toBeCloseTo(changeOfDiameterLoss(0.1, 0.08, Math.PI / 6), 9);
+    saw.diameter = 0.1;
+    expect(widened(shop)).toEqual([]);
+  });
+});
+
+describe('a separator', () => {
+  const taken = (change: Partial<Shop['collector']['separator']>) => {
+    const shop = threeBranchShop();
+    Object.assign(shop.collector.separator, { heads: 5, inletDiameter: 0.15, ...change });
+    const [part] = partsOf(shop, SEPARATOR_RUN, 'separator');
+    return [part?.name, part?.coefficient];
+  };
+  const proportions = {
+    bodyDiameter: 0.4,
+    inletHeight: 0.2,
+    inletWidth: 0.1,
+    outletDiameter: 0.2,
+    bodyLength: 0.8,
+    coneLength: 0.8,
+  };
+
+  it('takes its heads; a cyclone what its proportions say; none, nothing', () => {
+    expect(taken({ kind: 'none' })).toEqual(['none', 0]);
+    expect(taken({ kind: 'baffle' })).toEqual(['baffle', 5]);
+    expect(taken({ kind: 'baffle', proportions })).toEqual(['baffle', 5]);
+    expect(taken({ kind: 'cyclone' })).toEqual(['cyclone', 5]);
+    const [, heads] = taken({ kind: 'cyclone', proportions });
+    expect(heads).toBeCloseTo(roundInletHeads(proportions, 0.15), 12);
+    expect(heads).not.toBeCloseTo(5, 1);
+  });
+});
+
+describe('a branch by the handbook’s table', () => {
+  it('loses its angle’s coefficient, whatever flows; what goes straight through loses nothing', () => {
+    const shop = threeBranchShop();
+    shop.shop.rules.junctions = 'handbook';
+    sawOf(shop).joins = { kind: 'branch', angle: Math.PI / 4 };
+    expect(partsOf(shop, 'saw', 'branch')).toEqual([
+      {
+        kind: 'branch',
+        name: 'branch',
+        half: 'down',
+        coefficient: fixedJoinLoss({ kind: 'branch', angle: Math.PI / 4 }),
+        friction: null,
+      },
+    ]);
+    sawOf(shop).joins = { kind: 'straight' };
+    expect(partsOf(shop, 'saw', 'branch')).toEqual([]);
+  });
+});
+
+describe('an elbow behind a junction', () => {
+  it('is not disturbed by those of the runs that join there', () => {
+    const shop = threeBranchShop();
+    const elbow = {
+      kind: 'elbow' as const,
+      style: 'fivePiece' as const,
+      angle: Math.PI / 2,
+      radiusRatio: 1.5,
+      count: 1,
+      after: 0,
+    };
+    for (const [i, run] of shop.ducts.runs.entries()) run.fittings = [{ ...elbow, id: `e${i}` }];
+    const main = shop.ducts.runs.find(({ to }) => to === 'inlet');
+    const [first] = partsOf(shop, main?.id ?? '', 'elbow');
+    expect(first?.coefficient).toBeCloseTo(elbowLoss('fivePiece', Math.PI / 2, 1.5), 12);
   });
 });

@@ -112,6 +112,8 @@ describe('a curve as text', () => {
     expect(readCurve(text, 'us', curve)).toEqual({ ok: true, points: curve });
     const lines = text.split('\n');
     lines[1] = '200  10.7';
+    // What is pasted by mistake is refused before it is read.
+    expect(readCurve('0 10\n'.repeat(30_000), 'us')).toMatchObject({ ok: false });
     const edited = readCurve(lines.join('\n'), 'us', curve);
     expect(edited.ok && edited.points[2]).toEqual(curve[2]);
     expect(edited.ok && edited.points[1]).not.toEqual(curve[1]);

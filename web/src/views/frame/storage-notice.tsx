@@ -79,8 +79,8 @@ function whyInMemory(why: Unopened): string {
   switch (why.kind) {
     case 'refused':
       return (
-        'This browser lets the page store nothing: its window may be private, or storage blocked in ' +
-        `its settings (“${why.message}”).`
+        'The browser does not open its storage: the window may be private, or storage blocked in its ' +
+        `settings. It says: “${why.message}”`
       );
     case 'held':
       return (

@@ -66,6 +66,9 @@ export function CurveField() {
   );
 }
 
+/** More letters than a curve's text may have, whatever they are, in bytes. */
+const MOST_BYTES = 1_000_000;
+
 /** Reads a curve from a CSV file. What is wrong with it is said, and the curve stays. */
 function CurveFile() {
   const system = useUnits();
@@ -73,7 +76,8 @@ function CurveFile() {
   const input = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<string | null>(null);
   const read = async (file: File) => {
-    const result = readCurveFile(await file.text(), system);
+    // However large it is, no more of it is read than tells that it is too long.
+    const result = readCurveFile(await file.slice(0, MOST_BYTES).text(), system);
     setRefusal(result.ok ? null : `${file.name}: ${result.reason}`);
     if (!result.ok) return;
     editBlower('blower curve', (own) => {

@@ -1,4 +1,4 @@
-import { checkedCurve } from '@frank-gauge/core/collector';
+import { checkedCurve, tooLong } from '@frank-gauge/core/collector';
 import { fromSI, parseQuantity, STYLES, type UnitSystem } from '@frank-gauge/core/quantity';
 
 export interface CurvePoint {
@@ -25,6 +25,8 @@ export function readCurve(
   system: UnitSystem,
   present: readonly CurvePoint[] = [],
 ): ReadCurve {
+  const refused = tooLong(text);
+  if (refused) return refused;
   const untouched = new Map(present.map((point) => [writePoint(point, system), point]));
   const points: CurvePoint[] = [];
   const lineOf: number[] = [];

@@ -25,7 +25,8 @@ const unreadable = (error: unknown) => ({
 
 /** All shops in this browser, each with its worst drop. */
 export function ShopsView() {
-  const isInMemory = useStoragePlace(({ kind }) => kind === 'memory');
+  const place = useStoragePlace(({ kind }) => kind);
+  const isInMemory = place === 'memory';
   const listed = useLiveQuery(
     () => listShops().catch((error: unknown) => unreadable(error)),
     [isInMemory],
@@ -84,7 +85,7 @@ export function ShopsView() {
           {refusal} Nothing was imported; your shops are as they were.
         </p>
       )}
-      {listed && !Array.isArray(listed) && (
+      {listed && !Array.isArray(listed) && place !== 'outdated' && (
         <p role="alert" className="mb-4 border border-starved px-3 py-2 text-starved-text">
           The list of your shops cannot be read: {listed.unreadable}. Nothing was changed. Reload
           the page; if that does not help, close other tabs of Frank Gauge, or restart the browser.
