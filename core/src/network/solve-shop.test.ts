@@ -1,7 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyShop } from '../../reference/any-shop';
-import { copyOf, counter, threeBranchShop } from '../../reference/sample-shops';
+import {
+  copyOf,
+  counter,
+  drawnShop,
+  generatedShop,
+  threeBranchShop,
+} from '../../reference/sample-shops';
 import { circleArea, velocityPressure } from '../air/velocity-pressure';
 import { estimatedCurve } from '../collector/estimated-curve';
 import { addDrop, addRun } from '../design/edit-ducts';
@@ -284,6 +290,33 @@ describe('what must hold in a shop', () => {
         problems: [expect.objectContaining({ path: ['ducts', 'runs', 0, 'from'] })],
       },
     });
+  });
+
+  it('of every segment, static pressure is total without the velocity pressure of what flows', () => {
+    const shop = threeBranchShop();
+    const solved = solveShop(shop, { view: 'found', openGates: new Set(['saw', 'planer']) });
+    if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
+    const { density } = solved.network.air;
+    for (const air of allAir(solved).flatMap(([, segments]) => segments)) {
+      const leaves = velocityPressure(air.flowOut / circleArea(air.diameter), density);
+      expect(air.velocityPressureOut).toBeCloseTo(leaves, 9);
+      expect(air.staticOut).toBeCloseTo(air.totalOut - leaves, 9);
+      expect(air.staticIn).toBeCloseTo(air.totalIn - air.velocityPressureIn, 9);
+    }
+  });
+
+  it.each([
+    ['three drops', threeBranchShop(), 3],
+    ['sixty drops by rule', generatedShop(60), 3],
+    ['thirty drops on risers', generatedShop(30, { risers: true }), 3],
+    ['twenty drops drawn', drawnShop(20), 6],
+  ] as const)('starts so near that it is there in few steps: %s', (_, shop, most) => {
+    const gated = shop.ducts.runs.filter(({ gate }) => gate).map(({ id }) => id);
+    for (const open of [gated, gated.slice(0, 1), []]) {
+      const solved = solveShop(shop, { view: 'found', openGates: new Set(open) });
+      if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
+      expect(solved.iterations).toBeLessThanOrEqual(most);
+    }
   });
 
   it('tells the velocity into the end of a run, and none into what is no run', () => {
