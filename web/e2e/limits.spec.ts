@@ -2,7 +2,7 @@ import type { Locator, Page } from '@playwright/test';
 import { expect, openDemo, saved, test } from './bench';
 
 /** What no shop has, in any field. */
-const ABSURD = ['99999999999', '-99999999999', '1e-300'];
+const ABSURD = ['99999999999', '-99999999999', '1e-300', ''];
 
 /** A refusal that names a place in the document in place of a sentence about the field. */
 const OF_THE_FILE = /\([a-z]+(?:\.[\w-]+)+\)$/i;

@@ -4,9 +4,13 @@ import { expect, openDemo, test } from './bench';
 
 /** A browser whose settings block storage, or whose window is private. */
 const blockStorage = (page: Page) =>
-  page.addInitScript(`IDBFactory.prototype.open = () => {
-    throw new DOMException('The user denied permission.', 'SecurityError');
-  };`);
+  page.addInitScript(`{
+    const refuse = () => {
+      throw new DOMException('The user denied permission.', 'SecurityError');
+    };
+    IDBFactory.prototype.open = refuse;
+    Object.defineProperty(window, 'localStorage', { get: refuse });
+  }`);
 
 const notice = (page: Page) => page.getByRole('alert', { name: 'Kept in memory only' });
 

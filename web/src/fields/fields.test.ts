@@ -59,6 +59,10 @@ describe('a repeat', () => {
       ok: true,
       taken: { kind: 'over', limit: 30 },
     });
+    expect(readRepeat({ text: '0', isOver: true }, 'velocity', 'us')).toEqual({
+      ok: false,
+      reason: 'A meter’s range does not end at zero.',
+    });
     expect(readRepeat({ text: ' ', isOver: false }, 'velocity', 'us')).toEqual({
       ok: true,
       taken: null,

@@ -29,6 +29,9 @@ export function readRepeat(
   if (parsed.value < 0) return { ok: false, reason: 'A reading is not below zero.' };
   if (parsed.value > MOST[quantity])
     return { ok: false, reason: 'No meter reads that high; look at the unit.' };
+  if (repeat.isOver && parsed.value === 0) {
+    return { ok: false, reason: 'A meter’s range does not end at zero.' };
+  }
   return repeat.isOver
     ? { ok: true, taken: { kind: 'over', limit: parsed.value } }
     : { ok: true, taken: { kind: 'value', value: parsed.value } };

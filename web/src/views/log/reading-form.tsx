@@ -13,6 +13,7 @@ import { useDuctTree, useUnits } from '@/model/use-design';
 import { record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
+import { useTake } from '@/ui/refusal';
 import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
 import { undoAloud } from '../frame/undo-aloud';
@@ -33,6 +34,8 @@ export function ReadingForm() {
   const [repeats, setRepeats] = useState<readonly Repeat[]>([BLANK, BLANK, BLANK]);
   const [note, setNote] = useState('');
   const [isRefused, setRefused] = useState(false);
+  const [whyNot, setWhyNot] = useState<string | null>(null);
+  const take = useTake();
   if (!drop) return null;
   const diameter = ownDiameter?.node === drop.id ? ownDiameter.value : drop.port.diameter;
   const reads = repeats.map((repeat) => readRepeat(repeat, quantity, system));
@@ -43,6 +46,17 @@ export function ReadingForm() {
       setRefused(true);
       return;
     }
+    const why = take(log);
+    setWhyNot(why);
+    if (why !== null) return;
+    toast(`Logged ${drop.name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+    setRepeats([BLANK, BLANK, BLANK]);
+    setNote('');
+    setRefused(false);
+    setNode(nextDrop(tree.drops, drop).id);
+  };
+
+  const log = () => {
     const openGates = [...(gates === 'own' ? gatesOfDrop(drop) : gatesOpenNow(tree))];
     record(`log ${drop.name}`, ({ instruments, testPoints, readings }) => {
       const instrument = instruments[0]?.id ?? 'meter';
@@ -72,11 +86,6 @@ export function ReadingForm() {
         note,
       });
     });
-    toast(`Logged ${drop.name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
-    setRepeats([BLANK, BLANK, BLANK]);
-    setNote('');
-    setRefused(false);
-    setNode(nextDrop(tree.drops, drop).id);
   };
 
   return (
@@ -169,6 +178,11 @@ export function ReadingForm() {
           {reads.some(({ ok }) => !ok)
             ? 'One of the repeats cannot be read; nothing was logged.'
             : 'Write at least one value; three are better.'}
+        </p>
+      )}
+      {whyNot !== null && (
+        <p role="alert" className="text-starved-text">
+          It cannot be logged so: {whyNot}.
         </p>
       )}
       <Button type="submit" look="solid" className="w-full">

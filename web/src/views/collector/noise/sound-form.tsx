@@ -7,6 +7,7 @@ import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { record } from '@/storage/session';
 import { Button } from '@/ui/button';
+import { useTake } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { FieldLine, Line } from '../../parts/line';
 
@@ -27,27 +28,28 @@ export function SoundForm() {
   const shop = useDesign();
   const tree = useDuctTree();
   const view = useChoices((choices) => choices.view);
+  const keep = useTake();
   const take = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
   const log = () => {
     const { place, level, distance, hours } = typed;
     if (place.trim() === '') return setRefusal('Say where it was read.');
     if (level === null) return setRefusal('Write what the meter shows, in dB(A), slow.');
-    setRefusal(null);
     // Without what earlier readings moved it by.
     const bare = { ...shop, candidates: [] };
     const reckoned = compareCandidates(bare, tree, view, [])[0]?.noise ?? null;
-    record('log a sound reading', ({ sounds }) => {
-      sounds.push({
-        id: nanoid(10),
-        at: new Date().toISOString(),
-        place: place.trim(),
-        level,
-        distance,
-        hours,
-        reckoned,
-        note: '',
-      });
-    });
+    const sound = {
+      id: nanoid(10),
+      at: new Date().toISOString(),
+      place: place.trim(),
+      level,
+      distance,
+      hours,
+      reckoned,
+      note: '',
+    };
+    const why = keep(() => record('log a sound reading', ({ sounds }) => void sounds.push(sound)));
+    setRefusal(why === null ? null : `It cannot be logged so: ${why}.`);
+    if (why !== null) return;
     setTyped(NOTHING);
     setRound((before) => before + 1);
   };
