@@ -79,6 +79,7 @@ test('where storage is full a shop is not copied, and can be saved as a file the
   await page.getByLabel('Its name').fill('No room');
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByText('No room was not started')).toBeVisible();
+  await page.keyboard.press('Escape');
   await expect(page.getByRole('link', { name: /Heron Slip/ })).toHaveCount(1);
 });
 

@@ -74,10 +74,10 @@ export function checkedCurve(
   for (const [i, point] of points.entries()) {
     for (const kind of ['flow', 'pressure'] as const) {
       if (point[kind] <= MOST_OF_BLOWER[kind]) continue;
-      const write = (value: number) => formatShort(value, kind, system);
+      const written = formatShort(point[kind], kind, system);
       return {
         ok: false,
-        reason: `Line ${lineOf[i] ?? i + 1}: ${write(point[kind])} is more than any blower makes (${write(MOST_OF_BLOWER[kind])} at the most). Is the unit right?`,
+        reason: `Line ${lineOf[i] ?? i + 1}: ${written} is more than any blower makes. Is the unit right?`,
       };
     }
   }

@@ -63,16 +63,15 @@ export const blower = blowerParts.superRefine(({ curve, measured, ...runs }, con
   const turns = runs.speed / measured.speed;
   const across = runs.wheelDiameter / measured.wheelDiameter;
   const by = { flow: turns * across ** 3, pressure: (turns * across) ** 2 };
-  for (const kind of ['flow', 'pressure'] as const) {
-    const most = by[kind] * Math.max(...curve.map((point) => point[kind]));
-    if (most <= MOST_OF_BLOWER[kind]) continue;
-    const unit = kind === 'flow' ? 'm³/s' : 'Pa';
-    context.addIssue({
-      code: 'custom',
-      path: ['speed'],
-      message: `its curve, brought to the speed and the wheel it runs with, reaches ${Math.round(most)} ${unit}; no blower does more than ${MOST_OF_BLOWER[kind]}`,
-    });
-  }
+  const isBeyond = (kind: 'flow' | 'pressure') =>
+    !(by[kind] * Math.max(...curve.map((point) => point[kind])) <= MOST_OF_BLOWER[kind]);
+  if (!isBeyond('flow') && !isBeyond('pressure')) return;
+  context.addIssue({
+    code: 'custom',
+    path: ['speed'],
+    message:
+      'at the speed and with the wheel it runs with, this curve is beyond any blower; look at both speeds and both wheels',
+  });
 });
 
 export const separator = z.strictObject({

@@ -38,6 +38,8 @@ export interface Refusal {
   readonly label: string;
   /** Null: what it changes is no longer there, since another tab took it out. */
   readonly reason: string | null;
+  /** What is wrong with what it would come to, where that was seen before it was shown. */
+  readonly fault?: Fault;
 }
 
 export type Recipe = (shop: Shop) => void;

@@ -106,7 +106,12 @@ describe('an edit of a field', () => {
     expect(told).toEqual([]);
     expect(shopSession.onRefused).toBe(tell);
     setCeiling(1e9);
-    expect(told).toEqual([{ label: 'ceiling', reason: '30 is the most (room.ceilingHeight)' }]);
+    expect(told).toMatchObject([
+      { label: 'ceiling', reason: '30 is the most (room.ceilingHeight)' },
+    ]);
+    const unname = () => edit('name', ({ shop }) => void Object.assign(shop, { name: '' }));
+    expect(takeEdit(unname)).toBe('It is empty.');
+
     expect(() =>
       takeEdit(() => {
         throw new Error('a fault of the field');

@@ -27,12 +27,15 @@ export const shopSession = new ShopSession(database, () => new Date(), shelf);
 
 export const { edit, record, apply, undo, redo, acknowledgeRenewed } = shopSession;
 
+const sentence = (message: string) => `${message.charAt(0).toUpperCase()}${message.slice(1)}.`;
+
 /** Runs an edit of a field; answers why the shop cannot take it, null where it does. */
 export function takeEdit(act: () => void): string | null {
   let why: string | null = null;
   const { onRefused } = shopSession;
-  shopSession.onRefused = ({ reason }) => {
-    why = reason;
+  shopSession.onRefused = ({ reason, fault }) => {
+    // A limit in the file's own units needs its place; a sentence stands by itself in its field.
+    why = fault && !/^\d/.test(fault.message) ? sentence(fault.message) : reason;
   };
   try {
     act();

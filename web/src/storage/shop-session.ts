@@ -175,7 +175,7 @@ export class ShopSession {
     });
     if (shop === session.shop) return;
     const fault = faultOfEdit(session.shop, shop);
-    if (fault) this.onRefused({ label, reason: reasonOf(fault) });
+    if (fault) this.onRefused({ label, reason: reasonOf(fault), fault });
     else this.show(session, label, shop, NO_DIFF, options);
   };
 
@@ -195,7 +195,7 @@ export class ShopSession {
     const session = this.state.getState();
     if (session.status !== 'open' || isEmptyDiff(diff)) return;
     const fault = faultOfDiff(diff);
-    if (fault) this.onRefused({ label, reason: reasonOf(fault) });
+    if (fault) this.onRefused({ label, reason: reasonOf(fault), fault });
     else this.show(session, label, session.shop, diff, options);
   };
 

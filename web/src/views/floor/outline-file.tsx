@@ -72,8 +72,10 @@ export function OutlineFile() {
         />
       </label>
       {isBusy && (
-        <p className="flex items-center gap-3 text-[14px] text-quiet">
-          <span role="status">Reading the drawing…</span>
+        <p className="flex items-center gap-3 text-[14px]">
+          <span role="status" className="text-quiet">
+            Reading the drawing…
+          </span>
           <Button onClick={() => running.current?.cancel()}>Stop</Button>
         </p>
       )}

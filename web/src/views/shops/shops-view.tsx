@@ -75,8 +75,10 @@ export function ShopsView() {
         <Button onClick={() => router.push('/demo')}>Open the demo</Button>
       </div>
       {importing.isBusy && (
-        <p className="mb-4 flex items-center gap-3 text-quiet">
-          <span role="status">Reading the file…</span>
+        <p className="mb-4 flex items-center gap-3">
+          <span role="status" className="text-quiet">
+            Reading the file…
+          </span>
           <Button onClick={importing.stop}>Stop</Button>
         </p>
       )}
