@@ -56,3 +56,4 @@ export {
   dailyDose,
   RECOMMENDED_LEVEL,
 } from '../src/noise/daily-dose';
+export { MOST_POINTS } from '../src/quantity/rising-points';

@@ -1,3 +1,4 @@
+import { fanLaws } from '../quantity/fan-laws';
 import { type MonotoneCurve, monotoneCurve } from './monotone-curve';
 
 export interface BlowerPoint {
@@ -18,10 +19,7 @@ export interface BlowerState {
 }
 
 /**
- * A blower's points at another density, speed or wheel. Speed and density by the fan laws, Q ∝ N,
- * P ∝ ρ·N² (AMCA). A larger wheel in the same housing is not a larger machine: Q ∝ D, P ∝ D², and so
- * W ∝ D³ (common practice, no source; a range, and an estimate beyond a change of a tenth). The law
- * Q ∝ D³ is for machines that are similar in every length, which no wheel changed in its housing makes.
+ * A blower's points at another density, speed or wheel, by `fanLaws`.
  * @example // twice the speed: twice the flow, four times the pressure
  * scaleBlower([{ flow: 0.2, pressure: 1000 }], a, { ...a, speed: 2 * a.speed })
  */
@@ -30,13 +28,14 @@ export function scaleBlower(
   measured: BlowerState,
   running: BlowerState,
 ): BlowerPoint[] {
-  const speed = running.speed / measured.speed;
-  const wheel = running.wheelDiameter / measured.wheelDiameter;
-  const flowScale = speed * wheel;
-  const pressureScale = (running.density / measured.density) * speed ** 2 * wheel ** 2;
+  const times = fanLaws({
+    speed: running.speed / measured.speed,
+    wheel: running.wheelDiameter / measured.wheelDiameter,
+    density: running.density / measured.density,
+  });
   return points.map(({ flow, pressure }) => ({
-    flow: flow * flowScale,
-    pressure: pressure * pressureScale,
+    flow: flow * times.flow,
+    pressure: pressure * times.pressure,
   }));
 }
 

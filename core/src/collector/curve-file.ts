@@ -1,7 +1,7 @@
 import papaparse from 'papaparse';
 import { formatShort } from '../quantity/format-quantity';
 import { parseQuantity } from '../quantity/parse-quantity';
-import { curveFault, MOST_OF_BLOWER } from '../quantity/rising-points';
+import { curveFault, MOST_OF_BLOWER, MOST_POINTS } from '../quantity/rising-points';
 import { STYLES, type UnitSystem } from '../quantity/unit-system';
 import type { BlowerPoint } from './blower';
 
@@ -13,7 +13,7 @@ export type ReadCurve =
 export const LONGEST_CURVE_TEXT = 100_000;
 const TOO_LONG: ReadCurve = {
   ok: false,
-  reason: `It is longer than any curve: at most ${LONGEST_CURVE_TEXT / 1000},000 letters.`,
+  reason: `It is longer than any curve: at most ${LONGEST_CURVE_TEXT.toLocaleString('en')} letters.`,
 };
 
 /** Why a text is too long to be read as a curve; null: it is not. */
@@ -46,6 +46,8 @@ export function readCurveFile(text: string, system: UnitSystem): ReadCurve {
       units = cells.slice(0, 2).map((cell) => unitIn(cell));
       continue;
     }
+    // So many are too many already: the rest is not read.
+    if (points.length > MOST_POINTS) break;
     const [first = '', second = '', ...rest] = cells;
     if (second.trim() === '' || rest.some((cell) => cell.trim() !== '')) {
       return refuse('a flow and a pressure belong here, such as “400,8.5”.');

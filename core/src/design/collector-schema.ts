@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DUCT_END_IDS, GRADE_IDS, PLUG_IDS, SEPARATOR_KINDS, TRIP_IDS } from '../catalogue/ids';
 import { diameter, name, origin, pipe, positive, share } from '../document/atoms';
+import { fanLaws } from '../quantity/fan-laws';
 import { curveFault, LEAST_POINTS, MOST_OF_BLOWER, MOST_POINTS } from '../quantity/rising-points';
 
 const curve = z
@@ -22,7 +23,7 @@ const curve = z
     });
   });
 
-/** Of a wheel, rev/s: no wheel turns once a second, and none five hundred times. */
+/** Of a wheel, rev/s: none turns slower than once a second, nor faster than five hundred times. */
 const speed = z.number().min(1).max(500);
 /** Of a wheel, m. */
 const wheelDiameter = z.number().min(0.02).max(3);
@@ -60,11 +61,14 @@ const blowerParts = z.strictObject({
 
 /** A blower, whose curve by the fan laws stays within what blowers do at the speed it runs here. */
 export const blower = blowerParts.superRefine(({ curve, measured, ...runs }, context) => {
-  const turns = runs.speed / measured.speed;
-  const across = runs.wheelDiameter / measured.wheelDiameter;
-  const by = { flow: turns * across ** 3, pressure: (turns * across) ** 2 };
+  // In the air it was measured in: what is beyond any blower there is so in the shop's.
+  const times = fanLaws({
+    speed: runs.speed / measured.speed,
+    wheel: runs.wheelDiameter / measured.wheelDiameter,
+    density: 1,
+  });
   const isBeyond = (kind: 'flow' | 'pressure') =>
-    !(by[kind] * Math.max(...curve.map((point) => point[kind])) <= MOST_OF_BLOWER[kind]);
+    !(times[kind] * Math.max(...curve.map((point) => point[kind])) <= MOST_OF_BLOWER[kind]);
   if (!isBeyond('flow') && !isBeyond('pressure')) return;
   context.addIssue({
     code: 'custom',

@@ -361,6 +361,23 @@ describe('a shop file', () => {
     expect(noted.ok && noted.shop.shop.note).toBe('one\n}\ntwo');
   });
 
+  it('a curve is held to what blowers do, brought to the speed and the wheel it runs with', () => {
+    const faultWith = (change: { speed?: number; wheelDiameter?: number }) => {
+      const shop = threeBranchShop();
+      const { measured, curve } = shop.collector.blower;
+      Object.assign(measured, { speed: 50, wheelDiameter: 0.3 });
+      Object.assign(shop.collector.blower, { speed: 50, wheelDiameter: 0.3, ...change });
+      expect(Math.max(...curve.map(({ pressure }) => pressure))).toBe(2500);
+      return faultOfDesign(shop)?.message;
+    };
+    // Pressure goes with the square of speed and of wheel: 2,500 Pa reach 50,000 at √20 = 4.47 times.
+    expect(faultWith({ speed: 4.4 * 50 })).toBeUndefined();
+    expect(faultWith({ speed: 4.6 * 50 })).toMatch(/beyond any blower/);
+    // Flow only with the wheel itself, as in one housing: 0.6 m³/s stay far from 50.
+    expect(faultWith({ wheelDiameter: 4.4 * 0.3 })).toBeUndefined();
+    expect(faultWith({ wheelDiameter: 4.6 * 0.3 })).toMatch(/beyond any blower/);
+  });
+
   it('an edit is checked by the parts it changed, and those alone', () => {
     const shop = threeBranchShop();
     const wrong = copyOf(shop);

@@ -1,4 +1,4 @@
-import { checkedCurve, tooLong } from '@frank-gauge/core/collector';
+import { checkedCurve, MOST_POINTS, tooLong } from '@frank-gauge/core/collector';
 import { fromSI, parseQuantity, STYLES, type UnitSystem } from '@frank-gauge/core/quantity';
 
 export interface CurvePoint {
@@ -33,6 +33,8 @@ export function readCurve(
   const lines = text.split('\n');
   for (const [index, line] of lines.entries()) {
     if (line.trim() === '') continue;
+    // So many are too many already: the rest is not read.
+    if (points.length > MOST_POINTS) break;
     const refuse = (why: string): ReadCurve => ({ ok: false, reason: `Line ${index + 1}: ${why}` });
     const [first, second, ...rest] = line
       .split(/[;\t]|,\s|\s{2,}|\sat\s/)
