@@ -390,6 +390,20 @@ describe('a shop file', () => {
       message: 'it is empty',
     });
     expect(faultOfEdit(shop, shop)).toBeNull();
+    // A list that grows is held to its length, a field that has no meaning is found, a curve stays one.
+    const doors = Array.from({ length: 101 }, (_, i) => ({
+      id: `d${i}`,
+      wall: 0,
+      along: 0,
+      width: 1,
+    }));
+    expect(faultOfEdit(shop, { ...shop, room: { ...shop.room, doors } })?.path).toBe('room.doors');
+    const stray = { ...shop, room: { ...shop.room, stray: 1 } };
+    expect(faultOfEdit(shop, stray)?.message).toBe('“stray” has no meaning here');
+    const { blower } = shop.collector;
+    const curve = blower.curve.with(-1, { flow: 0, pressure: 0 });
+    const backward = { ...shop, collector: { ...shop.collector, blower: { ...blower, curve } } };
+    expect(faultOfEdit(shop, backward)?.message).toMatch(/goes backward/);
   });
 
   it('a design is checked by itself before it is stored: its values, then its ducts', () => {

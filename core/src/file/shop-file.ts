@@ -1,6 +1,7 @@
 import { FORMAT, type Shop, shopSchema } from '../design/schema';
 import { arrangeRuns } from '../design/topology';
 import { dotted, type Fault, faultsOf, MOST_FAULTS } from '../document/fault';
+import { faultOfChange } from '../document/fault-of-change';
 import { twinsIn } from '../document/twins';
 import { checkJournal } from '../journal/check-journal';
 import { type Journal, RECORD_KINDS } from '../journal/journal';
@@ -125,15 +126,8 @@ export function writeShopFile(shop: Shop, journal: Journal): string {
  * What the parts of a design that an edit changed are checked by, in the frame it is made: the schema of each.
  * Null: nothing is wrong with them. Twins, and ducts that lead nowhere, only `faultOfDesign` finds.
  */
-export function faultOfEdit(before: Shop, after: Shop): Fault | null {
-  for (const [name, schema] of Object.entries(shopSchema.shape)) {
-    const key = name as keyof Shop;
-    if (before[key] === after[key]) continue;
-    const checked = schema.safeParse(after[key]);
-    if (!checked.success) return faultsOf(checked.error, [key])[0] ?? null;
-  }
-  return null;
-}
+export const faultOfEdit = (before: Shop, after: Shop): Fault | null =>
+  faultOfChange(shopSchema, before, after);
 
 /** What a whole design is checked by before it is stored; null: nothing is wrong with it. */
 export function faultOfDesign(shop: Shop): Fault | null {
