@@ -9,6 +9,8 @@ export const ROOT = fileURLToPath(new URL('..', import.meta.url));
 export const WEB = join(ROOT, 'web');
 /** What solves requests in threads of its own; made by build-solver.mjs. */
 const SOLVER = join(WEB, '.solver', 'solver.mjs');
+/** What keeps the app on a device; made by build-offline.mjs. */
+const OFFLINE = join(WEB, 'public', 'service-worker.js');
 export const CHROMIUM = '/usr/bin/chromium';
 
 const QUIET = { NEXT_TELEMETRY_DISABLED: '1', NO_COLOR: '1' };
@@ -55,10 +57,13 @@ function newestIn(folder) {
 export function isBuilt() {
   const id = join(WEB, '.next', 'BUILD_ID');
   if (!existsSync(id)) return false;
-  if (!existsSync(SOLVER)) return false;
-  const files = ['web/next.config.ts', 'web/hardening.json', 'package-lock.json'].map((file) =>
-    join(ROOT, file),
-  );
+  if (!existsSync(SOLVER) || !existsSync(OFFLINE)) return false;
+  const files = [
+    'web/next.config.ts',
+    'web/hardening.json',
+
+    'package-lock.json',
+  ].map((file) => join(ROOT, file));
   const newest = [
     ...SOURCES.map((folder) => newestIn(join(ROOT, folder))),
     ...files.map((file) => statSync(file).mtimeMs),
@@ -69,8 +74,12 @@ export function isBuilt() {
 /** Builds the app; quietly, nothing of it goes to standard output. */
 export function build({ isQuiet = false } = {}) {
   (isQuiet ? console.error : console.log)('Building the app…');
-  const solver = run(process.execPath, [join(ROOT, 'scripts', 'build-solver.mjs')], { isQuiet });
-  return solver.ok && run(tool('next'), ['build'], { cwd: WEB, isQuiet }).ok;
+  const script = (name) => run(process.execPath, [join(ROOT, 'scripts', name)], { isQuiet }).ok;
+  return (
+    script('build-solver.mjs') &&
+    run(tool('next'), ['build'], { cwd: WEB, isQuiet }).ok &&
+    script('build-offline.mjs')
+  );
 }
 
 /** The first free port from `first` on. */

@@ -10,10 +10,10 @@ const PICTURES = [
   { name: 'floor-isometric', path: 'floor', look: 'Isometric' },
   { name: 'floor-3d-dark', path: 'floor', look: '3D', theme: 'dark' },
   { name: 'collector', path: 'collector' },
-  { name: 'stack', path: 'collector/stack' },
-  { name: 'stack-dark', path: 'collector/stack', theme: 'dark' },
-  { name: 'stack-phone', path: 'collector/stack', width: 390, height: 844 },
-  { name: 'fits', path: 'collector/fits' },
+  { name: 'stack', path: 'collector/elevation' },
+  { name: 'stack-dark', path: 'collector/elevation', theme: 'dark' },
+  { name: 'stack-phone', path: 'collector/elevation', width: 390, height: 844 },
+  { name: 'fits', path: 'collector/joints' },
   { name: 'noise', path: 'collector/noise' },
   { name: 'field-test', path: 'collector/test' },
   { name: 'air', path: 'air' },
@@ -39,7 +39,10 @@ for (const {
   press = null,
   look = null,
 } of PICTURES) {
-  const context = await browser.newContext({ viewport: { width, height } });
+  const context = await browser.newContext({
+    viewport: { width, height },
+    serviceWorkers: 'block',
+  });
   await context.addCookies([{ name: 'theme', value: theme, url: address }]);
   const page = await context.newPage();
   await page.goto(`${address}/demo`);

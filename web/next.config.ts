@@ -4,7 +4,7 @@ import HARDENING from './hardening.json';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 
-/** Sent with every response; the Content-Security-Policy, which changes each time, by `proxy.ts`. */
+/** Sent with every response; each page's Content-Security-Policy, made from what it holds, by `server.mjs`. */
 const headers = Object.entries(HARDENING).map(([key, value]) => ({ key, value }));
 
 const config: NextConfig = {
@@ -15,6 +15,10 @@ const config: NextConfig = {
   turbopack: { root },
   outputFileTracingRoot: root,
   headers: async () => [{ source: '/:path*', headers }],
+  // A page of a shop is the same for every shop: which one it shows, it reads from its address by itself.
+  rewrites: async () => ({
+    beforeFiles: [{ source: '/shop/:id/:view+', destination: '/shop/:view+' }],
+  }),
 };
 
 export default config;

@@ -21,5 +21,7 @@ export default defineConfig({
     locale: 'en-US',
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_FLAGS },
     trace: 'off',
+    // Each test is a first visit; those of offline.spec.ts let the program be kept.
+    serviceWorkers: 'block',
   },
 });

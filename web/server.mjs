@@ -1,10 +1,12 @@
-// The app's own server: what Next serves, with the hardening headers on every answer, whoever gives it. It
-// listens on this machine only, unless --host says otherwise.
+// The app's own server: what Next serves, with the hardening headers on every answer, whoever gives it, and a
+// Content-Security-Policy that lets in what is ours alone. It listens on this machine only, unless --host says
+// otherwise.
 import { readFileSync } from 'node:fs';
 import { createServer, STATUS_CODES } from 'node:http';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import next from 'next';
+import { pageOf } from './src/offline/page-of.mjs';
 
 const { values } = parseArgs({
   options: {
@@ -15,7 +17,11 @@ const { values } = parseArgs({
 const port = Number(values.port);
 const { host } = values;
 
-const HARDENING = JSON.parse(readFileSync(new URL('hardening.json', import.meta.url), 'utf8'));
+const read = (name) => JSON.parse(readFileSync(new URL(name, import.meta.url), 'utf8'));
+
+const HARDENING = read('hardening.json');
+/** By page, the hashes of the scripts that stand in it. */
+const SCRIPTS = read('.offline/scripts.json');
 /** Of what no page is made of. */
 const REFUSAL = {
   ...HARDENING,
@@ -34,6 +40,29 @@ const app = next({
 });
 await app.prepare();
 const handle = app.getRequestHandler();
+
+/**
+ * What a page may load: files of this address, pictures the page makes itself, and the scripts that stand in it
+ * as it was built. Styles may stand inline: the interface libraries place floating things by style attributes,
+ * and a style fetches nothing.
+ */
+function policyOf(pathname) {
+  const hashes = SCRIPTS[pageOf(pathname)] ?? SCRIPTS['/_not-found'];
+  return [
+    "default-src 'self'",
+    `script-src 'self' ${hashes.join(' ')}`,
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' blob:",
+    "font-src 'self'",
+    "connect-src 'self'",
+    "worker-src 'self'",
+    "manifest-src 'self'",
+    "object-src 'none'",
+    "base-uri 'self'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ');
+}
 
 function refuse(response, status, sentence, headers = {}) {
   response.writeHead(status, { ...REFUSAL, ...headers });
@@ -59,6 +88,7 @@ const server = createServer(async (request, response) => {
     return;
   }
   for (const [name, value] of Object.entries(HARDENING)) response.setHeader(name, value);
+  response.setHeader('Content-Security-Policy', policyOf(request.url.split('?')[0]));
   try {
     await handle(request, response);
   } catch (error) {

@@ -17,7 +17,10 @@ export async function inBrowser<T>(act: (browsing: Browsing) => Promise<T>): Pro
   const { child, address } = await startApp(await freePort(4795));
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const page = await browser.newPage({
+      viewport: { width: 1280, height: 800 },
+      serviceWorkers: 'block',
+    });
     return await act({ page, address });
   } finally {
     await browser.close();

@@ -9,7 +9,7 @@ export const test = base.extend<{ page: Page; allow: (message: RegExp) => void }
   allow: async ({}, use) => {
     await use((message) => allowed.push(message));
   },
-  page: async ({ page, baseURL }, use) => {
+  page: async ({ page }, use) => {
     const wrong: string[] = [];
     allowed.length = 0;
     page.on('console', (message) => {
@@ -18,7 +18,7 @@ export const test = base.extend<{ page: Page; allow: (message: RegExp) => void }
     page.on('pageerror', (error) => wrong.push(String(error)));
     page.on('request', (request) => {
       const address = request.url();
-      const isHere = address.startsWith(baseURL ?? '') || /^(data|blob):/.test(address);
+      const isHere = /^(data|blob):/.test(address) || new URL(address).hostname === 'localhost';
       if (!isHere) wrong.push(`left the machine: ${address}`);
     });
     await use(page);

@@ -5,7 +5,7 @@ test('a calliper’s word changes what closes a joint, and an adapter is saved a
   page,
 }) => {
   await openDemo(page);
-  await page.goto('/shop/heron-slip/collector/fits');
+  await page.goto('/shop/heron-slip/collector/joints');
   const joint = page.locator('tbody').filter({ hasText: 'Band saw, port' });
   await expect(joint).toContainText('a reducer, or an adapter');
   // The port measured 4.9 in. outside goes into the 5-in. hose with tape.
@@ -39,7 +39,7 @@ test('a calliper’s word changes what closes a joint, and an adapter is saved a
 
 test('band clamps are chained to reach around the canister', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/shop/heron-slip/collector/fits');
+  await page.goto('/shop/heron-slip/collector/joints');
   // 18½ in. across is 58⅛ around.
   await expect(page.getByText(/Chain 36 in\. \+ 24 in\./)).toBeVisible();
   const bands = page.getByLabel('Lengths of the band clamps at hand');
@@ -124,11 +124,11 @@ test('what was said of stack, joints, noise and plan travels in the exported fil
   page,
 }) => {
   await openDemo(page);
-  await page.goto('/shop/heron-slip/collector/stack');
+  await page.goto('/shop/heron-slip/collector/elevation');
   await page.getByRole('button', { name: /^Bin and lid/ }).click();
   await page.getByLabel('Height of the castors').fill('4 in');
   await saved(page);
-  await page.goto('/shop/heron-slip/collector/fits');
+  await page.goto('/shop/heron-slip/collector/joints');
   await page.getByLabel('Thickness of the tape').fill('0.25');
   await saved(page);
   await page.goto('/shop/heron-slip/collector/noise');
@@ -158,9 +158,9 @@ test('what was said of stack, joints, noise and plan travels in the exported fil
   const shop = page.url().replace(/\/[a-z]+$/, '');
   await page.goto(`${shop}/collector/noise`);
   await expect(page.getByLabel('Level at At the bench')).toHaveValue('79');
-  await page.goto(`${shop}/collector/fits`);
+  await page.goto(`${shop}/collector/joints`);
   await expect(page.getByLabel('Thickness of the tape')).toHaveValue('0.25');
-  await page.goto(`${shop}/collector/stack`);
+  await page.goto(`${shop}/collector/elevation`);
   await page.getByRole('button', { name: /^Bin and lid/ }).click();
   await expect(page.getByLabel('Height of the castors')).toHaveValue('4');
   await page.goto(`${shop}/floor`);
@@ -170,7 +170,7 @@ test('what was said of stack, joints, noise and plan travels in the exported fil
 
 test('in SI the Collector speaks millimetres, kilograms and cubic metres', async ({ page }) => {
   await openDemo(page);
-  await page.goto('/shop/heron-slip/collector/stack');
+  await page.goto('/shop/heron-slip/collector/elevation');
   await page.getByRole('radio', { name: 'SI', exact: true }).click();
   const ledger = page.getByRole('region', { name: 'What fits' });
   // 88 in. to the shaft and half of a housing of 18¾: 97⅜ in. of 2.9 m.

@@ -1,7 +1,12 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, openDemo, test } from './bench';
 
-const BENCHES = ['collector/stack', 'collector/fits', 'collector/noise', 'collector/test'] as const;
+const BENCHES = [
+  'collector/elevation',
+  'collector/joints',
+  'collector/noise',
+  'collector/test',
+] as const;
 
 for (const theme of ['light', 'dark'] as const) {
   for (const view of [

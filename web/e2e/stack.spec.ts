@@ -4,7 +4,7 @@ import { expect, openDemo, saved, test } from './bench';
 
 async function openStack(page: Page, collector = 'In the shop'): Promise<void> {
   await openDemo(page);
-  await page.goto('/shop/heron-slip/collector/stack');
+  await page.goto('/shop/heron-slip/collector/elevation');
   await page.getByLabel('Which collector').selectOption({ label: collector });
   await expect(page.getByRole('group', { name: 'The collector from the front' })).toBeVisible();
 }

@@ -5,10 +5,10 @@ import '@fontsource/barlow-semi-condensed/500.css';
 import '@fontsource/barlow-semi-condensed/600.css';
 import './globals.css';
 import type { Metadata, Viewport } from 'next';
-import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Notices } from '@/ui/notices';
-import { readTheme, THEME_COOKIE } from '@/ui/theme';
+import { SHOW_THEME } from '@/ui/theme';
+import { ProgramNotice } from '@/views/frame/program-notice';
 
 export const metadata: Metadata = {
   title: { default: 'Frank Gauge', template: '%s · Frank Gauge' },
@@ -17,13 +17,17 @@ export const metadata: Metadata = {
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
-export default async function RootLayout({ children }: { readonly children: ReactNode }) {
-  const theme = readTheme((await cookies()).get(THEME_COOKIE)?.value);
+export default function RootLayout({ children }: { readonly children: ReactNode }) {
   return (
-    <html lang="en" data-theme={theme} suppressHydrationWarning>
+    <html lang="en" suppressHydrationWarning>
+      <head>
+        {/* A constant of ours; the page's policy lets it in by its hash. */}
+        <script dangerouslySetInnerHTML={{ __html: SHOW_THEME }} />
+      </head>
       <body>
         {children}
         <Notices />
+        <ProgramNotice />
       </body>
     </html>
   );

@@ -6,6 +6,7 @@ import { database } from '@/storage/database';
 import { readRecords } from '@/storage/journal-tables';
 import { saveBlob } from '@/storage/save-file';
 import { shopSession } from '@/storage/session';
+import { noteExported } from '@/storage/shop-list';
 import { type FileForm, fileName, jsonFile } from '@/storage/transfer';
 import { engine } from './engine';
 
@@ -32,8 +33,11 @@ export async function saveShop(id: string, form: FileForm): Promise<void> {
   }
   const { outcome } = engine.ask('export', (remote) => remote.exportShop(id, form));
   const saved = await outcome;
-  if (saved.kind === 'answered' && saved.answer) saveBlob(saved.answer.name, saved.answer.content);
-  else if (saved.kind !== 'superseded') {
+  if (saved.kind === 'answered' && saved.answer) {
+    saveBlob(saved.answer.name, saved.answer.content);
+    // What cannot be noted is reminded of once more.
+    await noteExported(id, new Date()).catch(() => undefined);
+  } else if (saved.kind !== 'superseded') {
     toast('The shop could not be written to a file. Nothing of it was changed; try again.');
   }
 }

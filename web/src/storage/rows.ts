@@ -40,6 +40,13 @@ export interface SummaryRow {
   /** Estimates renewed with a newer version of the program, until whoever owns the shop has seen it. */
   renewed: readonly Renewal[];
   standing: Standing | null;
+  /** When it was last saved as a file, and its revision then; absent: never in this browser. */
+  exported?: Exported | undefined;
+}
+
+export interface Exported {
+  readonly at: string;
+  readonly revision: number;
 }
 
 const isCount = (value: unknown) =>
@@ -75,6 +82,8 @@ const IS_RIGHT: { readonly [K in keyof SummaryRow]?: (value: never) => boolean }
     value === null || [value?.added, value?.updated, value?.removed].every(Array.isArray),
   standing: (value: Standing | null) =>
     value === null || (typeof value === 'object' && isStanding(value as never)),
+  exported: (value: Exported | undefined) =>
+    value === undefined || (isDate(value?.at) && isCount(value.revision)),
 };
 
 /**

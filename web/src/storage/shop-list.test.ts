@@ -10,6 +10,7 @@ import {
   duplicateShop,
   emptyBin,
   listShops,
+  noteExported,
   openDemo,
   readPhotoFiles,
   renameShop,
@@ -64,6 +65,18 @@ describe('the list of shops', () => {
     await deleteShop(id);
     await emptyBin(new Date(Date.now() + 31 * 86_400_000));
     expect(await rowCount()).toBe(0);
+  });
+
+  it('remembers when a shop was exported, which is no edit of it', async () => {
+    const id = await addShop(shop, { keepId: true });
+    await renameShop(id, 'Another');
+    const [before] = await listShops();
+    const now = new Date('2026-05-04T10:00:00Z');
+    await noteExported(id, now);
+    const exported = { at: now.toISOString(), revision: before?.revision };
+    expect(await listShops()).toEqual([{ ...before, exported }]);
+    await noteExported('nothing', now);
+    expect(await names()).toEqual(['Another']);
   });
 
   it('stores all of a shop or nothing', async () => {

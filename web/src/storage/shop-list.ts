@@ -121,6 +121,15 @@ export const deleteShop = (id: string): Promise<void> =>
 export const restoreShop = (id: string): Promise<void> =>
   changeSummary(id, () => ({ deleted: null }));
 
+/** Remembers that a shop was saved as a file, as it is now. It is no edit: nobody else hears of it. */
+export async function noteExported(id: string, now: Date, db = database()): Promise<void> {
+  await db.transaction('rw', db.summaries, async () => {
+    const row = await db.summaries.get(id);
+    if (!row) return;
+    await db.summaries.put({ ...row, exported: { at: now.toISOString(), revision: row.revision } });
+  });
+}
+
 /** Lets go of shops thrown away long ago. */
 export async function emptyBin(now: Date): Promise<void> {
   const db = database();

@@ -18,6 +18,7 @@ export function Notices() {
           title: 'text-[15px]',
           actionButton:
             'ml-auto shrink-0 whitespace-nowrap border border-ink px-3 py-1 font-semibold hover:bg-selection',
+          cancelButton: 'ml-auto shrink-0 whitespace-nowrap px-3 py-1 hover:bg-selection',
         },
       }}
     />

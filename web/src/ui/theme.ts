@@ -1,14 +1,15 @@
 export const THEMES = ['system', 'light', 'dark'] as const;
 export type Theme = (typeof THEMES)[number];
 
-/** The theme lives in a cookie, so that the first paint already has it. */
-export const THEME_COOKIE = 'theme';
+/** The theme lives in a cookie: it is there where a page may use no other storage. */
+const THEME_COOKIE = 'theme';
 
-export const readTheme = (text: string | undefined): Theme =>
-  THEMES.find((theme) => theme === text) ?? 'system';
+/** Shows the theme that was chosen last before anything of a page is painted: runs in its head. */
+export const SHOW_THEME = `document.documentElement.dataset.theme=(/(?:^|; )${THEME_COOKIE}=(${THEMES.join('|')})(?:;|$)/.exec(document.cookie)||[])[1]||'system'`;
 
 /** The theme the page shows now. */
-export const currentTheme = (): Theme => readTheme(document.documentElement.dataset.theme);
+export const currentTheme = (): Theme =>
+  THEMES.find((theme) => theme === document.documentElement.dataset.theme) ?? 'system';
 
 export function setTheme(theme: Theme): void {
   document.documentElement.dataset.theme = theme;

@@ -1,7 +1,7 @@
 'use client';
 
-import type { ReactNode } from 'react';
-import { useEffect } from 'react';
+import { usePathname } from 'next/navigation';
+import { type ReactNode, useEffect, useSyncExternalStore } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { shopSession, useSession } from '@/storage/session';
 import type { Session } from '@/storage/session-state';
@@ -35,8 +35,22 @@ function NotOpen({ session }: { readonly session: ReturnType<typeof openOrNot> }
   }
 }
 
+const subscribeToNothing = () => () => undefined;
+
+/** The shop the address names. Null in the page as the server has it, which is the same for every shop. */
+function useShopId(): string | null {
+  const pathname = usePathname();
+  const isInBrowser = useSyncExternalStore(
+    subscribeToNothing,
+    () => true,
+    () => false,
+  );
+  return isInBrowser ? (pathname.split('/')[2] ?? null) : null;
+}
+
 /** What every shop view stands in: header, the order of work, the live strip. */
-export function ShopFrame({ id, children }: { readonly id: string; readonly children: ReactNode }) {
+export function ShopFrame({ children }: { readonly children: ReactNode }) {
+  const id = useShopId();
   // Not how far it is stored: that changes with every edit once more, and only the header says it.
   const session = useSession(useShallow(openOrNot));
   const place = useStoragePlace(({ kind }) => kind);
@@ -44,11 +58,12 @@ export function ShopFrame({ id, children }: { readonly id: string; readonly chil
   const isInMemory = place === 'memory';
   // biome-ignore lint/correctness/useExhaustiveDependencies: the session asks for itself where things are stored
   useEffect(() => {
+    if (id === null) return;
     shopSession.open(id);
     return () => shopSession.close();
   }, [id, isInMemory]);
 
-  if (session.status !== 'open' || session.id !== id) {
+  if (id === null || session.status !== 'open' || session.id !== id) {
     return (
       <>
         <PlaceNotice />

@@ -18,9 +18,9 @@ export const STEPS = [
 
 /** What there is to do at the Collector. */
 export const COLLECTOR_BENCHES = [
-  { path: '', name: 'Side by side' },
-  { path: 'stack', name: 'How it stands' },
-  { path: 'fits', name: 'What fits' },
+  { path: '', name: 'Compare' },
+  { path: 'elevation', name: 'Elevation' },
+  { path: 'joints', name: 'Joints' },
   { path: 'noise', name: 'Noise' },
   { path: 'test', name: 'Field test' },
 ] as const;

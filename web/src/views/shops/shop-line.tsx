@@ -13,6 +13,7 @@ import type { Standing, SummaryRow } from '@/storage/rows';
 import { deleteShop, duplicateShop, renameShop, restoreShop } from '@/storage/shop-list';
 import { Sheet } from '@/ui/sheet';
 import { TextField } from '@/ui/text-field';
+import { exportReminder } from './export-reminder';
 
 /** How the shop stands; null while the engine works it out, since its design changed since it last did. */
 function useStanding({ id, standing, designRevision }: SummaryRow): Standing | null {
@@ -51,6 +52,7 @@ export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
   const { id, name, note, units, changed } = summary;
   const standing = useStanding(summary);
   const [isRenaming, setRenaming] = useState(false);
+  const reminder = exportReminder(summary, new Date());
   return (
     <li className="flex items-center gap-4 border-rule border-b hover:bg-selection">
       <Link href={`/shop/${id}/air`} className="min-w-0 flex-1 px-2 py-3">
@@ -59,6 +61,7 @@ export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
           {dropsOf(standing)} · changed {agoOf(changed)}
           {note !== '' && ` · ${note}`}
         </span>
+        {reminder && <span className="block truncate text-[14px] text-quiet">{reminder}</span>}
       </Link>
       {standing?.kind === 'judged' && <Worst worst={standing.worst} units={units} />}
       <LineMenu id={id} name={name} onRename={() => setRenaming(true)} />

@@ -16,6 +16,7 @@ import { PlaceNotice } from '../frame/storage-notice';
 import { ThemeButton } from '../frame/theme-button';
 import { CutOffSheet } from './cut-off-sheet';
 import { NewShopForm } from './new-shop-form';
+import { OnThisDevice } from './on-this-device';
 import { ShopLine } from './shop-line';
 import { useImport } from './use-import';
 
@@ -104,9 +105,8 @@ export function ShopsView() {
           <ShopLine key={summary.id} summary={summary} />
         ))}
       </ul>
-      <p className="mt-6 text-[14px] text-quiet">
-        Shops are kept {isInMemory ? 'on this page, until it is closed' : 'in this browser only'}.
-        Export one to keep it safe or take it elsewhere.{' '}
+      <OnThisDevice />
+      <p className="mt-4 text-[14px] text-quiet">
         <Link href="/sources" className="underline">
           Where the numbers come from
         </Link>

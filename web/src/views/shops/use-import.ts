@@ -3,6 +3,7 @@
 import { useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { type Importing, importShop } from '@/model/import-shop';
+import { askToPersist } from '@/storage/persistence';
 import type { Imported } from '@/storage/transfer';
 
 /** A file that ends early, to be decided on. */
@@ -45,6 +46,7 @@ export function useImport(): Import {
       const renamed = imported.isRenamed
         ? ' Its id could not stand in an address; it has a new one.'
         : '';
+      void askToPersist();
       toast(`Imported ${imported.name}.${renamed}`);
     }
   };

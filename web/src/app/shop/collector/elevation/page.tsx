@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { StackView } from '@/views/collector/stack/stack-view';
 
-export const metadata: Metadata = { title: 'Collector: how it stands' };
+export const metadata: Metadata = { title: 'Collector: elevation' };
 
-export default function StackPage() {
+export default function ElevationPage() {
   return <StackView />;
 }

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { FitsView } from '@/views/collector/fits/fits-view';
 
-export const metadata: Metadata = { title: 'Collector: what fits' };
+export const metadata: Metadata = { title: 'Collector: joints' };
 
-export default function FitsPage() {
+export default function JointsPage() {
   return <FitsView />;
 }

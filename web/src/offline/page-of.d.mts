@@ -1,0 +1,1 @@
+export function pageOf(pathname: string): string;
