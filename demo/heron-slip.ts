@@ -35,6 +35,7 @@ import {
   addMachine,
   arrangeDucts,
   type DuctEnd,
+  inletMouth,
   type Point3,
   portMouth,
   routeDuct,
@@ -50,6 +51,9 @@ function seeded(seed: number): () => number {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
   };
 }
+
+/** Feet and inches, m. */
+const ft = (feet: number, inches = 0): number => toSI(12 * feet + inches, 'in');
 
 function names(): () => string {
   const counts = { next: 1 };
@@ -90,20 +94,20 @@ export function heronSlipFile(): string {
   shop.room = {
     outline: [
       { x: 0, y: 0 },
-      { x: 9.6, y: 0 },
-      { x: 9.6, y: 6.1 },
-      { x: 0, y: 6.1 },
+      { x: ft(32), y: 0 },
+      { x: ft(32), y: ft(20) },
+      { x: 0, y: ft(20) },
     ],
-    ceilingHeight: 2.9,
+    ceilingHeight: ft(9, 6),
     walls: [
       { studSpacing: toSI(16, 'in') },
       { studSpacing: toSI(16, 'in') },
       { studSpacing: toSI(16, 'in') },
       { studSpacing: null },
     ],
-    doors: [{ id: newId(), wall: 0, along: 3.4, width: 2.4 }],
-    windows: [{ id: newId(), wall: 2, along: 1.2, width: 1.5 }],
-    posts: [{ id: newId(), at: { x: 4.8, y: 3.05 }, width: 0.15 }],
+    doors: [{ id: newId(), wall: 0, along: ft(11), width: ft(8) }],
+    windows: [{ id: newId(), wall: 2, along: ft(4), width: ft(5) }],
+    posts: [{ id: newId(), at: { x: ft(15, 9), y: ft(10) }, width: ft(0, 6) }],
     boardLength: toSI(8, 'ft'),
   };
   const { collector, condition } = shop;
@@ -130,9 +134,9 @@ export function heronSlipFile(): string {
     if (!found) throw new Error(`no run ${id}`);
     return found;
   };
-  collector.place = { x: 8.6, y: 5.75, z: 0 };
+  collector.place = { x: ft(28, 3), y: ft(18, 9), z: 0 };
   /** Ducts hang so high along the back wall, m. */
-  const HANG = 2.5;
+  const HANG = ft(8, 3);
   const at = (x: number, y: number, z = HANG) => ({ x, y, z });
   const routed = (to: DuctEnd, from: DuctEnd, between: readonly Point3[], hasHose = false) => {
     const made = routeDuct(shop, from, to, { between, hasHose }, newId);
@@ -142,14 +146,24 @@ export function heronSlipFile(): string {
   const joint = (node: string): DuctEnd => ({ kind: 'node', node });
 
   // Three wyes: the saw and the sweep, the band saw, and the far end.
-  const wyes = [at(5.55, 5.75), at(3.75, 5.75), at(1.6, 4.2424)] as const;
-  const into = [at(6.186, 5.75), at(7.05, 5.75, 1.636)];
+  const wyes = [
+    at(ft(18, 3), ft(18, 9)),
+    at(ft(12, 3), ft(18, 9)),
+    at(ft(5, 3), ft(13, 9)),
+  ] as const;
+  // Down to the inlet at 45°: how high that is follows from how the collector stands.
+  const inlet = inletMouth(shop);
+  if (!inlet) throw new Error('no inlet');
+  const into = [
+    at(ft(23, 3) - (HANG - inlet.at.z), ft(18, 9)),
+    at(ft(23, 3), ft(18, 9), inlet.at.z),
+  ];
   const main = routed({ kind: 'inlet' }, { kind: 'free', at: wyes[0] }, into);
   Object.assign(main, { name: 'Main at the cyclone', diameter: toSI(6, 'in') });
   for (const { style } of main.route?.bends ?? []) style.radiusRatio = 2;
   const back = routed(joint(main.from), { kind: 'free', at: wyes[1] }, []);
   Object.assign(back, { name: 'Back main', diameter: toSI(6, 'in') });
-  const far = routed(joint(back.from), { kind: 'free', at: wyes[2] }, [at(1.6, 5.75)]);
+  const far = routed(joint(back.from), { kind: 'free', at: wyes[2] }, [at(ft(5, 3), ft(18, 9))]);
   Object.assign(far, {
     name: 'Far end',
     diameter: toSI(5, 'in'),
@@ -184,16 +198,22 @@ export function heronSlipFile(): string {
     }
     if (made.gate) made.gate.open = name === 'Planer';
   }
-  const saw = [at(5.25, 3.05, 1.1), at(5.25, 3.05), at(5.25, 5.45)];
-  drop(main.from, 'tableSaw', 'Table saw', [6.4, 3.05, 0], saw, 5, 4);
-  const bandSaw = [at(3.5, 3.2, 1.1), at(3.5, 3.2), at(3.5, 5.5)];
-  drop(back.from, 'bandSaw', 'Band saw', [4.1, 3.2, 0], bandSaw, 5, 3);
-  const planer = [at(1.6, 3.5, 2.2), at(1.6, 3.5)];
-  drop(far.from, 'planer', 'Planer', [1.6, 2.9, 0], planer, 5, 7);
-  const sander = [at(2.7, 3.55, 1.5), at(2.7, 3.55), at(2.0, 3.8424)];
-  drop(far.from, 'drumSander', 'Drum sander', [2.7, 2.9, 0], sander, 5, 3);
-  const sweep = [at(5.38, 5.92, toSI(4, 'in')), at(5.38, 5.92)];
-  drop(main.from, 'floorSweep', 'Floor sweep', [4.95, 5.92, -1], sweep, 4, null);
+  /** Up from so high at one place, then along to the next. */
+  const rise = (x: number, y: number, from: number, ...next: readonly Point3[]) => [
+    at(x, y, from),
+    at(x, y),
+    ...next,
+  ];
+  const saw = rise(ft(17, 3), ft(10), ft(3, 7), at(ft(17, 3), ft(17, 9)));
+  drop(main.from, 'tableSaw', 'Table saw', [ft(21), ft(10), 0], saw, 5, 4);
+  const bandSaw = rise(ft(11, 6), ft(10, 6), ft(3, 7), at(ft(11, 6), ft(18)));
+  drop(back.from, 'bandSaw', 'Band saw', [ft(13, 6), ft(10, 6), 0], bandSaw, 5, 3);
+  const planer = rise(ft(5, 3), ft(11, 6), ft(7, 3));
+  drop(far.from, 'planer', 'Planer', [ft(5, 3), ft(9, 6), 0], planer, 5, 7);
+  const sander = rise(ft(8, 9), ft(11, 9), ft(5), at(ft(6, 6), ft(12, 6)));
+  drop(far.from, 'drumSander', 'Drum sander', [ft(8, 9), ft(9, 6), 0], sander, 5, 3);
+  const sweep = rise(ft(17, 8), ft(19, 4), ft(0, 4));
+  drop(main.from, 'floorSweep', 'Floor sweep', [ft(16, 3), ft(19, 4), -1], sweep, 4, null);
 
   /** What the two of them think of buying or building instead. */
   function candidate(name: string, cost: number, change: (own: Candidate) => void): void {

@@ -42,6 +42,6 @@ export { isometricSheet } from '../src/routing/sheets/isometric-sheet';
 export { planSheet } from '../src/routing/sheets/plan-sheet';
 export { type SheetItem, type SheetLayer, sheetExtent } from '../src/routing/sheets/sheet';
 export { sheetDxf } from '../src/routing/sheets/sheet-dxf';
-export { type Solid, solidsOf } from '../src/routing/sheets/solids';
+export { collectorPipes, type Solid, solidsOf } from '../src/routing/sheets/solids';
 export { nearestFromAbove, nearestOn, type Point3 } from '../src/routing/space';
 export { ductHeight, type Goal, riseFrom } from '../src/routing/usual-route';

@@ -1,3 +1,4 @@
+import { fromSI, parseQuantity } from '@frank-gauge/core/quantity';
 import { test as base, expect, type Page } from '@playwright/test';
 
 /**
@@ -44,6 +45,13 @@ export const dropRow = (page: Page, name: string) =>
 export async function flowOf(page: Page, name: string): Promise<number> {
   const text = await dropRow(page, name).locator('strong').first().textContent();
   return Number((text ?? '').replace(/,/g, ''));
+}
+
+/** A length as a field shows it, in feet. */
+export function feetOf(text: string): number {
+  const read = parseQuantity(text, 'ft');
+  if (!read.ok) throw new Error(read.reason);
+  return fromSI(read.value, 'ft');
 }
 
 /** Until the header says that everything is stored. */

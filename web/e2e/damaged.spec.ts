@@ -45,9 +45,9 @@ test('a damaged shop hides no other, says what is wrong, is saved as it lies, an
   const file = JSON.parse(readFileSync(await (await download).path(), 'utf8'));
   expect(file.shop.name).toBe(7);
   expect(file.journal.readings.length).toBeGreaterThan(0);
-  await page.getByRole('button', { name: 'Go back to before it broke' }).click();
+  await page.getByRole('button', { name: 'Restore the last good version' }).click();
   await expect(page.getByLabel('Shop name')).toHaveValue('Heron Slip');
-  await expect(page.getByText('Taken back: rename the shop')).toBeVisible();
+  await expect(page.getByText('Undone: rename the shop')).toBeVisible();
   await page.getByRole('link', { name: 'Log' }).click();
   await expect(page.getByRole('row').nth(3)).toBeVisible();
 });
@@ -66,14 +66,14 @@ test('a shop that has lost its summary is in the list and opens', async ({ page 
 test('numbers are read as they are meant, or both readings are offered', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New shop' }).click();
-  await page.getByLabel('Its name').fill('Metric');
+  await page.getByLabel('Shop name').fill('Metric');
   await page.getByRole('radio', { name: 'm³/h, mm' }).click();
   await page.getByRole('button', { name: 'Start' }).click();
   await page
     .getByRole('button', { name: /^Two bays/ })
     .first()
     .click();
-  const field = page.getByLabel('How high the room is');
+  const field = page.getByLabel('Ceiling height');
   await field.fill('2,75');
   await expect(page.getByRole('status').filter({ hasText: '= 2.75 m' })).toBeVisible();
   await field.fill('1,125');
@@ -83,5 +83,5 @@ test('numbers are read as they are meant, or both readings are offered', async (
   await field.fill('9’ 6½”');
   await expect(page.getByRole('status').filter({ hasText: '= 2.91 m' })).toBeVisible();
   await field.blur();
-  await expect(field).toHaveValue('2.9083');
+  await expect(field).toHaveValue('9’ 6½”');
 });

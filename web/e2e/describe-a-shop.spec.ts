@@ -11,7 +11,7 @@ test('from the demo, lengthen a run and see the drop’s flow fall at once; undo
   await saved(page);
   await length.press('Control+z');
   await expect.poll(() => flowOf(page, 'Planer')).toBe(before);
-  await expect(length).toHaveValue('12');
+  await expect(length).toHaveValue('12′');
 });
 
 test('an edit shows on every number in the frame it is made in', async ({ page }) => {
@@ -37,13 +37,13 @@ test('a newcomer builds a shop of three drops', async ({ page }) => {
   await page.getByRole('button', { name: 'New shop' }).click();
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByRole('dialog').getByRole('alert')).toHaveText('A shop needs a name.');
-  await page.getByLabel('Its name').fill('Two-car garage');
+  await page.getByLabel('Shop name').fill('Two-car garage');
   await page.getByRole('button', { name: 'Start' }).click();
 
   // The order of work begins on the Floor; whoever draws nothing goes on to Air.
-  await expect(page.getByRole('region', { name: 'What comes next' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Next steps' })).toBeVisible();
   await page.getByRole('link', { name: /^3\s*Air/ }).click();
-  await page.getByRole('button', { name: 'Lay the main' }).click();
+  await page.getByRole('button', { name: 'Add the main' }).click();
   await page
     .getByRole('region', { name: 'Air' })
     .getByRole('button', { name: 'Add a machine' })
@@ -71,7 +71,7 @@ test('a newcomer builds a shop of three drops', async ({ page }) => {
 test('removing a run can be undone from the notice', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Back main', exact: true }).click();
-  await page.getByRole('button', { name: /^Remove, with 4 behind it/ }).click();
+  await page.getByRole('button', { name: /^Remove it and 4 upstream/ }).click();
   await expect(dropRow(page, 'Planer')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(dropRow(page, 'Planer')).toBeVisible();
@@ -93,7 +93,7 @@ test('by keyboard alone: a command by name, and from drop to drop', async ({ pag
   await page.keyboard.press('Control+k');
   await page.keyboard.type('si units');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('columnheader', { name: 'gets, m³/h' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'airflow, m³/h' })).toBeVisible();
   await page.getByRole('button', { name: 'Planer', exact: true }).first().focus();
   await page.getByRole('table').first().getByRole('button', { name: 'Planer' }).focus();
   await page.keyboard.press('ArrowDown');

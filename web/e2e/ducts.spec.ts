@@ -7,7 +7,7 @@ const ROOM = { width: 24 * FOOT, depth: 20 * FOOT } as const;
 const MARGIN = 44;
 
 const plan = (page: Page) => page.getByRole('group', { name: 'Plan of the shop' });
-const ledger = (page: Page) => page.getByRole('region', { name: 'What stands in the way' });
+const ledger = (page: Page) => page.getByRole('region', { name: 'Floor issues' });
 const inPlan = (page: Page, name: string) =>
   plan(page).getByRole('button', { name: new RegExp(`^${name};`) });
 
@@ -22,15 +22,15 @@ async function openFloor(page: Page): Promise<void> {
 async function emptyRoom(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'New shop' }).click();
-  await page.getByLabel('Its name').fill('Garage');
+  await page.getByLabel('Shop name').fill('Garage');
   await page.getByRole('button', { name: 'Start' }).click();
   await page.waitForURL(/\/shop\//);
   await saved(page);
   await page.goto(page.url().replace(/\/[a-z]+$/, '/floor'));
   await page.getByRole('button', { name: /^Room/, expanded: false }).click();
-  await page.getByLabel('Width of the room').fill('24 ft');
-  await page.getByLabel('Depth of the room').fill('20 ft');
-  await page.getByLabel('Height of the ceiling').fill('8 ft 6 in');
+  await page.getByLabel('Width, room').fill('24 ft');
+  await page.getByLabel('Depth, room').fill('20 ft');
+  await page.getByLabel('Ceiling height', { exact: true }).fill('8 ft 6 in');
 }
 
 /** Where a spot of the floor is on the screen, while the whole room is in sight. */
@@ -85,7 +85,7 @@ async function byMouse(page: Page): Promise<void> {
     await page.mouse.move(to.x, to.y, { steps: 6 });
     await page.mouse.up();
   }
-  await page.getByRole('button', { name: 'Place what is not placed' }).click();
+  await page.getByRole('button', { name: 'Place the rest on the plan' }).click();
   const from = await middleOf(inPlan(page, 'Collector'));
   const to = await onScreen(page, { x: 20, y: 18 });
   await page.mouse.move(from.x, from.y);
@@ -169,23 +169,23 @@ async function byKeys(page: Page, { places, end }: LaidOut): Promise<void> {
     await page.getByRole('menuitem', { name: menu }).press('Enter');
     await put(name);
   }
-  await press(page.getByRole('button', { name: 'Place what is not placed' }));
+  await press(page.getByRole('button', { name: 'Place the rest on the plan' }));
   await press(page.getByRole('button', { name: /^Collector/, expanded: false }));
   await put('the collector');
 
   const drawing = page.getByRole('region', { name: 'Plan' });
   await press(drawing.getByRole('button', { name: 'Draw a duct' }));
-  await page.getByLabel('Begin at').selectOption('the collector');
-  await page.getByLabel('Way of the next leg').selectOption('to the left');
-  await type(page, 'Length of the next leg', '12 ft');
-  await press(page.getByRole('button', { name: 'Add the leg' }));
-  await press(page.getByRole('button', { name: 'Finish the duct' }));
+  await page.getByLabel('Start at').selectOption('the collector');
+  await page.getByLabel('Next leg, direction').selectOption('to the left');
+  await type(page, 'Length, next leg', '12 ft');
+  await press(page.getByRole('button', { name: 'Add leg' }));
+  await press(page.getByRole('button', { name: 'Finish duct' }));
   await page.keyboard.press('Escape');
   await type(page, 'From the left, upstream end of Main', end);
   for (const { name } of MACHINES) {
     await press(page.getByRole('button', { name: new RegExp(`^${name} \\d`), expanded: false }));
-    await page.getByLabel(`What the duct of ${name} leads to`).selectOption('Main');
-    await press(page.getByRole('button', { name: 'Lead it' }));
+    await page.getByLabel(`its duct to, ${name}`).selectOption('Main');
+    await press(page.getByRole('button', { name: 'Route duct', exact: true }));
     await expect(page.getByRole('button', { name: new RegExp(`^${name} drop \\d`) })).toBeVisible();
   }
 }
@@ -223,13 +223,13 @@ test('a machine dragged takes its duct along, and its flow follows; undone back 
   const before = await flowOf(page, 'Planer');
   await openFloor(page);
   const length = page.getByRole('button', { name: /^Planer drop / });
-  await expect(length).toContainText('3.42 ft');
+  await expect(length).toContainText('3′ 3″');
   const from = await middleOf(inPlan(page, 'Planer'));
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
   await page.mouse.move(from.x, from.y + 60, { steps: 6 });
   await page.mouse.up();
-  await expect(ledger(page)).toContainText(/The hose of Planer drop is long/);
+  await expect(ledger(page)).toContainText(/The hose of Planer drop is too long/);
   await saved(page);
   await page.goto('/shop/heron-slip/air');
   expect(await flowOf(page, 'Planer')).toBeLessThan(before);
@@ -246,17 +246,17 @@ test('a bend is dragged and typed, made otherwise, and the drop’s figures foll
   await expect(figures).toContainText('45° wye');
   const height = page.getByLabel('Height, hose end of Table saw drop');
   await height.fill('5 ft');
-  await expect(page.getByRole('button', { name: /^Table saw drop \d/ })).toContainText('12.47 ft');
+  await expect(page.getByRole('button', { name: /^Table saw drop \d/ })).toContainText(/12′ \d/);
   await page
-    .getByLabel('How bend 1 of Table saw drop is made')
+    .getByLabel('Elbow type of bend 1 of Table saw drop')
     .selectOption({ label: 'two half turns, five-piece' });
   await expect(figures.getByRole('cell', { name: 'Elbow' })).toHaveCount(3);
   const bend = plan(page).getByRole('button', { name: /^Bend 3 of Table saw drop/ });
   await bend.focus();
   await page.keyboard.press('ArrowDown');
-  await expect(page.getByLabel('From the front, bend 2 of Table saw drop')).toHaveValue(/^17\.6/);
+  await expect(page.getByLabel('From the front, bend 2 of Table saw drop')).toHaveValue(/^17′ \d/);
   await page.keyboard.press('PageDown');
-  await expect(page.getByLabel('Height, bend 2 of Table saw drop')).toHaveValue(/^7\.95/);
+  await expect(page.getByLabel('Height, bend 2 of Table saw drop')).toHaveValue(/^[78]′/);
   await page.getByRole('button', { name: 'Add a bend' }).click();
   await page.getByRole('button', { name: 'Split', exact: true }).click();
   await expect(page.getByRole('button', { name: /^Table saw drop 2 / })).toBeVisible();
@@ -267,7 +267,7 @@ test('a wye is made a tee under its duct: the branch gets less, and it is undone
 }) => {
   await openFloor(page);
   await page.getByRole('button', { name: /^Band saw drop \d/, expanded: false }).click();
-  const joins = page.getByLabel('What Band saw drop joins by');
+  const joins = page.getByLabel('Joins by, Band saw drop');
   await expect(joins).toHaveValue('45');
   await expect(plan(page).getByText(/^45° wye/)).toBeVisible();
   const way = page.getByRole('region', { name: 'Way of Band saw to the blower' });
@@ -287,7 +287,7 @@ test('where a run goes on wider the reducer is named with its sizes and coeffici
   await openFloor(page);
   await page.getByRole('button', { name: /^Far end \d/, expanded: false }).click();
   await expect(plan(page).getByText(/^5 in\. to 6 in\. +C 0\.0\d$/)).toBeVisible();
-  await page.getByLabel('True inside diameter of Far end').fill('6');
+  await page.getByLabel('Inside diameter, Far end').fill('6');
   await expect(plan(page).getByText(/ to 6 in/)).toHaveCount(0);
 });
 
@@ -304,7 +304,7 @@ test('gates are tapped on the plan, and a branch is taken out and brought back',
     page.getByRole('group', { name: 'Gates' }).getByRole('button', { name: /Table saw/ }),
   ).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: /^Far end \d/ }).click();
-  await page.getByRole('button', { name: 'Take out, with 2 behind it' }).click();
+  await page.getByRole('button', { name: 'Remove it and 2 upstream' }).click();
   await expect(ledger(page)).toContainText('Planer has no duct.');
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(ledger(page)).not.toContainText('Planer has no duct.');
@@ -313,28 +313,28 @@ test('gates are tapped on the plan, and a branch is taken out and brought back',
 test('a machine copied comes with its duct; one removed takes its duct along', async ({ page }) => {
   await openFloor(page);
   await page.getByRole('button', { name: /^Band saw \d/ }).click();
-  await page.getByRole('button', { name: 'Copy, with its duct' }).click();
+  await page.getByRole('button', { name: 'Copy with its duct' }).click();
   await expect(page.getByRole('button', { name: /^Band saw 2 drop \d/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Remove it' }).click();
+  await page.getByRole('button', { name: 'Remove machine' }).click();
   await expect(page.getByRole('button', { name: /^Band saw 2 / })).toHaveCount(0);
 });
 
 test('what cannot be led is said, and nothing changes', async ({ page }) => {
   await openFloor(page);
   await plan(page).press('d');
-  await page.getByLabel('Begin at').selectOption('the collector');
-  await page.getByRole('button', { name: 'Finish the duct' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'Lay a point first' })).toBeVisible();
+  await page.getByLabel('Start at').selectOption('the collector');
+  await page.getByRole('button', { name: 'Finish duct' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Add a point first' })).toBeVisible();
   await page.getByLabel('Ends at').selectOption('Far end, halfway');
-  await page.getByRole('button', { name: 'Finish the duct' }).click();
+  await page.getByRole('button', { name: 'Finish duct' }).click();
   await expect(
-    page.getByRole('alert').filter({ hasText: 'A duct needs one end that brings air' }),
+    page.getByRole('alert').filter({ hasText: 'A duct needs one end that takes in air' }),
   ).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Far end \d/ }).click();
   await page.getByLabel('Height, upstream end of Far end').fill('-3');
   await expect(page.getByRole('alert').filter({ hasText: /too little/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Far end \d/ })).toContainText('12 ft');
+  await expect(page.getByRole('button', { name: /^Far end \d/ })).toContainText('12′');
 });
 
 test('from the side, in isometric and in 3D; each sheet is saved', async ({ page }) => {
@@ -350,7 +350,7 @@ test('from the side, in isometric and in 3D; each sheet is saved', async ({ page
     print.getByText(/1 to \d+\. Printed at 100 %, this ruler is 100 mm long/),
   ).toBeAttached();
   await page.getByRole('radio', { name: 'Isometric' }).click();
-  await expect(page.getByText('hose 7 ft')).toBeVisible();
+  await expect(page.getByText('hose 7′')).toBeVisible();
   const dxf = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as DXF' }).click();
   expect((await dxf).suggestedFilename()).toBe('isometric.dxf');
@@ -358,7 +358,7 @@ test('from the side, in isometric and in 3D; each sheet is saved', async ({ page
   await page.getByRole('button', { name: 'Show the whole' }).click();
   await page.getByRole('radio', { name: '3D' }).click();
   await expect(
-    page.getByRole('region', { name: /^The shop in 3D/ }).or(page.getByText('shows no 3D here')),
+    page.getByRole('region', { name: /^The shop in 3D/ }).or(page.getByText('cannot show 3D')),
   ).toBeVisible();
 });
 
@@ -366,24 +366,24 @@ test('it routes, sizes and places; what is taken is undone in one step', async (
   test.setTimeout(120_000);
   await openFloor(page);
   const before = await ductList(page);
-  await page.getByRole('button', { name: 'Route it' }).click();
-  const ways = page.getByRole('list', { name: 'Ways to lead the ducts' });
+  await page.getByRole('button', { name: 'Route ducts' }).click();
+  const ways = page.getByRole('list', { name: 'Suggested routes' });
   await expect(ways.getByRole('listitem')).toHaveCount(3, { timeout: 60_000 });
-  await page.getByRole('button', { name: 'Take Least duct' }).click();
+  await page.getByRole('button', { name: 'Use this route: Least duct' }).click();
   await expect(page.getByRole('button', { name: /^Main 6 in/ })).toBeVisible();
   await expect(ledger(page)).not.toContainText('against the flow');
   await saved(page);
   await page.locator('body').press('Control+z');
   await expect.poll(() => ductList(page)).toEqual(before);
 
-  await page.getByRole('button', { name: 'Size it' }).click();
-  await expect(page.getByText(/choices tried/)).toBeVisible({ timeout: 60_000 });
-  await page.getByRole('button', { name: 'Take these sizes' }).click();
+  await page.getByRole('button', { name: 'Size ducts' }).click();
+  await expect(page.getByText(/combinations tried/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Use these sizes' }).click();
   await saved(page);
 
-  await page.getByRole('button', { name: 'Place it' }).click();
-  const swaps = page.getByRole('list', { name: 'Machines that had better change places' });
+  await page.getByRole('button', { name: 'Suggest swaps' }).click();
+  const swaps = page.getByRole('list', { name: 'Machines to swap' });
   await expect(swaps.getByRole('listitem').first()).toBeVisible();
-  await swaps.getByRole('button', { name: 'Change places' }).first().click();
-  await expect(page.getByText('They have changed places')).toBeVisible();
+  await swaps.getByRole('button', { name: 'Swap' }).first().click();
+  await expect(page.getByText('The machines were swapped')).toBeVisible();
 });

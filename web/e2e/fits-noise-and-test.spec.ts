@@ -10,30 +10,30 @@ test('a calliper’s word changes what closes a joint, and an adapter is saved a
   await expect(joint).toContainText('a reducer, or an adapter');
   // The port measured 4.9 in. outside goes into the 5-in. hose with tape.
   await joint.getByLabel(/^Outside diameter of Band saw, port/).fill('4.85 in');
-  await expect(joint).toContainText('the first into the second');
+  await expect(joint).toContainText('first inside second');
   await expect(joint).toContainText('11 turns of tape');
   await expect(joint).toContainText('measured');
-  await page.getByLabel('Thickness of the tape').fill('0.3 mm');
+  await page.getByLabel('Tape thickness').fill('0.3 mm');
   await expect(joint).toContainText('6 turns of tape');
   await joint
-    .getByRole('button', { name: /^Forget/ })
+    .getByRole('button', { name: /^Discard/ })
     .first()
     .click();
   await expect(joint).toContainText('a reducer, or an adapter');
 
   await joint.getByRole('button', { name: /^Make an adapter/ }).click();
-  await expect(page.getByRole('heading', { name: 'An adapter for this joint' })).toBeVisible();
-  await page.getByLabel('Wall of the adapter').fill('0.2');
+  await expect(page.getByRole('heading', { name: 'Adapter for this joint' })).toBeVisible();
+  await page.getByLabel('Wall thickness, adapter').fill('0.2');
   await expect(page.getByText('A wall under 0.8 mm cannot be printed tight.')).toBeVisible();
-  await page.getByLabel('Wall of the adapter').fill('2');
+  await page.getByLabel('Wall thickness, adapter').fill('2');
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save it as STL' }).click();
+  await page.getByRole('button', { name: 'Save as STL' }).click();
   const file = await download;
   expect(file.suggestedFilename()).toBe('Band-saw-port-to-Band-saw-drop-hose.stl');
   const bytes = readFileSync(await file.path());
   expect(bytes.length).toBe(84 + 50 * bytes.readUInt32LE(80));
   const ring = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Ring, first end' }).click();
+  await page.getByRole('button', { name: 'Save test ring, first end' }).click();
   expect((await ring).suggestedFilename()).toMatch(/ring 1\.stl$/);
 });
 
@@ -42,7 +42,7 @@ test('band clamps are chained to reach around the canister', async ({ page }) =>
   await page.goto('/shop/heron-slip/collector/joints');
   // 18½ in. across is 58⅛ around.
   await expect(page.getByText(/Chain 36 in\. \+ 24 in\./)).toBeVisible();
-  const bands = page.getByLabel('Lengths of the band clamps at hand');
+  const bands = page.getByLabel('Band lengths on hand');
   await bands.fill('20, long');
   await bands.press('Enter');
   await expect(page.getByRole('alert').filter({ hasText: "'long' is not a number" })).toBeVisible();
@@ -54,21 +54,21 @@ test('band clamps are chained to reach around the canister', async ({ page }) =>
 test('a sound reading is logged, and adds to the day’s dose', async ({ page }) => {
   await openDemo(page);
   await page.goto('/shop/heron-slip/collector/noise');
-  const day = page.getByRole('region', { name: 'What it adds up to' });
-  await expect(day).toContainText('75 % of what a day allows');
-  await page.getByRole('button', { name: 'Log it' }).click();
-  await expect(page.getByText('Say where it was read.')).toBeVisible();
-  await page.getByLabel('Place of the reading', { exact: true }).fill('At the saw');
-  await page.getByLabel('Level the meter shows').fill('200');
+  const day = page.getByRole('region', { name: 'Daily dose' });
+  await expect(day).toContainText('75 % of the daily limit');
+  await page.getByRole('button', { name: 'Add reading' }).click();
+  await expect(page.getByText('Type where it was read.')).toBeVisible();
+  await page.getByLabel('Place', { exact: true }).fill('At the saw');
+  await page.getByLabel('Meter reading').fill('200');
   await expect(page.getByText(/200 dB\(A\) is too much/)).toBeVisible();
-  await page.getByLabel('Level the meter shows').fill('88');
-  await page.getByLabel('Hours a day at this place').fill('2');
-  await page.getByRole('button', { name: 'Log it' }).click();
+  await page.getByLabel('Meter reading').fill('88');
+  await page.getByLabel('Hours a day there').fill('2');
+  await page.getByRole('button', { name: 'Add reading' }).click();
   // 88 dB(A) is allowed four hours: two of them are half a day's dose.
-  await expect(day).toContainText('125 % of what a day allows');
+  await expect(day).toContainText('125 % of the daily limit');
   await expect(page.getByLabel('Level at At the saw')).toHaveValue('88');
   await page.locator('body').press('Control+z');
-  await expect(day).toContainText('75 % of what a day allows');
+  await expect(day).toContainText('75 % of the daily limit');
 });
 
 test('a field test of one’s own: refused until it says something, then the blower’s curve', async ({
@@ -76,9 +76,9 @@ test('a field test of one’s own: refused until it says something, then the blo
 }) => {
   await openDemo(page);
   await page.goto('/shop/heron-slip/collector/test');
-  await page.getByRole('button', { name: 'Let this one go' }).click();
+  await page.getByRole('button', { name: 'Remove this test' }).click();
   await page.getByRole('button', { name: 'Start a field test' }).click();
-  const says = page.getByRole('region', { name: 'What the test says' });
+  const says = page.getByRole('region', { name: 'Test results' });
   await expect(says).toContainText('at least 4 gate openings');
   // A weaker blower than the one believed: 9 in. w.g. shut, falling.
   const steps = [
@@ -90,14 +90,14 @@ test('a field test of one’s own: refused until it says something, then the blo
     [600, 5.65, 0.4],
   ] as const;
   for (const [index, [flow, inlet, outlet]] of steps.entries()) {
-    if (index > 0) await page.getByRole('button', { name: 'Another opening' }).click();
+    if (index > 0) await page.getByRole('button', { name: 'Add an opening' }).click();
     const no = `opening ${index + 1}`;
     await page.getByLabel(`Flow, ${no}`).fill(String(flow));
     await page.getByLabel(`Suction at the blower, ${no}`).fill(String(inlet));
-    await page.getByLabel(`Pressure behind the blower, ${no}`).fill(String(outlet));
+    await page.getByLabel(`Pressure after the blower, ${no}`).fill(String(outlet));
   }
   await expect(says).toContainText(/9(\.\d+)? in\. w\.g\. with its inlet shut/);
-  await expect(says).toContainText('Read the suction ahead of the separator too');
+  await expect(says).toContainText('Read the suction before the separator as well');
   await page.getByRole('button', { name: 'Use this curve' }).click();
   await page.getByRole('link', { name: /Air/ }).click();
   const weaker = await flowOf(page, 'Planer');
@@ -110,14 +110,14 @@ test('the demo’s test finds filter and cyclone, and believing them is undone l
 }) => {
   await openDemo(page);
   await page.goto('/shop/heron-slip/collector/test');
-  const says = page.getByRole('region', { name: 'What the test says' });
-  // The demo hides a filter loaded ×3.3 and a cyclone of 3.3 heads.
-  await expect(says).toContainText(/loaded ×3\.[1-5]/);
-  await expect(says).toContainText(/3\.[1-5] ± 0\.\d velocity heads/);
-  await page.getByRole('button', { name: 'Believe these heads' }).click();
-  await page.getByRole('button', { name: 'Believe this loading' }).click();
+  const says = page.getByRole('region', { name: 'Test results' });
+  // The demo hides a filter loading of ×3.3 and a cyclone of 3.3 heads.
+  await expect(says).toContainText(/loading of ×3\.[1-5]/);
+  await expect(says).toContainText(/two taps is 3\.[1-5] ± 0\.\d/);
+  await page.getByRole('button', { name: 'Use this loss coefficient' }).click();
+  await page.getByRole('button', { name: 'Use this loading' }).click();
   await page.getByRole('link', { name: /Air/ }).click();
-  await expect(page.getByRole('button', { name: /^Filter.*×3\.[1-5] loaded/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Filter.*loading ×3\.[1-5]/ })).toBeVisible();
 });
 
 test('what was said of stack, joints, noise and plan travels in the exported file', async ({
@@ -126,10 +126,10 @@ test('what was said of stack, joints, noise and plan travels in the exported fil
   await openDemo(page);
   await page.goto('/shop/heron-slip/collector/elevation');
   await page.getByRole('button', { name: /^Bin and lid/ }).click();
-  await page.getByLabel('Height of the castors').fill('4 in');
+  await page.getByLabel('Caster height').fill('4 in');
   await saved(page);
   await page.goto('/shop/heron-slip/collector/joints');
-  await page.getByLabel('Thickness of the tape').fill('0.25');
+  await page.getByLabel('Tape thickness').fill('0.25');
   await saved(page);
   await page.goto('/shop/heron-slip/collector/noise');
   await page.getByLabel('Level at At the bench').fill('79');
@@ -159,23 +159,23 @@ test('what was said of stack, joints, noise and plan travels in the exported fil
   await page.goto(`${shop}/collector/noise`);
   await expect(page.getByLabel('Level at At the bench')).toHaveValue('79');
   await page.goto(`${shop}/collector/joints`);
-  await expect(page.getByLabel('Thickness of the tape')).toHaveValue('0.25');
+  await expect(page.getByLabel('Tape thickness')).toHaveValue('0.25');
   await page.goto(`${shop}/collector/elevation`);
   await page.getByRole('button', { name: /^Bin and lid/ }).click();
-  await expect(page.getByLabel('Height of the castors')).toHaveValue('4');
+  await expect(page.getByLabel('Caster height')).toHaveValue('4');
   await page.goto(`${shop}/floor`);
   await page.getByRole('button', { name: /^Planer \d/, expanded: false }).click();
-  await expect(page.getByLabel('From the left, Planer')).toHaveValue('19');
+  await expect(page.getByLabel('From the left, Planer')).toHaveValue(/^19′?$/);
 });
 
 test('in SI the Collector speaks millimetres, kilograms and cubic metres', async ({ page }) => {
   await openDemo(page);
   await page.goto('/shop/heron-slip/collector/elevation');
   await page.getByRole('radio', { name: 'SI', exact: true }).click();
-  const ledger = page.getByRole('region', { name: 'What fits' });
-  // 88 in. to the shaft and half of a housing of 18¾: 97⅜ in. of 2.9 m.
-  await expect(ledger).toContainText('2,473 mm, 427 mm free');
-  await expect(ledger).toContainText(/blower to lift26 kg; 2 lift 31 kg/);
+  const ledger = page.getByRole('region', { name: 'Fit and handling' });
+  // 88 in. to the shaft and half of a housing of 18¾: 97⅜ in. of 9 ft 6 in.
+  await expect(ledger).toContainText('2,473 mm, 422 mm free');
+  await expect(ledger).toContainText(/blower to lift26 kg; 2 people 31 kg/);
   await page.getByRole('link', { name: 'Field test' }).click();
   await expect(page.getByRole('columnheader', { name: 'flow, m³/h' })).toBeVisible();
   await page.getByRole('link', { name: 'Noise' }).click();

@@ -15,22 +15,22 @@ test('a flap damper and a fitting of one’s own are put in a run, cost air, and
   const light = await flowOf(page, 'Planer');
 
   // Hung further into the stream it costs more; beyond its table a finding says what was taken.
-  await flap.getByLabel('Angle the flap hangs at, in degrees').fill('35');
+  await flap.getByLabel('Flap angle, °').fill('35');
   await expect.poll(() => flowOf(page, 'Planer')).toBeLessThan(light);
-  await flap.getByLabel('Angle the flap hangs at, in degrees').fill('75');
+  await flap.getByLabel('Flap angle, °').fill('75');
   await expect(page.getByText(/angle the flap hangs at/i).first()).toBeVisible();
-  await flap.getByLabel('Angle the flap hangs at, in degrees').fill('-5');
+  await flap.getByLabel('Flap angle, °').fill('-5');
   await expect(page.getByRole('alert').filter({ hasText: /too little/ })).toBeVisible();
-  await flap.getByLabel('Angle the flap hangs at, in degrees').fill('10');
+  await flap.getByLabel('Flap angle, °').fill('10');
 
   await page.getByRole('button', { name: '+ other fitting' }).click();
   const other = page.getByRole('region', { name: 'Fitting', exact: true });
-  await other.getByLabel('Name of the fitting').fill('Spark arrestor');
-  await other.getByLabel('Loss coefficient of the fitting').fill('4');
+  await other.getByLabel('Fitting name').fill('Spark arrestor');
+  await other.getByLabel('Loss coefficient (C)').fill('4');
   await expect.poll(() => flowOf(page, 'Planer')).toBeLessThan(light);
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Name of the fitting')).toHaveValue('Spark arrestor');
+  await expect(page.getByLabel('Fitting name')).toHaveValue('Spark arrestor');
 
   await page.getByRole('button', { name: 'Remove the fitting' }).click();
   await page.getByRole('button', { name: 'Remove the flap damper' }).click();
@@ -45,7 +45,7 @@ test('two drops meet in a symmetric Y: both are legs of it, it costs air, and th
   await openDemo(page);
   const [planer, sander] = [await flowOf(page, 'Planer'), await flowOf(page, 'Drum sander')];
   await page.getByRole('button', { name: 'Drum sander drop', exact: true }).click();
-  const joins = page.getByLabel('How it joins');
+  const joins = page.getByLabel('Joins by');
   await joins.selectOption({ label: 'symmetric Y, 30° each side' });
   await expect.poll(() => flowOf(page, 'Planer')).not.toBe(planer);
   const gentle = await flowOf(page, 'Drum sander');
@@ -59,7 +59,7 @@ test('two drops meet in a symmetric Y: both are legs of it, it costs air, and th
   await page.reload();
   await expect(joins).toHaveValue('tee entered from both ends');
   await page.getByRole('button', { name: 'Drum sander drop', exact: true }).click();
-  await page.getByRole('button', { name: 'Follow the drawing' }).click();
+  await page.getByRole('button', { name: 'Use the drawing' }).click();
   await expect.poll(() => flowOf(page, 'Planer')).toBe(planer);
   await expect.poll(() => flowOf(page, 'Drum sander')).toBe(sander);
   await expect(joins).toHaveValue('45° wye branch');
@@ -68,6 +68,6 @@ test('two drops meet in a symmetric Y: both are legs of it, it costs air, and th
 test('where more than two ducts meet, no Y is offered', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Table saw drop', exact: true }).click();
-  const options = page.getByLabel('How it joins').getByRole('option');
-  await expect(options).toHaveText(['straight on', /15°/, /30°/, /45°/, /60°/, '90° tee']);
+  const options = page.getByLabel('Joins by').getByRole('option');
+  await expect(options).toHaveText(['straight', /15°/, /30°/, /45°/, /60°/, '90° tee']);
 });

@@ -13,7 +13,7 @@ async function openLog(page: Page): Promise<void> {
 async function logAt(page: Page, drop: string, value: string): Promise<void> {
   await page.getByLabel('Drop', { exact: true }).selectOption({ label: drop });
   await page.getByLabel('Repeat 1', { exact: true }).fill(value);
-  await page.getByRole('button', { name: 'Log it' }).click();
+  await page.getByRole('button', { name: 'Add reading' }).click();
 }
 
 /** Exports the demo with its photos, as a zip. */
@@ -41,7 +41,7 @@ test('a shop goes out as a zip and comes back with its journal', async ({ page }
   await expect(page).not.toHaveURL(/heron-slip/);
   await openLog(page);
   await expect(rowsIn(page)).toHaveCount(10);
-  await expect(page.getByText('The shortfalls share Far end.')).toBeVisible();
+  await expect(page.getByText('The readings point to Far end.')).toBeVisible();
 });
 
 test('of a zip that is cut off, what is whole is imported, or nothing, as one likes', async ({
@@ -134,8 +134,8 @@ test('when storage is full it says so until everything is stored', async ({ page
   await expect(notice).toBeHidden({ timeout: 20_000 });
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Length of Far end')).toHaveValue('25');
-  await expect(page.getByLabel('Length of Back main')).toHaveValue('31');
+  await expect(page.getByLabel('Length of Far end')).toHaveValue(/^25′?$/);
+  await expect(page.getByLabel('Length of Back main')).toHaveValue(/^31′?$/);
 });
 
 test('a page that is older than what is stored says so, and writes nothing more', async ({

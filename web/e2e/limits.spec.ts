@@ -19,7 +19,7 @@ async function tryFields(page: Page, tried: Set<string>): Promise<string[]> {
   for (let i = 0; i < (await fields.count()); i++) {
     const field = fields.nth(i);
     const label = (await field.getAttribute('aria-label')) ?? '';
-    const kind = label.replace(/ of .*/, '');
+    const kind = label.replace(/(?: of |, ).*/, '');
     if (tried.has(kind)) continue;
     tried.add(kind);
     for (const text of ABSURD) wrong.push(...(await tryField(page, field, label, text)));

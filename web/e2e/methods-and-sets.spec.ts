@@ -6,15 +6,13 @@ test('another school of friction is another number, and the spread says how much
 }) => {
   await openDemo(page);
   const darcy = await flowOf(page, 'Planer');
-  await page.getByRole('button', { name: /^Air and rules/ }).click();
+  await page.getByRole('button', { name: /^Air and methods/ }).click();
   const spread = page.getByText(/Planer by every school, \d+ % apart/);
   await expect(spread).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Darcy, momentum' })).toContainText(
     `${darcy} CFM`,
   );
-  await page
-    .getByLabel('How friction is reckoned')
-    .selectOption({ label: 'by the handbook’s power fits' });
+  await page.getByLabel('Friction method').selectOption({ label: 'ACGIH power fits' });
   const fitted = await flowOf(page, 'Planer');
   expect(fitted).not.toBe(darcy);
   await expect(
@@ -30,22 +28,22 @@ test('where two gates may stand open, every set is solved and the worst is named
 }) => {
   await openDemo(page);
   const alone = await flowOf(page, 'Planer');
-  await expect(page.getByRole('heading', { name: 'Every set of gates' })).toHaveCount(0);
-  await page.getByRole('button', { name: /^Air and rules/ }).click();
+  await expect(page.getByRole('heading', { name: 'Gate combinations' })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Air and methods/ }).click();
   await page
-    .getByLabel('How many gates are open at once')
-    .selectOption({ label: 'at most so many' });
-  await expect(page.getByText('15 sets, the worst of each')).toBeVisible();
+    .getByLabel('Gates open at once, rule')
+    .selectOption({ label: 'up to a number of gates' });
+  await expect(page.getByText('15 combinations, the worst for each drop')).toBeVisible();
   const row = page.getByRole('row').filter({ hasText: 'Planer, Drum sander' }).first();
   await expect(row).toBeVisible();
   const worst = Number((await row.getByRole('cell').nth(1).textContent())?.replace(/,/g, ''));
   expect(worst).toBeLessThan(alone);
   // An edit is followed; so is the rule, after a reload too.
-  await page.getByLabel('Most gates open at once').fill('5');
-  await expect(page.getByText('31 sets, the worst of each')).toBeVisible();
+  await page.getByLabel('Gates open at once, at most').fill('5');
+  await expect(page.getByText('31 combinations, the worst for each drop')).toBeVisible();
   await saved(page);
   await page.reload();
-  await expect(page.getByText('31 sets, the worst of each')).toBeVisible();
+  await expect(page.getByText('31 combinations, the worst for each drop')).toBeVisible();
 });
 
 test('a curve comes from a CSV file; a wrong one is refused with its line, and the curve stays', async ({
@@ -70,7 +68,7 @@ test('a curve comes from a CSV file; a wrong one is refused with its line, and t
   await input.setInputFiles(
     file('right.csv', 'flow (m3/h);pressure (Pa)\n0;3500\n1000;3000\n2400;0\n'),
   );
-  await expect(page.getByLabel('Points of the blower curve')).toHaveValue(/^0 {2}14\.05\n/);
+  await expect(page.getByLabel(/^Curve: /)).toHaveValue(/^0 {2}14\.05\n/);
   expect(await flowOf(page, 'Planer')).toBeGreaterThan(before);
 });
 
@@ -92,7 +90,7 @@ test('a curve comes from two field tests; tests that cannot be one blower are re
   expect(await flowOf(page, 'Planer')).toBe(before);
   await page.getByLabel('Inlet open: pressure at the outlet').fill('');
   await draw.click();
-  await expect(page.getByLabel('Points of the blower curve')).toHaveValue(/^0 {2}8\n/);
+  await expect(page.getByLabel(/^Curve: /)).toHaveValue(/^0 {2}8\n/);
   expect(await flowOf(page, 'Planer')).toBeLessThan(before);
 });
 
@@ -103,23 +101,23 @@ test('an elbow at the blower’s inlet is told of, and straight duct ahead mends
   const before = await flowOf(page, 'Planer');
   await page.getByRole('button', { name: /^Blower/ }).click();
   await page
-    .getByLabel('Elbow at the inlet of the blower')
-    .selectOption({ label: 'tight or mitred, by' });
-  await expect(page.getByText('An elbow stands at the blower’s inlet.')).toBeVisible();
+    .getByLabel('Elbow at the inlet')
+    .selectOption({ label: 'tight or mitered, straight duct' });
+  await expect(page.getByText('An elbow is too close to the blower inlet.')).toBeVisible();
   expect(await flowOf(page, 'Planer')).toBeLessThan(before);
-  await page.getByLabel('Straight duct between elbow and inlet').fill('5 ft');
-  await expect(page.getByText('An elbow stands at the blower’s inlet.')).toHaveCount(0);
+  await page.getByLabel('Elbow at the inlet, straight duct between').fill('5 ft');
+  await expect(page.getByText('An elbow is too close to the blower inlet.')).toHaveCount(0);
   expect(await flowOf(page, 'Planer')).toBe(before);
 });
 
 test('two 45s beat the tight 90 they stand for', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'Table saw drop', exact: true }).click();
-  const made = page.getByLabel('How the elbow is made');
+  const made = page.getByLabel('Elbow type');
   await made.first().selectOption({ label: 'Tight plastic drain elbow' });
   const tight = await flowOf(page, 'Table saw');
   // On the drawing the bend is made otherwise; typed figures take its place only from here on.
-  await expect(page.getByText('are as drawn on the Floor')).toBeVisible();
+  await expect(page.getByText('come from the drawing on the Floor')).toBeVisible();
   await page.getByRole('button', { name: 'Remove the elbow' }).first().click();
   await page.getByRole('button', { name: '+ two 45s' }).click();
   await made.last().selectOption({ label: 'Tight plastic drain elbow' });
@@ -129,13 +127,13 @@ test('two 45s beat the tight 90 they stand for', async ({ page }) => {
 test('a cyclone by its proportions says its heads and what it catches', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: /^Separator/ }).click();
-  await page
-    .getByLabel('How the cyclone is reckoned')
-    .selectOption({ label: 'proportions: high efficiency' });
-  await expect(page.getByText(/velocity heads of the inlet \(Shepherd and Lapple\)/)).toBeVisible();
+  await page.getByLabel('Method, cyclone').selectOption({ label: 'proportions: high efficiency' });
+  await expect(
+    page.getByText(/loss coefficient \(C\) at the inlet \(Shepherd and Lapple\)/),
+  ).toBeVisible();
   await expect(page.getByText(/half of .* µm dust caught/)).toBeVisible();
   const narrow = await flowOf(page, 'Planer');
-  await page.getByLabel('Diameter of the cyclone’s body').fill('24');
+  await page.getByLabel('Body inside diameter, cyclone').fill('24');
   expect(await flowOf(page, 'Planer')).toBeGreaterThan(narrow);
 });
 
@@ -144,24 +142,24 @@ test('every way out of the blower has its resistance; dust blown out ahead of th
 }) => {
   await openDemo(page);
   await page.getByRole('button', { name: /^Filter/ }).click();
-  const way = page.getByLabel('Where the air goes');
-  await way.selectOption({ label: 'into an enclosure, out by a return filter' });
+  const way = page.getByLabel('Exhaust');
+  await way.selectOption({ label: 'into an enclosure with a return filter' });
   const enclosed = await flowOf(page, 'Planer');
-  await page.getByLabel('Face area of the return filter').fill('0.5');
+  await page.getByLabel('Return filter area').fill('0.5');
   expect(await flowOf(page, 'Planer')).toBeLessThan(enclosed);
   await expect(page.getByText('Air leaves the enclosure too fast.')).toBeVisible();
   await way.selectOption({ label: 'into another room' });
   const room = await flowOf(page, 'Planer');
-  await page.getByLabel('Free area of the way back').fill('0.1');
+  await page.getByLabel('Return opening area').fill('0.1');
   expect(await flowOf(page, 'Planer')).toBeLessThan(room);
-  await way.selectOption({ label: 'outdoors, by a duct' });
+  await way.selectOption({ label: 'outdoors through a duct' });
   const outdoors = await flowOf(page, 'Planer');
-  await page.getByLabel('Length of the exhaust duct').fill('60 ft');
+  await page.getByLabel('Duct length, exhaust').fill('60 ft');
   expect(await flowOf(page, 'Planer')).toBeLessThan(outdoors);
-  await page.getByLabel('Temperature outdoors in the heating season').fill('20');
+  await page.getByLabel('Outdoor temperature, heating season').fill('20');
   await expect(page.getByText(/With the air go .* Btu\/h, in a season \d+ kWh/)).toBeVisible();
 
   await page.getByRole('button', { name: /^Leaks, as found/ }).click();
-  await page.getByLabel('Openings between blower and filter').fill('4');
+  await page.getByLabel('Openings behind the blower').fill('4');
   await expect(page.getByText('Dust blows out between blower and filter.')).toBeVisible();
 });

@@ -1,21 +1,21 @@
 import type { Page } from '@playwright/test';
 import { expect, flowOf, saved, test } from './bench';
 
-const next = (page: Page) => page.getByRole('region', { name: 'What comes next' });
+const next = (page: Page) => page.getByRole('region', { name: 'Next steps' });
 
 test('a newcomer lays out a two-car garage with five machines by what comes next', async ({
   page,
 }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New shop' }).click();
-  await page.getByLabel('Its name').fill('Two-car garage');
+  await page.getByLabel('Shop name').fill('Two-car garage');
   await page.getByRole('button', { name: 'Start' }).click();
 
   // Each step of the guide is one press, or one for each machine.
   await next(page)
     .getByRole('button', { name: /^Two bays/ })
     .click();
-  await page.getByLabel('How high the room is').fill('8 ft 6 in');
+  await page.getByLabel('Ceiling height, next steps').fill('8 ft 6 in');
   await next(page).getByRole('button', { name: 'Place the collector' }).click();
   for (const machine of [
     /^Table saw/,
@@ -27,20 +27,20 @@ test('a newcomer lays out a two-car garage with five machines by what comes next
     await page.getByRole('button', { name: 'Add a machine' }).first().click();
     await page.getByRole('menuitem', { name: machine }).click();
   }
-  const ledger = page.getByRole('region', { name: 'What stands in the way' });
-  await expect(ledger).toContainText('484 ft², 6 things on it.');
+  const ledger = page.getByRole('region', { name: 'Floor issues' });
+  await expect(ledger).toContainText('484 ft², 6 things placed.');
   await expect(ledger.getByText(/stands in/)).toHaveCount(0);
-  await next(page).getByRole('link', { name: 'To Route it' }).click();
-  await page.getByRole('button', { name: 'Route it' }).click();
-  const ways = page.getByRole('list', { name: 'Ways to lead the ducts' });
+  await next(page).getByRole('link', { name: 'Go to Routing' }).click();
+  await page.getByRole('button', { name: 'Route ducts' }).click();
+  const ways = page.getByRole('list', { name: 'Suggested routes' });
   await expect(ways.getByRole('listitem')).not.toHaveCount(0, { timeout: 60_000 });
   await ways
-    .getByRole('button', { name: /^Take / })
+    .getByRole('button', { name: /^Use this route/ })
     .first()
     .click();
   // Nothing is left to do, and nothing that was proposed has to be mended.
   await expect(next(page)).toHaveCount(0);
-  for (const wrong of ['goes through', 'no room to bend', 'against the flow', 'has no duct']) {
+  for (const wrong of ['passes through', 'no room to bend', 'against the flow', 'has no duct']) {
     await expect(ledger.getByText(wrong)).toHaveCount(0);
   }
   await saved(page);
@@ -55,7 +55,7 @@ test('a collector whose inlet looks at a wall is told of, not led to through the
 }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New shop' }).click();
-  await page.getByLabel('Its name').fill('Tight');
+  await page.getByLabel('Shop name').fill('Tight');
   await page.getByRole('button', { name: 'Start' }).click();
   await next(page)
     .getByRole('button', { name: /^One bay/ })
@@ -65,6 +65,6 @@ test('a collector whose inlet looks at a wall is told of, not led to through the
   await page.getByRole('menuitem', { name: /^Table saw/ }).click();
   await page.getByRole('button', { name: /^Collector \d/, expanded: false }).click();
   await page.getByLabel('From the left, the collector').fill('2.4 ft');
-  await page.getByRole('button', { name: 'Route it' }).click();
-  await expect(page.getByText('looks at a wall so near that no duct gets in')).toBeVisible();
+  await page.getByRole('button', { name: 'Route ducts' }).click();
+  await expect(page.getByText('faces a wall, with no room for a duct')).toBeVisible();
 });

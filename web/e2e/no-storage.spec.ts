@@ -76,7 +76,7 @@ test('where storage is full a shop is not copied, and can be saved as a file the
   expect(shop.name).toBe('Heron Slip');
   expect(journal.readings).toHaveLength(10);
   await page.getByRole('button', { name: 'New shop' }).click();
-  await page.getByLabel('Its name').fill('No room');
+  await page.getByLabel('Shop name').fill('No room');
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByText('No room was not started')).toBeVisible();
   await page.keyboard.press('Escape');
@@ -114,7 +114,7 @@ test('a storage that does not answer is not waited for', async ({ page }) => {
     timeout: 10_000,
   });
   await page.getByRole('button', { name: 'New shop' }).click();
-  await page.getByLabel('Its name').fill('Kept in mind');
+  await page.getByLabel('Shop name').fill('Kept in mind');
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByLabel('Shop name')).toHaveValue('Kept in mind');
 });

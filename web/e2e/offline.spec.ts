@@ -113,15 +113,15 @@ test('with the server gone ducts are routed, printed and shown in 3D', async ({ 
   await page.getByRole('link', { name: /Floor/ }).click();
 
   // The engine's worker starts, and so does what only 3D needs.
-  await page.getByRole('button', { name: 'Route it' }).click();
-  await expect(page.getByRole('button', { name: 'Take Least duct' })).toBeVisible();
+  await page.getByRole('button', { name: 'Route ducts' }).click();
+  await expect(page.getByRole('button', { name: 'Use this route: Least duct' })).toBeVisible();
   await page.getByRole('radio', { name: 'Front' }).click();
   await page.evaluate('window.print = () => undefined');
   await page.getByRole('button', { name: 'Print' }).click();
   await expect(page.locator('iframe[title$="to print"]')).toBeAttached();
   await page.getByRole('radio', { name: '3D' }).click();
   await expect(
-    page.getByRole('region', { name: /^The shop in 3D/ }).or(page.getByText('shows no 3D here')),
+    page.getByRole('region', { name: /^The shop in 3D/ }).or(page.getByText('cannot show 3D')),
   ).toBeVisible();
 });
 

@@ -12,7 +12,7 @@ test('a shop file of an older version says once which estimates were renewed', a
   await chooser.setFiles(OLD_SHOP);
   await page.getByRole('link', { name: 'Heron Slip' }).click();
   const notice = page.getByRole('region', { name: 'Renewed estimates' });
-  await expect(notice).toContainText('Seven estimates were renewed.');
+  await expect(notice).toContainText('Seven estimates were updated.');
   await expect(notice).toContainText(
     'your collector: the separator’s loss and the filter’s permeability',
   );
@@ -31,10 +31,10 @@ test('slip joints that are not taped take air from every drop, and taping brings
   await openDemo(page);
   const taped = await flowOf(page, 'Planer');
   await page.getByRole('button', { name: /^Leaks, as found/ }).click();
-  const joints = page.getByLabel('How the shop’s joints are closed');
-  await joints.selectOption({ label: 'slip joints, not taped: an estimate' });
+  const joints = page.getByLabel('Joints');
+  await joints.selectOption({ label: 'slip joints, not taped (estimate)' });
   await expect.poll(() => flowOf(page, 'Planer')).toBeLessThan(0.9 * taped);
-  await expect(page.getByLabel('Gap around every joint')).toHaveValue('0.45');
+  await expect(page.getByLabel('Gap at each joint')).toHaveValue('0.45');
   await joints.selectOption({ label: 'taped, sealed or gasketed' });
   await expect.poll(() => flowOf(page, 'Planer')).toBe(taped);
 });
@@ -44,7 +44,7 @@ test('another media brings its usual area along, and leaves an area that was typ
 }) => {
   await openDemo(page);
   await page.getByRole('button', { name: /^Filter/ }).click();
-  const area = page.getByLabel('Area of the filter media');
+  const area = page.getByLabel('Media area');
   const media = page.getByLabel('Filter media', { exact: true });
   await expect(area).toHaveValue('110');
   await media.selectOption({ label: 'Cloth bag, 5 µm' });

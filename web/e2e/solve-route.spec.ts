@@ -108,7 +108,7 @@ test('every response is hardened and allows this origin only', async ({ request 
     expect(policy, response.url()).toContain("default-src 'self'");
     expect(policy).toContain("connect-src 'self'");
     expect(policy).not.toMatch(/https?:|\*|unsafe-eval/);
-    expect(policy).toMatch(/script-src 'self' 'nonce-[^']+';/);
+    expect(policy).toMatch(/script-src 'self'( 'sha256-[^']+')+;/);
     expect(headers['x-content-type-options']).toBe('nosniff');
     expect(headers['x-frame-options']).toBe('DENY');
     expect(headers['referrer-policy']).toBe('no-referrer');

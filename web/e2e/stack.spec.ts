@@ -15,26 +15,26 @@ const part = (page: Page, name: string) =>
     .getByRole('group', { name: 'The collector from the front' })
     .getByRole('button', { name, exact: true });
 
-const ledger = (page: Page) => page.getByRole('region', { name: 'What fits' });
+const ledger = (page: Page) => page.getByRole('region', { name: 'Fit and handling' });
 
 test('a stack that goes through the ceiling fits with a shorter bin', async ({ page }) => {
   await openStack(page, '3 hp');
-  await expect(ledger(page)).toContainText('The motor goes 1⅜ in. through the ceiling.');
+  await expect(ledger(page)).toContainText('The motor is 1½ in. too tall for the ceiling.');
   await part(page, 'Bin').click();
-  const field = page.getByLabel('Height of the bin');
+  const field = page.getByLabel('Height, bin');
   await expect(field).toHaveValue('38');
   await expect(
-    page.getByText('▼ The motor goes 1⅜ in. through the ceiling.').first(),
+    page.getByText('▼ The motor is 1½ in. too tall for the ceiling.').first(),
   ).toBeVisible();
   await field.fill('29 in');
-  await expect(ledger(page)).toContainText('7⅝ in. free');
-  await expect(ledger(page)).not.toContainText('through the ceiling');
+  await expect(ledger(page)).toContainText('7½ in. free');
+  await expect(ledger(page)).not.toContainText('too tall for the ceiling');
   await saved(page);
-  await page.getByRole('link', { name: 'Side by side' }).click();
-  await expect(page.getByRole('row', { name: /^fits/ })).toContainText('yes, 2 to heed');
+  await page.getByRole('link', { name: 'Compare' }).click();
+  await expect(page.getByRole('row', { name: /^fits/ })).toContainText('yes, 2 cautions');
   await expect(page.getByRole('row', { name: /^fits/ })).not.toContainText('short');
   await page.locator('body').press('Control+z');
-  await expect(page.getByRole('row', { name: /^fits/ })).toContainText('1⅜ in. short');
+  await expect(page.getByRole('row', { name: /^fits/ })).toContainText('1½ in. short');
 });
 
 /** How a part is called that can be moved. */
@@ -57,20 +57,20 @@ test('what hangs is moved in the drawing by mouse and by keys, and undone in one
   await page.mouse.down();
   await page.mouse.move(x, y - 120, { steps: 6 });
   await page.mouse.up();
-  await expect(ledger(page)).toContainText('through the ceiling');
+  await expect(ledger(page)).toContainText('too tall for the ceiling');
   await page.locator('body').press('Control+z');
   await expect(shaft).not.toHaveText('shaft at 100 in.');
   await page.getByRole('button', { name: /^Carried by/ }).click();
-  await page.getByLabel('Height of the shaft').fill('84');
+  await page.getByLabel('Shaft height').fill('84');
   await expect(shaft).toHaveText('shaft at 84 in.');
-  await expect(ledger(page)).toContainText('Everything fits');
+  await expect(ledger(page)).toContainText('Everything described so far fits');
 });
 
 test('the chain is reordered where physics allows, by drag and by keys; else a sentence says why', async ({
   page,
 }) => {
   await openStack(page);
-  const chain = page.getByRole('list', { name: 'The chain, as the air meets it' });
+  const chain = page.getByRole('list', { name: 'Parts in the order the air meets them' });
   const order = () => chain.getByRole('button').allTextContents();
   expect(await order()).toEqual(['bin, cyclone', 'blower', 'filter']);
   const blower = await chain.getByRole('button', { name: 'blower' }).boundingBox();
@@ -81,10 +81,10 @@ test('the chain is reordered where physics allows, by drag and by keys; else a s
   await page.mouse.move(bin.x + 15, bin.y + 12, { steps: 10 });
   await page.mouse.up();
   await expect.poll(order).toEqual(['blower', 'bin, cyclone', 'filter']);
-  await expect(ledger(page)).toContainText('All chips pass the wheel.');
-  await page.getByLabel('Order of the chain').selectOption({ label: 'separator, filter, blower' });
+  await expect(ledger(page)).toContainText('All chips pass through the impeller.');
+  await page.getByLabel('Order of parts').selectOption({ label: 'separator, filter, blower' });
   await expect.poll(order).toEqual(['bin, cyclone', 'filter', 'blower']);
-  await expect(ledger(page)).not.toContainText('All chips pass the wheel.');
+  await expect(ledger(page)).not.toContainText('All chips pass through the impeller.');
   // A filter ahead of its separator is refused, by keys.
   await chain.getByRole('button', { name: 'filter' }).focus();
   await page.keyboard.press('Space');
@@ -93,7 +93,7 @@ test('the chain is reordered where physics allows, by drag and by keys; else a s
   await page.waitForTimeout(300);
   await page.keyboard.press('Space');
   await expect(
-    page.getByText(/A filter ahead of the separator would get all the chips/),
+    page.getByText(/A filter ahead of the separator would catch all the chips/),
   ).toBeVisible();
   expect(await order()).toEqual(['bin, cyclone', 'filter', 'blower']);
 });
@@ -102,7 +102,7 @@ test('the order shows in the air: the ladder has the separator behind a blower t
   page,
 }) => {
   await openStack(page);
-  await page.getByLabel('Order of the chain').selectOption({ label: 'blower, separator, filter' });
+  await page.getByLabel('Order of parts').selectOption({ label: 'blower, separator, filter' });
   await page.getByRole('link', { name: /Air/ }).click();
   await expect(page.getByRole('img', { name: /Pressure ladder/ })).toBeVisible();
   const labels = await page
@@ -115,7 +115,7 @@ test('the order shows in the air: the ladder has the separator behind a blower t
 test('every way to carry a blower is drawn and said; nothing breaks', async ({ page }) => {
   await openStack(page);
   await page.getByRole('button', { name: /^Carried by/ }).click();
-  const mount = page.getByLabel('What carries the blower');
+  const mount = page.getByLabel('Blower mount');
   for (const label of [
     'stands on the separator',
     'on the floor or a cart',
@@ -127,10 +127,10 @@ test('every way to carry a blower is drawn and said; nothing breaks', async ({ p
     await expect(page.getByRole('button', { name: /^Blower(;|$)/ })).toBeVisible();
     await expect(ledger(page)).toContainText('height');
   }
-  await page.getByLabel('Number of screws').fill('1');
+  await page.getByLabel('Screws, number').fill('1');
   await page.getByLabel('Thread in the stud').fill('1/4 in');
-  await expect(page.getByText('The upper screws can draw out.').first()).toBeVisible();
-  await page.getByLabel('Length of the cleat').fill('12');
+  await expect(page.getByText('The upper screws can pull out.').first()).toBeVisible();
+  await page.getByLabel('Cleat length').fill('12');
   await expect(
     page.getByText('The cleat is 5½ in. too short to meet two studs.').first(),
   ).toBeVisible();
@@ -141,22 +141,22 @@ test('sizes that cannot be are named at their fields, and the drawing keeps work
 }) => {
   await openStack(page);
   await page.getByRole('button', { name: /^Blower/, expanded: false }).click();
-  await page.getByLabel('Width of the blower’s housing').fill('10');
+  await page.getByLabel('Housing width, blower').fill('10');
   await expect(
-    page.getByText('▼ The wheel is 2½ in. larger than its housing.').first(),
+    page.getByText('▼ The impeller is 2½ in. larger than its housing.').first(),
   ).toBeVisible();
-  await page.getByLabel('Width of the blower’s housing').fill('130');
-  await expect(page.getByText('▼ The blower alone is higher than the room.').first()).toBeVisible();
-  await page.getByLabel('Width of the blower’s housing').fill('wide');
+  await page.getByLabel('Housing width, blower').fill('130');
+  await expect(page.getByText('▼ The blower alone is taller than the room.').first()).toBeVisible();
+  await page.getByLabel('Housing width, blower').fill('wide');
   await expect(page.getByRole('alert').filter({ hasText: "'wide' is not a number" })).toBeVisible();
-  await page.getByLabel('Width of the blower’s housing').fill('');
+  await page.getByLabel('Housing width, blower').fill('');
   await page.getByRole('button', { name: /^Bin and lid/ }).click();
-  await page.getByLabel('Height of the bin').fill('40');
+  await page.getByLabel('Height, bin').fill('40');
   await expect(page.getByText('▼ The bin is 11 in. too tall for its place.').first()).toBeVisible();
-  await page.getByLabel('Height of the bin').fill('29');
-  await page.getByLabel('How far the bin is lowered').fill('0.25');
+  await page.getByLabel('Height, bin').fill('29');
+  await page.getByLabel('Bin lowers by').fill('0.25');
   await expect(
-    page.getByText(/The bin stays caught by its rim, ½ in\. short/).first(),
+    page.getByText(/The bin does not clear the lid: ½ in\. short/).first(),
   ).toBeVisible();
   await expect(part(page, 'Bin')).toBeVisible();
 });
@@ -167,12 +167,12 @@ test('a slotted baffle is designed for its drum, a cyclone by the speed in its i
   await openStack(page);
   await page.getByRole('button', { name: /^Separator/, expanded: false }).click();
   await page.getByRole('button', { name: /^High efficiency: .* body/ }).click();
-  await expect(page.getByText(/: as it should be\./)).toBeVisible();
-  await expect(page.getByText('catches half of')).toBeVisible();
-  await page.getByLabel('Kind of separator').selectOption({ label: 'Slotted baffle in a drum' });
+  await expect(page.getByText(/is in the usual range\./)).toBeVisible();
+  await expect(page.getByText('cut size (50 %)')).toBeVisible();
+  await page.getByLabel('Separator, kind').selectOption({ label: 'Slotted baffle in a drum' });
   await expect(page.getByRole('img', { name: /Plate with its slot/ })).toBeVisible();
   await expect(page.getByText(/slot 240° of arc, 1⅛ in\. wide/)).toBeVisible();
-  await page.getByLabel('Inlet diameter of the separator').fill('10');
+  await page.getByLabel('Inlet inside diameter, separator').fill('10');
   await expect(page.getByText(/do not both fit on its lid/)).toBeVisible();
 });
 
@@ -184,7 +184,7 @@ test('the drawing is saved to scale, in colours of its own', async ({ page }) =>
   expect(file.suggestedFilename()).toBe('elevation 1 to 20.svg');
   const text = readFileSync(await file.path(), 'utf8');
   expect(text).not.toContain('var(--');
-  expect(text).toContain('16¾ in. free');
+  expect(text).toContain('16⅝ in. free');
   // The bin's 29 in. are 36.8 mm on paper, by the file's own scale.
   const width = Number(/width="([\d.]+)mm"/.exec(text)?.[1]);
   const pixels = Number(/viewBox="0 0 (\d+)/.exec(text)?.[1]);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, openDemo, saved, test } from './bench';
+import { expect, feetOf, openDemo, saved, test } from './bench';
 
 async function openFloor(page: Page): Promise<void> {
   await openDemo(page);
@@ -10,7 +10,7 @@ async function openFloor(page: Page): Promise<void> {
 const plan = (page: Page) => page.getByRole('group', { name: 'Plan of the shop' });
 const thing = (page: Page, name: string) =>
   plan(page).getByRole('button', { name: new RegExp(`^${name};`) });
-const panel = (page: Page) => page.getByRole('region', { name: 'Taken together' });
+const panel = (page: Page) => page.getByRole('region', { name: 'Selected together' });
 const ductList = (page: Page) =>
   page.getByRole('region', { name: 'Ducts' }).getByRole('button', { name: /, / }).allTextContents();
 
@@ -27,7 +27,7 @@ async function placeOf(page: Page, name: string): Promise<number[]> {
   const line = page.getByRole('button', { name: new RegExp(`^${name} \\d`), expanded: false });
   if (await line.isVisible()) await line.click();
   const read = async (side: string) =>
-    about(Number(await page.getByLabel(`From the ${side}, ${name}`).inputValue()));
+    about(feetOf(await page.getByLabel(`From the ${side}, ${name}`).inputValue()));
   return [await read('left'), await read('front')];
 }
 
@@ -40,9 +40,9 @@ test('two taken with Shift move together by typed figures, by keys and by mouse;
   await thing(page, 'Band saw').click();
   await thing(page, 'Drum sander').click({ modifiers: ['Shift'] });
   await expect(panel(page)).toContainText('2 machines.');
-  await page.getByLabel('Move them to the right by').fill('2 ft');
-  await page.getByLabel('Move them to the back by').fill('-1 ft');
-  await page.getByRole('button', { name: 'Move them' }).click();
+  await page.getByLabel('Move right by').fill('2 ft');
+  await page.getByLabel('Move back by').fill('-1 ft');
+  await page.getByRole('button', { name: 'Move', exact: true }).click();
   expect(await placeOf(page, 'Band saw')).toEqual([about(x + 2), about(y - 1)]);
   expect(await placeOf(page, 'Drum sander')).toEqual([about(x2 + 2), about(y2 - 1)]);
   await thing(page, 'Band saw').focus();
@@ -100,11 +100,11 @@ test('a machine takes its riser along and its wye slides; with Alt its hose stre
   const figures = page.getByRole('region', { name: 'Figures of Band saw drop' });
   await expect(figures).toBeVisible();
   expect(await lengthOf('Band saw drop')).toBe(before);
-  await expect(page.getByText('The hose of Band saw drop is long.')).toHaveCount(0);
+  await expect(page.getByText('The hose of Band saw drop is too long.')).toHaveCount(0);
   await thing(page, 'Band saw').focus();
   await page.keyboard.press('Alt+Shift+ArrowDown');
   await page.keyboard.press('Alt+Shift+ArrowDown');
-  await expect(page.getByText('The hose of Band saw drop is long.')).toBeVisible();
+  await expect(page.getByText('The hose of Band saw drop is too long.')).toBeVisible();
 });
 
 test('what a frame holds is copied, sized and taken out at once, and comes back', async ({
@@ -121,32 +121,32 @@ test('what a frame holds is copied, sized and taken out at once, and comes back'
   await page.mouse.up();
   await page.keyboard.up('Shift');
   await expect(panel(page)).toContainText('2 machines.');
-  await page.getByRole('button', { name: 'Copy, with their ducts' }).click();
+  await page.getByRole('button', { name: 'Copy with their ducts' }).click();
   await expect(thing(page, 'Planer 2')).toBeVisible();
   await expect(thing(page, 'Drum sander 2')).toBeVisible();
   await expect(panel(page)).toContainText('2 machines.');
   await expect
     .poll(async () => (await ductList(page)).filter((text) => text.includes('2 drop')).length)
     .toBe(2);
-  await page.getByRole('button', { name: 'Take out', exact: true }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(thing(page, 'Planer 2')).toHaveCount(0);
-  await expect(page.getByText('Took out 2 things')).toBeVisible();
+  await expect(page.getByText('Removed 2 things')).toBeVisible();
   await page.locator('body').press('Control+z');
   await expect(thing(page, 'Planer 2')).toBeVisible();
   await page.locator('body').press('Control+z');
   await expect(thing(page, 'Planer 2')).toHaveCount(0);
 
   // By touch, or with one hand: the tool that takes.
-  await page.getByRole('button', { name: 'Take several' }).click();
+  await page.getByRole('button', { name: 'Select several' }).click();
   for (const run of ['Planer drop', 'Drum sander drop']) {
     await thing(page, run).focus();
     await page.keyboard.press('Shift+Enter');
   }
   await expect(panel(page)).toContainText('2 ducts.');
-  await page.getByLabel('True inside diameter of the ducts taken').fill('4.5 in');
-  const sized = (await ductList(page)).filter((text) => text.includes('4.5 in.'));
+  await page.getByLabel('Inside diameter, all').fill('4.5 in');
+  const sized = (await ductList(page)).filter((text) => text.includes('4½ in.'));
   expect(sized.length).toBe(2);
-  await page.getByRole('button', { name: 'Done taking' }).click();
+  await page.getByRole('button', { name: 'Done selecting' }).click();
   await expect(panel(page)).toHaveCount(0);
 
   // While a duct is drawn Backspace means its last point, whatever has the focus; else what has it.

@@ -64,12 +64,14 @@ describe('units', () => {
 
 describe('writing shortly', () => {
   it.each<[number, UnitId, QuantityKind, string]>([
-    [2, 'ft', 'length', '2 ft'],
-    [2.5, 'ft', 'length', '2.5 ft'],
+    [2, 'ft', 'length', '2′'],
+    [2.5, 'ft', 'length', '2′ 6″'],
+    [12, 'ft', 'diameter', '12′'],
+    [2.5, 'hp', 'power', '2.5 hp'],
     [6, 'in', 'diameter', '6 in.'],
     [4.065, 'in', 'diameter', '4.065 in.'],
     [140, 'ft2', 'area', '140 ft²'],
-    [1000, 'ft', 'length', '1,000 ft'],
+    [1000, 'ft', 'elevation', '1,000 ft'],
     [0, 'ft', 'elevation', '0 ft'],
     [70, 'f', 'temperature', '70 °F'],
   ])('%f %s', (value, unit, kind, written) => {

@@ -12,7 +12,7 @@ import { ProgramNotice } from '@/views/frame/program-notice';
 
 export const metadata: Metadata = {
   title: { default: 'Frank Gauge', template: '%s · Frank Gauge' },
-  description: 'What air every drop in your shop gets, and where the pressure goes.',
+  description: 'The airflow at every drop in your shop, and where the pressure goes.',
 };
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };

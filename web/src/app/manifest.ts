@@ -6,7 +6,7 @@ export default function manifest(): MetadataRoute.Manifest {
     id: '/',
     name: 'Frank Gauge',
     short_name: 'Frank Gauge',
-    description: 'What air every drop in your shop gets, and where the pressure goes.',
+    description: 'The airflow at every drop in your shop, and where the pressure goes.',
     start_url: '/',
     scope: '/',
     display: 'standalone',

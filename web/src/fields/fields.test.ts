@@ -8,7 +8,7 @@ describe('a field', () => {
   const length = { kind: 'length', system: 'us', min: 0, max: 500 } as const;
 
   it.each([
-    ['-3', /too little: 0 ft is the least/],
+    ['-3', /too little: 0′ is the least/],
     ['40k', /'40k' is not a number/],
     ['9999 m', /too much/],
     ['20 mph', /is a velocity; this field takes a length/],
@@ -41,7 +41,7 @@ describe('a curve written down', () => {
     ['0 10\n400 8\n300 6', /Line 3: the flow goes backward/],
     ['0 10\n4x 8', /Line 2: '4x' is not a number/],
     ['0 10', /at least two points/],
-    ['0 10\n400', /Line 2: write a flow, then a pressure/],
+    ['0 10\n400', /Line 2: type a flow, then a pressure/],
     ['0 10\n-400 8', /Line 2: a curve has no values below zero/],
   ])('%j is refused with its line', (text, reason) => {
     const read = readCurve(text, 'us');

@@ -1,6 +1,11 @@
 'use client';
 
-import { formatQuantity, unitSymbol, writeForField } from '@frank-gauge/core/quantity';
+import {
+  formatQuantity,
+  type UnitSystem,
+  unitSymbol,
+  writeForField,
+} from '@frank-gauge/core/quantity';
 import { useId, useState } from 'react';
 import { type Draft, letsGo, ownText } from '@/ui/own-text';
 import { useTake } from '@/ui/refusal';
@@ -22,12 +27,18 @@ interface Props extends FieldLimits {
   readonly saves?: boolean;
 }
 
+/** What was typed, and in whose units a bare number of it is. */
+interface OwnDraft extends Draft<number | null> {
+  readonly system: UnitSystem;
+}
+
 /** Written otherwise than the field writes it: worth echoing what was understood. */
 const needsEcho = (text: string) => !/^\s*-?[\d.]+\s*$/.test(text) || /\.\d{3}\s*$/.test(text);
 
 /**
  * A quantity as people write one, in any unit. Every keystroke that makes sense takes effect at
- * once; one that doesn't is answered with a sentence, and what was typed stays.
+ * once; one that doesn't is answered with a sentence, and what was typed stays. It stays afterwards too, in the
+ * unit it was typed in, until the value is changed elsewhere.
  */
 export function QuantityField(props: Props) {
   const {
@@ -42,13 +53,14 @@ export function QuantityField(props: Props) {
     saves = true,
     describedBy,
   } = props;
-  const [draft, setDraft] = useState<Draft<number | null> | null>(null);
+  const [draft, setDraft] = useState<OwnDraft | null>(null);
   const [isFocused, setFocused] = useState(false);
   const noteId = useId();
   const written = value === null ? '' : writeForField(value, kind, system);
-  const typed = ownText(draft, value, isFocused);
+  const typed = draft?.system === system ? ownText(draft, value, isFocused) : null;
   const text = typed ?? written;
-  const unit = hasUnit && !isFocused && text !== '' ? unitSymbol(kind, system) : '';
+  const hasOwnUnit = !/^[\s\d.,/½¼¾⅛⅜⅝⅞−+-]*$/.test(text);
+  const unit = hasUnit && !isFocused && !hasOwnUnit && text !== '' ? unitSymbol(kind, system) : '';
   const mayBeEmpty = onClear !== undefined && text.trim() === '';
   const read = typed === null || mayBeEmpty ? null : readField(typed, props);
   const refusal = read?.ok === false ? read.reason : (typed !== null && draft?.refusal) || null;
@@ -60,13 +72,14 @@ export function QuantityField(props: Props) {
 
   const type = (next: string) => {
     if (next.trim() === '' && onClear) {
-      setDraft({ text: next, base: null, refusal: take(onClear) });
+      setDraft({ text: next, base: null, refusal: take(onClear), system });
       return;
     }
     const result = readField(next, props);
     const isNew = result.ok && result.value !== value;
     const why = isNew ? take(() => onChange(result.value)) : null;
-    setDraft({ text: next, base: result.ok && why === null ? result.value : value, refusal: why });
+    const base = result.ok && why === null ? result.value : value;
+    setDraft({ text: next, base, refusal: why, system });
   };
 
   return (
@@ -85,17 +98,14 @@ export function QuantityField(props: Props) {
           setFocused(true);
           event.target.select();
         }}
-        onBlur={() => {
-          setFocused(false);
-          if (refusal === null) setDraft(null);
-        }}
+        onBlur={() => setFocused(false)}
         onChange={(event) => type(event.target.value)}
         onKeyDown={(event) => {
           if (letsGo(event)) setDraft(null);
         }}
         className={`min-h-11 w-full min-w-0 border border-transparent border-b-rule bg-transparent px-1 hover:border-rule focus:bg-paper aria-invalid:border-starved aria-invalid:text-starved-text md:min-h-7 ${unit === '' ? '' : 'pr-13'}`}
       />
-      {unit !== '' && typed === null && (
+      {unit !== '' && refusal === null && (
         <span
           aria-hidden
           className="pointer-events-none absolute inset-y-0 right-1 flex items-center text-[14px] text-quiet"

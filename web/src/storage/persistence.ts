@@ -37,17 +37,25 @@ export async function askToPersist(storage = navigator.storage): Promise<void> {
   set(isGranted ? 'granted' : 'refused');
 }
 
-/** Finds out whether the promise was made earlier, and asks for it as soon as there is work worth keeping. */
-export async function watchPersistence(): Promise<void> {
-  if (await navigator.storage?.persisted?.().catch(() => false)) {
-    isAsked = true;
-    set('granted');
-    return;
-  }
+/**
+ * Finds out whether the promise was made earlier, and asks for it as soon as there is work worth keeping; answers
+ * what ends that.
+ */
+export function watchPersistence(): () => void {
+  let isOver = false;
+  void Promise.resolve(navigator.storage?.persisted?.())
+    .catch(() => false)
+    .then((isPersisted) => {
+      if (!isPersisted || isOver) return;
+      isAsked = true;
+      set('granted');
+    });
   const stop = shopSession.state.subscribe((session) => {
-    if (session.status !== 'open' || session.changes < WORTH_KEEPING) return;
-    if (useStoragePlace.getState().kind !== 'browser') return;
-    stop();
-    void askToPersist();
+    if (isAsked || session.status !== 'open' || session.changes < WORTH_KEEPING) return;
+    if (useStoragePlace.getState().kind === 'browser') void askToPersist();
   });
+  return () => {
+    isOver = true;
+    stop();
+  };
 }

@@ -22,7 +22,7 @@ export function ductMessage(conflict: DuctConflict, system: UnitSystem, names: N
   if (conflict.kind === 'port without a duct') {
     return {
       title: `${names.machine(conflict.machine)} has no duct.`,
-      text: 'Lead one from its port, or draw it.',
+      text: 'Route one from its port, or draw it.',
       isNote: true,
     };
   }
@@ -34,56 +34,59 @@ export function ductMessage(conflict: DuctConflict, system: UnitSystem, names: N
   });
   switch (conflict.kind) {
     case 'no length':
-      return wrong(`${run} has no length.`, 'Its ends are on one spot: move one of them.');
+      return wrong(
+        `${run} has no length.`,
+        'Its two ends are at the same point: move one of them.',
+      );
     case 'one spot':
-      return wrong(`${run} has two points on one spot.`, 'Move one of them, or take it out.');
+      return wrong(`${run} has two points in the same place.`, 'Move one of them, or remove it.');
     case 'no room to bend':
       return wrong(
         `${run} has no room for its elbows.`,
-        `They want ${write(conflict.short)} more of straight duct between them. Move a bend, or make it tighter.`,
+        `They need ${write(conflict.short)} more straight duct between them. Move a bend, or use a tighter elbow.`,
       );
     case 'against the flow':
       return wrong(
         `${run} joins against the flow.`,
-        `It turns by ${degrees(conflict.angle)} into what it joins. Turn its wye around, so that it leans with the flow.`,
+        `It turns ${degrees(conflict.angle)} into the duct it joins. Reverse the wye so that it points with the flow.`,
       );
     case 'elbow at the collector':
       return wrong(
-        `${run} turns right at the collector.`,
-        `Between its last elbow and the inlet are ${write(conflict.straight)} straight; ${write(conflict.wanted)} are wanted.`,
+        `${run} has an elbow right at the collector.`,
+        `There is ${write(conflict.straight)} of straight duct between its last elbow and the inlet; ${write(conflict.wanted)} is recommended.`,
       );
     case 'long hose':
       return wrong(
-        `The hose of ${run} is long.`,
-        `${write(conflict.length)}; over ${write(conflict.limit)} a hose takes more than all else. Bring the pipe nearer to the port.`,
+        `The hose of ${run} is too long.`,
+        `It is ${write(conflict.length)} long; beyond ${write(conflict.limit)} a hose usually causes the largest pressure drop. Bring the pipe closer to the port.`,
         true,
       );
     case 'wider than what follows':
       return wrong(
-        `${run} is wider than what follows it.`,
-        `By ${write(conflict.by)}: chips jam where a duct narrows toward the blower. Widen what follows, or narrow this.`,
+        `${run} is wider than the next run.`,
+        `It is ${write(conflict.by)} wider, and chips jam where a duct narrows toward the blower. Widen the next run, or narrow this one.`,
       );
     case 'through a post':
-      return wrong(`${run} goes through a post.`, 'Lead it around, or past it.');
+      return wrong(`${run} passes through a post.`, 'Route it around the post.');
     case 'through a wall':
       return wrong(
-        `${run} goes through a wall.`,
-        'Count the hole in. What it may pass, and how it is sealed against fire, your local code says.',
+        `${run} passes through a wall.`,
+        'Plan for the opening. Your local code says what it may pass through and how to firestop it.',
         true,
       );
     case 'through the collector':
-      return wrong(`${run} goes through the collector.`, 'Lead it around, or over it.');
+      return wrong(`${run} passes through the collector.`, 'Route it around or above it.');
     case 'above the ceiling':
       return wrong(
-        `${run} goes through the ceiling.`,
+        `${run} passes through the ceiling.`,
         `Its top is ${write(conflict.short)} too high.`,
       );
     case 'into the floor':
-      return wrong(`${run} goes into the floor.`, `It lies ${write(conflict.short)} too deep.`);
+      return wrong(`${run} passes into the floor.`, `It is ${write(conflict.short)} too low.`);
     case 'below head height':
       return wrong(
-        `${run} hangs where heads are.`,
-        `Its underside is at ${write(conflict.height)}, over free floor; ${write(conflict.wanted)} clear a head.`,
+        `${run} is below head height.`,
+        `Its underside is ${write(conflict.height)} above open floor; ${write(conflict.wanted)} clears a person’s head.`,
         true,
       );
   }
@@ -91,11 +94,11 @@ export function ductMessage(conflict: DuctConflict, system: UnitSystem, names: N
 
 const WHY: Record<WhyNoRoute, string> = {
   'no way to the blower':
-    'A duct needs one end that brings air, a port or an open end, and one that leads it to the blower: a duct or the collector.',
-  'port has its duct': 'This port has its duct already.',
-  'into itself': 'A duct cannot join itself, or what leads into it.',
-  'no length': 'Both ends are on one spot: a duct needs some length.',
-  'not placed': 'One of its ends has no place yet. Place the machine and the collector first.',
+    'A duct needs one end that takes in air (a port or an open end) and one that leads to the blower (a duct or the collector).',
+  'port has its duct': 'This port already has a duct.',
+  'into itself': 'A duct cannot join itself or a duct upstream of it.',
+  'no length': 'Both ends are at the same point: a duct needs some length.',
+  'not placed': 'One of its ends is not placed yet. Place the machine and the collector first.',
 };
 
 /** Why a duct could not be routed so. */

@@ -5,10 +5,10 @@ import { formatQuantity, type UnitSystem } from '@frank-gauge/core/quantity';
 export function failureSentence(reason: ShopFailure, system: UnitSystem): string {
   switch (reason.kind) {
     case 'beyond-curve':
-      return `With these gates open the blower would move more than ${formatQuantity(reason.lastFlow, 'flow', system)}, the last point of its curve, and what it does beyond is not known. Add a point further out, or shut a gate.`;
+      return `With these gates open the blower would move more than ${formatQuantity(reason.lastFlow, 'flow', system)}, the last point of its curve, and its behavior beyond that is unknown. Add a point farther out, or shut a gate.`;
     case 'no-convergence':
-      return 'No steady flow was found for this layout. Look for a length or diameter that is far off.';
+      return 'No steady airflow was found for this layout. Look for a length or diameter that is far off.';
     case 'not-a-tree':
-      return `The ducts do not lead to the blower: ${reason.problems[0]?.message ?? 'look at the runs'}.`;
+      return `The ducts do not connect to the blower: ${reason.problems[0]?.message ?? 'look at the runs'}.`;
   }
 }

@@ -45,38 +45,40 @@ function words(
         : `${part} in ${names.run(largest?.run ?? '')}`;
       return {
         title: `${where} is ${write(short, 'flow')} short.`,
-        text: part ? `${most} takes most: ${percent(share)} of what the blower makes.` : '',
+        text: part
+          ? `${most} is the largest pressure drop: ${percent(share)} of the blower’s pressure.`
+          : '',
       };
     }
     case 'slow drop':
       return {
-        title: `${where} carries slowly.`,
-        text: `Its drop moves ${write(finding.numbers.velocity, 'velocity')}; chips want ${write(finding.numbers.wanted, 'velocity')}.`,
+        title: `${where} is below its minimum transport velocity.`,
+        text: `The air in its drop moves at ${write(finding.numbers.velocity, 'velocity')}; chips need ${write(finding.numbers.wanted, 'velocity')}.`,
       };
     case 'settling main':
       return {
-        title: `${where} will settle.`,
-        text: `It moves ${write(finding.numbers.velocity, 'velocity')}; below ${write(finding.numbers.wanted, 'velocity')} chips lie down.`,
+        title: `Chips will settle in ${where}.`,
+        text: `Its air moves at ${write(finding.numbers.velocity, 'velocity')}; below ${write(finding.numbers.wanted, 'velocity')} chips settle.`,
       };
     case 'fast duct':
       return {
-        title: `${where} is fast.`,
-        text: `It moves ${write(finding.numbers.velocity, 'velocity')}; above ${write(finding.numbers.limit, 'velocity')} duct is loud, wears, and takes pressure.`,
+        title: `The air in ${where} is too fast.`,
+        text: `It moves at ${write(finding.numbers.velocity, 'velocity')}; above ${write(finding.numbers.limit, 'velocity')} a duct is loud, wears and costs pressure.`,
       };
     case 'long hose':
       return {
-        title: `${where} hangs on a long hose.`,
-        text: `${write(finding.numbers.length, 'length')} of it takes ${write(finding.numbers.loss, 'pressure')}; up to ${write(finding.numbers.limit, 'length')} is usual.`,
+        title: `${where} has a long hose.`,
+        text: `Its ${write(finding.numbers.length, 'length')} cost ${write(finding.numbers.loss, 'pressure')}; ${write(finding.numbers.limit, 'length')} at most is usual.`,
       };
     case 'elbow at the inlet':
       return {
-        title: 'An elbow stands at the blower’s inlet.',
-        text: `${write(finding.numbers.straight, 'length')} of straight duct lie between; the wheel is fed unevenly, as if ${write(finding.numbers.loss, 'pressure')} were lost.`,
+        title: 'An elbow is too close to the blower inlet.',
+        text: `Only ${write(finding.numbers.straight, 'length')} of straight duct lies between. The impeller is fed unevenly, which costs about ${write(finding.numbers.loss, 'pressure')}.`,
       };
     case 'close elbows':
       return {
-        title: `${where}: two elbows stand close.`,
-        text: `${write(finding.numbers.straight, 'length')} apart; from ${write(finding.numbers.wanted, 'length')} on they leave each other alone.`,
+        title: `${where} has two elbows close together.`,
+        text: `They are ${write(finding.numbers.straight, 'length')} apart; from ${write(finding.numbers.wanted, 'length')} on they do not affect each other.`,
       };
     case 'head-on tee':
       return {
@@ -86,24 +88,24 @@ function words(
     case 'against the flow':
       return {
         title: `${where} joins against the flow.`,
-        text: `At ${write(finding.numbers.angle, 'angle')} it is reckoned as a tee, ${write(finding.numbers.taken, 'angle')}, and is worse.`,
+        text: `Its angle is ${write(finding.numbers.angle, 'angle')}. It is computed as a ${write(finding.numbers.taken, 'angle')} tee; the true loss is higher.`,
       };
     case 'outside its range': {
       const { what, kind } = finding.clamped;
       return {
-        title: `${where}: the ${what} lies outside its table.`,
-        text: `${write(finding.numbers.given, kind)} was given; ${write(finding.numbers.used, kind)} is reckoned with.`,
+        title: `${where}: the ${what} is outside its table.`,
+        text: `You gave ${write(finding.numbers.given, kind)}; the calculation uses ${write(finding.numbers.used, kind)}.`,
       };
     }
     case 'leak-prone':
       return {
-        title: `${where} leaks a good deal.`,
-        text: `${write(finding.numbers.leak, 'flow')} come in along it, ${percent(finding.numbers.share)} of what the blower moves.`,
+        title: `${where} leaks noticeably.`,
+        text: `It lets in ${write(finding.numbers.leak, 'flow')}, ${percent(finding.numbers.share)} of the blower’s airflow.`,
       };
     case 'pressure-side leak':
       return {
         title: 'Dust blows out between blower and filter.',
-        text: `${write(finding.numbers.leak, 'flow')} pass its openings unfiltered; that is unhealthy at any size.`,
+        text: `${write(finding.numbers.leak, 'flow')} escapes unfiltered. That is unhealthy at any size.`,
       };
     case 'small circuit':
       return {
@@ -121,7 +123,7 @@ function words(
     case 'small plug':
       return {
         title: 'The plug is small for this motor.',
-        text: `It carries ${write(finding.numbers.carries, 'current')} for hours; the motor draws ${write(finding.numbers.fullLoad, 'current')} at full load. A plug that runs hot is a fire: ask an electrician.`,
+        text: `It is rated for ${write(finding.numbers.carries, 'current')} continuous; the motor draws ${write(finding.numbers.fullLoad, 'current')} at full load. A plug that runs hot is a fire: ask an electrician.`,
       };
     case 'plug of another voltage':
       return {
@@ -131,63 +133,63 @@ function words(
     case 'hard start':
       return {
         title: 'The breaker may trip when it starts.',
-        text: `A start takes about ${write(finding.numbers.start, 'current')}, an estimate; this breaker lets ${write(finding.numbers.least, 'current')} pass for a moment. A slower breaker for motors, or a soft start: an electrician decides.`,
+        text: `A start takes about ${write(finding.numbers.start, 'current')} (estimate); this breaker passes at least ${write(finding.numbers.least, 'current')} for a moment. A breaker with a slower curve or a soft starter may help: an electrician decides.`,
       };
     case 'overloaded motor':
       return {
-        title: 'The motor is asked for more than it is rated for.',
-        text: `${write(finding.numbers.power, 'power')} on the shaft against ${write(finding.numbers.rated, 'power')}, about ${write(finding.numbers.current, 'current')} against ${write(finding.numbers.plate, 'current')}.`,
+        title: 'The motor is overloaded.',
+        text: `The shaft takes ${write(finding.numbers.power, 'power')} of a rated ${write(finding.numbers.rated, 'power')}, about ${write(finding.numbers.current, 'current')} of ${write(finding.numbers.plate, 'current')}.`,
       };
     case 'small filter':
       return {
-        title: 'The filter is small for this flow.',
-        text: `Air meets it at ${write(finding.numbers.faceVelocity, 'faceVelocity')}; above ${write(finding.numbers.comfortable, 'faceVelocity')} this media clogs early.`,
+        title: 'The filter is too small for this airflow.',
+        text: `Its face velocity is ${write(finding.numbers.faceVelocity, 'faceVelocity')}; above ${write(finding.numbers.comfortable, 'faceVelocity')} this media clogs early.`,
       };
     case 'filter due':
       return {
         title: 'The filter is due for cleaning.',
-        text: `It takes ${write(finding.numbers.pressure, 'pressure')}, and ${write(finding.numbers.clean, 'pressure')} when it is clean. That costs more than a tenth of the air, and cleaning brings it back.`,
+        text: `Its pressure drop is ${write(finding.numbers.pressure, 'pressure')}; clean, it is ${write(finding.numbers.clean, 'pressure')}. That costs more than a tenth of the airflow, which cleaning restores.`,
       };
     case 'coarse filter':
       return {
-        title: 'The filter lets the finest dust by.',
-        text: `Its grade may let ${percent(finding.numbers.letBy)} of 0.3–1 µm through, back into the air you breathe.`,
+        title: 'The filter passes the finest dust.',
+        text: `Its grade may pass ${percent(finding.numbers.letBy)} of 0.3–1 µm dust back into the air you breathe.`,
       };
     case 'fast return':
       return {
         title: 'Air leaves the enclosure too fast.',
-        text: `${write(finding.numbers.faceVelocity, 'velocity')} through the return filter; ${write(finding.numbers.limit, 'velocity')} is the usual most.`,
+        text: `It passes the return filter at ${write(finding.numbers.faceVelocity, 'velocity')}; ${write(finding.numbers.limit, 'velocity')} at most is usual.`,
       };
     case 'air leaves the building': {
       const { flow, heat } = finding.numbers;
       const warmth =
         heat === null
           ? ''
-          : ` With it go ${write(Number(heat.toPrecision(2)), 'heat')} of heat while it runs.`;
+          : ` It takes ${write(Number(heat.toPrecision(2)), 'heat')} of heat along while the collector runs.`;
       return {
-        title: 'Air leaves the building.',
-        text: `${write(flow, 'flow')} have to come back in somewhere.${warmth}`,
+        title: 'The exhaust air leaves the building.',
+        text: `${write(flow, 'flow')} of makeup air has to come in somewhere.${warmth}`,
       };
     }
     case 'small way back':
       return {
-        title: 'The shop is drawn below the room its air goes to.',
+        title: 'The shop is at lower pressure than the room its air goes to.',
         text: `By ${write(finding.numbers.depression, 'pressure')}; above ${write(finding.numbers.limit, 'pressure')} a heater or stove in the shop may draw its flue gas back: carbon monoxide.`,
       };
     case 'choked blower':
       return {
         title: 'The blower is choked.',
-        text: `It moves ${write(finding.numbers.flow, 'flow')}; it does most work at about ${write(finding.numbers.best, 'flow')}. The ducts, not the blower, are what holds the air back.`,
+        text: `It moves ${write(finding.numbers.flow, 'flow')}; it works best at about ${write(finding.numbers.best, 'flow')}. The ducts limit the airflow, not the blower.`,
       };
     case 'run-out blower':
       return {
         title: 'The blower works at the end of its curve.',
-        text: `It moves ${write(finding.numbers.flow, 'flow')}; it does most work at about ${write(finding.numbers.best, 'flow')}. Its motor is loaded most here.`,
+        text: `It moves ${write(finding.numbers.flow, 'flow')}; it works best at about ${write(finding.numbers.best, 'flow')}. The motor load is highest here.`,
       };
     case 'several operating points':
       return {
-        title: 'This blower can settle at two flows.',
-        text: `It runs at ${write(finding.numbers.flow, 'flow')}; choked for a moment it may stay at ${write(finding.numbers.other, 'flow')}, where its curve has stalled.`,
+        title: 'This blower has two possible operating points.',
+        text: `It runs at ${write(finding.numbers.flow, 'flow')}; after being choked for a moment it may stay at ${write(finding.numbers.other, 'flow')}, in the stalled part of its curve.`,
       };
   }
 }

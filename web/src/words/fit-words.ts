@@ -29,9 +29,9 @@ export function closingWords(closing: Closing, system: UnitSystem): string {
     case 'tape':
       return closing.turns === 1 ? 'one turn of tape' : `${closing.turns} turns of tape`;
     case 'gasket':
-      return `a soft strip of ${formatShort(closing.thickness, 'thickness', system)}`;
+      return `foam tape, ${formatShort(closing.thickness, 'thickness', system)}`;
     case 'coupler':
-      return 'a sleeve of their size';
+      return 'a coupling';
     case 'reducer':
       return 'a reducer, or an adapter';
     case 'adapter':
@@ -41,9 +41,9 @@ export function closingWords(closing: Closing, system: UnitSystem): string {
 
 /** Which goes inside which. */
 export const INSIDE: Record<Fit['inside'], string> = {
-  upstream: 'the first into the second',
-  downstream: 'the second into the first',
-  neither: 'neither goes in',
+  upstream: 'first inside second',
+  downstream: 'second inside first',
+  neither: 'no fit',
 };
 
 /** A gap across, small: thousandths of an inch or tenths of a millimetre; tight where it stretches. */

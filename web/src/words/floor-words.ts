@@ -31,28 +31,28 @@ export function floorMessage(
   switch (conflict.kind) {
     case 'overlap':
       return tidy({
-        title: `${who} stands in ${name(conflict.other)}.`,
+        title: `${who} overlaps ${name(conflict.other)}.`,
         text: `Move one of them by ${by}.`,
       });
     case 'outside':
       return tidy({
-        title: `${who} stands through the wall.`,
-        text: `It reaches ${by} out of the room.`,
+        title: `${who} stands partly outside the room.`,
+        text: `It extends ${by} beyond the wall.`,
       });
     case 'door blocked':
       return tidy({
         title: `${who} blocks a door.`,
-        text: `It stands ${by} in what the door needs clear.`,
+        text: `It takes ${by} of the door’s clearance.`,
       });
     case 'feed blocked':
       return conflict.room === 'stand'
         ? tidy({
-            title: `No one can stand at ${name(conflict.who)}.`,
-            text: `${by} are missing of ${tapeLength(conflict.wanted, system)}, by ${name(conflict.by)}.`,
+            title: `There is no room to stand at ${name(conflict.who)}.`,
+            text: `It needs ${tapeLength(conflict.wanted, system)} and is ${by} short because of ${name(conflict.by)}.`,
           })
         : tidy({
             title: `Boards do not clear ${name(conflict.who)}.`,
-            text: `Its ${conflict.room} is ${by} short of ${tapeLength(conflict.wanted, system)}, by ${name(conflict.by)}. Turn it, face a door, or say how long your boards are.`,
+            text: `Its ${conflict.room} is ${by} short of ${tapeLength(conflict.wanted, system)} because of ${name(conflict.by)}. Rotate it, face it toward a door, or enter your longest board.`,
           });
   }
 }

@@ -16,32 +16,32 @@ export function remedyWords(remedy: Remedy, system: UnitSystem, names: Names): s
         ? `Cut its hose to ${write(remedy.length, 'length')}: about +${write(remedy.gain, 'flow')}, no cost.`
         : '';
     case 'narrower':
-      return `In ${write(remedy.diameter, 'diameter')} it would carry, at some flow.`;
+      return `At ${write(remedy.diameter, 'diameter')} it would carry chips, at some cost in airflow.`;
     case 'wider':
-      return `Run ${names.run(remedy.run)} in ${write(remedy.diameter, 'diameter')}.`;
+      return `Make ${names.run(remedy.run)} ${write(remedy.diameter, 'diameter')} in diameter.`;
     case 'straight ahead of the inlet':
-      return `Give it ${write(remedy.length, 'length')} of straight duct, five diameters.`;
+      return `Give it ${write(remedy.length, 'length')} (five diameters) of straight duct.`;
     case 'larger filter':
-      return `Give it ${write(remedy.area, 'area')}.`;
+      return `Use ${write(remedy.area, 'area')} of media.`;
     case 'larger circuit':
       return `Ask a licensed electrician about a circuit for ${write(remedy.rating, 'current')}; local code decides.`;
     case 'larger way back':
-      return `Give the air ${write(remedy.area, 'area')} to come back by, and fit an alarm.`;
+      return `Open ${write(remedy.area, 'area')} for return air, and fit a carbon monoxide alarm.`;
     case 'open another gate':
       return 'Open another gate as well, or run a size narrower.';
     case 'shut a gate':
-      return 'Shut a gate, or fit a smaller wheel.';
+      return 'Shut a gate, or fit a smaller impeller.';
     case 'clean the filter':
-      return 'Clean it from the clean side, with a respirator on and the collector drawing.';
+      return 'Clean it from the clean side, wearing a respirator, with the collector running.';
     case 'seal':
-      return 'Seal it: tape flat work, a gasket where it has to come apart.';
+      return 'Seal it: tape permanent joints, and gasket those that have to come apart.';
     case 'turn with the flow':
-      return 'Turn the wye so that its branch points with the air.';
+      return 'Turn the wye so that its branch points with the flow.';
     case 'sweep both legs':
       return 'Use a Y with legs at 30° or 45°, or bring one duct in as a wye branch.';
     case 'finer filter':
-      return 'Fit media of MERV 14 or more, or send the air elsewhere.';
+      return 'Fit MERV 14 media or better, or exhaust the air elsewhere.';
     case 'let air in':
-      return 'Give it a way in. In a tight building it can pull flue gas back from a heater or stove: carbon monoxide. Fit an alarm.';
+      return 'Provide makeup air. A tight building can draw flue gas back from a heater or stove: carbon monoxide. Fit an alarm.';
   }
 }

@@ -42,7 +42,7 @@ export function renewalWords(renewed: readonly Renewal[]): {
     })
     .join('; ');
   return {
-    title: `${COUNTS[count] ?? count} ${count === 1 ? 'estimate was' : 'estimates were'} renewed.`,
-    text: `Readings from real shops showed the old defaults to be off. In ${text}. Everything you typed or measured is as you left it.`,
+    title: `${COUNTS[count] ?? count} ${count === 1 ? 'estimate was' : 'estimates were'} updated.`,
+    text: `Readings from real shops showed that the old defaults were off. Changed in ${text}. Everything you typed or measured is unchanged.`,
   };
 }

@@ -26,7 +26,7 @@ describe('a length as a tape measure shows it', () => {
   });
 
   it('noise is stated at a round figure', () => {
-    expect(noiseDistance('us')).toBe('10 ft');
+    expect(noiseDistance('us')).toBe('10′');
     expect(noiseDistance('metric')).toBe('3 m');
   });
 });
@@ -110,13 +110,13 @@ describe('joints in words', () => {
     expect(new Set(words).size).toBe(words.length);
     expect(closingWords(closings.tape, 'us')).toBe('3 turns of tape');
     expect(closingWords({ kind: 'tape', turns: 1 }, 'us')).toBe('one turn of tape');
-    expect(closingWords(closings.gasket, 'metric')).toBe('a soft strip of 4 mm');
+    expect(closingWords(closings.gasket, 'metric')).toBe('foam tape, 4 mm');
   });
 
   it('says which goes inside which, and a gap or that it is tight', () => {
     expect(new Set(Object.values(INSIDE) satisfies string[]).size).toBe(3);
     const inside: Fit['inside'] = 'upstream';
-    expect(INSIDE[inside]).toBe('the first into the second');
+    expect(INSIDE[inside]).toBe('first inside second');
     expect(gapWords(0.00089, 'us')).toBe('0.89 mm');
     expect(gapWords(-0.001, 'us')).toBe('tight');
   });
@@ -171,8 +171,8 @@ describe('what stands in the way, in sentences', () => {
 
   it('names who stands in whom', () => {
     const said = all.map((conflict) => floorMessage(conflict, 'metric', () => 'Table saw').title);
-    expect(said[0]).toBe('Table saw stands in the collector.');
-    expect(said[1]).toBe('The collector stands in a post.');
-    expect(said[6]).toBe('No one can stand at Table saw.');
+    expect(said[0]).toBe('Table saw overlaps the collector.');
+    expect(said[1]).toBe('The collector overlaps a post.');
+    expect(said[6]).toBe('There is no room to stand at Table saw.');
   });
 });

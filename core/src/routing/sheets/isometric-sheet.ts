@@ -6,7 +6,7 @@ import { deriveAlong } from '../derive-runs';
 import { ductLines, pipePoints } from '../duct-lines';
 import type { Leg, Point3 } from '../space';
 import { lineOf, type SheetItem, textOf } from './sheet';
-import { solidsOf } from './solids';
+import { collectorPipes, solidsOf } from './solids';
 
 const [COS, SIN] = [Math.cos(Math.PI / 6), Math.sin(Math.PI / 6)];
 
@@ -40,6 +40,9 @@ export function isometricSheet(shop: Shop): SheetItem[] {
   }
   for (const { layer, corners } of solidsOf(shop)) {
     for (const face of facesOf(corners.map(isometric))) items.push(lineOf(layer, face, true));
+  }
+  for (const { points } of collectorPipes(shop)) {
+    items.push(lineOf('collector', points.map(isometric), false));
   }
   for (const machine of shop.machines) {
     const block = machineBlock(machine);

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { loneDuct } from '../../../reference/lone-duct';
 import { copyOf, drawnShop } from '../../../reference/sample-shops';
 import { smallRoom } from '../../../reference/small-room';
+import { parseQuantity } from '../../quantity/parse-quantity';
 import { ductLines } from '../duct-lines';
 import { ductItems } from './duct-items';
 import { ELEVATIONS, elevationSheet } from './elevation-sheet';
@@ -399,10 +400,11 @@ describe('sheets of a drawn shop', () => {
     expect(sizes.filter((text) => text.startsWith('hose'))).toHaveLength(4);
     const sized = sizes.filter((text) => text.includes(' in., '));
     expect(sized.length).toBeGreaterThanOrEqual(4);
-    const feet = sizes.flatMap((text) =>
-      Number.parseFloat(text.split(/in\., |hose /).at(-1) ?? ''),
-    );
-    expect(feet).toEqual(feet.toSorted((a, b) => b - a));
+    const lengths = sizes.map((text) => {
+      const read = parseQuantity(text.split(/in\., |hose /).at(-1) ?? '', 'ft');
+      return read.ok ? read.value : Number.NaN;
+    });
+    expect(lengths).toEqual(lengths.toSorted((a, b) => b - a));
   });
 
   it('studs are on centre from the corner, none in a door, and seen where one faces their wall', () => {

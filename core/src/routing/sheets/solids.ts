@@ -58,6 +58,30 @@ function collectorSolids(shop: Shop): Solid[] {
     });
 }
 
+/** A pipe or hose of the collector itself, along its centre. */
+export interface CollectorPipe {
+  readonly part: 'coupling' | 'transition';
+  readonly points: readonly Point3[];
+  readonly diameter: number;
+}
+
+/** What joins the parts of the collector to each other; nothing while it has no place. */
+export function collectorPipes(shop: Shop): CollectorPipe[] {
+  const block = collectorBlock(shop);
+  if (!block) return [];
+  const { joints, floor } = standStack(shop.collector, shop.room.ceilingHeight);
+  const foot = shop.collector.place?.z ?? 0;
+  const middle = floor.x0 + floor.width / 2;
+  return joints.map(({ part, points, diameter }) => ({
+    part,
+    diameter,
+    points: points.map(({ x, z }) => ({
+      ...onFloor(block, { x: x - middle, y: 0 }),
+      z: foot + z,
+    })),
+  }));
+}
+
 /** A box about a frame's x axis, `half` deep to either side. */
 function boxOn(
   frame: Parameters<typeof onFloor>[0],

@@ -1,6 +1,8 @@
 'use client';
 
 import { useDropResults } from '@/model/use-design';
+import { choose } from '@/storage/choices';
+import { useCommandsOfView, type ViewCommand } from '../frame/view-commands';
 import { DropTable } from './drop-table';
 import { EmptyAir } from './empty-air';
 import { EverySet } from './every-set';
@@ -9,12 +11,20 @@ import { Ledger } from './ledger';
 import { OperatingPoint } from './operating-point';
 import { RunList } from './runs/run-list';
 
+const COMMANDS: readonly ViewCommand[] = [
+  { name: 'Each drop with only its own gate open', run: () => choose({ rule: 'one' }) },
+  { name: 'Every drop with the gates open now', run: () => choose({ rule: 'now' }) },
+  { name: 'Show static pressure', run: () => choose({ pressure: 'static' }) },
+  { name: 'Show total pressure', run: () => choose({ pressure: 'total' }) },
+];
+
 /** What each drop gets, where the pressure goes, and the runs it follows from. */
 export function AirView() {
   const results = useDropResults();
   const hasDrops = results.length > 0;
+  useCommandsOfView(COMMANDS);
   return (
-    <div className="grid md:h-full md:grid-cols-[400px_1fr] md:overflow-y-auto xl:grid-cols-[396px_minmax(0,1fr)_256px] xl:overflow-hidden">
+    <div className="grid md:h-full md:grid-cols-[416px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[416px_minmax(0,1fr)_256px] xl:overflow-hidden">
       <section
         aria-label="Collector and runs"
         className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"

@@ -72,8 +72,8 @@ describe('the ladder', () => {
     const labels = gather(pressureProfile(air.solution, air.drop)).map((step) =>
       stepLabel(step, tree, 'us').join(' '),
     );
-    expect(labels).toContain('Hose 7 ft');
-    expect(labels).toContain('5 in. 12 ft');
+    expect(labels).toContain('Hose 7′');
+    expect(labels).toContain('5 in. 12′');
     expect(labels).toContain('Cyclone');
     expect(labels.slice(-2)).toEqual(['Blower', 'Filter']);
   });
@@ -340,7 +340,7 @@ describe('sentences', () => {
     if (!starved) throw new Error('nothing found');
     const { title, text } = findingMessage(starved, 'us', names);
     expect(title).toMatch(/^Planer is \d+ CFM short\.$/);
-    expect(text).toMatch(/Cut its hose to 2 ft: about \+\d+ CFM, no cost\./);
+    expect(text).toMatch(/Cut its hose to 2′: about \+\d+ CFM, no cost\./);
   });
 
   it('for every way of having no answer', () => {
@@ -359,7 +359,7 @@ describe('sentences', () => {
       failureSentence({ kind: 'not-a-tree', problems: [{ path: [], message: 'a loop' }] }, 'us'),
     ).toMatch(/a loop/);
     expect(failureSentence({ kind: 'no-convergence', iterations: 60, residual: 1 }, 'us')).toMatch(
-      /No steady flow/,
+      /No steady airflow/,
     );
   });
 });

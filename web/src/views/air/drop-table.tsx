@@ -51,11 +51,13 @@ export function DropTable() {
       <div className="flex items-center gap-3">
         <h2 className="text-[17px]">Every drop</h2>
         <span className="hidden text-quiet sm:inline">
-          {rule === 'one' ? 'its own gate open, all others shut' : 'with the gates open now'}
+          {rule === 'one'
+            ? 'each with its own gate open and all others shut'
+            : 'with the gates open now'}
         </span>
         <span className="ml-auto">
           <Segmented
-            label="Which gates are open"
+            label="Gates open"
             value={rule}
             options={[
               { value: 'one', label: 'One' },
@@ -67,17 +69,17 @@ export function DropTable() {
       </div>
       <table className="mt-1 w-full border-collapse">
         <thead>
-          <tr className="border-ink border-b text-right text-[13px] text-quiet [&>th]:whitespace-nowrap [&>th]:px-1 [&>th]:py-1 [&>th]:font-normal">
+          <tr className="border-ink border-b text-right text-[13px] text-quiet [&>th]:px-1 [&>th]:py-1 [&>th]:align-bottom [&>th]:font-normal [&>th]:leading-tight">
             <th className="text-left">drop</th>
-            <th>needs</th>
-            <th>gets, {unit('flow')}</th>
-            <th className="hidden pl-2 text-left sm:table-cell">of its need</th>
-            <th className="hidden sm:table-cell">drop, {unit('velocity')}</th>
-            <th className="hidden sm:table-cell">main</th>
+            <th>required</th>
+            <th>airflow, {unit('flow')}</th>
+            <th className="hidden pl-2 text-left sm:table-cell">of required</th>
+            <th className="hidden sm:table-cell">drop velocity, {unit('velocity')}</th>
+            <th className="hidden sm:table-cell">main velocity</th>
             <th className="hidden sm:table-cell">
-              hood, {system === 'us' ? 'in.' : unit('pressure')}
+              hood SP, {system === 'us' ? 'in.' : unit('pressure')}
             </th>
-            <th className="sr-only">verdict</th>
+            <th className="sr-only">status</th>
           </tr>
         </thead>
         <tbody
@@ -181,7 +183,7 @@ function DropRow({ result, isSelected, index }: RowProps) {
       </td>
       <td className={`hidden sm:table-cell ${isSlow ? 'text-starved-text' : ''}`}>
         {write(velocity, 'velocity')}
-        {isSlow && <span title="below carrying velocity">{'\u00a0↓'}</span>}
+        {isSlow && <span title="below the minimum transport velocity">{'\u00a0↓'}</span>}
       </td>
       <td className={`hidden sm:table-cell ${isSettling ? 'text-starved-text' : ''}`}>
         {main ? write(main.velocity, 'velocity') : '–'}

@@ -15,14 +15,14 @@ export function EmptyAir() {
       <h1 className="text-2xl">{main ? 'Connect a machine' : 'Start at the collector'}</h1>
       <p className="mt-2 mb-4 text-[17px]">
         {main
-          ? `The main is there. Choose a machine to hang on its end: you can go on from there, and change every length and diameter in the list.`
-          : 'Lay the main first: the pipe from the collector to where machines branch off. Its length and diameter can be changed in the list.'}
+          ? 'The main is in place. Choose a machine to connect at its end. You can add more from there, and change every length and diameter in the list.'
+          : 'Start with the main: the pipe from the collector to the point where machines branch off. You can change its length and diameter in the list.'}
       </p>
       {main ? (
         <AddDropMenu node={main.from} look="solid" />
       ) : (
         <Button look="solid" onClick={addMain}>
-          Lay the main
+          Add the main
         </Button>
       )}
     </div>

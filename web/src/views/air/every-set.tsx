@@ -30,16 +30,17 @@ function Sets() {
   return (
     <section className="mt-5" aria-busy={done !== null}>
       <div className="flex items-baseline gap-3">
-        <h2 className="text-[17px]">Every set of gates</h2>
+        <h2 className="text-[17px]">Gate combinations</h2>
         <span role="status" className="text-quiet">
           {done === null
-            ? `${count.toLocaleString('en')} sets, the worst of each`
-            : `${done.toLocaleString('en')} of ${count.toLocaleString('en')} sets solved`}
+            ? `${count.toLocaleString('en')} combinations, the worst for each drop`
+            : `${done.toLocaleString('en')} of ${count.toLocaleString('en')} combinations solved`}
         </span>
       </div>
       {isBroken && (
         <p role="alert" className="pt-1 text-starved-text">
-          The sets could not be solved: the browser stopped the work. Reload the page to try again.
+          The combinations could not be solved: the browser stopped the calculation. Reload the page
+          to try again.
         </p>
       )}
       {over?.kind === 'too many sets' && (

@@ -35,7 +35,7 @@ export function Ladder() {
       <div className="flex items-center gap-3">
         <h1 className="text-[18px]">{title}</h1>
         <span className="hidden text-quiet sm:inline">
-          {rule === 'one' ? 'only its gate open' : 'gates as now'}
+          {rule === 'one' ? 'only its gate open' : 'with the gates open now'}
         </span>
         <span className="ml-auto">
           <Segmented

@@ -27,12 +27,16 @@ export function Ledger() {
   if (!selected) {
     return (
       <p className="text-quiet">
-        What a drop’s air loses on its way stands here once a machine is connected.
+        Connect a machine and the pressure drops on its way to the blower are listed here.
       </p>
     );
   }
   if (selected.kind === 'unsolved') {
-    return <p className="text-quiet">No ledger: there is no answer for {selected.drop.name}.</p>;
+    return (
+      <p className="text-quiet">
+        No pressure drops to list: there is no solution for {selected.drop.name}.
+      </p>
+    );
   }
   const { rise, flow } = selected.solution.blower;
   const write = (value: number) => formatQuantity(value, 'pressure', system);
@@ -41,10 +45,10 @@ export function Ledger() {
     .map((step): Entry => ({ name: entryName(step, shop), loss: step.loss }));
   return (
     <>
-      <h2 className="text-[18px]">Where {write(rise)} goes</h2>
+      <h2 className="text-[18px]">Pressure drops</h2>
       <p className="mt-1">
-        The blower makes {write(rise)} at {formatQuantity(flow, 'flow', system)} while{' '}
-        {selected.drop.name} draws.
+        The blower delivers {write(rise)} at {formatQuantity(flow, 'flow', system)} with{' '}
+        {selected.drop.name} open.
       </p>
       <LedgerTable entries={entries} rise={rise} />
       <Findings />
@@ -96,7 +100,7 @@ function LedgerTable({
       </tbody>
       <tfoot>
         <tr className="border-ink border-t [&>td]:py-1">
-          <td>together</td>
+          <td>total</td>
           <td className="text-right font-semibold">{writeNumber(rise, style)}</td>
           <td className="whitespace-nowrap pl-2 text-right">100 %</td>
         </tr>
@@ -127,13 +131,11 @@ function Findings() {
       {messages.length === 0 && (
         <p className="border-ink border-t pt-3">
           {selected.standing === 'shut' ? (
-            <>{selected.drop.name} is shut: what still flows there is leakage.</>
+            <>{selected.drop.name} is shut: the air that still flows there is leakage.</>
           ) : (
             <>
-              <strong className="font-semibold text-enough-text">
-                ● Nothing to say against it.
-              </strong>{' '}
-              {selected.drop.name} gets what it needs and carries.
+              <strong className="font-semibold text-enough-text">● No issues.</strong>{' '}
+              {selected.drop.name} has enough airflow and transport velocity.
             </>
           )}
         </p>
@@ -153,8 +155,8 @@ function Findings() {
         <Link href="/sources" className="underline">
           Estimates
         </Link>{' '}
-        until measured. Wood dust harms lungs: a respirator when emptying and cleaning. Local codes
-        and licensed practice decide.
+        until measured. Wood dust harms the lungs: wear a respirator when you empty or clean. Local
+        codes and licensed practice decide.
       </p>
     </div>
   );

@@ -2,7 +2,7 @@
 
 import { fanCurveLine, gatesOfDrop, systemCurve } from '@frank-gauge/core/analysis';
 import { fromSI, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
-import { useDeferredValue, useMemo } from 'react';
+import { type ReactNode, useDeferredValue, useMemo } from 'react';
 import {
   CartesianGrid,
   Line,
@@ -34,6 +34,8 @@ function useDemand() {
   }, [laterShop, laterTree, id, view, rule]);
 }
 
+const AXIS_TITLE = { fill: 'var(--quiet)', fontSize: 13 } as const;
+
 /** The blower's curve, what the selected drop's way demands, and the point where they meet. */
 export function OperatingPointChart() {
   const system = useUnits();
@@ -58,10 +60,35 @@ export function OperatingPointChart() {
   return (
     <figure className="mt-1">
       <ResponsiveContainer width="100%" height={200}>
-        <LineChart margin={{ top: 8, right: 12, bottom: 2, left: -18 }}>
+        <LineChart margin={{ top: 8, right: 12, bottom: 16, left: 0 }}>
           <CartesianGrid stroke="var(--rule)" vertical={false} />
-          <XAxis dataKey="flow" type="number" domain={[0, 'dataMax']} tickCount={7} {...axis} />
-          <YAxis type="number" domain={[0, 'auto']} {...axis} />
+          <XAxis
+            dataKey="flow"
+            type="number"
+            domain={[0, 'dataMax']}
+            tickCount={7}
+            {...axis}
+            label={{
+              ...AXIS_TITLE,
+              value: `airflow, ${unitSymbol('flow', system)}`,
+              position: 'insideBottom',
+              offset: -12,
+            }}
+          />
+          <YAxis
+            type="number"
+            domain={[0, 'auto']}
+            width={52}
+            {...axis}
+            label={{
+              ...AXIS_TITLE,
+              value: `blower pressure, ${unitSymbol('pressure', system)}`,
+              angle: -90,
+              position: 'insideLeft',
+              offset: 14,
+              style: { textAnchor: 'middle' },
+            }}
+          />
           <Tooltip
             isAnimationActive={false}
             contentStyle={{ background: 'var(--paper)', border: '1px solid var(--ink)' }}
@@ -73,7 +100,7 @@ export function OperatingPointChart() {
           <Line
             data={made}
             dataKey="pressure"
-            name="blower makes"
+            name="fan curve"
             stroke="var(--ink)"
             strokeWidth={2}
             dot={false}
@@ -82,7 +109,7 @@ export function OperatingPointChart() {
           <Line
             data={asked}
             dataKey="pressure"
-            name="ducts ask"
+            name="system curve"
             stroke="var(--enough)"
             strokeWidth={2}
             strokeDasharray="6 4"
@@ -100,8 +127,26 @@ export function OperatingPointChart() {
         </LineChart>
       </ResponsiveContainer>
       <figcaption className="text-[14px] text-quiet">
-        Line: what the blower makes, {unitSymbol('pressure', system)} by{' '}
-        {unitSymbol('flow', system)}. Dashes: what this way asks. They meet at{' '}
+        <ul aria-label="Legend" className="mb-1 flex flex-wrap gap-x-4">
+          <LegendItem name="fan curve">
+            <line x1="0" x2="24" y1="6" y2="6" stroke="var(--ink)" strokeWidth="2" />
+          </LegendItem>
+          <LegendItem name="system curve">
+            <line
+              x1="0"
+              x2="24"
+              y1="6"
+              y2="6"
+              stroke="var(--enough)"
+              strokeWidth="2"
+              strokeDasharray="6 4"
+            />
+          </LegendItem>
+          <LegendItem name="operating point">
+            <circle cx="12" cy="6" r="4.5" fill="var(--ink)" />
+          </LegendItem>
+        </ul>
+        Operating point with {selected.drop.name} open:{' '}
         <strong className="text-ink">
           {writeNumber(blower.flow, flowStyle)} {unitSymbol('flow', system)},{' '}
           {writeNumber(blower.rise, pressureStyle)} {unitSymbol('pressure', system)}
@@ -109,5 +154,16 @@ export function OperatingPointChart() {
         .
       </figcaption>
     </figure>
+  );
+}
+
+function LegendItem({ name, children }: { readonly name: string; readonly children: ReactNode }) {
+  return (
+    <li className="flex items-center gap-1.5">
+      <svg aria-hidden width="24" height="12">
+        {children}
+      </svg>
+      {name}
+    </li>
   );
 }

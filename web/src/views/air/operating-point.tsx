@@ -7,14 +7,14 @@ const OperatingPointChart = dynamic(
   () => import('./operating-point-chart').then((module) => module.OperatingPointChart),
   {
     ssr: false,
-    loading: () => <p className="h-50 pt-8 text-quiet">Drawing the curve…</p>,
+    loading: () => <p className="h-50 pt-8 text-quiet">Drawing the curves…</p>,
   },
 );
 
 export function OperatingPoint() {
   return (
     <section className="mt-5">
-      <h2 className="text-[17px]">Where blower and ducts meet</h2>
+      <h2 className="text-[17px]">Operating point</h2>
       <OperatingPointChart />
     </section>
   );

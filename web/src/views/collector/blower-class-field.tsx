@@ -14,16 +14,16 @@ export function BlowerClassField() {
   const { parts, editParts } = useCollector();
   const known = BLOWER_CLASS_IDS.find((id) => blowerOfClass(id, system).name === parts.blower.name);
   return (
-    <Line label="from the library">
+    <Line label="From the library">
       <Choice
-        label="Blower from the library"
+        label="From the library, a blower"
         value={known ?? OWN}
         options={[
           ...BLOWER_CLASS_IDS.map((value) => ({
             value,
-            label: `${BLOWER_CLASSES[value].name}, an estimate`,
+            label: `${BLOWER_CLASSES[value].name} (estimate)`,
           })),
-          { value: OWN, label: 'its own figures' },
+          { value: OWN, label: 'other values' },
         ]}
         onChange={(id) => {
           if (id === OWN) return;

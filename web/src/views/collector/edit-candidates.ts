@@ -25,23 +25,23 @@ function freeName({ candidates }: Shop, wanted: string): string {
 /** Adds a copy of the present collector, opened to be changed. */
 export function tryAnother(shop: Shop): void {
   let added: string | null = null;
-  edit('try another collector', (draft) => {
+  edit('add a candidate', (draft) => {
     added = addCandidate(draft, freeName(draft, 'Another'), newId);
   });
   if (added) choosePart(shop.id, added);
 }
 
 export function dropCandidate({ id, name }: Candidate): void {
-  edit(`let go of ${name}`, (draft) => removeCandidate(draft, id));
-  toast(`Let go of ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+  edit(`remove ${name}`, (draft) => removeCandidate(draft, id));
+  toast(`Removed ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
 }
 
 /** Puts a candidate in the shop; what stood there becomes a candidate. */
 export function build({ id, name }: Candidate): void {
-  edit(`put ${name} in the shop`, (draft) =>
-    swapIn(draft, id, freeName(draft, 'What stood before')),
+  edit(`use ${name} in the shop`, (draft) =>
+    swapIn(draft, id, freeName(draft, 'Previous collector')),
   );
-  toast(`${name} stands in the shop now; what stood before is kept beside it`, {
+  toast(`${name} is now the collector in the shop; the previous one is kept as a candidate`, {
     action: { label: 'Undo', onClick: () => void undoAloud() },
   });
 }

@@ -24,7 +24,7 @@ export function OptionList() {
   const isFull = shop.candidates.length >= MOST_COLLECTORS - 1;
   return (
     <>
-      <h1 className="px-3 pt-3 pb-1 text-[17px]">Collectors, side by side</h1>
+      <h1 className="px-3 pt-3 pb-1 text-[17px]">Compare collectors</h1>
       <CollectorOption id={PRESENT} name="In the shop" parts={shop.collector}>
         <PresentCollector>
           <PartFields />
@@ -37,9 +37,9 @@ export function OptionList() {
           name={candidate.name}
           parts={candidate}
         >
-          <Line label="name">
+          <Line label="Candidate name">
             <TextField
-              label="Name of the candidate"
+              label="Candidate name"
               value={candidate.name}
               whenEmpty="A candidate needs a name."
               onChange={(name) =>
@@ -53,18 +53,18 @@ export function OptionList() {
             <PartFields />
           </CandidateCollector>
           <div className="flex flex-wrap gap-1.5 pt-2">
-            <Button onClick={() => build(candidate)}>Put it in the shop</Button>
+            <Button onClick={() => build(candidate)}>Use in the shop</Button>
             <Button look="quiet" onClick={() => dropCandidate(candidate)}>
-              Let it go
+              Remove candidate
             </Button>
           </div>
         </CollectorOption>
       ))}
       <div className="p-3">
         {isFull ? (
-          <p className="text-[14px] text-quiet">Four at once are as many as can be read.</p>
+          <p className="text-[14px] text-quiet">Up to four collectors can be compared.</p>
         ) : (
-          <Button onClick={() => tryAnother(shop)}>Try another collector</Button>
+          <Button onClick={() => tryAnother(shop)}>Add a candidate</Button>
         )}
       </div>
     </>
@@ -79,7 +79,7 @@ function PartFields() {
       <BlowerFields />
       <h2 className="pt-3 font-semibold">Separator</h2>
       <SeparatorFields />
-      <h2 className="pt-3 font-semibold">Way out</h2>
+      <h2 className="pt-3 font-semibold">Exhaust</h2>
       <ExhaustFields />
     </>
   );

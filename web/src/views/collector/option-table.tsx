@@ -26,7 +26,7 @@ export function OptionTable() {
   if (tree.drops.length === 0) {
     return (
       <p className="max-w-prose pt-16 text-[17px]">
-        Collectors are held against each other by what the drops get. Lay the main and connect a
+        Collectors are held against each other by what the drops get. Add the main and connect a
         machine first, under Air.
       </p>
     );
@@ -72,7 +72,7 @@ function CostRows({ options }: CollectorOptions) {
     <Part name={`Money, ${currency}`}>
       <Row
         options={options}
-        label="to change to it"
+        label="cost to change"
         cell={({ id }) => {
           const candidate = candidates.find((each) => each.id === id);
           if (!candidate) return null;
@@ -82,7 +82,7 @@ function CostRows({ options }: CollectorOptions) {
             });
           return (
             <ShopQuantity
-              label={`What changing to ${candidate.name} costs`}
+              label={`Cost to change to ${candidate.name}`}
               value={candidate.cost}
               kind="number"
               min={0}

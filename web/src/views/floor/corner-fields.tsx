@@ -53,8 +53,8 @@ export function Corners() {
           </Button>
           {outline.length > 3 && (
             <TakeOut
-              label={`Take out corner ${i + 1}`}
-              onClick={() => edit('take out a corner', (draft) => removeCorner(draft, i))}
+              label={`Remove corner ${i + 1}`}
+              onClick={() => edit('remove a corner', (draft) => removeCorner(draft, i))}
             />
           )}
         </div>

@@ -26,8 +26,8 @@ export function DropLadder() {
         <>
           <p className="pt-1">
             <strong className="font-semibold">{formatShort(selected.flow, 'flow', system)}</strong>{' '}
-            of {formatShort(selected.need, 'flow', system)} wanted,{' '}
-            {rule === 'one' ? 'only its gate open' : 'gates as now'}.
+            of {formatShort(selected.need, 'flow', system)} required,{' '}
+            {rule === 'one' ? 'only its gate open' : 'with the gates open now'}.
           </p>
           <ProfileSteps steps={gather(pressureProfile(selected.solution, selected.drop))} />
         </>
@@ -57,7 +57,7 @@ function ProfileSteps({ steps }: { readonly steps: readonly ProfileStep[] }) {
   return (
     <table className="mt-1.5 w-full border-collapse text-[14px]">
       <caption className="pb-1 text-left text-[13px] text-quiet">
-        {pressure}, {unitSymbol('pressure', system)}, and what each part takes
+        {pressure} pressure, {unitSymbol('pressure', system)}, with the pressure drop of each part
       </caption>
       <tbody>
         {steps.map((step, i) => {

@@ -105,7 +105,7 @@ export function removeThings(ids: readonly string[]): void {
     .map(({ name }) => name);
   if (names.length === 0) return;
   const what = names.length > 1 ? `${names.length} things` : (names[0] ?? '');
-  edit(`take out ${what}`, (draft) => {
+  edit(`remove ${what}`, (draft) => {
     for (const id of machines) removeMachine(draft, id);
     for (const id of runs) {
       if (draft.ducts.runs.some((run) => run.id === id)) takeOutDucts(draft, id);
@@ -113,7 +113,7 @@ export function removeThings(ids: readonly string[]): void {
   });
   letGo();
   choosePart(shop.id, '');
-  toast(`Took out ${what}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+  toast(`Removed ${what}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
 }
 
 /** Edits the same of several runs; quick edits of it are one step to undo. */

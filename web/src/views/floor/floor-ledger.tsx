@@ -43,18 +43,18 @@ export function FloorLedger() {
   return (
     <>
       {openRun && <RunFigures run={openRun} />}
-      <h2 className="text-[18px]">The floor</h2>
+      <h2 className="text-[18px]">Floor</h2>
       <p className="pt-1">
         {outline.length >= 3
-          ? `${formatShort(floorArea(outline), 'area', system)}, ${things.length} things on it.`
-          : 'Say how wide and deep the room is, and it is drawn.'}
+          ? `${formatShort(floorArea(outline), 'area', system)}, ${things.length} things placed.`
+          : 'Enter the width and depth of the room to draw it.'}
         {missing.length > 0 && ` Not placed yet: ${missing.map(({ name }) => name).join(', ')}.`}
       </p>
-      <h2 className="pt-4 text-[18px]">What to look at</h2>
+      <h2 className="pt-4 text-[18px]">Issues</h2>
       {conflicts.length === 0 && (
         <p className="pt-1">
-          <span className="text-enough-text">●</span> Everything stands clear, and boards go
-          through.
+          <span className="text-enough-text">●</span> Everything has its clearance, and the longest
+          board passes.
         </p>
       )}
       {messages.length > 0 && (
@@ -81,8 +81,8 @@ export function FloorLedger() {
         </ul>
       )}
       <p className="pt-4 text-[14px] text-quiet">
-        The biggest chip makers stand best nearest the blower. Keep ways out clear; local fire code
-        decides.
+        Machines that make the most chips are best placed near the blower. Keep exits clear; local
+        fire code decides.
       </p>
     </>
   );

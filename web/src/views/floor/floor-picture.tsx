@@ -24,7 +24,7 @@ const SpacePicture = dynamic(
   () => import('./space-picture').then((module) => module.SpacePicture),
   {
     ssr: false,
-    loading: () => <p className="p-4 text-quiet">Loading the 3D look…</p>,
+    loading: () => <p className="p-4 text-quiet">Loading the 3D view…</p>,
   },
 );
 
@@ -36,7 +36,7 @@ export const FloorPicture = memo(function FloorPicture() {
     <>
       <div className="flex flex-wrap items-center gap-2 pb-1">
         <Segmented
-          label="How the shop is looked at"
+          label="Shop condition shown"
           value={look}
           options={LOOKS}
           onChange={(next) => {
@@ -54,7 +54,7 @@ export const FloorPicture = memo(function FloorPicture() {
                 takeTool(tool === 'take' ? 'move' : 'take');
               }}
             >
-              {tool === 'take' ? 'Done taking' : 'Take several'}
+              {tool === 'take' ? 'Done selecting' : 'Select several'}
             </Button>
             <Button
               aria-pressed={tool === 'draw'}

@@ -20,6 +20,7 @@ import { RoomFields } from './room-fields';
 import { TakenPanel } from './taken-panel';
 import { useTakingKeys } from './taking-keys';
 import { CollectorPlaceLine, MachineLine } from './thing-fields';
+import { useFloorCommands } from './use-floor-commands';
 import { StandingProvider } from './use-standing';
 
 /** The room to scale, and where everything stands in it. */
@@ -31,6 +32,7 @@ export function FloorView() {
   const tool = useDrawing((drawing) => drawing.tool);
   useDrawKeys();
   useTakingKeys();
+  useFloorCommands();
   const isMissing = collector.place === null || machines.some(({ place }) => place === null);
   return (
     <StandingProvider>
@@ -48,7 +50,7 @@ export function FloorView() {
             ))}
             <div className="p-3">
               <MachineMenu label="Add a machine" onChoose={addMachineHere} />{' '}
-              {isMissing && <Button onClick={placeEverything}>Place what is not placed</Button>}
+              {isMissing && <Button onClick={placeEverything}>Place the rest on the plan</Button>}
             </div>
             <DuctList />
             <Helpers />
@@ -60,7 +62,7 @@ export function FloorView() {
             <FloorPicture />
           </section>
           <section
-            aria-label="What stands in the way"
+            aria-label="Floor issues"
             // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
             tabIndex={0}
             className="order-3 border-rule p-3 max-xl:border-t md:overflow-y-auto xl:border-l"

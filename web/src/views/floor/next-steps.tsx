@@ -45,55 +45,57 @@ export function NextSteps() {
   const { room, machines, collector } = useDesign(standingPart);
   const steps: Step[] = [
     {
-      name: 'The room',
+      name: 'Room',
       isDone: room.outline.length >= 3,
       how: <RoomStep />,
-      also: <CeilingLine line="its ceiling" label="How high the room is" />,
+      also: <CeilingLine of="next steps" />,
     },
     {
-      name: 'The collector',
+      name: 'Collector',
       isDone: collector.place !== null,
       how: (
         <>
           <p className="pb-1.5">
-            It is put at the back wall, its inlet looking into the room. Drag it to where you want
-            it; how it stands is under Collector.
+            It starts at the back wall with its inlet facing the room. Drag it to where you want it;
+            its heights are under Collector, Elevation.
           </p>
           <Button onClick={() => place(COLLECTOR, 'the collector')}>Place the collector</Button>
         </>
       ),
     },
     {
-      name: 'The machines',
+      name: 'Machines',
       isDone: machines.length > 0 && machines.every((machine) => machine.place !== null),
       how: (
         <>
           <p className="pb-1.5">
-            Add what stands in the shop, the biggest chip makers first. Each is put where boards
-            reach it; drag it to where you want it.
+            Add your machines, starting with those that make the most chips. Each is placed where
+            boards reach it; drag it to where you want it.
           </p>
           <div className="flex flex-wrap gap-1.5">
             <MachineMenu label="Add a machine" onChoose={addMachineHere} />
-            {machines.length > 0 && <Button onClick={placeEverything}>Place them all</Button>}
+            {machines.length > 0 && (
+              <Button onClick={placeEverything}>Place them all on the plan</Button>
+            )}
           </div>
         </>
       ),
     },
     {
-      name: 'The ducts',
+      name: 'Ducts',
       isDone:
         ducts.runs.length > 0 && !conflicts.some(({ kind }) => kind === 'port without a duct'),
       how: (
         <>
           <p className="pb-1.5">
-            Let <em>Route it</em> propose them and change what you like, or draw them yourself.
+            Let <em>Route ducts</em> propose them and change what you like, or draw them yourself.
           </p>
           <div className="flex flex-wrap gap-1.5">
             <a
-              href="#route-it"
+              href="#routing"
               className="inline-grid min-h-11 place-items-center border border-ink px-3 font-semibold hover:bg-selection md:min-h-8"
             >
-              To Route it
+              Go to Routing
             </a>
             <Button onClick={() => takeTool('draw')}>Draw a duct</Button>
           </div>
@@ -104,8 +106,8 @@ export function NextSteps() {
   const next = steps.findIndex(({ isDone }) => !isDone);
   if (next < 0) return null;
   return (
-    <section aria-label="What comes next" className="pb-5">
-      <h2 className="text-[18px]">What comes next</h2>
+    <section aria-label="Next steps" className="pb-5">
+      <h2 className="text-[18px]">Next steps</h2>
       <ol>
         {steps.map(({ name, isDone, how, also }, i) => (
           <li key={name} aria-current={i === next ? 'step' : undefined} className="pt-1">
@@ -131,8 +133,8 @@ function RoomStep() {
   return (
     <>
       <p className="pb-1.5">
-        Start from one of these and change it, or say your own width and depth under Room; a drawing
-        is read in there too.
+        Start from one of these and change it, or enter your width and depth under Room. You can
+        also import a DXF outline there.
       </p>
       <ul className="space-y-1">
         {ROOMS[system].map(({ name, width, depth }) => (

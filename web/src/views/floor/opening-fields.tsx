@@ -70,9 +70,9 @@ export function Openings({ which, one }: OpeningsProps) {
             }
           />
           <TakeOut
-            label={`Take out ${one} ${i + 1}`}
+            label={`Remove ${one} ${i + 1}`}
             onClick={() =>
-              editRoom(`take out a ${one}`, (own) => {
+              editRoom(`remove a ${one}`, (own) => {
                 own[which] = own[which].filter((each) => each.id !== id);
               })
             }
@@ -81,7 +81,7 @@ export function Openings({ which, one }: OpeningsProps) {
       ))}
       {room[which].length > 0 && (
         <p className="text-[13px] text-quiet">
-          wall; from its left, seen from within; width; {unitSymbol('length', system)}
+          wall; distance from its left end, seen from inside; width; {unitSymbol('length', system)}
         </p>
       )}
       <Button
@@ -151,9 +151,9 @@ export function Posts() {
             }
           />
           <TakeOut
-            label={`Take out post ${i + 1}`}
+            label={`Remove post ${i + 1}`}
             onClick={() =>
-              editRoom('take out a post', (own) => {
+              editRoom('remove a post', (own) => {
                 own.posts = own.posts.filter((each) => each.id !== id);
               })
             }
@@ -193,7 +193,7 @@ export function Studs() {
             kind="diameter"
             min={0.1}
             max={3}
-            placeholder="none, or not known"
+            placeholder="none or unknown"
             onChange={(spacing) =>
               editRoom(`studs of the ${wallName(i)} wall`, (own) => {
                 const wall = own.walls[i];

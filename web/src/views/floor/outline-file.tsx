@@ -51,14 +51,14 @@ export function OutlineFile() {
       return;
     }
     edit('outline from a drawing', (shop) => setOutline(shop, answer.outline));
-    toast(`The room has the outline of ${file.name}. ${answer.note}`.trim(), {
+    toast(`The room now has the outline of ${file.name}. ${answer.note}`.trim(), {
       action: { label: 'Undo', onClick: () => void undoAloud() },
     });
   };
   return (
     <div>
       <label className="inline-flex min-h-11 cursor-pointer items-center py-1 font-semibold hover:underline md:min-h-7">
-        Outline from a DXF file
+        Import outline from DXF
         <input
           type="file"
           accept=".dxf"

@@ -18,6 +18,7 @@ import { DrawLayer } from './ducts/draw-layer';
 import { useDrawing } from './ducts/drawing-state';
 import { DuctHandles } from './ducts/duct-handles';
 import { DuctShapes } from './ducts/duct-shapes';
+import { GhostCaption, GhostDucts } from './ducts/ghost-ducts';
 import { useDucts } from './ducts/use-ducts';
 import { useHeld } from './floor-look';
 import { GRID } from './grid-steps';
@@ -25,7 +26,7 @@ import { type PlanDrawing, planDrawing, zoomed } from './plan-drawing';
 import { Grid, RoomSizes, Walls } from './room-shapes';
 import { useTaken } from './selection';
 import { useTakingFrame } from './taking-frame';
-import { namedThings, ThingName } from './thing-names';
+import { boxesOf, ductStrokes, namedThings, ThingName } from './thing-names';
 import { ThingOnPlan, WorkingRooms } from './things-on-plan';
 import { useStanding } from './use-standing';
 import { ZoomButtons } from './zoom-buttons';
@@ -53,6 +54,7 @@ export function PlanPicture() {
         <>
           <Plan drawing={drawing} zoom={zoom} width={width} height={height} />
           <ZoomButtons zoom={zoom} />
+          <GhostCaption />
           <div className="absolute right-0 bottom-0 flex text-[14px]">
             <Button
               look="quiet"
@@ -105,6 +107,8 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
   const choose = useChooseThing();
   const frame = useTakingFrame(drawing, things, ducts);
   const wrong = useMemo(() => wrongOnes(conflicts), [conflicts]);
+  const strokes = ductStrokes(ducts.drawn, drawing);
+  const names = namedThings(things, drawing, strokes, wrong, open);
   const thingOf = new Map(things.map((thing) => [thing.id, thing]));
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing of things to be pressed is no fieldset
@@ -152,19 +156,16 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
         />
       ))}
       <DuctShapes drawing={drawing} ducts={ducts} />
-      {namedThings(things, drawing, wrong, open).map(({ thing, lower }) => (
-        <ThingName
-          key={thing.id}
-          thing={thing}
-          drawing={drawing}
-          lower={lower}
-          isWrong={wrong.has(thing.id)}
-        />
+      <GhostDucts drawing={drawing} />
+      {names.map(({ of, text, at }) => (
+        <ThingName key={of.id} name={text} x={at.x} y={at.y} isWrong={wrong.has(of.id)} />
       ))}
       {tool === 'draw' ? (
         <DrawLayer drawing={drawing} ducts={ducts} width={width} height={height} />
       ) : (
-        taken.size === 0 && <DuctHandles drawing={drawing} ducts={ducts} />
+        taken.size === 0 && (
+          <DuctHandles drawing={drawing} ducts={ducts} strokes={strokes} taken={boxesOf(names)} />
+        )
       )}
       <RoomSizes drawing={drawing} room={room} system={system} />
       {frame.picture}

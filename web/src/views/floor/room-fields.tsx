@@ -29,8 +29,8 @@ export function RoomFields() {
   return (
     <OpeningLine id="room" name="Room" about={about}>
       <FieldLine
-        line="width"
-        label="Width of the room"
+        label="Width"
+        of="room"
         value={extent?.width ?? null}
         kind="length"
         min={ROOM_SIZES.least}
@@ -39,8 +39,8 @@ export function RoomFields() {
         onChange={(width) => size(width, extent?.depth ?? USUAL.depth)}
       />
       <FieldLine
-        line="depth"
-        label="Depth of the room"
+        label="Depth"
+        of="room"
         value={extent?.depth ?? null}
         kind="length"
         min={ROOM_SIZES.least}
@@ -54,10 +54,9 @@ export function RoomFields() {
         </p>
       )}
       <OutlineFile />
-      <CeilingLine line="ceiling" label="Height of the ceiling" />
+      <CeilingLine />
       <FieldLine
-        line="longest board"
-        label="Longest board worked here"
+        label="Longest board"
         value={room.boardLength}
         kind="length"
         min={0.1}
@@ -82,7 +81,7 @@ export function RoomFields() {
 }
 
 /** How high the room is, which decides how high ducts hang; empty while nobody has measured it. */
-export function CeilingLine({ line, label }: { readonly line: string; readonly label: string }) {
+export function CeilingLine({ of }: { readonly of?: string }) {
   const room = useDesign((shop) => shop.room);
   const change = (height: number | null) =>
     editRoom('ceiling', (own) => {
@@ -90,8 +89,8 @@ export function CeilingLine({ line, label }: { readonly line: string; readonly l
     });
   return (
     <FieldLine
-      line={line}
-      label={label}
+      label="Ceiling height"
+      of={of}
       value={room.ceilingHeight}
       kind="length"
       min={0.1}

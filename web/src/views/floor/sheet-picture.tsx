@@ -16,6 +16,7 @@ import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
+import { type PlacedLabel, placeLabels, placesAround, type Stroke } from '@/ui/place-labels';
 import { useSize } from '@/ui/use-size';
 import { useZoom } from '@/ui/use-zoom';
 import { printDrawing } from '../parts/print-drawing';
@@ -48,7 +49,7 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
   const items = view === 'isometric' ? isometricSheet(shop) : elevationSheet(shop, view);
   const extent = sheetExtent(items);
   if (!extent) {
-    return <p className="p-4 text-quiet">Say how wide and deep the room is, and it is drawn.</p>;
+    return <p className="p-4 text-quiet">Enter the width and depth of the room to draw it.</p>;
   }
   const whole = Math.max(
     1,
@@ -79,7 +80,7 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
             className="touch-none"
           >
             <title>{NAMES[view]}</title>
-            {clearOf(items, scale).map((item, i) => (
+            {items.map((item, i) => (
               <Shape
                 key={`${i} ${item.layer}`}
                 item={item}
@@ -88,6 +89,23 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
                 isIsometric={view === 'isometric'}
                 tone={item.kind !== 'text' && item.run ? ducts.tone(item.run) : STILL_AIR}
               />
+            ))}
+            {writtenOn(items, onSheet).map(({ of, text, at }) => (
+              <text
+                key={`${text} ${of.at.x} ${of.at.y}`}
+                x={at.x}
+                y={at.y}
+                textAnchor="middle"
+                dominantBaseline="central"
+                fontSize={TYPE}
+                fill={LOOKS[of.layer].fill}
+                stroke="var(--paper)"
+                strokeWidth={3}
+                paintOrder="stroke"
+                className="pointer-events-none select-none"
+              >
+                {text}
+              </text>
             ))}
             {view !== 'isometric' && (
               <DuctHandles
@@ -133,24 +151,35 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
   );
 }
 
-/** A letter is about so wide, px; labels stand so high. */
-const LETTER = 5.6;
-const LINE = 12;
+/** Size of what is written on a sheet, px. */
+const TYPE = 12;
+/** Lines of ducts, whatever their kind: no label stands on one. */
+const OF_DUCTS: ReadonlySet<SheetLayer> = new Set(['centrelines', 'hoses', 'ducts', 'gates']);
 
-/** Without the labels that would stand on others from so far away; nearer by, they have room. */
-function clearOf(items: readonly SheetItem[], scale: number): SheetItem[] {
-  const taken: { x0: number; x1: number; y0: number; y1: number }[] = [];
-  return items.filter((item) => {
-    if (item.kind !== 'text') return true;
-    const width = item.text.length * LETTER;
-    const from = item.layer === 'names' ? item.at.x * scale - width / 2 : item.at.x * scale;
-    const box = { x0: from, x1: from + width, y0: item.at.y * scale, y1: item.at.y * scale + LINE };
-    const isClear = taken.every(
-      ({ x0, x1, y0, y1 }) => box.x1 < x0 || box.x0 > x1 || box.y1 < y0 || box.y0 > y1,
-    );
-    if (isClear) taken.push(box);
-    return isClear;
+type TextItem = Extract<SheetItem, { kind: 'text' }>;
+
+/** Everything written on the sheet, where it covers no duct and nothing else that is written. */
+function writtenOn(
+  items: readonly SheetItem[],
+  onSheet: (at: Spot) => { readonly x: number; readonly y: number },
+): readonly PlacedLabel<TextItem>[] {
+  const strokes = items.flatMap((item): Stroke[] => {
+    if (item.kind !== 'line' || !OF_DUCTS.has(item.layer)) return [];
+    const points = item.points.map(onSheet);
+    return points.slice(1).flatMap((to, i) => {
+      const from = points[i];
+      return from ? [{ from, to, half: LOOKS[item.layer].width }] : [];
+    });
   });
+  const labels = items.flatMap((item) => {
+    if (item.kind !== 'text') return [];
+    const at = onSheet(item.at);
+    // A length far from its leg would seem to be another's.
+    const rings = item.layer === 'names' ? 4 : 1;
+    const places = [at, ...placesAround(item.text, at, TYPE, 2, rings)];
+    return [{ of: item, text: item.text, places }];
+  });
+  return placeLabels(labels, TYPE, strokes);
 }
 
 /** What a drag to the right and up by so much does to a point, seen from each side, m. */
@@ -195,24 +224,7 @@ function Shape({ item, onSheet, scale, tone, isIsometric }: ShapeProps) {
   const tree = useDuctTree();
   const open = useChoices((choices) => choices.parts[shopId]);
   const look = LOOKS[item.layer];
-  if (item.kind === 'text') {
-    const { x, y } = onSheet(item.at);
-    return (
-      <text
-        x={x}
-        y={y}
-        textAnchor={item.layer === 'names' ? 'middle' : 'start'}
-        fontSize={Math.max(11, Math.min(13, item.size * scale))}
-        fill={look.fill}
-        stroke="var(--paper)"
-        strokeWidth={3}
-        paintOrder="stroke"
-        className="pointer-events-none select-none"
-      >
-        {item.text}
-      </text>
-    );
-  }
+  if (item.kind === 'text') return null;
   const { run } = item;
   const isOpen = run !== undefined && run === open;
   // In the isometric the centrelines are the ducts.

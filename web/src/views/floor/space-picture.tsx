@@ -1,7 +1,13 @@
 'use client';
 
 import { extentOf, wallsOf } from '@frank-gauge/core/room';
-import { type DuctLine, type Point3, type Solid, solidsOf } from '@frank-gauge/core/routing';
+import {
+  collectorPipes,
+  type DuctLine,
+  type Point3,
+  type Solid,
+  solidsOf,
+} from '@frank-gauge/core/routing';
 import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useState } from 'react';
 import {
@@ -16,9 +22,11 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { useDesign, useDuctTree } from '@/model/use-design';
+import { Button } from '@/ui/button';
 import { chooseThing } from './choose-thing';
 import type { AirTone } from './ducts/air-tone';
 import { useDucts } from './ducts/use-ducts';
+import { lookAt } from './floor-look';
 
 /** The shop as it stands, to be turned and walked around; ducts in the tone of their air. */
 export function SpacePicture() {
@@ -35,7 +43,8 @@ export function SpacePicture() {
   if (!hasWebGl()) {
     return (
       <p role="alert" className="max-w-prose p-4">
-        This browser shows no 3D here. The isometric shows the same ducts as a line drawing.
+        This device cannot show 3D. The isometric shows the same ducts as a line drawing.{' '}
+        <Button onClick={() => lookAt('isometric')}>Show the isometric</Button>
       </p>
     );
   }
@@ -56,10 +65,15 @@ export function SpacePicture() {
         <color attach="background" args={[colours.paper]} />
         <ambientLight intensity={1.6} />
         <directionalLight position={[middle.x - 4, -6, 10]} intensity={1.8} />
-        <Turning x={middle.x} y={middle.y} />
+        <Turning shop={shop.id} x={middle.x} y={middle.y} />
         <Room colours={colours} />
         {solidsOf(shop).map((solid, i) => (
           <Box key={`${i} ${solid.name}`} solid={solid} colours={colours} />
+        ))}
+        {collectorPipes(shop).map(({ part, points, diameter }) => (
+          <mesh key={part} geometry={tubeThrough(points, diameter / 2)}>
+            <meshStandardMaterial color={colours.rule} />
+          </mesh>
         ))}
         <Ducts colours={colours} />
       </Canvas>
@@ -73,6 +87,9 @@ interface Colours {
   readonly strip: string;
   readonly rule: string;
   readonly air: string;
+  /** Faces of machines and of the collector: lighter than the ground in either theme, so that their edges show. */
+  readonly machine: string;
+  readonly collector: string;
 }
 
 /** The theme's colours, written out for what knows no style sheet. */
@@ -89,12 +106,16 @@ function useColours(): Colours {
   return useMemo(() => {
     const style = getComputedStyle(document.documentElement);
     const of = (name: string) => style.getPropertyValue(name).trim() || theme;
+    const [paper, ink, rule] = [of('--paper'), of('--ink'), of('--rule')];
+    const isDark = brightness(paper) < brightness(ink);
     return {
-      paper: of('--paper'),
-      ink: of('--ink'),
+      paper,
+      ink,
       strip: of('--strip'),
-      rule: of('--rule'),
+      rule,
       air: of('--air'),
+      machine: isDark ? mixed(paper, ink, 0.42) : paper,
+      collector: isDark ? mixed(paper, ink, 0.3) : of('--strip'),
     };
   }, [theme]);
 }
@@ -104,21 +125,40 @@ function hasWebGl(): boolean {
   return canvas.getContext('webgl2') !== null;
 }
 
+/** From where each shop was last looked at, and at what: the same when 3D is opened again. */
+const lastLooks = new Map<string, { readonly from: Vector3; readonly at: Vector3 }>();
+
 /** Turns the view about the room's middle. */
-function Turning({ x, y }: { readonly x: number; readonly y: number }) {
+function Turning({
+  shop,
+  x,
+  y,
+}: {
+  readonly shop: string;
+  readonly x: number;
+  readonly y: number;
+}) {
   const { camera, gl, invalidate } = useThree();
   useEffect(() => {
     const controls = new OrbitControls(camera, gl.domElement);
+    const last = lastLooks.get(shop);
     controls.target.set(x, y, 0.9);
+    if (last) {
+      camera.position.copy(last.from);
+      controls.target.copy(last.at);
+    }
     controls.maxPolarAngle = Math.PI / 2 - 0.02;
     controls.update();
-    const draw = () => invalidate();
+    const draw = () => {
+      lastLooks.set(shop, { from: camera.position.clone(), at: controls.target.clone() });
+      invalidate();
+    };
     controls.addEventListener('change', draw);
     return () => {
       controls.removeEventListener('change', draw);
       controls.dispose();
     };
-  }, [camera, gl, invalidate, x, y]);
+  }, [shop, camera, gl, invalidate, x, y]);
   return null;
 }
 
@@ -171,7 +211,9 @@ function Box({ solid, colours }: { readonly solid: Solid; readonly colours: Colo
       ) : (
         <boxGeometry args={[width, depth, height]} />
       )}
-      <meshStandardMaterial color={solid.layer === 'machines' ? colours.paper : colours.strip} />
+      <meshStandardMaterial
+        color={solid.layer === 'machines' ? colours.machine : colours.collector}
+      />
       {!isRound && (
         <lineSegments>
           <edgesGeometry args={[new BoxGeometry(width, depth, height)]} />
@@ -277,9 +319,13 @@ function hatchTexture({ air, paper }: Colours): CanvasTexture {
   return texture;
 }
 
+/** Red, green and blue of a colour, each of 255. */
+const parts = (hex: string) => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16));
+
+const brightness = (hex: string) => parts(hex).reduce((sum, part) => sum + part, 0);
+
 /** One colour toward another by a share. */
 function mixed(from: string, to: string, share: number): string {
-  const parts = (hex: string) => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16));
   const [a, b] = [parts(from), parts(to)];
   const byte = (i: number) => Math.round((a[i] ?? 0) + ((b[i] ?? 0) - (a[i] ?? 0)) * share);
   return `#${[0, 1, 2].map((i) => byte(i).toString(16).padStart(2, '0')).join('')}`;

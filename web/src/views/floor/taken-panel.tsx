@@ -25,20 +25,20 @@ export function TakenPanel() {
   if (count === 0 && tool !== 'take') return null;
   const all = [...ids];
   return (
-    <section aria-label="Taken together" className="mb-4 border-rule border-b pb-3">
-      <h2 className="text-[18px]">Taken together</h2>
+    <section aria-label="Selected together" className="mb-4 border-rule border-b pb-3">
+      <h2 className="text-[18px]">Selected together</h2>
       <p className="pt-1" role="status">
         {count === 0 ? 'Nothing yet.' : `${said(taken)}.`}
       </p>
       <p className="text-[14px] text-quiet">
-        Shift and click takes one more; Shift and drag on the ground takes all within. Moved
-        together, ducts go along; with Alt they stay.
+        Shift and click adds one more; Shift and drag on the floor selects everything inside. Ducts
+        move along; hold Alt to leave them.
       </p>
       <div className="flex flex-wrap gap-1.5 pt-2">
-        <Button onClick={() => takeTogether(allOf(shop))}>Take all</Button>
+        <Button onClick={() => takeTogether(allOf(shop))}>Select all</Button>
         {count > 0 && (
           <Button look="quiet" onClick={letGo}>
-            Let go
+            Deselect
           </Button>
         )}
       </div>
@@ -51,11 +51,11 @@ export function TakenPanel() {
               <Button onClick={() => turnThings(all, QUARTER)}>Quarter turn</Button>
             )}
             {taken.machines.size > 0 && (
-              <Button onClick={() => copyThings(all)}>Copy, with their ducts</Button>
+              <Button onClick={() => copyThings(all)}>Copy with their ducts</Button>
             )}
             {taken.machines.size + taken.runs.size > 0 && (
               <Button look="quiet" onClick={() => removeThings(all)}>
-                Take out
+                Remove
               </Button>
             )}
           </div>
@@ -86,26 +86,14 @@ function MoveFields({ ids }: { readonly ids: readonly string[] }) {
   const way = { kind: 'length', min: -FAR, max: FAR, saves: false } as const;
   return (
     <div className="pt-2">
-      <FieldLine
-        line="to the right by"
-        label="Move them to the right by"
-        value={right}
-        onChange={setRight}
-        {...way}
-      />
-      <FieldLine
-        line="to the back by"
-        label="Move them to the back by"
-        value={back}
-        onChange={setBack}
-        {...way}
-      />
+      <FieldLine label="Move right by" value={right} onChange={setRight} {...way} />
+      <FieldLine label="Move back by" value={back} onChange={setBack} {...way} />
       <Button
         className="mt-1"
         disabled={right === 0 && back === 0}
         onClick={() => moveThings(ids, { x: right, y: back })}
       >
-        Move them
+        Move
       </Button>
     </div>
   );
@@ -122,23 +110,20 @@ function RunFields({ taken }: { readonly taken: TakenTogether }) {
   return (
     <div className="pt-2">
       <DiameterLine
-        line="true inside, all"
-        label="True inside diameter of the ducts taken"
+        label="Inside diameter, all"
         value={diameter}
-        placeholder="they differ"
+        placeholder="mixed"
         onChange={(next) =>
           editRuns(taken.runs, 'diameter', (own) => {
             own.diameter = next;
           })
         }
       />
-      <Line label="pipe, all">
+      <Line label="Pipe, all">
         <Choice
-          label="Pipe of the ducts taken"
+          label="Pipe, all"
           value={pipe ?? ''}
-          options={
-            pipe === null ? [{ value: '', label: 'they differ' }, ...PIPE_OPTIONS] : PIPE_OPTIONS
-          }
+          options={pipe === null ? [{ value: '', label: 'mixed' }, ...PIPE_OPTIONS] : PIPE_OPTIONS}
           onChange={(next) => {
             if (next !== '') {
               editRuns(taken.runs, 'pipe', (own) => {

@@ -21,10 +21,10 @@ const FAR = 200;
 const QUARTER = Math.PI / 2;
 
 const SIDE_OPTIONS = [
-  { value: 'left', label: 'its left' },
-  { value: 'right', label: 'its right' },
-  { value: 'front', label: 'its front' },
-  { value: 'back', label: 'its back' },
+  { value: 'left', label: 'left' },
+  { value: 'right', label: 'right' },
+  { value: 'front', label: 'front' },
+  { value: 'back', label: 'back' },
 ] as const;
 
 interface MachineProps {
@@ -56,29 +56,29 @@ function MachineFields({ machine }: { readonly machine: Machine }) {
   const room = useDesign((shop) => shop.room);
   const size = machineSize(machine);
   const rooms = workingRoom(machine, room.boardLength);
-  const sized = (key: 'width' | 'depth', line: string, label: string) => (
+  const sized = (key: 'width' | 'depth', label: string) => (
     <SizeLine
-      line={line}
-      label={`${label} of ${machine.name}`}
+      label={label}
+      of={machine.name}
       value={machine.size?.[key] ?? null}
       usual={size[key]}
       onChange={(value) =>
-        editMachine(machine.id, label, (own) => {
+        editMachine(machine.id, label.toLowerCase(), (own) => {
           if (value === null) own.size = null;
           else own.size = { ...machineSize(own), [key]: value };
         })
       }
     />
   );
-  const fed = (key: 'ahead' | 'behind', line: string, label: string, usual: number) => (
+  const fed = (key: 'ahead' | 'behind', label: string, usual: number) => (
     <SizeLine
       key={key}
-      line={line}
-      label={`${label} ${machine.name}`}
+      label={label}
+      of={machine.name}
       value={machine.feed?.[key] ?? null}
       usual={usual}
       onChange={(value) =>
-        editMachine(machine.id, label, (own) => {
+        editMachine(machine.id, label.toLowerCase(), (own) => {
           const { boardLength } = room;
           if (value === null) own.feed = null;
           else own.feed = { ahead: boardLength, behind: boardLength, ...own.feed, [key]: value };
@@ -88,9 +88,9 @@ function MachineFields({ machine }: { readonly machine: Machine }) {
   );
   return (
     <>
-      <Line label="name">
+      <Line label="Name">
         <TextField
-          label={`Name of ${machine.name}`}
+          label={`Name, ${machine.name}`}
           value={machine.name}
           whenEmpty="A machine needs a name."
           onChange={(name) =>
@@ -101,23 +101,18 @@ function MachineFields({ machine }: { readonly machine: Machine }) {
         />
       </Line>
       <PlaceFields id={machine.id} name={machine.name} at={machine.place} turn={machine.turn} />
-      {sized('width', 'across', 'Width')}
-      {sized('depth', 'along the feed', 'Depth')}
+      {sized('width', 'Width')}
+      {sized('depth', 'Depth along the feed')}
       {rooms.map(({ kind, length }) =>
         kind === 'outfeed'
-          ? fed('behind', 'room behind', 'Room behind', length)
-          : fed(
-              'ahead',
-              kind === 'stand' ? 'room to stand' : 'room ahead',
-              'Room ahead of',
-              length,
-            ),
+          ? fed('behind', 'Clearance behind', length)
+          : fed('ahead', kind === 'stand' ? 'Room to stand' : 'Clearance ahead', length),
       )}
       <PortLines machine={machine} />
       <div className="flex flex-wrap gap-1.5 pt-2">
-        <Button onClick={() => copyThings([machine.id])}>Copy, with its duct</Button>
+        <Button onClick={() => copyThings([machine.id])}>Copy with its duct</Button>
         <Button look="quiet" onClick={() => removeThings([machine.id])}>
-          Remove it
+          Remove machine
         </Button>
       </div>
     </>
@@ -137,9 +132,9 @@ export function CollectorPlaceLine() {
   return (
     <OpeningLine id={COLLECTOR} name="Collector" about={about}>
       <PlaceFields id={COLLECTOR} name="the collector" at={collector.place} turn={collector.turn} />
-      <Line label="ducts come from">
+      <Line label="Inlet side">
         <Choice
-          label="Side the ducts arrive from"
+          label="Inlet side"
           value={collector.inlet.side}
           options={SIDE_OPTIONS}
           onChange={(side) =>
@@ -150,13 +145,12 @@ export function CollectorPlaceLine() {
         />
       </Line>
       <FieldLine
-        line="inlet, height"
-        label="Height of the collector’s inlet"
+        label="Inlet height"
         value={collector.inlet.height}
         kind="length"
         min={0}
         max={20}
-        placeholder={`as it stands: ${formatShort(inlet?.at.z ?? 0, 'length', system)}`}
+        placeholder={`from its elevation: ${formatShort(inlet?.at.z ?? 0, 'length', system)}`}
         onChange={(height) =>
           editInlet((own) => {
             own.height = height;
@@ -168,9 +162,7 @@ export function CollectorPlaceLine() {
           })
         }
       />
-      <p className="text-[14px] text-quiet">
-        Its size is that of the stack under Collector, How it stands.
-      </p>
+      <p className="text-[14px] text-quiet">Its size comes from Collector, Elevation.</p>
     </OpeningLine>
   );
 }
@@ -187,15 +179,15 @@ function PlaceFields({ id, name, at, turn }: PlaceProps) {
   if (!at) {
     return (
       <Button className="mt-1" onClick={() => place(id, name)}>
-        Place it
+        Place on the plan
       </Button>
     );
   }
   return (
     <>
       <FieldLine
-        line="from the left"
-        label={`From the left, ${name}`}
+        label="From the left"
+        of={name}
         value={at.x}
         kind="length"
         min={-FAR}
@@ -203,18 +195,18 @@ function PlaceFields({ id, name, at, turn }: PlaceProps) {
         onChange={(x) => moveTo(id, { x, y: at.y })}
       />
       <FieldLine
-        line="from the front"
-        label={`From the front, ${name}`}
+        label="From the front"
+        of={name}
         value={at.y}
         kind="length"
         min={-FAR}
         max={FAR}
         onChange={(y) => moveTo(id, { x: at.x, y })}
       />
-      <Line label="turned, °">
+      <Line label="Rotation, °">
         <span className="grid grid-cols-[1fr_auto] items-center gap-1">
           <ShopQuantity
-            label={`Turn of ${name}`}
+            label={`Rotation, °, ${name}`}
             value={turn}
             kind="angle"
             hasUnit={false}

@@ -1,88 +1,120 @@
 'use client';
 
+import type { DuctLine } from '@frank-gauge/core/routing';
 import { memo } from 'react';
+import {
+  type Box,
+  boxOfText,
+  overlap,
+  type PlacedLabel,
+  placeLabels,
+  type Stroke,
+} from '@/ui/place-labels';
 import type { PlanDrawing } from './plan-drawing';
 import type { Thing } from './use-standing';
 
+/** Size of a name, px. */
+const TYPE = 13;
+
 interface NameProps {
-  readonly thing: Thing;
-  readonly drawing: PlanDrawing;
-  /** px below where it usually stands. */
-  readonly lower: number;
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
   readonly isWrong: boolean;
 }
 
-/** Its name within, over whatever passes above it. */
-export const ThingName = memo(function ThingName(props: NameProps) {
-  const { thing, drawing, lower, isWrong } = props;
-  const label = labelSpot(thing, drawing);
+/** A thing's name, over whatever passes below it. */
+export const ThingName = memo(function ThingName({ name, x, y, isWrong }: NameProps) {
   return (
     <text
-      x={label.x}
-      y={label.y + lower}
+      x={x}
+      y={y}
       textAnchor="middle"
-      fontSize="13"
+      dominantBaseline="central"
+      fontSize={TYPE}
       fill={isWrong ? 'var(--starved-text)' : 'var(--ink)'}
       stroke="var(--paper)"
       strokeWidth={3}
       paintOrder="stroke"
       className="pointer-events-none select-none"
     >
-      {isWrong ? '▼ ' : ''}
-      {thing.name}
+      {name}
     </text>
   );
 });
 
 /** From farther away than this only what is wrong is named, px per m. */
 const NAMED_FROM = 18;
-/** A line of letters is so high, px. */
-const LINE = 15;
-
-/** A thing with its name, so many px lower than it usually stands. */
-interface Named {
-  readonly thing: Thing;
-  readonly lower: number;
-}
 
 /**
- * What is named from so far away, what is open or wrong first: a name that would stand on another
- * stands a line lower, or not at all.
+ * What is named from so far away, what is open or wrong first: each name within its thing or beside it, where
+ * it covers no duct and no other name. One for which there is no such place is left out, unless it is needed.
  */
 export function namedThings(
   things: readonly Thing[],
   drawing: PlanDrawing,
+  strokes: readonly Stroke[],
   wrong: ReadonlySet<string>,
   open: string | undefined,
-): readonly Named[] {
+): readonly PlacedLabel<Thing>[] {
   const isFirst = ({ id }: Thing) => id === open || wrong.has(id);
   const isFar = drawing.scale < NAMED_FROM;
   const first = things.filter(isFirst);
   const others = isFar ? [] : things.filter((thing) => !isFirst(thing));
-  const taken: { x: number; y: number; half: number }[] = [];
-  return [...first, ...others].flatMap((thing): Named[] => {
-    const { x, y } = labelSpot(thing, drawing);
-    const half = (thing.name.length * LETTER) / 2;
-    const isClear = (lower: number) =>
-      taken.every(
+  const labels = [...first, ...others].map((thing) => {
+    const text = `${wrong.has(thing.id) ? '▼ ' : ''}${thing.name}`;
+    // Over another thing it would seem to be that one's name.
+    const isOwn = (at: { x: number; y: number }) =>
+      things.every(
         (other) =>
-          Math.abs(other.x - x) > other.half + half || Math.abs(other.y - y - lower) >= LINE,
+          other === thing || !overlap(boxOfText(text, at, TYPE), boxOfThing(other, drawing)),
       );
-    const lower = [0, LINE].find(isClear) ?? (isFirst(thing) ? 0 : null);
-    if (lower === null) return [];
-    taken.push({ x, y: y + lower, half });
-    return [{ thing, lower }];
+    const all = placesOf(thing, text, drawing);
+    const own = all.filter(isOwn);
+    return { of: thing, text, places: own.length > 0 ? own : all, isNeeded: isFirst(thing) };
   });
+  return placeLabels(labels, TYPE, strokes);
 }
 
-/** A letter is about so wide, px. */
-const LETTER = 6.6;
+/** Where the names stand, for what is written later. */
+export const boxesOf = (names: readonly PlacedLabel<Thing>[]): readonly Box[] =>
+  names.map(({ text, at }) => boxOfText(text, at, TYPE));
 
-/** A name stands within its footprint, or under it where it is too long. */
-function labelSpot({ block, corners, name }: Thing, drawing: PlanDrawing) {
+function boxOfThing({ corners }: Thing, drawing: PlanDrawing): Box {
   const spots = corners.map(drawing.spot);
-  const across = Math.max(...spots.map(({ x }) => x)) - Math.min(...spots.map(({ x }) => x));
-  const { x, y } = drawing.spot(block.at);
-  if (name.length * LETTER < across) return { x, y: y + 4 };
-  return { x, y: Math.max(...spots.map((spot) => spot.y)) + 14 };
+  const [xs, ys] = [spots.map(({ x }) => x), spots.map(({ y }) => y)];
+  return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };
 }
+
+/** Within its footprint, then around it. */
+function placesOf(thing: Thing, text: string, drawing: PlanDrawing) {
+  const { x0: left, x1: right, y0: top, y1: bottom } = boxOfThing(thing, drawing);
+  const middle = drawing.spot(thing.block.at);
+  const { x1: half } = boxOfText(text, { x: 0, y: 0 }, TYPE);
+  const within = 2 * half < right - left ? [{ x: middle.x, y: middle.y }] : [];
+  const [over, under] = [top - 11, bottom + 11];
+  return [
+    ...within,
+    { x: middle.x, y: under },
+    { x: middle.x, y: over },
+    { x: right + half + 6, y: middle.y },
+    { x: left - half - 6, y: middle.y },
+    { x: middle.x, y: under + 18 },
+    { x: middle.x, y: over - 18 },
+    { x: right + half, y: under },
+    { x: left - half, y: under },
+    { x: right + half, y: over },
+    { x: left - half, y: over },
+    { x: middle.x, y: under + 34 },
+  ];
+}
+
+/** Every drawn duct as strokes that no label may cover. */
+export const ductStrokes = (lines: readonly DuctLine[], drawing: PlanDrawing): Stroke[] =>
+  lines.flatMap(({ run, points }) => {
+    const spots = points.map(drawing.spot);
+    return spots.slice(1).flatMap((to, i): Stroke[] => {
+      const from = spots[i];
+      return from ? [{ from, to, half: Math.max(2, (run.diameter * drawing.scale) / 2) }] : [];
+    });
+  });

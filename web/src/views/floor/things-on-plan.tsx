@@ -94,7 +94,7 @@ export const ThingOnPlan = memo(function ThingOnPlan(props: StandingProps) {
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${thing.name}; arrow keys move it, R turns it${isTaken ? '; taken together' : ''}`}
+      aria-label={`${thing.name}; arrow keys move it, R turns it${isTaken ? '; selected together' : ''}`}
       aria-pressed={isOpen || isTaken}
       onPointerDown={take}
       onPointerMove={({ clientX: x, clientY: y, altKey }) => move.call({ x, y, isAlone: altKey })}

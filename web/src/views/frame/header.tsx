@@ -1,6 +1,6 @@
 'use client';
 
-import { Redo2, Undo2 } from 'lucide-react';
+import { CircleHelp, Redo2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { memo } from 'react';
 import { choose, useChoices } from '@/storage/choices';
@@ -8,7 +8,7 @@ import { edit, useSession } from '@/storage/session';
 import { useStoragePlace } from '@/storage/storage-place';
 import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
-import { openPalette } from './palette-state';
+import { openPalette, openSheet } from './palette-state';
 import { ThemeButton } from './theme-button';
 import { redoAloud, undoAloud } from './undo-aloud';
 
@@ -56,8 +56,8 @@ function UndoButtons() {
         className={BUTTON}
         disabled={!canRedo}
         onClick={() => void redoAloud()}
-        aria-label="Do again"
-        title="Do again, Ctrl+Shift+Z"
+        aria-label="Redo"
+        title="Redo, Ctrl+Shift+Z"
       >
         <Redo2 size={18} aria-hidden />
       </button>
@@ -97,9 +97,18 @@ export const Header = memo(function Header() {
         />
       </div>
       <Saved />
+      <button
+        type="button"
+        onClick={() => openSheet('about')}
+        className={BUTTON}
+        aria-label="About this view"
+        title="About this view"
+      >
+        <CircleHelp size={18} aria-hidden />
+      </button>
       <div className="ml-auto flex items-center gap-2">
         <Segmented
-          label="How the shop is looked at"
+          label="Shop condition shown"
           value={view}
           options={[
             { value: 'designed', label: 'designed' },
@@ -112,7 +121,7 @@ export const Header = memo(function Header() {
           type="button"
           onClick={openPalette}
           className="hidden border border-rule px-2 py-0.5 text-[14px] hover:border-ink md:block"
-          aria-label="Commands"
+          aria-label="Commands, Ctrl K"
         >
           Ctrl K
         </button>

@@ -82,7 +82,7 @@ function Figures() {
   const load = collectorLoad(part, now, view);
   return (
     <>
-      <Figure label="at the blower">
+      <Figure label="operating point">
         <Big text={formatQuantity(now.blower.flow, 'flow', system)} />
         <Big text={formatQuantity(now.blower.rise, 'pressure', system)} />
       </Figure>
@@ -93,7 +93,7 @@ function Figures() {
         <Big text={formatQuantity(load.current, 'current', system)} />
       </Figure>
       {load.faceVelocity !== null && (
-        <Figure label="through the filter" isLate>
+        <Figure label="filter face velocity" isLate>
           <Big text={formatQuantity(load.faceVelocity, 'faceVelocity', system)} />
         </Figure>
       )}

@@ -40,7 +40,7 @@ export function BrokenShop({ id, faults, document }: Props) {
     setBusy(false);
     setNoWay(repaired.kind === 'no way back');
     if (repaired.kind === 'repaired') {
-      toast(`Taken back: ${repaired.undone.join(', ')}. Your journal is as it was.`);
+      toast(`Undone: ${repaired.undone.join(', ')}. Your log was not changed.`);
     }
   };
   if (document === null) {
@@ -58,19 +58,18 @@ export function BrokenShop({ id, faults, document }: Props) {
     <div className="m-8 max-w-prose">
       <h1 className="text-2xl">This shop cannot be read</h1>
       <p className="mt-2">
-        Something in what is stored of it is wrong. It has not been changed, and nothing of it is
-        lost.
+        Part of what is stored for it is damaged. Nothing was changed and nothing is lost.
       </p>
       <ul className="mt-3 border-rule border-y py-2">
         {faults.map(({ path, message }) => (
           <li key={`${path} ${message}`} className="break-words">
-            <span className="font-semibold">{path || 'the whole'}</span>: {message}
+            <span className="font-semibold">{path || 'the whole file'}</span>: {message}
           </li>
         ))}
       </ul>
       <div className="mt-4 flex flex-wrap gap-2">
         <Button look="solid" disabled={isBusy || hasNoWay} onClick={() => void repair()}>
-          Go back to before it broke
+          Restore the last good version
         </Button>
         <Button onClick={() => void saveShop(id, 'json')}>Save it as a file</Button>
         <Button onClick={() => void saveShop(id, 'zip')}>Save it with photos (zip)</Button>
@@ -80,9 +79,9 @@ export function BrokenShop({ id, faults, document }: Props) {
       </div>
       {hasNoWay && (
         <p role="alert" className="mt-3 border border-starved px-3 py-2 text-starved-text">
-          None of the changes that are remembered leads back to a design that can be read. Save it
-          as a file: it holds everything as it is stored, in plain text, to be put right by hand and
-          imported again.
+          Undoing the stored changes does not lead back to a design that can be read. Save the shop
+          as a file: it holds everything as stored, in plain text, so that it can be corrected by
+          hand and imported again.
         </p>
       )}
     </div>

@@ -61,7 +61,7 @@ function Judged({ air, rule, chosen, children }: JudgedProps) {
 function BrokenDucts() {
   return (
     <p role="alert" className="m-8 max-w-prose">
-      The ducts of this shop no longer lead to the blower. Press Ctrl+Z to undo the last change.
+      The ducts of this shop no longer connect to the blower. Press Ctrl+Z to undo the last change.
     </p>
   );
 }

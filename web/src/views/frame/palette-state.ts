@@ -1,7 +1,9 @@
 import { create } from 'zustand';
 
-/** Whether the command palette is open; anyone may open it. */
-export const usePalette = create(() => ({ isOpen: false }));
+/** Which sheet of the frame is open; anyone may open one. */
+export type FrameSheet = 'commands' | 'about' | 'keys' | null;
 
-export const setPalette = (isOpen: boolean): void => usePalette.setState({ isOpen });
-export const openPalette = (): void => setPalette(true);
+export const useFrameSheet = create<{ readonly open: FrameSheet }>(() => ({ open: null }));
+
+export const openSheet = (open: FrameSheet): void => useFrameSheet.setState({ open });
+export const openPalette = (): void => openSheet('commands');

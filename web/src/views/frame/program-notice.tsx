@@ -3,7 +3,6 @@
 import { useEffect } from 'react';
 import { toast } from 'sonner';
 import { keepInstallOffer, keepProgram, takeUpdate, useProgram } from '@/offline/program';
-import { watchPersistence } from '@/storage/persistence';
 
 /** Keeps the program on this device, and says when there is a newer one: the user decides when to change to it. */
 export function ProgramNotice() {
@@ -11,7 +10,6 @@ export function ProgramNotice() {
   useEffect(() => {
     keepInstallOffer();
     void keepProgram();
-    void watchPersistence();
   }, []);
   useEffect(() => {
     if (update === 'none') return;

@@ -3,9 +3,11 @@
 import { usePathname } from 'next/navigation';
 import { type ReactNode, useEffect, useSyncExternalStore } from 'react';
 import { useShallow } from 'zustand/react/shallow';
+import { watchPersistence } from '@/storage/persistence';
 import { shopSession, useSession } from '@/storage/session';
 import type { Session } from '@/storage/session-state';
 import { useStoragePlace } from '@/storage/storage-place';
+import { AboutSheet } from './about-sheet';
 import { FloorConflictsProvider } from './floor-conflicts';
 import { Header } from './header';
 import { LiveStrip } from './live-strip';
@@ -54,6 +56,7 @@ export function ShopFrame({ children }: { readonly children: ReactNode }) {
   // Not how far it is stored: that changes with every edit once more, and only the header says it.
   const session = useSession(useShallow(openOrNot));
   const place = useStoragePlace(({ kind }) => kind);
+  useEffect(() => watchPersistence(), []);
   // Stored elsewhere from now on, the shop is looked for there.
   const isInMemory = place === 'memory';
   // biome-ignore lint/correctness/useExhaustiveDependencies: the session asks for itself where things are stored
@@ -87,6 +90,7 @@ export function ShopFrame({ children }: { readonly children: ReactNode }) {
       </FloorConflictsProvider>
       <Palette />
       <Shortcuts />
+      <AboutSheet />
     </OpenShop>
   );
 }

@@ -39,12 +39,12 @@ export function Steps({ id }: { readonly id: string }) {
       room.outline.length < 3 || machines.some(({ place }) => place === null)
         ? { sign: '…', says: 'not drawn yet' }
         : isCrowded
-          ? { sign: '▼', says: 'something stands in the way' }
-          : { sign: '✓', says: 'everything stands clear' },
+          ? { sign: '▼', says: 'some clearances are blocked' }
+          : { sign: '✓', says: 'all clearances are free' },
     collector: null,
     air:
       results.length === 0
-        ? { sign: '…', says: 'nothing connected yet' }
+        ? { sign: '…', says: 'no machine connected yet' }
         : isShort
           ? { sign: '▼', says: 'a drop is short' }
           : { sign: '✓', says: 'every drop has enough' },

@@ -15,8 +15,8 @@ export function StorageNotice() {
     shopSession.onRefused = ({ label, reason }) =>
       toast(
         reason === null
-          ? `Not kept: ${label}. What it changes was taken out in another tab.`
-          : `Not done: ${label}. A shop cannot have it: ${reason}.`,
+          ? `Not saved: ${label}. Another tab removed what it changes.`
+          : `Not done: ${label}. ${reason}.`,
         { duration: 10_000 },
       );
   }, []);

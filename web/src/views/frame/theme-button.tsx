@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import { currentTheme, setTheme, THEMES, type Theme } from '@/ui/theme';
 
 const SAYS: Record<Theme, string> = {
-  system: 'Theme: as the system has it',
+  system: 'Theme: same as the system',
   light: 'Theme: light',
   dark: 'Theme: dark, for a dim shop',
 };

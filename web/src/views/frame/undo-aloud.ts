@@ -21,7 +21,7 @@ export async function undoAloud(): Promise<void> {
 export async function redoAloud(): Promise<void> {
   if (isStuck()) return;
   const label = await redo();
-  toast(label === null ? 'Nothing to do again' : `Done again: ${label}`, {
+  toast(label === null ? 'Nothing left to redo' : `Redone: ${label}`, {
     id: 'undo',
     duration: 2500,
   });

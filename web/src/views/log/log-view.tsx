@@ -17,9 +17,7 @@ export function LogView() {
       >
         <h1 className="text-[18px]">New reading</h1>
         {tree.drops.length === 0 ? (
-          <p className="mt-2">
-            Connect a machine on the Air view first: a reading is taken at a drop.
-          </p>
+          <p className="mt-2">First connect a machine under Air: readings are taken at drops.</p>
         ) : (
           <ReadingForm />
         )}

@@ -96,7 +96,7 @@ export function ReadingForm() {
         add();
       }}
     >
-      <Labelled label="at">
+      <Labelled label="Drop">
         <Choice
           label="Drop"
           value={drop.id}
@@ -104,7 +104,7 @@ export function ReadingForm() {
           onChange={setNode}
         />
       </Labelled>
-      <Labelled label="open">
+      <Labelled label="Gates open">
         <Choice
           label="Gates open"
           value={gates}
@@ -115,10 +115,10 @@ export function ReadingForm() {
           onChange={setGates}
         />
       </Labelled>
-      <Labelled label="true inside">
+      <Labelled label="Inside diameter">
         <QuantityField
           saves={false}
-          label="True inside diameter where the meter is"
+          label="Inside diameter at the meter"
           value={diameter}
           kind="diameter"
           system={system}
@@ -127,9 +127,9 @@ export function ReadingForm() {
           onChange={(value) => setDiameter({ node: drop.id, value })}
         />
       </Labelled>
-      <Labelled label="the meter shows">
+      <Labelled label="Meter shows">
         <Segmented
-          label="What the meter shows"
+          label="Meter shows"
           value={quantity}
           options={[
             { value: 'velocity', label: 'velocity' },
@@ -139,13 +139,13 @@ export function ReadingForm() {
         />
       </Labelled>
       {quantity === 'velocity' && (
-        <Labelled label="held">
+        <Labelled label="Meter position">
           <Choice
-            label="Where in the pipe"
+            label="Meter position"
             value={spot}
             options={[
-              { value: 'average', label: 'moved across: an average' },
-              { value: 'centre', label: 'at the centre' },
+              { value: 'average', label: 'moved across (average)' },
+              { value: 'centre', label: 'at the center' },
             ]}
             onChange={setSpot}
           />
@@ -153,7 +153,7 @@ export function ReadingForm() {
       )}
       <fieldset>
         <legend className="text-[14px] text-quiet">
-          three times, {unitSymbol(quantity, system)} or with its unit
+          Three repeats, {unitSymbol(quantity, system)}, or type another unit
         </legend>
         {repeats.map((repeat, i) => {
           const read = reads[i];
@@ -169,7 +169,7 @@ export function ReadingForm() {
           );
         })}
       </fieldset>
-      <Labelled label="note">
+      <Labelled label="Note">
         <TextField saves={false} label="Note" value={note} onChange={setNote} />
       </Labelled>
       <InstrumentFields />
@@ -177,19 +177,19 @@ export function ReadingForm() {
         <p role="alert" className="text-starved-text">
           {reads.some(({ ok }) => !ok)
             ? 'One of the repeats cannot be read; nothing was logged.'
-            : 'Write at least one value; three are better.'}
+            : 'Type at least one value; three are better.'}
         </p>
       )}
       {whyNot !== null && (
         <p role="alert" className="text-starved-text">
-          It cannot be logged so: {whyNot}.
+          The reading was not added: {whyNot}.
         </p>
       )}
       <Button type="submit" look="solid" className="w-full">
-        Log it
+        Add reading
       </Button>
       <p className="text-[14px] text-quiet">
-        Same port, same spot, same way of holding: only then do two readings compare.
+        Readings compare only if taken at the same port and spot, with the meter held the same way.
       </p>
     </form>
   );
@@ -206,7 +206,7 @@ function Labelled({
   readonly children: React.ReactNode;
 }) {
   return (
-    <div className="grid grid-cols-[92px_1fr] items-center gap-2">
+    <div data-line className="grid grid-cols-[92px_1fr] items-center gap-2">
       <span className="text-[14px] text-quiet">{label}</span>
       <div className="min-w-0">{children}</div>
     </div>
@@ -230,14 +230,14 @@ function RepeatField({ number, repeat, refusal, onChange }: RepeatProps) {
         inputMode="text"
         autoComplete="off"
         value={repeat.text}
-        placeholder={repeat.isOver ? 'its range ends at' : ''}
+        placeholder={repeat.isOver ? 'end of its range' : ''}
         onChange={(event) => onChange({ ...repeat, text: event.target.value })}
         className="min-h-11 min-w-0 border border-rule bg-transparent px-2 text-[18px] focus:bg-paper aria-invalid:border-starved md:min-h-8"
       />
       <button
         type="button"
         aria-pressed={repeat.isOver}
-        aria-label={`Repeat ${number} was over range`}
+        aria-label={`Repeat ${number}, over range`}
         onClick={() => onChange({ ...repeat, isOver: !repeat.isOver })}
         className="min-h-11 border border-rule px-2 text-[14px] aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper md:min-h-8"
       >
@@ -259,9 +259,9 @@ function InstrumentFields() {
   if (!instrument) return null;
   return (
     <div className="grid grid-cols-[92px_1fr_64px] items-center gap-2">
-      <span className="text-[14px] text-quiet">meter, ±</span>
+      <span className="text-[14px] text-quiet">Meter, ±</span>
       <TextField
-        label="Name of the meter"
+        label="Meter, ± : name"
         value={instrument.name}
         whenEmpty="A meter needs a name."
         onChange={(name) =>
@@ -275,7 +275,7 @@ function InstrumentFields() {
         }
       />
       <QuantityField
-        label="Accuracy of the meter"
+        label="Meter, ± : accuracy"
         value={instrument.accuracy}
         kind="ratio"
         system={system}

@@ -147,7 +147,7 @@ function ComparedCell({ result }: { readonly result: ReadingOutcome }) {
     return <span className="text-quiet">nothing to compare with</span>;
   const { difference, isShown, predicted, measured } = result;
   if (difference === null) {
-    return <span className="text-quiet">over the meter’s range: at least this</span>;
+    return <span className="text-quiet">over the meter’s range: at least this much</span>;
   }
   if (!isShown) return <span className="text-quiet">● no difference shown</span>;
   const share = Math.round((100 * Math.abs(difference)) / predicted);

@@ -16,7 +16,7 @@ export function Saying({ shared, isBroken }: TracedShortfall) {
   if (isBroken) {
     return (
       <p role="alert" className="mb-3 max-w-prose text-[17px]">
-        The readings could not be compared: the browser ended the calculation. Reload the page.
+        The readings could not be compared: the browser stopped the calculation. Reload the page.
       </p>
     );
   }
@@ -38,16 +38,16 @@ export function Saying({ shared, isBroken }: TracedShortfall) {
       return (
         <p className="mb-3 max-w-prose text-[17px]">
           {shared.drops === 0
-            ? 'No readings to go by yet. Take one at each drop, three times, with only its gate open.'
-            : 'One drop tells little. Read another, and shortfalls can be held against each other.'}
+            ? 'No readings to compare yet. Read each drop three times with only its gate open.'
+            : 'One drop is not enough. Read another one to compare shortfalls.'}
         </p>
       );
     case 'no difference':
       return (
         <p className="mb-3 max-w-prose text-[17px]">
-          <strong className="font-semibold text-enough-text">● No difference to speak of.</strong>{' '}
-          The latest readings of {shared.drops} drops agree with the model within their doubt; a
-          shortfall common to all of about {percent(shared.couldShow)} would have shown.
+          <strong className="font-semibold text-enough-text">● No significant difference.</strong>{' '}
+          The latest readings of {shared.drops} drops agree with the model within their uncertainty.
+          A shortfall common to all of about {percent(shared.couldShow)} would have been visible.
         </p>
       );
     case 'shared': {
@@ -68,14 +68,14 @@ export function Saying({ shared, isBroken }: TracedShortfall) {
         <div className="mb-3 max-w-prose text-[17px]">
           <p>
             <strong className="font-semibold text-starved-text">
-              ▼ The shortfalls share {nameOf(first)}.
+              ▼ The readings point to {nameOf(first)}.
             </strong>{' '}
             Below the model: {drops}.{area}
           </p>
           {others.length > 0 && (
             <p className="mt-1 text-[15px] text-quiet">
-              These readings cannot tell it from {listed(others.map(nameOf), 'or')}. Smoke or a hand
-              along the joints finishes it.
+              These readings cannot tell it apart from {listed(others.map(nameOf), 'or')}. To find
+              the leak, check the joints with smoke or your hand.
             </p>
           )}
         </div>

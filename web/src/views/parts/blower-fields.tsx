@@ -14,9 +14,9 @@ export function BlowerFields() {
   const { blower } = parts;
   return (
     <>
-      <Line label="name">
+      <Line label="Blower name">
         <TextField
-          label="Name of the blower"
+          label="Blower name"
           value={blower.name}
           onChange={(name) =>
             editBlower('name of the blower', (own) => {
@@ -27,8 +27,7 @@ export function BlowerFields() {
       </Line>
       <CurveField />
       <FieldLine
-        line="wheel turns at"
-        label="Speed of the wheel"
+        label="Impeller speed"
         value={blower.speed}
         kind="rotation"
         min={1}
@@ -40,8 +39,8 @@ export function BlowerFields() {
         }
       />
       <FieldLine
-        line="curve measured at"
-        label="Speed the curve was measured at"
+        label="Curve measured at"
+        of="impeller speed"
         value={blower.measured.speed}
         kind="rotation"
         min={1}
@@ -53,10 +52,10 @@ export function BlowerFields() {
         }
       />
       <WheelFields />
-      <Line label="motor">
+      <Line label="Motor">
         <span className="grid grid-cols-2 gap-2">
           <ShopQuantity
-            label="Rated power of the motor"
+            label="Motor, rated power"
             value={blower.motor.power}
             kind="power"
             min={0}
@@ -69,7 +68,7 @@ export function BlowerFields() {
             }
           />
           <ShopQuantity
-            label="Voltage of the motor"
+            label="Motor, voltage"
             value={blower.motor.voltage}
             kind="voltage"
             min={50}
@@ -83,14 +82,13 @@ export function BlowerFields() {
         </span>
       </Line>
       <FieldLine
-        line="plate says, full load"
-        label="Full-load current on the plate"
+        label="Nameplate full-load current"
         value={blower.motor.plateCurrent}
         kind="current"
         min={0}
         isMinExcluded
         max={1000}
-        placeholder="by the code’s table"
+        placeholder="from the NEC table"
         onChange={(current) =>
           editBlower('plate current', (own) => {
             own.motor.plateCurrent = current;
@@ -115,35 +113,32 @@ function WheelFields() {
   return (
     <>
       <FieldLine
-        line="wheel, across"
-        label="Diameter of the wheel"
+        label="Impeller diameter"
         value={blower.wheelDiameter}
         kind="diameter"
         min={0.02}
         max={3}
         warning={warn('wheel in its housing')}
         onChange={(diameter) =>
-          editBlower('wheel', (own) => {
+          editBlower('impeller diameter', (own) => {
             own.wheelDiameter = diameter;
           })
         }
       />
       <FieldLine
-        line="the curve’s wheel"
-        label="Wheel the curve was measured with"
+        label="Impeller diameter of the curve"
         value={blower.measured.wheelDiameter}
         kind="diameter"
         min={0.02}
         max={3}
         onChange={(diameter) =>
-          editBlower('wheel of the curve', (own) => {
+          editBlower('impeller diameter of the curve', (own) => {
             own.measured.wheelDiameter = diameter;
           })
         }
       />
       <FieldLine
-        line="efficiency, at best"
-        label="Static efficiency of the blower at its best"
+        label="Best static efficiency"
         value={blower.efficiency}
         kind="ratio"
         min={0.05}
@@ -154,10 +149,10 @@ function WheelFields() {
           })
         }
       />
-      <Line label="elbow at its inlet">
+      <Line label="Elbow at the inlet">
         <span className="grid grid-cols-[1fr_84px] items-center gap-2">
           <Choice
-            label="Elbow at the inlet of the blower"
+            label="Elbow at the inlet"
             value={inletElbowKind(blower.inletElbow)}
             options={INLET_ELBOWS}
             onChange={(kind) =>
@@ -170,7 +165,7 @@ function WheelFields() {
           />
           {blower.inletElbow && (
             <ShopQuantity
-              label="Straight duct between elbow and inlet"
+              label="Elbow at the inlet, straight duct between"
               value={blower.inletElbow.straight}
               kind="diameter"
               min={0}
@@ -189,9 +184,9 @@ function WheelFields() {
 }
 
 const INLET_ELBOWS = [
-  { value: 'none', label: 'none near' },
-  { value: 'radiused', label: 'radiused, ahead by' },
-  { value: 'mitred', label: 'tight or mitred, by' },
+  { value: 'none', label: 'none nearby' },
+  { value: 'radiused', label: 'radiused, straight duct' },
+  { value: 'mitred', label: 'tight or mitered, straight duct' },
 ] as const;
 
 const inletElbowKind = (elbow: { readonly radiusRatio: number } | null) =>

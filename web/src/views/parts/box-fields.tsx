@@ -29,7 +29,7 @@ const known = <T extends string>(
   value: (id ?? OWN) as T | typeof OWN,
   options: [
     ...(Object.keys(table) as T[]).map((value) => ({ value, label: table[value].name })),
-    { value: OWN, label: 'its own' },
+    { value: OWN, label: 'other' },
   ] as readonly { readonly value: T | typeof OWN; readonly label: string }[],
 });
 
@@ -48,21 +48,21 @@ export function BoxFields({ enclosure, change }: Props) {
           })
         }
       >
-        Build a box for it
+        Describe the enclosure
       </Button>
     );
   }
-  const size = (key: 'length' | 'width' | 'height', line: string, label: string) => (
+  const size = (key: 'length' | 'width' | 'height', label: string) => (
     <FieldLine
-      line={line}
       label={label}
+      of="enclosure"
       value={box[key]}
       kind="length"
       min={0}
       isMinExcluded
       max={20}
       onChange={(value) =>
-        change(label, (own) => {
+        change(`${label.toLowerCase()} of the enclosure`, (own) => {
           if (own.box) own.box[key] = value;
         })
       }
@@ -72,15 +72,15 @@ export function BoxFields({ enclosure, change }: Props) {
   const lining = liningOf(box.absorption);
   return (
     <>
-      {size('length', 'box, long', 'Inside length of the enclosure')}
-      {size('width', 'box, deep', 'Inside depth of the enclosure')}
-      {size('height', 'box, high', 'Inside height of the enclosure')}
+      {size('length', 'Inside length')}
+      {size('width', 'Inside depth')}
+      {size('height', 'Inside height')}
       {warn('box too small') && (
         <p className="text-[14px] text-starved-text">▼ {warn('box too small')}</p>
       )}
-      <Line label="walls">
+      <Line label="Walls">
         <Choice
-          label="Walls of the enclosure"
+          label="Walls, enclosure"
           {...known(BOX_WALLS, wall)}
           onChange={(value) =>
             change('walls of the enclosure', (own) => {
@@ -89,9 +89,9 @@ export function BoxFields({ enclosure, change }: Props) {
           }
         />
       </Line>
-      <Line label="inside">
+      <Line label="Lining">
         <Choice
-          label="Lining of the enclosure"
+          label="Lining, enclosure"
           {...known(BOX_LININGS, lining)}
           onChange={(value) =>
             change('lining of the enclosure', (own) => {
@@ -127,21 +127,21 @@ function BoxSays() {
     system === 'us' ? `${Math.round((kelvin * 9) / 5)} °F` : `${Math.round(kelvin)} °C`;
   return (
     <p className="pt-1 text-[14px] text-quiet">
-      The return moves {formatShort(load.returnVelocity, 'velocity', system)} and takes{' '}
-      {formatShort(load.pressure, 'pressure', system)}
+      Air passes the return filter at {formatShort(load.returnVelocity, 'velocity', system)}, a
+      pressure drop of {formatShort(load.pressure, 'pressure', system)}
       {load.isReturnFast ? (
-        <strong className="font-semibold text-starved-text">; it wants {wanted}</strong>
+        <strong className="font-semibold text-starved-text">; it needs {wanted}</strong>
       ) : (
-        `; ${wanted} would do`
+        `; ${wanted} would be enough`
       )}
-      . About {Math.round(quieting)} dB quieter, rough; a lined bend in the air’s way adds some.
-      About {rise(warmth)} warmer inside while it runs
+      . The enclosure makes the collector roughly {Math.round(quieting)} dB quieter; a lined bend in
+      the air path helps further. It is about {rise(warmth)} warmer inside while the collector runs
       {warmthChoked > WARM_RISE && (
         <strong className="font-semibold text-starved-text">
           , and {rise(warmthChoked)} with every gate shut: leave one open
         </strong>
       )}
-      . Keep a hand’s breadth around the motor, and room to draw the filter out.
+      . Leave about 4 in. (100 mm) around the motor, and room to pull the filter out.
     </p>
   );
 }

@@ -17,8 +17,7 @@ export function CircuitFields() {
   return (
     <>
       <FieldLine
-        line="breaker"
-        label="Rating of the breaker"
+        label="Breaker rating"
         value={blower.breaker}
         kind="current"
         min={1}
@@ -29,9 +28,9 @@ export function CircuitFields() {
           })
         }
       />
-      <Line label="it trips as a">
+      <Line label="Breaker curve">
         <Choice
-          label="How soon a surge trips the breaker"
+          label="Breaker curve"
           value={blower.trip}
           options={TRIP_IDS.map((value) => ({ value, label: TRIPS[value].name }))}
           onChange={(trip) =>
@@ -41,9 +40,9 @@ export function CircuitFields() {
           }
         />
       </Line>
-      <Line label="plug">
+      <Line label="Plug">
         <Choice
-          label="How the motor is connected"
+          label="Plug, or wired in"
           value={blower.plug ?? UNKNOWN}
           options={[
             { value: UNKNOWN, label: 'not known' },
@@ -57,13 +56,12 @@ export function CircuitFields() {
         />
       </Line>
       <FieldLine
-        line="start, × full load"
-        label="Starting current over full-load current"
+        label="Starting current, × full load"
         value={blower.motor.startRatio}
         kind="number"
         min={1}
         max={20}
-        placeholder="about 6, an estimate"
+        placeholder="about 6 (estimate)"
         onChange={(ratio) =>
           editBlower('starting current', (own) => {
             own.motor.startRatio = ratio;

@@ -34,11 +34,12 @@ export function CurveField() {
       );
     setDraft({ text: next, base: curve, refusal: result.ok ? change(result) : null });
   };
+  const label = `Curve: ${unitSymbol('flow', system)}, then ${unitSymbol('pressure', system)}`;
   return (
-    <Line label={`curve: ${unitSymbol('flow', system)}, then ${unitSymbol('pressure', system)}`}>
+    <Line label={label}>
       <span>
         <textarea
-          aria-label="Points of the blower curve"
+          aria-label={label}
           aria-invalid={refusal !== null}
           rows={Math.min(9, Math.max(3, text.split('\n').length))}
           value={text}
@@ -99,7 +100,7 @@ function CurveFile() {
         }}
       />
       <Button look="quiet" className="-ml-3" onClick={() => input.current?.click()}>
-        Read a CSV file
+        Import CSV
       </Button>
       {refusal && (
         <span role="alert" className="block text-[14px] text-starved-text">

@@ -50,7 +50,7 @@ export function editTyped(run: Run, field: string, change: (run: Run) => void): 
 }
 
 const noteTyped = (name: string) =>
-  toast(`What is typed holds for ${name} now, not its drawing on the Floor.`, {
+  toast(`${name} now uses the typed values instead of its drawing on the Floor.`, {
     action: { label: 'Undo', onClick: () => void undoAloud() },
   });
 
@@ -170,7 +170,7 @@ function addAndOpen(label: string, add: (shop: Shop) => string): void {
 
 /** Lays a main from the collector's inlet. */
 export function addMain(): void {
-  addAndOpen('lay the main', (shop) => addRun(shop, inletOf(shop), newId));
+  addAndOpen('add the main', (shop) => addRun(shop, inletOf(shop), newId));
 }
 
 /** Lays a further run from a node outward. */

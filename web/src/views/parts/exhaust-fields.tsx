@@ -17,9 +17,9 @@ type Of<K extends Kind> = Extract<Exhaust, { kind: K }>;
 
 const WAYS: readonly { readonly value: Kind; readonly label: string }[] = [
   { value: 'filter', label: 'through a filter, back into the room' },
-  { value: 'outdoors', label: 'outdoors, by a duct' },
+  { value: 'outdoors', label: 'outdoors through a duct' },
   { value: 'room', label: 'into another room' },
-  { value: 'enclosure', label: 'into an enclosure, out by a return filter' },
+  { value: 'enclosure', label: 'into an enclosure with a return filter' },
 ];
 
 /** Each way as it starts, to be changed. A filter the shop has goes along. */
@@ -70,13 +70,13 @@ export function ExhaustFields() {
   const changeOutdoors = useChange('outdoors');
   return (
     <>
-      <Line label="the air goes">
+      <Line label="Exhaust">
         <Choice
-          label="Where the air goes"
+          label="Exhaust"
           value={exhaust.kind}
           options={WAYS}
           onChange={(kind) =>
-            editParts('where the air goes', (own) => {
+            editParts('exhaust', (own) => {
               const filter = filterOf(own) ?? usualFilter(system);
               own.exhaust = startOf(kind, { ...filter }, system);
             })
@@ -107,9 +107,9 @@ function OwnFilter({ kind, filter }: OwnFilterProps) {
   const change = useChange(kind);
   return (
     <>
-      <Line label="a filter there">
+      <Line label="Filter">
         <Choice
-          label="Whether there is a filter"
+          label="Filter, ahead of the outlet"
           value={filter ? 'yes' : 'no'}
           options={[
             { value: 'yes', label: 'yes' },
@@ -142,15 +142,14 @@ function RoomFields({ room }: { readonly room: Of<'room'> }) {
     <>
       <OwnFilter kind="room" filter={room.filter} />
       <FieldLine
-        line="way back, open"
-        label="Free area of the way back"
+        label="Return opening area"
         value={room.opening}
         kind="area"
         min={0}
         isMinExcluded
         max={100}
         onChange={(opening) =>
-          change('way back', (own) => {
+          change('return opening', (own) => {
             own.opening = opening;
           })
         }
@@ -169,8 +168,7 @@ function EnclosureFields({ enclosure }: { readonly enclosure: Of<'enclosure'> })
       <OwnFilter kind="enclosure" filter={filter} />
       {!filter && <LoadingField />}
       <FieldLine
-        line="return filter"
-        label="Face area of the return filter"
+        label="Return filter area"
         value={returnFilter.area}
         kind="area"
         min={0}
@@ -182,31 +180,31 @@ function EnclosureFields({ enclosure }: { readonly enclosure: Of<'enclosure'> })
           })
         }
       />
-      <Line label="which takes">
+      <Line label="Return filter drop">
         <span className="grid grid-cols-[1fr_20px_1fr] items-center gap-1">
           <ShopQuantity
-            label="Pressure the return filter takes when clean"
+            label="Return filter drop, clean"
             value={returnFilter.pressure}
             kind="pressure"
             min={0}
             isMinExcluded
             max={2000}
             onChange={(pressure) =>
-              change('return pressure', (own) => {
+              change('return filter pressure drop', (own) => {
                 own.pressure = pressure;
               })
             }
           />
           <span className="text-center text-[14px] text-quiet">at</span>
           <ShopQuantity
-            label="Velocity at which the return filter takes it"
+            label="Return filter drop, at this velocity"
             value={returnFilter.velocity}
             kind="velocity"
             min={0}
             isMinExcluded
             max={10}
             onChange={(velocity) =>
-              change('return velocity', (own) => {
+              change('return filter velocity', (own) => {
                 own.velocity = velocity;
               })
             }

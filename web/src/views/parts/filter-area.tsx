@@ -29,7 +29,7 @@ export function FilterArea({ onArea }: { readonly onArea: (area: number) => void
         className="-ml-3"
         onClick={() => setOpen(!isOpen)}
       >
-        Area from pleats or bag
+        Work out the area from pleats or a bag
       </Button>
       {isOpen && (
         <Form
@@ -47,9 +47,8 @@ function Form({ onDone }: { readonly onDone: (area: number) => void }) {
   const system = useUnits();
   const [kind, setKind] = useState<'pleats' | 'bag'>('pleats');
   const [measured, setMeasured] = useState(NOTHING);
-  const field = (key: keyof Measured, line: string, label: string) => (
+  const field = (key: keyof Measured, label: string) => (
     <FieldLine
-      line={line}
       label={label}
       value={measured[key]}
       kind={key === 'pleats' ? 'number' : 'diameter'}
@@ -66,7 +65,7 @@ function Form({ onDone }: { readonly onDone: (area: number) => void }) {
   return (
     <div className="space-y-1 border-rule border-l pb-1 pl-2">
       <Segmented
-        label="Kind of filter measured"
+        label="Filter measured"
         value={kind}
         options={[
           { value: 'pleats', label: 'Pleats' },
@@ -76,18 +75,18 @@ function Form({ onDone }: { readonly onDone: (area: number) => void }) {
       />
       {kind === 'pleats' ? (
         <>
-          {field('pleats', 'pleats, counted', 'Number of pleats')}
-          {field('depth', 'each, deep', 'Depth of a pleat')}
-          {field('height', 'media, high', 'Height of the media')}
+          {field('pleats', 'Number of pleats')}
+          {field('depth', 'Pleat depth')}
+          {field('height', 'Media height')}
         </>
       ) : (
         <>
-          {field('across', 'bag, across', 'Diameter of the bag')}
-          {field('length', 'bag, long', 'Length of the bag')}
+          {field('across', 'Bag diameter')}
+          {field('length', 'Bag length')}
         </>
       )}
       <Button disabled={area === null} onClick={() => area !== null && onDone(area)}>
-        {area === null ? 'Area' : `Take ${formatShort(area, 'area', system)}`}
+        {area === null ? 'Area' : `Use ${formatShort(area, 'area', system)}`}
       </Button>
     </div>
   );

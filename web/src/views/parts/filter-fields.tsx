@@ -16,7 +16,7 @@ import { FieldLine, Line, ShopQuantity } from './line';
 const OWN = 'own';
 const MEDIA_OPTIONS = [
   ...Object.entries(MEDIA).map(([value, { name }]) => ({ value, label: name })),
-  { value: OWN, label: 'own figure' },
+  { value: OWN, label: 'other' },
 ];
 const UNKNOWN = 'unknown';
 
@@ -64,7 +64,7 @@ export function FilterFields({ filter, change }: Props) {
   );
   return (
     <>
-      <Line label="media">
+      <Line label="Filter media">
         <Choice
           label="Filter media"
           value={known?.[0] ?? OWN}
@@ -77,8 +77,7 @@ export function FilterFields({ filter, change }: Props) {
         />
       </Line>
       <FieldLine
-        line="media area"
-        label="Area of the filter media"
+        label="Media area"
         value={filter.area}
         kind="area"
         min={0}
@@ -98,8 +97,8 @@ export function FilterFields({ filter, change }: Props) {
         }
       />
       <FieldLine
-        line="permeability"
-        label="Permeability at half an inch of water"
+        label="Permeability"
+        of="at half an inch of water"
         value={filter.permeability}
         kind="permeability"
         min={0}
@@ -112,8 +111,7 @@ export function FilterFields({ filter, change }: Props) {
         }
       />
       <FieldLine
-        line="seasoned to, × clean"
-        label="Loading the media is seasoned to, times clean"
+        label="Seasoned loading, × clean"
         value={filter.seasoned}
         kind="number"
         min={1}
@@ -124,9 +122,9 @@ export function FilterFields({ filter, change }: Props) {
           })
         }
       />
-      <Line label="grade">
+      <Line label="Filter grade">
         <Choice
-          label="Grade of the filter"
+          label="Filter grade"
           value={filter.grade === null ? UNKNOWN : String(filter.grade)}
           options={[
             { value: UNKNOWN, label: 'not known' },
@@ -155,8 +153,8 @@ function DustField() {
   const rate = useDesign(({ collector }) => collector.dust.rate);
   return (
     <FieldLine
-      line="dust made"
-      label="Dust the machines make while they run"
+      label="Dust produced"
+      of="while the machines run"
       value={rate}
       kind="massFlow"
       min={0}
@@ -199,12 +197,12 @@ export function LoadingField() {
   const loading = useDesign(({ condition }) => condition.filterLoading.value);
   const { load } = useCollector();
   const filter = load?.filter;
-  const due = filter ? `due at about ${filter.dueLoading.toFixed(1)}` : '5–10 due';
+  const due = filter ? `due at about ${filter.dueLoading.toFixed(1)}` : '5–10: due';
   return (
-    <Line label="loaded, as found">
+    <Line label="Filter loading, as found">
       <span className="grid grid-cols-[72px_1fr] items-center gap-2">
         <ShopQuantity
-          label="How loaded the filter is, 1 clean"
+          label="Filter loading, as found, times clean"
           value={loading}
           kind="number"
           min={1}

@@ -16,7 +16,10 @@ export function Line({
 }) {
   return (
     // What a field says of its value stands out to the left: at the right its column ends.
-    <div className="grid grid-cols-[116px_1fr] items-center gap-x-2 [&_[data-note]]:right-0 [&_[data-note]]:left-auto">
+    <div
+      data-line
+      className="grid grid-cols-[116px_1fr] items-center gap-x-2 [&_[data-note]]:right-0 [&_[data-note]]:left-auto"
+    >
       <span className="text-[14px] text-quiet">{label}</span>
       {children}
     </div>
@@ -32,18 +35,23 @@ export function ShopQuantity(props: QuantityProps) {
 }
 
 interface FieldLineProps extends Omit<QuantityProps, 'describedBy'> {
-  readonly line: string;
+  /** Tells the field from others of the same label, to those who hear it: 'bin'. */
+  readonly of?: string | undefined;
   /** What is wrong with the value as it stands with the others, in a sentence. */
   readonly warning?: string | null | undefined;
 }
 
 /** A quantity in the shop's units behind its label. */
-export function FieldLine({ line, warning, ...field }: FieldLineProps) {
+export function FieldLine({ label, of, warning, ...field }: FieldLineProps) {
   const id = useId();
   return (
-    <Line label={line}>
+    <Line label={label}>
       <span className="block min-w-0">
-        <ShopQuantity {...field} {...(warning && { describedBy: id })} />
+        <ShopQuantity
+          label={of ? `${label}, ${of}` : label}
+          {...field}
+          {...(warning && { describedBy: id })}
+        />
         {warning && (
           <span id={id} className="block text-[14px] text-starved-text">
             ▼ {warning}
@@ -62,13 +70,16 @@ interface SizeLineProps extends Omit<FieldLineProps, 'value' | 'kind' | 'onChang
   readonly onChange: (value: number | null) => void;
 }
 
+/** The least a part may measure, m. */
+const LEAST_SIZE = 0.001;
+
 /** A size or mass that need not be known: empty, it says what such a part usually has. */
 export function SizeLine({ kind = 'diameter', usual, onChange, ...field }: SizeLineProps) {
   const system = useUnits();
   return (
     <FieldLine
-      min={0}
-      isMinExcluded
+      min={kind === 'mass' ? 0 : LEAST_SIZE}
+      isMinExcluded={kind === 'mass'}
       max={kind === 'mass' ? 2000 : 20}
       {...field}
       kind={kind}

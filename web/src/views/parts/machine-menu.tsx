@@ -28,7 +28,7 @@ export function MachineMenu({ label, look = 'plain', onChoose }: Props) {
           className="z-40 max-h-[60vh] overflow-y-auto border border-ink bg-paper p-1 shadow-float"
         >
           <DropdownMenu.Label className="px-3 py-1 text-[13px] text-quiet">
-            with what each usually needs; all can be changed
+            with typical values; all can be changed
           </DropdownMenu.Label>
           {MACHINE_KIND_IDS.map((id) => (
             <DropdownMenu.Item

@@ -20,14 +20,14 @@ export function NeedLine({ port, of = '', onEdit }: Props) {
   const system = useUnits();
   const { need } = port;
   return (
-    <Line label="needs">
+    <Line label="Required airflow">
       <span className="grid grid-cols-2 gap-2">
         <Choice
-          label={`What it needs is${of}`}
+          label={`Required airflow, stated as${of}`}
           value={need.kind}
           options={[
-            { value: 'flow', label: 'a flow' },
-            { value: 'velocity', label: 'a velocity' },
+            { value: 'flow', label: 'as a flow' },
+            { value: 'velocity', label: 'as a velocity' },
           ]}
           onChange={(kind) =>
             onEdit('kind of need', (own) => {
@@ -41,7 +41,7 @@ export function NeedLine({ port, of = '', onEdit }: Props) {
         />
         {need.kind === 'flow' ? (
           <ShopQuantity
-            label={`Flow it needs${of}`}
+            label={`Required airflow, flow${of}`}
             value={need.flow}
             kind="flow"
             min={0}
@@ -56,7 +56,7 @@ export function NeedLine({ port, of = '', onEdit }: Props) {
           />
         ) : (
           <ShopQuantity
-            label={`Velocity it needs at the port${of}`}
+            label={`Required airflow, velocity at the port${of}`}
             value={need.velocity}
             kind="velocity"
             min={0}

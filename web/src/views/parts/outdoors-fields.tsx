@@ -27,8 +27,8 @@ export function OutdoorsFields({ outdoors, change }: Props) {
   return (
     <>
       <DiameterLine
-        line="duct, true inside"
-        label="Diameter of the exhaust duct"
+        label="Duct inside diameter"
+        of="exhaust"
         value={outdoors.diameter}
         onChange={(diameter) =>
           change('exhaust diameter', (own) => {
@@ -37,8 +37,8 @@ export function OutdoorsFields({ outdoors, change }: Props) {
         }
       />
       <FieldLine
-        line="its length"
-        label="Length of the exhaust duct"
+        label="Duct length"
+        of="exhaust"
         value={outdoors.length}
         kind="length"
         min={0}
@@ -49,9 +49,9 @@ export function OutdoorsFields({ outdoors, change }: Props) {
           })
         }
       />
-      <Line label="made of">
+      <Line label="Duct pipe">
         <Choice
-          label="Pipe of the exhaust duct"
+          label="Duct pipe, exhaust"
           value={outdoors.pipe}
           options={PIPE_OPTIONS}
           onChange={(pipe) =>
@@ -62,8 +62,8 @@ export function OutdoorsFields({ outdoors, change }: Props) {
         />
       </Line>
       <FieldLine
-        line="fittings, heads"
-        label="Loss of the exhaust in velocity heads"
+        label="Fittings, loss coefficient (C)"
+        of="exhaust"
         value={outdoors.lossCoefficient}
         kind="number"
         min={0}
@@ -74,9 +74,9 @@ export function OutdoorsFields({ outdoors, change }: Props) {
           })
         }
       />
-      <Line label="ends in">
+      <Line label="Duct ends in">
         <Choice
-          label="What the exhaust duct ends in"
+          label="Duct ends in, exhaust"
           value={outdoors.end}
           options={END_OPTIONS}
           onChange={(end) =>
@@ -87,8 +87,8 @@ export function OutdoorsFields({ outdoors, change }: Props) {
         />
       </Line>
       <FieldLine
-        line="outdoors it is"
-        label="Temperature outdoors in the heating season"
+        label="Outdoor temperature"
+        of="heating season"
         value={heating?.outdoors ?? null}
         kind="temperature"
         min={200}
@@ -107,8 +107,7 @@ export function OutdoorsFields({ outdoors, change }: Props) {
       />
       {heating && (
         <FieldLine
-          line="runs in a season"
-          label="Hours it runs in a heating season"
+          label="Hours per heating season"
           value={heating.hours * 3600}
           kind="duration"
           min={0}
@@ -139,9 +138,9 @@ function Leaving() {
       : '';
   return (
     <p className="pt-1 text-[14px]">
-      Air sent out is drawn in somewhere else. In a tight building that can pull flue gas back from
-      a heater or stove: carbon monoxide.{' '}
-      {opening && `Give it ${opening} to come in by, an estimate, and fit an alarm.`}
+      Air blown outdoors has to come in somewhere else. In a tight building that can draw flue gas
+      back from a heater or stove: carbon monoxide.{' '}
+      {opening && `Provide an opening of about ${opening} (estimate) and fit an alarm.`}
       {heat}
     </p>
   );

@@ -40,7 +40,7 @@ export function readCurve(
       .split(/[;\t]|,\s|\s{2,}|\sat\s/)
       .map((part) => part.trim());
     const parts = second === undefined ? line.trim().split(/\s+/) : [first ?? '', second, ...rest];
-    if (parts.length !== 2) return refuse('write a flow, then a pressure, such as “400  8.5”.');
+    if (parts.length !== 2) return refuse('type a flow, then a pressure, such as “400  8.5”.');
     const flow = parseQuantity(parts[0] ?? '', STYLES[system].flow);
     const pressure = parseQuantity(parts[1] ?? '', STYLES[system].pressure);
     if (!flow.ok) return refuse(flow.reason);

@@ -22,9 +22,9 @@ export function SeparatorFields() {
   const isProportioned = separator.kind === 'cyclone' && separator.proportions !== null;
   return (
     <>
-      <Line label="kind">
+      <Line label="Separator">
         <Choice
-          label="Kind of separator"
+          label="Separator, kind"
           value={separator.kind}
           options={SEPARATOR_KINDS.map((value) => ({ value, label: SEPARATORS[value].name }))}
           onChange={(kind) =>
@@ -39,8 +39,8 @@ export function SeparatorFields() {
         />
       </Line>
       <DiameterLine
-        line="inlet, true inside"
-        label="Inlet diameter of the separator"
+        label="Inlet inside diameter"
+        of="separator"
         value={separator.inletDiameter}
         onChange={(diameter) =>
           editSeparator('inlet diameter', (own) => {
@@ -64,16 +64,16 @@ function HeadsFields({ separator }: Props) {
   const [least, most] = SEPARATORS[separator.kind].range;
   return (
     <>
-      <Line label="velocity heads">
+      <Line label="Loss coefficient (C)">
         <span className="grid grid-cols-[72px_1fr] items-center gap-2">
           <ShopQuantity
-            label="Loss of the separator in velocity heads"
+            label="Loss coefficient (C), separator"
             value={separator.heads}
             kind="number"
             min={0}
             max={100}
             onChange={(heads) =>
-              editSeparator('velocity heads', (own) => {
+              editSeparator('loss coefficient', (own) => {
                 own.heads = heads;
                 own.origin = { kind: 'assumed' };
               })
@@ -85,14 +85,13 @@ function HeadsFields({ separator }: Props) {
         </span>
       </Line>
       <FieldLine
-        line="bin gets"
-        label="Share of the dust its bin gets"
+        label="Separation efficiency"
         value={separator.caught}
         kind="ratio"
         min={0}
         max={1}
         onChange={(caught) =>
-          editSeparator('what the bin gets', (own) => {
+          editSeparator('separation efficiency', (own) => {
             own.caught = caught;
           })
         }
@@ -118,19 +117,19 @@ function CycloneFields({ separator }: Props) {
     });
   return (
     <>
-      <Line label="reckoned by">
+      <Line label="Method">
         <Choice
-          label="How the cyclone is reckoned"
+          label="Method, cyclone"
           value={family ?? BY_HEADS}
           options={[
-            { value: BY_HEADS, label: 'velocity heads' },
+            { value: BY_HEADS, label: 'typed loss coefficient' },
             ...CYCLONE_FAMILY_IDS.map((value) => ({
               value,
               label: `proportions: ${CYCLONE_FAMILIES[value].name.toLowerCase()}`,
             })),
           ]}
           onChange={(value) =>
-            editSeparator('how the cyclone is reckoned', (own) => {
+            editSeparator('cyclone method', (own) => {
               const diameter = own.proportions?.bodyDiameter ?? USUAL_BODY * own.inletDiameter;
               own.proportions = value === BY_HEADS ? null : cycloneOf(value, diameter);
             })
@@ -140,8 +139,8 @@ function CycloneFields({ separator }: Props) {
       {proportions && (
         <>
           <DiameterLine
-            line="body, inside"
-            label="Diameter of the cyclone’s body"
+            label="Body inside diameter"
+            of="cyclone"
             value={proportions.bodyDiameter}
             onChange={(diameter) =>
               editSeparator('cyclone body', (own) => {
@@ -150,7 +149,8 @@ function CycloneFields({ separator }: Props) {
             }
           />
           <p className="text-[14px] text-quiet">
-            {separatorHeads(separator).toFixed(1)} velocity heads of the inlet (Shepherd and Lapple)
+            {separatorHeads(separator).toFixed(1)} is the loss coefficient (C) at the inlet
+            (Shepherd and Lapple)
             {load?.separator.cutSize != null &&
               `; half of ${formatShort(load.separator.cutSize, 'dustSize', system)} dust caught, ${(100 * load.separator.caught).toFixed(1)} % by mass`}
           </p>

@@ -22,7 +22,7 @@ export function NewShopForm({ onCreate }: Props) {
       }}
     >
       <label className="block">
-        <span className="text-quiet">Its name</span>
+        <span className="text-quiet">Shop name</span>
         <input
           value={name}
           maxLength={200}

@@ -1,7 +1,8 @@
 'use client';
 
+import { useEffect } from 'react';
 import { install, type Program, takeUpdate, useProgram } from '@/offline/program';
-import { type Persistence, usePersistence } from '@/storage/persistence';
+import { type Persistence, usePersistence, watchPersistence } from '@/storage/persistence';
 import { useStoragePlace } from '@/storage/storage-place';
 import { Button } from '@/ui/button';
 
@@ -27,6 +28,7 @@ const SHOPS: Record<Persistence, string> = {
 export function OnThisDevice() {
   const { kept, update, offer } = useProgram();
   const persistence = usePersistence((state) => state.persistence);
+  useEffect(() => watchPersistence(), []);
   const isInMemory = useStoragePlace(({ kind }) => kind === 'memory');
   return (
     <section aria-labelledby="on-this-device" className="mt-8 max-w-prose text-[15px] text-quiet">

@@ -62,7 +62,7 @@ export function ShopsView() {
       <header className="flex items-center border-ink border-b py-4">
         <h1 className="text-[26px]">Frank Gauge</h1>
         <span className="ml-4 hidden text-quiet sm:inline">
-          what air every drop gets, and where the pressure goes
+          the airflow at every drop, and where the pressure goes
         </span>
         <span className="ml-auto">
           <ThemeButton />
@@ -114,7 +114,7 @@ export function ShopsView() {
       <CutOffSheet {...importing} />
       <Sheet
         title="New shop"
-        about="It starts with a small two-stage collector, to be changed to yours."
+        about="It starts with a small two-stage collector, which you can change to match yours."
         open={isNaming}
         onOpenChange={setNaming}
       >

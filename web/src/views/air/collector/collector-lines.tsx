@@ -31,9 +31,9 @@ export function CollectorLines() {
         name={exhaustWord(exhaust.kind)}
         about={
           exhaust.kind === 'outdoors'
-            ? `through ${write(exhaust.diameter, 'diameter')}`
+            ? `${write(exhaust.diameter, 'diameter')} duct`
             : exhaust.filter
-              ? `${write(exhaust.filter.area, 'area')}, ×${loading.toFixed(1)} loaded`
+              ? `${write(exhaust.filter.area, 'area')}, loading ×${loading.toFixed(1)}`
               : 'no filter'
         }
       >
@@ -64,8 +64,8 @@ export function CollectorLines() {
       </OpeningLine>
       <OpeningLine
         id="site"
-        name="Air and rules"
-        about={`${write(shop.shop.site.elevation, 'elevation')} up, ${write(shop.shop.site.temperature, 'temperature')}`}
+        name="Air and methods"
+        about={`${write(shop.shop.site.elevation, 'elevation')} elevation, ${write(shop.shop.site.temperature, 'temperature')}`}
       >
         <SiteFields />
       </OpeningLine>
@@ -84,8 +84,8 @@ function leaksWords(shop: Shop, system: UnitSystem): string {
             : `${formatShort(joints.usual, 'roughness', system)} gaps`,
         ]
       : []),
-    ...(holes.length > 0 ? [`${holes.length} open`] : []),
-    ...(pressureSide.area > 0 ? ['▼ blower side'] : []),
+    ...(holes.length > 0 ? [`${holes.length} holes`] : []),
+    ...(pressureSide.area > 0 ? ['▼ openings behind the blower'] : []),
   ];
   return [sealingName(sealing.usual), ...more].join(', ');
 }

@@ -16,21 +16,21 @@ export function HouseRule() {
   const { gates } = rules;
   const count = countGateSets(tree, gates);
   const change = (rule: Rules['gates']) =>
-    editCollector('house rule', (own) => {
+    editCollector('gates open', (own) => {
       own.shop.rules.gates = rule;
     });
   const options: readonly { readonly value: Kind; readonly label: string }[] = [
     { value: 'one', label: 'one at a time' },
-    { value: 'atMost', label: 'at most so many' },
+    { value: 'atMost', label: 'up to a number of gates' },
     ...(gates.kind === 'chosen'
       ? [{ value: 'chosen' as const, label: `${gates.sets.length} chosen sets` }]
       : []),
   ];
   return (
-    <Line label="gates open">
+    <Line label="Gates open at once">
       <span className="grid grid-cols-[1fr_44px_auto] items-center gap-2">
         <Choice
-          label="How many gates are open at once"
+          label="Gates open at once, rule"
           value={gates.kind}
           options={options}
           onChange={(kind) => {
@@ -40,7 +40,7 @@ export function HouseRule() {
         />
         {gates.kind === 'atMost' ? (
           <ShopQuantity
-            label="Most gates open at once"
+            label="Gates open at once, at most"
             value={gates.count}
             kind="number"
             min={1}

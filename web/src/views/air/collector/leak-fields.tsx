@@ -13,7 +13,7 @@ const OWN = 'own';
 /** Ways joints are closed, with the gap all around each that they leave, m. */
 const JOINTS = [
   { value: 'closed', label: 'taped, sealed or gasketed', gap: 0 },
-  { value: 'slip', label: 'slip joints, not taped: an estimate', gap: SLIP_JOINT_GAP },
+  { value: 'slip', label: 'slip joints, not taped (estimate)', gap: SLIP_JOINT_GAP },
 ] as const;
 
 const jointStyle = (gap: number) => JOINTS.find((style) => style.gap === gap)?.value ?? OWN;
@@ -27,14 +27,11 @@ export function LeakFields() {
   const blownOut = now.kind === 'solved' ? now.blower.outletLeak : 0;
   return (
     <>
-      <Line label="seams">
+      <Line label="Seams">
         <Choice
-          label="How tight the shop’s seams are"
+          label="Seams"
           value={known ?? OWN}
-          options={[
-            ...SEALING_OPTIONS,
-            { value: OWN, label: `own figure: class ${sealing.usual}` },
-          ]}
+          options={[...SEALING_OPTIONS, { value: OWN, label: `another class: ${sealing.usual}` }]}
           onChange={(value) => {
             if (value === OWN) return;
             editCollector('seams of the shop', ({ condition }) => {
@@ -44,8 +41,7 @@ export function LeakFields() {
         />
       </Line>
       <FieldLine
-        line="grow by power"
-        label="Exponent of leakage by pressure"
+        label="Leakage exponent"
         value={sealing.exponent}
         kind="number"
         min={0.4}
@@ -56,13 +52,13 @@ export function LeakFields() {
           })
         }
       />
-      <Line label="joints">
+      <Line label="Joints">
         <Choice
-          label="How the shop’s joints are closed"
+          label="Joints"
           value={jointStyle(joints.usual)}
           options={[
             ...JOINTS.map(({ value, label }) => ({ value, label })),
-            { value: OWN, label: 'own figure for the gap' },
+            { value: OWN, label: 'another gap' },
           ]}
           onChange={(value) => {
             const gap = JOINTS.find((style) => style.value === value)?.gap;
@@ -74,8 +70,7 @@ export function LeakFields() {
         />
       </Line>
       <FieldLine
-        line="gap at joints"
-        label="Gap around every joint"
+        label="Gap at each joint"
         value={joints.usual}
         kind="roughness"
         min={0}
@@ -87,8 +82,7 @@ export function LeakFields() {
         }
       />
       <FieldLine
-        line="behind the blower"
-        label="Openings between blower and filter"
+        label="Openings behind the blower"
         value={pressureSide.area}
         kind="smallArea"
         min={0}
@@ -101,8 +95,8 @@ export function LeakFields() {
       />
       {blownOut > 0 && (
         <p className="pt-1 text-[14px]">
-          {formatShort(blownOut, 'flow', system)} blow out there with the gates open now, dust and
-          all: unhealthy at any size. Seal it before anything else.
+          With the gates open now, {formatShort(blownOut, 'flow', system)} of dusty air blows out
+          there. That is unhealthy at any size: seal it first.
         </p>
       )}
     </>

@@ -28,6 +28,6 @@ export const sealingOf = (leakageClass: number | undefined): SealingClass | unde
 /** Every class to choose from, with its number and whether it is an estimate. */
 export const SEALING_OPTIONS = CLASSES.map((value) => {
   const { leakageClass, origin } = LEAKAGE_CLASSES[value];
-  const mark = origin === 'estimate' ? ', an estimate' : '';
+  const mark = origin === 'estimate' ? ' (estimate)' : '';
   return { value, label: `${SEALING[value]}, class ${leakageClass}${mark}` };
 });

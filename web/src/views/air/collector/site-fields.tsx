@@ -8,9 +8,9 @@ import { HouseRule } from './house-rule';
 import { MethodSpread } from './method-spread';
 
 const FRICTION = [
-  { value: 'darcy', label: 'by Darcy and Colebrook' },
-  { value: 'powerFit', label: 'by the handbook’s power fits' },
-  { value: 'equivalentFeet', label: 'by equivalent feet, wyes too' },
+  { value: 'darcy', label: 'Darcy–Colebrook' },
+  { value: 'powerFit', label: 'ACGIH power fits' },
+  { value: 'equivalentFeet', label: 'equivalent feet, wyes included' },
 ] as const;
 
 /** Where the shop stands, and the methods it follows. */
@@ -19,8 +19,8 @@ export function SiteFields() {
   return (
     <>
       <FieldLine
-        line="above the sea"
-        label="Elevation of the shop"
+        label="Elevation"
+        of="above sea level"
         value={site.elevation}
         kind="elevation"
         min={-500}
@@ -32,8 +32,8 @@ export function SiteFields() {
         }
       />
       <FieldLine
-        line="temperature"
-        label="Temperature in the shop"
+        label="Temperature"
+        of="in the shop"
         value={site.temperature}
         kind="temperature"
         min={233}
@@ -45,7 +45,6 @@ export function SiteFields() {
         }
       />
       <FieldLine
-        line="humidity"
         label="Relative humidity"
         value={site.humidity}
         kind="ratio"
@@ -57,28 +56,28 @@ export function SiteFields() {
           })
         }
       />
-      <Line label="friction, reckoned">
+      <Line label="Friction method">
         <Choice
-          label="How friction is reckoned"
+          label="Friction method"
           value={rules.friction}
           options={FRICTION}
           onChange={(value) =>
-            editCollector('how friction is reckoned', (own) => {
+            editCollector('friction method', (own) => {
               own.shop.rules.friction = value;
             })
           }
         />
       </Line>
-      <Line label="wyes, reckoned">
+      <Line label="Wye and tee method">
         <Choice
-          label="How wyes are reckoned"
+          label="Wye and tee method"
           value={rules.junctions}
           options={[
-            { value: 'momentum', label: 'by momentum (Idelchik)' },
+            { value: 'momentum', label: 'momentum (Idelchik)' },
             { value: 'handbook', label: 'fixed branch coefficients (ACGIH table)' },
           ]}
           onChange={(value) =>
-            editCollector('how wyes are reckoned', (own) => {
+            editCollector('wye and tee method', (own) => {
               own.shop.rules.junctions = value;
             })
           }
@@ -87,8 +86,7 @@ export function SiteFields() {
       <MethodSpread />
       <HouseRule />
       <FieldLine
-        line="drops carry at"
-        label="Carrying velocity"
+        label="Minimum transport velocity, branch"
         value={rules.carryingVelocity}
         kind="velocity"
         min={1}
@@ -100,8 +98,7 @@ export function SiteFields() {
         }
       />
       <FieldLine
-        line="mains settle below"
-        label="Settling velocity"
+        label="Minimum transport velocity, main"
         value={rules.settlingVelocity}
         kind="velocity"
         min={1}

@@ -67,7 +67,7 @@ function MadeFields({
   return (
     <>
       <Choice
-        label="How the elbow is made"
+        label="Elbow type"
         value={bend.style}
         options={STYLE_OPTIONS}
         onChange={(style) =>
@@ -78,7 +78,7 @@ function MadeFields({
         }
       />
       <ShopQuantity
-        label="Radius over diameter"
+        label="Radius to diameter, R/D"
         value={bend.radiusRatio}
         kind="number"
         min={0.5}
@@ -145,7 +145,7 @@ function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) 
       />
       <MadeFields bend={elbow} change={(apply) => editMade(run, elbow.id, apply)} />
       <ShopQuantity
-        label="Straight duct to the next elbow or the inlet"
+        label="Straight duct after the elbow"
         value={elbow.after}
         kind="diameter"
         hasUnit={false}
@@ -153,12 +153,12 @@ function BendLine({ run, elbow }: { readonly run: Run; readonly elbow: Elbow }) 
         max={100}
         placeholder="enough"
         onChange={(after) =>
-          change('straight behind', (own) => {
+          change('straight after', (own) => {
             own.after = after;
           })
         }
         onClear={() =>
-          change('straight behind', (own) => {
+          change('straight after', (own) => {
             own.after = null;
           })
         }
@@ -192,7 +192,7 @@ function PairLine({ run, pair }: { readonly run: Run; readonly pair: Pair }) {
       <span className="px-1">2 × 45</span>
       <MadeFields bend={pair} change={(apply) => editMade(run, pair.id, apply)} />
       <ShopQuantity
-        label="Spacer between the two"
+        label="Spacer length between the two"
         value={pair.spacer}
         kind="diameter"
         hasUnit={false}

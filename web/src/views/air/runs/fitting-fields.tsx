@@ -68,8 +68,8 @@ function PlacedFields({ run, fitting }: PlacedProps) {
       </div>
       <Fields fitting={fitting} change={change} />
       <FieldLine
-        line="count"
-        label={`Number: ${name.toLowerCase()}`}
+        label="Count"
+        of={name.toLowerCase()}
         value={fitting.count}
         kind="number"
         min={1}

@@ -18,9 +18,9 @@ export function HoseFields({ run }: { readonly run: Run }) {
     });
   return (
     <>
-      <Line label="hose">
+      <Line label="Flex hose">
         <Choice
-          label="Kind of hose"
+          label="Flex hose, kind"
           value={hose.kind}
           options={HOSE_OPTIONS}
           onChange={(kind) =>
@@ -31,8 +31,7 @@ export function HoseFields({ run }: { readonly run: Run }) {
         />
       </Line>
       <DiameterLine
-        line="hose, true inside"
-        label="True inside diameter of the hose"
+        label="Hose inside diameter"
         value={hose.diameter}
         onChange={(diameter) =>
           change('diameter', (own) => {
@@ -41,7 +40,6 @@ export function HoseFields({ run }: { readonly run: Run }) {
         }
       />
       <FieldLine
-        line="hose compression"
         label="Hose compression"
         value={hose.compression}
         kind="ratio"
@@ -74,8 +72,7 @@ export function GateFields({ run }: { readonly run: Run }) {
   return (
     <>
       <FieldLine
-        line="gate, drawn to"
-        label="How far the gate is drawn when open"
+        label="Gate opening"
         value={gate.opening}
         kind="ratio"
         min={0.01}
@@ -86,14 +83,14 @@ export function GateFields({ run }: { readonly run: Run }) {
           })
         }
       />
-      <Line label="gate sits at">
+      <Line label="Gate position">
         <span className="grid grid-cols-[1fr_auto] gap-2">
           <Choice
-            label="Where the gate sits"
+            label="Gate position"
             value={gate.end}
             options={[
-              { value: 'upstream', label: 'the machine’s end' },
-              { value: 'downstream', label: 'the main’s end' },
+              { value: 'upstream', label: 'at the machine' },
+              { value: 'downstream', label: 'at the main' },
             ]}
             onChange={(end) =>
               change('place', (own) => {

@@ -20,9 +20,9 @@ export function PipeFields({ run }: { readonly run: Run }) {
   const known = sizes.find((size) => isSame(size.inside));
   return (
     <>
-      <Line label="pipe">
+      <Line label="Pipe">
         <Choice
-          label="Kind of pipe"
+          label="Pipe, kind"
           value={run.pipe}
           options={PIPE_OPTIONS}
           onChange={(pipe) =>
@@ -32,9 +32,9 @@ export function PipeFields({ run }: { readonly run: Run }) {
           }
         />
       </Line>
-      <Line label="sold as">
+      <Line label="Nominal size">
         <Choice
-          label="Size it is sold as"
+          label="Nominal size"
           value={known?.nominal ?? OWN}
           options={[
             ...sizes.map(({ nominal, inside: size }) => ({

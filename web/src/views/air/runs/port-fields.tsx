@@ -16,9 +16,9 @@ export function PortFields({ drop }: { readonly drop: Drop }) {
   const known = Object.entries(ENTRIES).find(([, entry]) => entry.loss === port.entryLoss)?.[0];
   return (
     <>
-      <Line label="machine">
+      <Line label="Machine name">
         <TextField
-          label="Name of the machine"
+          label="Machine name"
           value={machine.name}
           whenEmpty="A machine needs a name."
           onChange={(name) =>
@@ -29,8 +29,7 @@ export function PortFields({ drop }: { readonly drop: Drop }) {
         />
       </Line>
       <DiameterLine
-        line="port, true inside"
-        label="True inside diameter of the port"
+        label="Port inside diameter"
         value={port.diameter}
         onChange={(diameter) =>
           editPort(id, 'port', (own) => {
@@ -39,14 +38,14 @@ export function PortFields({ drop }: { readonly drop: Drop }) {
         }
       />
       <NeedLine port={port} onEdit={(field, change) => editPort(id, field, change)} />
-      <Line label="air gets in by">
+      <Line label="Hood entry">
         <span className="grid grid-cols-2 gap-2">
           <Choice
-            label="How air gets in"
+            label="Hood entry, kind"
             value={known ?? OWN}
             options={[
               ...Object.entries(ENTRIES).map(([value, { name }]) => ({ value, label: name })),
-              { value: OWN, label: 'own figure' },
+              { value: OWN, label: 'other' },
             ]}
             onChange={(value) => {
               const entry = Object.entries(ENTRIES).find(([kind]) => kind === value)?.[1];
@@ -57,7 +56,7 @@ export function PortFields({ drop }: { readonly drop: Drop }) {
             }}
           />
           <ShopQuantity
-            label="Entry loss in velocity pressures"
+            label="Hood entry, loss coefficient"
             value={port.entryLoss}
             kind="number"
             min={0}

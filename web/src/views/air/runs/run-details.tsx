@@ -26,9 +26,9 @@ export function RunDetails({ run }: { readonly run: Run }) {
   const behind = runsBehind(shop, run.id);
   return (
     <div className="space-y-1 px-3 pt-1 pb-3">
-      <Line label="name">
+      <Line label="Run name">
         <TextField
-          label="Name of the run"
+          label="Run name"
           value={run.name}
           whenEmpty="A run needs a name."
           onChange={(name) =>
@@ -49,7 +49,7 @@ export function RunDetails({ run }: { readonly run: Run }) {
       <SealingField run={run} />
       <div className="flex flex-wrap gap-1.5 pt-2">
         {drop ? (
-          <AddDropMenu node={run.from} splitting={run.id} label="Branch a machine off it" />
+          <AddDropMenu node={run.from} splitting={run.id} label="Branch a machine off here" />
         ) : (
           <>
             <AddDropMenu node={run.from} label="Machine at its end" />
@@ -58,7 +58,7 @@ export function RunDetails({ run }: { readonly run: Run }) {
           </>
         )}
         <Button look="quiet" onClick={() => removeRunAloud(run, behind.length)}>
-          {behind.length > 1 ? `Remove, with ${behind.length - 1} behind it` : 'Remove'}
+          {behind.length > 1 ? `Remove it and ${behind.length - 1} upstream` : 'Remove'}
         </Button>
       </div>
     </div>
@@ -70,18 +70,18 @@ function DrawnLine({ run }: { readonly run: Run }) {
   if (!run.route) return null;
   return run.route.isFollowed ? (
     <p className="text-[14px] text-quiet">
-      Length, bends and angle are as drawn on the Floor, until you type others.
+      Length, bends and angle come from the drawing on the Floor until you type other values.
     </p>
   ) : (
     <p className="text-[14px] text-quiet">
-      What is typed holds, not the drawing.{' '}
+      The typed values are used instead of the drawing.{' '}
       <Button
         look="quiet"
         onClick={() =>
-          edit(`follow the drawing of ${run.name}`, (shop) => followDrawing(shop, run.id))
+          edit(`use the drawing of ${run.name}`, (shop) => followDrawing(shop, run.id))
         }
       >
-        Follow the drawing
+        Use the drawing
       </Button>
     </p>
   );
@@ -96,9 +96,9 @@ function JoinsField({ run }: { readonly run: Run }) {
   const own = joinName(run.joins);
   const all = offered.some((joins) => joinName(joins) === own) ? offered : [...offered, run.joins];
   return (
-    <Line label="joins">
+    <Line label="Joins by">
       <Choice
-        label="How it joins"
+        label="Joins by"
         value={own}
         options={all.map((joins) => ({ value: joinName(joins), label: joinName(joins) }))}
         onChange={(chosen) => {

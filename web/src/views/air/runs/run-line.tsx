@@ -2,7 +2,7 @@
 
 import { PIPE_IDS, PIPES } from '@frank-gauge/core/catalogue';
 import { newGate, type Run, setGate } from '@frank-gauge/core/design';
-import { unitSymbol } from '@frank-gauge/core/quantity';
+import { type UnitSystem, unitSymbol } from '@frank-gauge/core/quantity';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { type ReactNode, useRef } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
@@ -50,7 +50,7 @@ export function RunLine({ run, depth, index }: Props) {
       ref={line}
       className={`border-rule border-b ${isOpen ? 'bg-selection' : ''} ${isOnWay ? 'shadow-[inset_3px_0_0_var(--ink)]' : ''}`}
     >
-      <div className="grid grid-cols-3 items-end md:items-center gap-x-1 px-2 py-1 md:grid-cols-[1fr_40px_44px_62px_32px_36px_28px] md:py-0">
+      <div className="grid grid-cols-3 items-end md:items-center gap-x-1 px-2 py-1 md:grid-cols-[1fr_60px_46px_54px_30px_52px_24px] md:py-0">
         <button
           type="button"
           aria-expanded={isOpen}
@@ -70,6 +70,10 @@ export function RunLine({ run, depth, index }: Props) {
   );
 }
 
+/** Feet and inches carry their own marks. */
+const lengthCaption = (what: string, system: UnitSystem) =>
+  system === 'metric' ? `${what}, m` : what;
+
 /** What is typed most of a run: its size, its pipe, its hose, its gate. */
 function RunFields({ run }: { readonly run: Run }) {
   const shopId = useDesign((shop) => shop.id);
@@ -77,7 +81,7 @@ function RunFields({ run }: { readonly run: Run }) {
   const bends = run.fittings.reduce((sum, fitting) => sum + fitting.count, 0);
   return (
     <>
-      <Cell caption={unitSymbol('length', system)}>
+      <Cell caption={lengthCaption('length', system)}>
         <QuantityField
           label={`Length of ${run.name}`}
           value={run.length ?? 0}
@@ -93,7 +97,7 @@ function RunFields({ run }: { readonly run: Run }) {
           }
         />
       </Cell>
-      <Cell caption={`${unitSymbol('diameter', system)} inside`}>
+      <Cell caption={`Ø inside, ${unitSymbol('diameter', system)}`}>
         <QuantityField
           label={`Inside diameter of ${run.name}`}
           value={run.diameter}
@@ -131,7 +135,7 @@ function RunFields({ run }: { readonly run: Run }) {
           {bends === 0 ? '–' : `${bends} ×`}
         </button>
       </Cell>
-      <Cell caption={`hose, ${unitSymbol('length', system)}`}>
+      <Cell caption={lengthCaption('hose', system)}>
         <QuantityField
           label={`Hose of ${run.name}`}
           value={run.hose?.length ?? null}

@@ -17,14 +17,14 @@ export function RunList() {
       {runs.length > 0 && (
         <div
           aria-hidden
-          className="mt-1 hidden grid-cols-[1fr_40px_44px_62px_32px_36px_28px] gap-x-1 border-ink border-b px-2 text-[13px] text-quiet md:grid"
+          className="mt-1 hidden grid-cols-[1fr_60px_46px_54px_30px_52px_24px] gap-x-1 border-ink border-b px-2 text-[13px] text-quiet md:grid"
         >
           <span>run</span>
-          <span>{unitSymbol('length', system)}</span>
-          <span>{unitSymbol('diameter', system)}</span>
+          <span>length{system === 'metric' ? ', m' : ''}</span>
+          <span>Ø, {unitSymbol('diameter', system)}</span>
           <span>pipe</span>
           <span>bends</span>
-          <span>hose</span>
+          <span>hose{system === 'metric' ? ', m' : ''}</span>
           <span>gate</span>
         </div>
       )}

@@ -19,14 +19,14 @@ export function SealingField({ run }: { readonly run: Run }) {
   const known = sealingOf(own?.leakageClass);
   return (
     <>
-      <Line label="seams, as found">
+      <Line label="Seams, as found">
         <Choice
-          label="How tight its seams are"
+          label="Seams, as found"
           value={own ? (known ?? USUAL) : USUAL}
           options={[
             {
               value: USUAL,
-              label: `as the shop’s: ${sealingName(sealing.usual)}`,
+              label: `same as the shop: ${sealingName(sealing.usual)}`,
             },
             ...SEALING_OPTIONS,
           ]}
@@ -67,10 +67,10 @@ function JointsField({ run }: { readonly run: Run }) {
       { merge: `joints ${run.id}` },
     );
   return (
-    <Line label="joints, gap each">
+    <Line label="Joints">
       <span className="grid grid-cols-2 gap-2">
         <ShopQuantity
-          label="Number of its joints"
+          label="Joints, number"
           value={run.joints}
           kind="number"
           min={0}
@@ -89,7 +89,7 @@ function JointsField({ run }: { readonly run: Run }) {
           }
         />
         <ShopQuantity
-          label="Gap around each of its joints"
+          label="Joints, gap at each"
           value={own?.gap ?? null}
           kind="roughness"
           min={0}

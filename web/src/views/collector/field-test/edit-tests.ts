@@ -50,21 +50,21 @@ export const editTest = (
   );
 
 export const addStep = (test: FieldTest): void =>
-  record('another opening', ({ fieldTests }) => {
+  record('add an opening', ({ fieldTests }) => {
     fieldTests.find(({ id }) => id === test.id)?.steps.push(newStep());
   });
 
 export const removeStep = (test: FieldTest, step: string): void =>
-  record('leave an opening out', ({ fieldTests }) => {
+  record('remove an opening', ({ fieldTests }) => {
     const own = fieldTests.find(({ id }) => id === test.id);
     if (own) own.steps = own.steps.filter(({ id }) => id !== step);
   });
 
 export function dropTest(test: FieldTest): void {
-  record('let go of a field test', (journal) => {
+  record('remove a field test', (journal) => {
     journal.fieldTests = journal.fieldTests.filter(({ id }) => id !== test.id);
   });
-  toast('Let go of the test', { action: { label: 'Undo', onClick: () => void undoAloud() } });
+  toast('Removed the test', { action: { label: 'Undo', onClick: () => void undoAloud() } });
 }
 
 /** Puts the fitted curve in the blower, as it was tested. */

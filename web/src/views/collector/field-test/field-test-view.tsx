@@ -58,7 +58,7 @@ function Tested({ test }: { readonly test: FieldTest }) {
         <StepTable test={test} />
       </section>
       <section
-        aria-label="What the test says"
+        aria-label="Test results"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
         tabIndex={0}
         className="order-3 border-rule p-3 max-xl:border-t md:max-xl:col-span-2 xl:overflow-y-auto xl:border-l"
@@ -74,10 +74,10 @@ function NoTest() {
   const shop = useDesign();
   return (
     <div className="max-w-prose p-4 pt-12 text-[17px]">
-      <h1 className="pb-2 text-xl">The blower’s own curve</h1>
+      <h1 className="pb-2 text-xl">Field test</h1>
       <p className="pb-4">
-        A published curve is another blower’s on another day. One gate, a manometer and a meter give
-        you your own: draw the gate in steps from shut to open, and read flow and suction at each.
+        A published fan curve belongs to another blower. With one gate, a manometer and a flow meter
+        you can measure your own: open the gate in steps and read flow and suction at each.
       </p>
       <Button look="solid" onClick={() => startTest(shop)}>
         Start a field test

@@ -67,11 +67,11 @@ export function StepTable({ test }: { readonly test: FieldTest }) {
             <th className="w-8">no.</th>
             <th>flow, {flow}</th>
             <th>suction at the blower, {pressure}</th>
-            <th>pressure behind it, {pressure}</th>
-            <th>suction ahead of the separator, {pressure}</th>
+            <th>pressure after it, {pressure}</th>
+            <th>suction before the separator, {pressure}</th>
             <th className="text-right">across the blower</th>
             <th className="relative w-9">
-              <span className="sr-only">take out</span>
+              <span className="sr-only">remove</span>
             </th>
           </tr>
         </thead>
@@ -84,14 +84,14 @@ export function StepTable({ test }: { readonly test: FieldTest }) {
               <td className="text-quiet">{index + 1}</td>
               {needed(step, index, 'flow', 'Flow')}
               {needed(step, index, 'inlet', 'Suction at the blower')}
-              {optional(step, index, 'outlet', 'Pressure behind the blower')}
-              {optional(step, index, 'ahead', 'Suction ahead of the separator')}
+              {optional(step, index, 'outlet', 'Pressure after the blower')}
+              {optional(step, index, 'ahead', 'Suction before the separator')}
               <td className="whitespace-nowrap text-right">
                 {formatShort(fanStatic(step, test), 'pressure', system)}
               </td>
               <td>
                 <TakeOut
-                  label={`Leave opening ${index + 1} out`}
+                  label={`Remove opening ${index + 1}`}
                   onClick={() => removeStep(test, step.id)}
                 />
               </td>
@@ -100,7 +100,7 @@ export function StepTable({ test }: { readonly test: FieldTest }) {
         </tbody>
       </table>
       <Button className="mt-2" disabled={test.steps.length >= 100} onClick={() => addStep(test)}>
-        Another opening
+        Add an opening
       </Button>
     </>
   );

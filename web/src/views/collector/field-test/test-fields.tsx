@@ -11,25 +11,27 @@ export function TestFields({ test }: { readonly test: FieldTest }) {
   const shop = useDesign();
   return (
     <>
-      <h1 className="text-[17px]">How it is done</h1>
+      <h1 className="text-[17px]">How to do it</h1>
       <ol className="list-decimal space-y-1.5 pt-1 pl-5 text-[15px]">
-        <li>All gates shut but one, near the collector, with straight pipe for the meter.</li>
+        <li>Shut all gates but one near the collector, with straight pipe for the meter.</li>
         <li>
           A tube into the duct a few diameters ahead of the blower, one behind it, one ahead of the
           separator: small holes, square and smooth inside.
         </li>
         <li>
-          Gate shut first: no flow, the most suction. Seconds are enough; a choked motor runs light,
-          the drum bears all of it.
+          Start with the gate shut: no flow, the most suction. A few seconds are enough: the motor
+          runs light, but the drum bears the full suction.
         </li>
-        <li>Then open in six or more steps. Wait until it is steady, read all, go on.</li>
-        <li>Tape the holes. Hands, sleeves and tubes stay clear of the wheel.</li>
+        <li>
+          Then open the gate in six or more steps. At each, wait until the readings are steady.
+        </li>
+        <li>Tape the holes afterward. Keep hands, sleeves and tubes clear of the impeller.</li>
       </ol>
-      <h2 className="pt-4 pb-1 text-[17px]">Made with</h2>
+      <h2 className="pt-4 pb-1 text-[17px]">Test setup</h2>
       <div className="space-y-1">
         <FieldLine
-          line="duct at the tube"
-          label="Duct where the suction is read"
+          label="Duct inside diameter"
+          of="at the tap"
           value={test.tapDiameter}
           kind="diameter"
           min={0.01}
@@ -41,8 +43,7 @@ export function TestFields({ test }: { readonly test: FieldTest }) {
           }
         />
         <FieldLine
-          line="flow, good to"
-          label="How far the flow meter may be off"
+          label="Flow meter accuracy"
           value={test.flowDoubt}
           kind="ratio"
           min={0}
@@ -54,8 +55,7 @@ export function TestFields({ test }: { readonly test: FieldTest }) {
           }
         />
         <FieldLine
-          line="pressure, good to"
-          label="How far the manometer may be off"
+          label="Manometer accuracy"
           value={test.pressureDoubt}
           kind="ratio"
           min={0}
@@ -67,8 +67,8 @@ export function TestFields({ test }: { readonly test: FieldTest }) {
           }
         />
         <FieldLine
-          line="wheel turned at"
-          label="Speed of the wheel in the test"
+          label="Impeller speed"
+          of="in the test"
           value={test.speed}
           kind="rotation"
           min={1}
@@ -80,8 +80,8 @@ export function TestFields({ test }: { readonly test: FieldTest }) {
           }
         />
         <FieldLine
-          line="air’s density"
-          label="Density of the air in the test"
+          label="Air density"
+          of="in the test"
           value={test.density}
           kind="density"
           min={0.5}
@@ -94,9 +94,9 @@ export function TestFields({ test }: { readonly test: FieldTest }) {
         />
       </div>
       <div className="flex flex-wrap gap-1.5 pt-3">
-        <Button onClick={() => startTest(shop)}>Start another</Button>
+        <Button onClick={() => startTest(shop)}>Start another test</Button>
         <Button look="quiet" onClick={() => dropTest(test)}>
-          Let this one go
+          Remove this test
         </Button>
       </div>
     </>

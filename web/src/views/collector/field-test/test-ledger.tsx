@@ -30,7 +30,7 @@ export function TestLedger({ test, fit }: Props) {
   const middle = curve.ok ? curve.at(curve.tested / 2) : null;
   return (
     <>
-      <h2 className="text-[18px]">The blower</h2>
+      <h2 className="text-[18px]">Blower</h2>
       {curve.ok && middle ? (
         <>
           <p className="pt-1">
@@ -39,20 +39,21 @@ export function TestLedger({ test, fit }: Props) {
               {writeNumber(middle.pressure, STYLES[system].pressure)} ±{' '}
               {pressure(middle.uncertainty)}
             </strong>
-            ; it would make no pressure at about {flow(curve.freeFlow)}, though beyond{' '}
-            {flow(curve.tested)} nothing was read. With nothing attached it moves less than that:
-            its open inlet and its filter take pressure too.
+            . The pressure would reach zero at about {flow(curve.freeFlow)}, but nothing was read
+            beyond {flow(curve.tested)}. With nothing attached the blower moves less than that,
+            because its inlet and its filter cost pressure too.
           </p>
           <p className="pt-1 text-[14px] text-quiet">
-            It falls by the flow to the power {curve.exponent.toFixed(2)}
-            {curve.isExponentAssumed && ', an estimate: six openings would tell it'}. The shade
-            holds the true curve 95 times in 100, if the meters are as good as said.
+            The pressure falls with the flow to the power of {curve.exponent.toFixed(2)}
+            {curve.isExponentAssumed && ' (an estimate; six openings would determine it)'}. The
+            shaded band contains the true curve with 95 % confidence if the meters are as accurate
+            as stated.
           </p>
           <Button
             className="mt-2"
             onClick={() => {
               adoptCurve(test, fit);
-              announce('The blower goes by its own curve now');
+              announce('The blower now uses its measured curve');
             }}
           >
             Use this curve
@@ -63,15 +64,15 @@ export function TestLedger({ test, fit }: Props) {
           {curve.ok ? '' : curve.reason}
         </p>
       )}
-      <h2 className="pt-4 text-[18px]">Behind it</h2>
+      <h2 className="pt-4 text-[18px]">Filter</h2>
       {exhaust ? (
         <>
           <p className="pt-1">
-            Takes {writeNumber(exhaust.value * reference, STYLES[system].pressure)} ±{' '}
+            Its pressure drop is {writeNumber(exhaust.value * reference, STYLES[system].pressure)} ±{' '}
             {pressure(exhaust.uncertainty * reference)} at {flow(reference)}
             {filter && (
               <>
-                : this filter, loaded{' '}
+                , a filter loading of{' '}
                 <strong className="font-semibold">
                   ×{loadingOf(filter, exhaust.value).toFixed(1)}
                 </strong>
@@ -84,44 +85,44 @@ export function TestLedger({ test, fit }: Props) {
               className="mt-2"
               onClick={() => {
                 adoptLoading(test, fit);
-                announce('The filter is believed as loaded as it was found');
+                announce('The filter now uses the measured loading');
               }}
             >
-              Believe this loading
+              Use this loading
             </Button>
           )}
         </>
       ) : (
         <p className="pt-1 text-quiet">
-          Read the pressure behind the blower at two openings or more, and what the filter takes
-          shows here.
+          Read the pressure after the blower at two or more openings to see the filter’s pressure
+          drop here.
         </p>
       )}
-      <h2 className="pt-4 text-[18px]">The separator</h2>
+      <h2 className="pt-4 text-[18px]">Separator</h2>
       {separator ? (
         <>
           <p className="pt-1">
-            Takes{' '}
+            Its loss coefficient (C) between the two taps is{' '}
             <strong className="font-semibold">
               {separator.value.toFixed(1)} ± {separator.uncertainty.toFixed(1)}
-            </strong>{' '}
-            velocity heads between the two tubes.
+            </strong>
+            .
           </p>
           {collector.separator.kind !== 'none' && (
             <Button
               className="mt-2"
               onClick={() => {
                 adoptHeads(test, fit);
-                announce('The separator goes by what it was found to take');
+                announce('The separator now uses the measured loss');
               }}
             >
-              Believe these heads
+              Use this loss coefficient
             </Button>
           )}
         </>
       ) : (
         <p className="pt-1 text-quiet">
-          Read the suction ahead of the separator too, and what it takes shows here.
+          Read the suction before the separator as well to see the separator’s pressure drop here.
         </p>
       )}
     </>

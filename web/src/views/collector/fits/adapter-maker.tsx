@@ -70,14 +70,14 @@ export function AdapterMaker({ joint }: { readonly joint: JointPlace | null }) {
       {([0, 1] as const).map((index) => (
         <EndFields
           key={index}
-          name={index === 0 ? 'first' : 'second'}
+          name={index === 0 ? 'First' : 'Second'}
           end={adapter.ends[index]}
           onChange={(change) => setEnd(index, change)}
         />
       ))}
       <FieldLine
-        line="wall"
-        label="Wall of the adapter"
+        label="Wall thickness"
+        of="adapter"
         value={adapter.wall}
         kind="thickness"
         min={0}
@@ -86,8 +86,8 @@ export function AdapterMaker({ joint }: { readonly joint: JointPlace | null }) {
         onChange={(wall) => setAdapter((before) => ({ ...before, wall }))}
       />
       <FieldLine
-        line="air, across"
-        label="Clearance of the adapter"
+        label="Clearance"
+        of="adapter"
         value={adapter.clearance}
         kind="thickness"
         min={0}
@@ -96,8 +96,8 @@ export function AdapterMaker({ joint }: { readonly joint: JointPlace | null }) {
         onChange={(clearance) => setAdapter((before) => ({ ...before, clearance }))}
       />
       <FieldLine
-        line="taper, each side"
-        label="Taper of the adapter"
+        label="Taper per side"
+        of="adapter"
         value={adapter.taper}
         kind="angle"
         min={0}
@@ -109,7 +109,7 @@ export function AdapterMaker({ joint }: { readonly joint: JointPlace | null }) {
         <>
           <SectionPicture section={section} system={system} />
           <div className="flex flex-wrap gap-1.5">
-            <Button onClick={() => save(section.outline, '')}>Save it as STL</Button>
+            <Button onClick={() => save(section.outline, '')}>Save as STL</Button>
             {([0, 1] as const).map((end) => (
               <Button
                 key={end}
@@ -119,13 +119,13 @@ export function AdapterMaker({ joint }: { readonly joint: JointPlace | null }) {
                   if (ring.ok) save(ring.outline, ` ring ${end + 1}`);
                 }}
               >
-                Ring, {end === 0 ? 'first' : 'second'} end
+                Save test ring, {end === 0 ? 'first' : 'second'} end
               </Button>
             ))}
           </div>
           <p className="text-[14px] text-quiet">
-            In millimetres. Print a ring first and try it: printers and pipes differ. Plastic builds
-            static; keep embers and sparks out of the duct.
+            STL files are in millimeters. Print a test ring first: printers and pipes vary. Plastic
+            builds up static; keep embers and sparks out of the duct.
           </p>
         </>
       ) : (
@@ -146,9 +146,9 @@ interface EndFieldsProps {
 function EndFields({ name, end, onChange }: EndFieldsProps) {
   return (
     <>
-      <Line label={`${name} end goes`}>
+      <Line label={`${name} end`}>
         <Choice
-          label={`How the ${name} end goes`}
+          label={`${name} end, fit`}
           value={end.goes}
           options={[
             { value: 'over', label: 'over a pipe' },
@@ -158,8 +158,8 @@ function EndFields({ name, end, onChange }: EndFieldsProps) {
         />
       </Line>
       <FieldLine
-        line={end.goes === 'over' ? 'its outside' : 'its inside'}
-        label={`True diameter at the ${name} end`}
+        label={end.goes === 'over' ? 'Pipe outside diameter' : 'Pipe inside diameter'}
+        of={`${name} end`}
         value={end.diameter}
         kind="diameter"
         min={0.005}
@@ -168,8 +168,8 @@ function EndFields({ name, end, onChange }: EndFieldsProps) {
         onChange={(diameter) => onChange({ diameter })}
       />
       <FieldLine
-        line="overlap"
-        label={`Overlap of the ${name} end`}
+        label="Overlap"
+        of={`${name} end`}
         value={end.length}
         kind="diameter"
         min={0}

@@ -24,8 +24,8 @@ export function BandFields() {
   return (
     <div className="space-y-1">
       <FieldLine
-        line="around, across"
-        label="Outside diameter the bands go around"
+        label="Outside diameter"
+        of="to clamp"
         value={around}
         kind="diameter"
         min={0.01}
@@ -34,7 +34,7 @@ export function BandFields() {
         onChange={setTyped}
         onClear={() => setTyped(null)}
       />
-      <Line label="bands at hand">
+      <Line label="Band lengths on hand">
         <BandList key={bands.join()} bands={bands} system={system} />
       </Line>
       {chain && (
@@ -45,7 +45,7 @@ export function BandFields() {
               {length(Math.PI * (around ?? 0))} around.
             </>
           ) : chain.reason === 'no bands' ? (
-            `${length(chain.wanted)} are wanted. Say what lengths you have.`
+            `You need ${length(chain.wanted)}. Type the lengths you have.`
           ) : (
             `Even eight of the longest do not reach ${length(chain.wanted)}.`
           )}
@@ -104,7 +104,7 @@ function BandList({ bands, system }: ListProps) {
   return (
     <span className="block min-w-0">
       <input
-        aria-label="Lengths of the band clamps at hand"
+        aria-label="Band lengths on hand"
         aria-invalid={refusal !== null}
         value={text}
         placeholder="24, 36"

@@ -27,10 +27,10 @@ export function FitsView() {
           tabIndex={0}
           className="min-w-0 overflow-x-auto px-3 pb-6 xl:overflow-y-auto"
         >
-          <h1 className="pt-2 text-[17px]">What goes into what</h1>
+          <h1 className="pt-2 text-[17px]">Joints</h1>
           <p className="max-w-prose pb-2 text-[14px] text-quiet">
-            Nominal sizes lie. Ends stand with the diameters of their standard, or with a wall as
-            such parts usually have; put a calliper to them and write over what is wrong.
+            Nominal sizes are not true sizes. Each end starts with the diameter from its standard,
+            or with a typical wall. Measure with a caliper and type over what is wrong.
           </p>
           <JointTable
             joints={joints}
@@ -39,11 +39,11 @@ export function FitsView() {
           />
         </section>
         <section
-          aria-label="To close them"
+          aria-label="Closing the joints"
           className="border-rule p-3 max-md:border-t md:border-l xl:overflow-y-auto"
         >
           <Tape />
-          <h2 className="pt-4 text-[17px]">{joint ? 'An adapter for this joint' : 'An adapter'}</h2>
+          <h2 className="pt-4 text-[17px]">{joint ? 'Adapter for this joint' : 'Adapter'}</h2>
           <AdapterMaker key={joint?.id ?? 'free'} joint={joint} />
           <h2 className="pt-4 text-[17px]">Band clamps</h2>
           <BandFields />
@@ -57,8 +57,7 @@ function Tape() {
   const tape = useDesign(({ ducts }) => ducts.stock.tape);
   return (
     <FieldLine
-      line="tape, thick"
-      label="Thickness of the tape"
+      label="Tape thickness"
       value={tape}
       kind="thickness"
       min={0}

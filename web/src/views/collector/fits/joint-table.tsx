@@ -22,12 +22,12 @@ export function JointTable({ joints, chosen, onAdapter }: Props) {
     <table className="w-full min-w-[620px] border-collapse">
       <thead className="sticky top-0 z-20 bg-paper text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
         <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
-          <th>the air comes from, and goes on to</th>
+          <th>upstream end, downstream end</th>
           <th className="w-20">inside, {unit}</th>
           <th className="w-20">outside, {unit}</th>
           <th>goes</th>
           <th className="text-right">gap</th>
-          <th>closed by</th>
+          <th>close with</th>
         </tr>
       </thead>
       {joints.map((joint) => (
@@ -73,8 +73,8 @@ export function JointTable({ joints, chosen, onAdapter }: Props) {
 
 const ORIGINS: Record<JointEnd['origin'], string> = {
   measured: 'measured',
-  catalogue: 'by its standard',
-  estimate: 'wall estimated',
+  catalogue: 'from its standard',
+  estimate: 'wall thickness estimated',
 };
 
 interface EndProps {
@@ -116,7 +116,7 @@ function EndCells({ joint, side }: EndProps) {
             <button
               type="button"
               className="min-h-11 px-1.5 underline md:min-h-0"
-              aria-label={`Forget what was measured of ${word}`}
+              aria-label={`Discard the measured size of ${word}`}
               onClick={() => forgetEnd(joint, side)}
             >
               forget

@@ -37,10 +37,10 @@ export function NoiseLedger() {
   const average = averageLevel(dose);
   return (
     <>
-      <h2 className="text-[18px]">The day</h2>
+      <h2 className="text-[18px]">Daily dose</h2>
       {average === null ? (
         <p className="text-quiet">
-          Say at each place how many hours a day somebody is there; what it adds up to shows here.
+          Enter the hours a day someone is at each place to see the daily noise dose.
         </p>
       ) : (
         <>
@@ -50,21 +50,21 @@ export function NoiseLedger() {
             >
               <span aria-hidden>{dose > 1 ? '▼' : '●'}</span> {Math.round(100 * dose)} %
             </span>{' '}
-            of what a day allows
+            of the daily limit
           </p>
           <p>
-            As if it were {Math.round(average)} dB(A) for eight hours. NIOSH recommends no more than{' '}
+            Equal to {Math.round(average)} dB(A) for eight hours. NIOSH recommends no more than{' '}
             {RECOMMENDED_LEVEL}, half the time for each 3 dB more.{' '}
             {dose > 1 &&
-              'Muffs or plugs at the loudest places, or less time there; a box around the blower helps where it is what is heard.'}
+              'Wear muffs or plugs at the loudest places, or spend less time there. Where the blower is the noise, an enclosure helps.'}
           </p>
         </>
       )}
       <Estimates />
       <Distances />
       <p className="pt-4 text-[14px] text-quiet">
-        Hearing does not come back. A dose is reckoned from single readings: a dosimeter and your
-        local rules decide.
+        Hearing loss is permanent. This dose comes from single readings: a dosimeter and your local
+        rules decide.
       </p>
     </>
   );
@@ -95,8 +95,8 @@ function Estimates() {
       </dl>
       <p className="pt-1 text-[14px] text-quiet">
         {heard
-          ? `Estimates by flow and pressure, moved by what was read: ${heard.place}.`
-          : `Estimates by flow and pressure, ± ${NOISE_UNCERTAINTY} dB: a reading at a known distance betters them.`}
+          ? `Estimates from airflow and pressure, adjusted to the reading at ${heard.place}.`
+          : `Estimates from airflow and pressure, ± ${NOISE_UNCERTAINTY} dB. A reading at a known distance improves them.`}
       </p>
     </>
   );
@@ -112,7 +112,7 @@ function Distances() {
   const distances = system === 'us' ? [3, 6, 12, 24].map((feet) => toSI(feet, 'ft')) : [1, 2, 4, 8];
   return (
     <>
-      <h2 className="pt-4 text-[18px]">By distance, an estimate</h2>
+      <h2 className="pt-4 text-[18px]">By distance (estimate)</h2>
       <dl>
         {distances.map((to) => (
           <div key={to} className="flex border-rule border-b py-0.5">
@@ -124,7 +124,7 @@ function Distances() {
         ))}
       </dl>
       <p className="pt-1 text-[14px] text-quiet">
-        6 dB less for each doubling, as in the open. Indoors it falls less.
+        6 dB less per doubling of distance, as outdoors. Indoors it drops less.
       </p>
     </>
   );

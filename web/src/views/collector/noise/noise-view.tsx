@@ -10,8 +10,8 @@ export function NoiseView() {
   const isEmpty = useJournal(({ sounds }) => sounds.length === 0);
   return (
     <div className="grid grid-cols-1 md:h-full md:grid-cols-[260px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[260px_minmax(0,1fr)_272px] xl:overflow-hidden">
-      <section aria-label="Log a reading" className="border-rule p-3 md:border-r">
-        <h1 className="pb-1 text-[17px]">What a sound meter says</h1>
+      <section aria-label="Add a reading" className="border-rule p-3 md:border-r">
+        <h1 className="pb-1 text-[17px]">Sound readings</h1>
         <SoundForm />
       </section>
       <section
@@ -22,15 +22,15 @@ export function NoiseView() {
       >
         {isEmpty ? (
           <p className="max-w-prose pt-16 text-[17px]">
-            Hold a meter, or a phone that was held against one, at your ear’s height where you work;
-            log what it shows, and how long a day you are there.
+            Hold a sound meter, or a phone checked against one, at ear height where you work. Add
+            what it shows and how many hours a day you are there.
           </p>
         ) : (
           <SoundTable />
         )}
       </section>
       <section
-        aria-label="What it adds up to"
+        aria-label="Daily dose"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
         tabIndex={0}
         className="border-rule p-3 max-xl:border-t md:max-xl:col-span-2 xl:overflow-y-auto xl:border-l"

@@ -32,8 +32,8 @@ export function SoundForm() {
   const take = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
   const log = () => {
     const { place, level, distance, hours } = typed;
-    if (place.trim() === '') return setRefusal('Say where it was read.');
-    if (level === null) return setRefusal('Write what the meter shows, in dB(A), slow.');
+    if (place.trim() === '') return setRefusal('Type where it was read.');
+    if (level === null) return setRefusal('Type what the meter shows, in dB(A), slow.');
     // Without what earlier readings moved it by.
     const bare = { ...shop, candidates: [] };
     const reckoned = compareCandidates(bare, tree, view, [])[0]?.noise ?? null;
@@ -48,7 +48,7 @@ export function SoundForm() {
       note: '',
     };
     const why = keep(() => record('log a sound reading', ({ sounds }) => void sounds.push(sound)));
-    setRefusal(why === null ? null : `It cannot be logged so: ${why}.`);
+    setRefusal(why === null ? null : `The reading was not added: ${why}.`);
     if (why !== null) return;
     setTyped(NOTHING);
     setRound((before) => before + 1);
@@ -62,17 +62,16 @@ export function SoundForm() {
         log();
       }}
     >
-      <Line label="place">
+      <Line label="Place">
         <TextField
-          label="Place of the reading"
+          label="Place"
           value={typed.place}
           saves={false}
           onChange={(place) => take({ place })}
         />
       </Line>
       <FieldLine
-        line="meter shows"
-        label="Level the meter shows"
+        label="Meter reading"
         value={typed.level}
         kind="sound"
         min={20}
@@ -83,7 +82,6 @@ export function SoundForm() {
         onClear={() => take({ level: null })}
       />
       <FieldLine
-        line="from the collector"
         label="Distance from the collector"
         value={typed.distance}
         kind="length"
@@ -96,13 +94,12 @@ export function SoundForm() {
         onClear={() => take({ distance: null })}
       />
       <FieldLine
-        line="hours a day there"
-        label="Hours a day at this place"
+        label="Hours a day there"
         value={typed.hours}
         kind="number"
         min={0}
         max={24}
-        placeholder="nobody stays"
+        placeholder="nobody there"
         saves={false}
         onChange={(hours) => take({ hours })}
         onClear={() => take({ hours: null })}
@@ -113,7 +110,7 @@ export function SoundForm() {
         </p>
       )}
       <Button type="submit" className="mt-1">
-        Log it
+        Add reading
       </Button>
     </form>
   );

@@ -37,7 +37,7 @@ export function SoundTable() {
           <th>note</th>
           <th>read</th>
           <th className="relative w-9">
-            <span className="sr-only">take out</span>
+            <span className="sr-only">remove</span>
           </th>
         </tr>
       </thead>
@@ -51,7 +51,7 @@ export function SoundTable() {
               <TextField
                 label={`Place of the reading of ${sound.level} dB(A)`}
                 value={sound.place}
-                whenEmpty="Say where it was read."
+                whenEmpty="Type where it was read."
                 onChange={(place) =>
                   editSound(sound, 'place', (own) => {
                     own.place = place;
@@ -133,9 +133,9 @@ export function SoundTable() {
             </td>
             <td>
               <TakeOut
-                label={`Take out the reading at ${sound.place}`}
+                label={`Remove the reading at ${sound.place}`}
                 onClick={() =>
-                  record(`take out the reading at ${sound.place}`, (journal) => {
+                  record(`remove the reading at ${sound.place}`, (journal) => {
                     journal.sounds = journal.sounds.filter(({ id }) => id !== sound.id);
                   })
                 }

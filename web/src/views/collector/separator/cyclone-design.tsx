@@ -30,7 +30,7 @@ export function CycloneDesign() {
       look="quiet"
       className="-ml-3"
       onClick={() =>
-        editSeparator('cyclone by its inlet’s speed', (own) => {
+        editSeparator('cyclone sized by inlet velocity', (own) => {
           own.proportions = cycloneOf(family, bodyForSpeed(family, flow, INLET_SPEEDS.best));
         })
       }
@@ -41,9 +41,9 @@ export function CycloneDesign() {
   );
   return (
     <div className="pt-2">
-      <p className="font-semibold">A cyclone for {formatShort(flow, 'flow', system)}</p>
+      <p className="font-semibold">Cyclone for {formatShort(flow, 'flow', system)}</p>
       <p className="text-[14px] text-quiet">
-        With {formatShort(INLET_SPEEDS.best, 'velocity', system)} in its inlet:
+        With {formatShort(INLET_SPEEDS.best, 'velocity', system)} at the inlet:
       </p>
       <div className="flex flex-col items-start">{CYCLONE_FAMILY_IDS.map(design)}</div>
       {proportions && (
@@ -69,14 +69,14 @@ function AtWork({ work }: { readonly work: CycloneAtWork }) {
   const isSlow = inletSpeed < INLET_SPEEDS.least;
   const isFast = inletSpeed > INLET_SPEEDS.most;
   const rows: [string, string][] = [
-    ['body, inside', length(own.bodyDiameter)],
-    ['barrel, high', length(own.bodyLength)],
-    ['cone, high', length(own.coneLength)],
+    ['body inside diameter', length(own.bodyDiameter)],
+    ['barrel height', length(own.bodyLength)],
+    ['cone height', length(own.coneLength)],
     ['inlet', `${length(own.inletHeight)} × ${length(own.inletWidth)}`],
     ['outlet pipe', length(own.outletDiameter)],
     ['takes', formatShort(work.pressure, 'pressure', system)],
-    ['catches half of', formatShort(work.cutSize, 'dustSize', system)],
-    ['of this dust', `${(100 * work.caught).toFixed(1)} % by mass`],
+    ['cut size (50 %)', formatShort(work.cutSize, 'dustSize', system)],
+    ['efficiency, this dust', `${(100 * work.caught).toFixed(1)} % by mass`],
   ];
   return (
     <>
@@ -89,11 +89,10 @@ function AtWork({ work }: { readonly work: CycloneAtWork }) {
         ))}
       </dl>
       <p className={`pt-1 text-[14px] ${isSlow || isFast ? 'text-starved-text' : 'text-quiet'}`}>
-        {isSlow && `▼ ${speed} in its inlet is slow: dust lies down there, and fines slip by.`}
-        {isFast &&
-          `▼ ${speed} in its inlet is fast: it stirs up what it caught, and costs pressure.`}
-        {!isSlow && !isFast && `${speed} in its inlet: as it should be.`} Loss by Shepherd and
-        Lapple, cut by Lapple; a leak at its dust outlet ruins both.
+        {isSlow && `▼ ${speed} at the inlet is slow: dust settles there, and fines get past.`}
+        {isFast && `▼ ${speed} at the inlet is fast: it re-entrains dust and costs pressure.`}
+        {!isSlow && !isFast && `${speed} at the inlet is in the usual range.`} Pressure drop by
+        Shepherd and Lapple, cut size by Lapple. A leak at the dust outlet spoils the separation.
       </p>
     </>
   );

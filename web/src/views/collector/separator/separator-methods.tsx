@@ -24,7 +24,7 @@ export function SeparatorMethods() {
   if (tree.drops.length === 0) return null;
   return (
     <div className="pt-2">
-      <p className="font-semibold">What each kind costs here</p>
+      <p className="font-semibold">What each separator would cost in airflow</p>
       <table className="w-full border-collapse">
         <thead className="text-[13px] text-quiet">
           <tr className="[&>th]:pr-1 [&>th]:text-left [&>th]:font-normal">
@@ -60,7 +60,7 @@ export function SeparatorMethods() {
         </tbody>
       </table>
       <p className="text-[13px] text-quiet">
-        At the drop that has least; the others by usual figures, estimates.
+        At the worst drop. The other kinds use typical values, which are estimates.
       </p>
     </div>
   );

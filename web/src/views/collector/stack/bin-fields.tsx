@@ -13,13 +13,13 @@ export function BinFields() {
   const { sizes } = elevation;
   return (
     <>
-      <Line label="shape">
+      <Line label="Shape">
         <Choice
-          label="Shape of the bin"
+          label="Shape, bin"
           value={bin.shape}
           options={[
             { value: 'round', label: 'round' },
-            { value: 'square', label: 'with flat sides' },
+            { value: 'square', label: 'flat-sided' },
           ]}
           onChange={(shape) =>
             editStack('shape of the bin', (own) => {
@@ -29,8 +29,8 @@ export function BinFields() {
         />
       </Line>
       <SizeLine
-        line="across"
-        label="Width of the bin"
+        label="Width"
+        of="bin"
         value={bin.diameter}
         usual={sizes.bin.diameter}
         onChange={(value) =>
@@ -40,8 +40,8 @@ export function BinFields() {
         }
       />
       <SizeLine
-        line="height"
-        label="Height of the bin"
+        label="Height"
+        of="bin"
         value={bin.height}
         usual={sizes.bin.height}
         warning={warn(
@@ -57,8 +57,7 @@ export function BinFields() {
         }
       />
       <FieldLine
-        line="castors under it"
-        label="Height of the castors"
+        label="Caster height"
         value={bin.raised}
         kind="diameter"
         min={0}
@@ -71,8 +70,8 @@ export function BinFields() {
       />
       <SizeLine
         kind="mass"
-        line="weighs, empty"
-        label="Weight of the empty bin"
+        label="Empty weight"
+        of="bin"
         value={bin.weight}
         usual={sizes.bin.weight}
         onChange={(value) =>
@@ -81,9 +80,9 @@ export function BinFields() {
           })
         }
       />
-      <Line label="a liner in it">
+      <Line label="Liner">
         <Choice
-          label="Whether the bin has a liner"
+          label="Liner, in the bin"
           value={bin.isLined ? 'yes' : 'no'}
           options={[
             { value: 'no', label: 'no' },
@@ -97,8 +96,7 @@ export function BinFields() {
         />
       </Line>
       <FieldLine
-        line="lid, thick"
-        label="Thickness of the lid"
+        label="Lid thickness"
         value={lid.thickness}
         kind="diameter"
         min={0}
@@ -110,8 +108,7 @@ export function BinFields() {
         }
       />
       <FieldLine
-        line="over the rim by"
-        label="How far the lid reaches over the rim"
+        label="Lid lip over the rim"
         value={lid.lip}
         kind="diameter"
         min={0}
@@ -122,16 +119,16 @@ export function BinFields() {
           })
         }
       />
-      <Line label="comes free">
+      <Line label="Bin removal">
         <Choice
-          label="How the bin comes free"
+          label="Bin removal"
           value={emptying.kind}
           options={[
-            { value: 'lower', label: 'it is lowered: wedge, lever or cam' },
-            { value: 'lift', label: 'what stands on it is lifted off' },
+            { value: 'lower', label: 'the bin is lowered (wedge, lever or cam)' },
+            { value: 'lift', label: 'the parts on it are lifted off' },
           ]}
           onChange={(kind) =>
-            editStack('how the bin comes free', (own) => {
+            editStack('bin removal', (own) => {
               own.emptying = kind === 'lower' ? { kind, travel: own.lid.lip + 0.015 } : { kind };
             })
           }
@@ -139,8 +136,7 @@ export function BinFields() {
       </Line>
       {emptying.kind === 'lower' && (
         <FieldLine
-          line="lowered by"
-          label="How far the bin is lowered"
+          label="Bin lowers by"
           value={emptying.travel}
           kind="diameter"
           min={0}

@@ -26,9 +26,9 @@ import { useCollector } from '../../parts/edited-collector';
 
 const REFUSALS = {
   'filter ahead of the separator':
-    'A filter ahead of the separator would get all the chips: it stays behind it.',
+    'A filter ahead of the separator would catch all the chips, so it stays after the separator.',
   'nothing behind the filter':
-    'Air that leaves the room does not come back to the blower: the way out stays last.',
+    'Air that leaves the room does not return to the blower, so the exhaust stays last.',
 } as const;
 
 /** The chain as the air meets it; drag a part, or move it with space and the arrow keys. */
@@ -52,7 +52,7 @@ export function ChainStrip() {
       toast(REFUSALS[reordered.why]);
       return;
     }
-    editStack('order of the chain', (own) => {
+    editStack('order of parts', (own) => {
       own.order = reordered.order;
     });
   };
@@ -65,13 +65,13 @@ export function ChainStrip() {
       accessibility={{
         screenReaderInstructions: {
           draggable:
-            'Press space to pick the part up, the arrow keys to move it along the air’s way, space to put it down.',
+            'Press Space to pick up the part, the arrow keys to move it along the air path, and Space to put it down.',
         },
       }}
     >
       <SortableContext items={chain} strategy={horizontalListSortingStrategy}>
         <ol
-          aria-label="The chain, as the air meets it"
+          aria-label="Parts in the order the air meets them"
           className="flex flex-wrap items-center gap-1"
         >
           <li className="text-[14px] text-quiet">air</li>

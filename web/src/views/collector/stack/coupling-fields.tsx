@@ -17,31 +17,30 @@ export function JointFields({ which, line }: JointProps) {
   const joint = parts.stack[which];
   return (
     <>
-      <Line label={`${line}, made of`}>
+      <Line label={`${line} coupling`}>
         <Choice
-          label={`What the ${line} coupling is made of`}
+          label={`${line} coupling, kind`}
           value={joint.kind}
           options={[
             { value: 'hose', label: 'hose' },
-            { value: 'rigid', label: 'pipe, rigid' },
+            { value: 'rigid', label: 'rigid pipe' },
           ]}
           onChange={(kind) =>
-            editStack(`${line} coupling`, (own) => {
+            editStack(`${line.toLowerCase()} coupling`, (own) => {
               own[which].kind = kind;
             })
           }
         />
       </Line>
       <FieldLine
-        line="its length"
-        label={`Length of the ${line} coupling`}
+        label={`${line} coupling length`}
         value={joint.length}
         kind="diameter"
         min={0}
         max={30}
         warning={which === 'coupling' ? warn('coupling too short') : null}
         onChange={(length) =>
-          editStack(`length of the ${line} coupling`, (own) => {
+          editStack(`length of the ${line.toLowerCase()} coupling`, (own) => {
             own[which].length = length;
           })
         }

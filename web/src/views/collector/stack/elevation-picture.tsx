@@ -139,5 +139,5 @@ function Picture({ drawing, width, height }: PictureProps) {
 
 const describe = ({ placed }: Elevation, conflicts: readonly Conflict[]) =>
   `From the floor up: ${placed.map(({ part }) => STACK_PARTS[part].toLowerCase()).join(', ')}. ${
-    conflicts.length === 0 ? 'Everything fits.' : `${conflicts.length} things to look at.`
+    conflicts.length === 0 ? 'Everything fits.' : `${conflicts.length} issues.`
   }`;

@@ -34,13 +34,13 @@ export function MountFields() {
   const isHigh = mount.kind === 'wall' || mount.kind === 'nextRoom';
   return (
     <>
-      <Line label="the blower">
+      <Line label="Blower mount">
         <Choice
-          label="What carries the blower"
+          label="Blower mount"
           value={mount.kind}
           options={KINDS.map((value) => ({ value, label: MOUNTS[value] }))}
           onChange={(kind) =>
-            editStack('what carries the blower', (own) => {
+            editStack('blower mount', (own) => {
               const middle = elevation.blowerZ + sizesOf({ ...parts, stack: own }).blower.width / 2;
               own.mount = startOf(kind, Math.round(middle * 100) / 100);
             })
@@ -52,8 +52,7 @@ export function MountFields() {
       )}
       {'height' in mount && (
         <FieldLine
-          line={isHigh ? 'shaft at' : 'deck at'}
-          label={isHigh ? 'Height of the shaft' : 'Height of the deck'}
+          label={isHigh ? 'Shaft height' : 'Deck height'}
           value={mount.height}
           kind="diameter"
           min={0}
@@ -77,13 +76,11 @@ export function BracketFields() {
   const { cleat } = parts.stack;
   const measure = (
     key: Exclude<keyof Stack['cleat'], 'screws'>,
-    line: string,
     label: string,
     max: number,
     warning: string | null = null,
   ) => (
     <FieldLine
-      line={line}
       label={label}
       value={cleat[key]}
       kind="diameter"
@@ -92,7 +89,7 @@ export function BracketFields() {
       max={max}
       warning={warning}
       onChange={(value) =>
-        editStack(label, (own) => {
+        editStack(label.toLowerCase(), (own) => {
           own.cleat[key] = value;
         })
       }
@@ -100,12 +97,12 @@ export function BracketFields() {
   );
   return (
     <>
-      {measure('studSpacing', 'studs apart', 'Spacing of the studs', 3)}
-      {measure('length', 'cleat, long', 'Length of the cleat', 10, warn('cleat too short'))}
-      {measure('rise', 'rows apart', 'Distance of the two rows of screws', 3)}
+      {measure('studSpacing', 'Stud spacing', 3)}
+      {measure('length', 'Cleat length', 10, warn('cleat too short'))}
+      {measure('rise', 'Screw row spacing', 3)}
       <FieldLine
-        line="screws"
-        label="Number of screws"
+        label="Screws"
+        of="number"
         value={cleat.screws}
         kind="number"
         isWhole
@@ -118,8 +115,8 @@ export function BracketFields() {
           })
         }
       />
-      {measure('screwDiameter', 'each, thick', 'Diameter of the screws', 0.05)}
-      {measure('screwDepth', 'thread in the stud', 'Thread in the stud', 0.3)}
+      {measure('screwDiameter', 'Screw diameter', 0.05)}
+      {measure('screwDepth', 'Thread in the stud', 0.3)}
     </>
   );
 }

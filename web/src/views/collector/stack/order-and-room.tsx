@@ -24,13 +24,13 @@ export function OrderAndRoom() {
   return (
     <div className="space-y-1 px-3 pt-1 pb-2">
       {possible.length > 1 && (
-        <Line label="order">
+        <Line label="Order of parts">
           <Choice
-            label="Order of the chain"
+            label="Order of parts"
             value={chainOrder(parts)}
             options={possible}
             onChange={(order) =>
-              editStack('order of the chain', (own) => {
+              editStack('order of parts', (own) => {
                 own.order = order;
               })
             }
@@ -38,8 +38,7 @@ export function OrderAndRoom() {
         </Line>
       )}
       <FieldLine
-        line="ceiling"
-        label="Height of the ceiling"
+        label="Ceiling height"
         value={ceilingHeight}
         kind="diameter"
         min={0}
@@ -67,8 +66,7 @@ export function OrderAndRoom() {
         }
       />
       <FieldLine
-        line="people to lift"
-        label="People at hand to lift"
+        label="People to lift"
         value={parts.stack.people}
         kind="number"
         isWhole

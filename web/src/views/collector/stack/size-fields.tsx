@@ -14,18 +14,17 @@ export function SeparatorSizeFields() {
   const usual = elevation.sizes.separator;
   const size = (
     key: 'diameter' | 'height' | 'weight',
-    line: string,
     label: string,
     kind: 'diameter' | 'mass' = 'diameter',
   ) => (
     <SizeLine
       kind={kind}
-      line={line}
       label={label}
+      of="separator"
       value={separator[key]}
       usual={usual[key]}
       onChange={(value) =>
-        editStack(label, (own) => {
+        editStack(`${label.toLowerCase()} of the separator`, (own) => {
           own.separator[key] = value;
         })
       }
@@ -33,12 +32,11 @@ export function SeparatorSizeFields() {
   );
   return (
     <>
-      {size('diameter', 'across', 'Width of the separator')}
-      {size('height', 'height over the lid', 'Height of the separator')}
-      {size('weight', 'weighs', 'Weight of the separator', 'mass')}
+      {size('diameter', 'Width')}
+      {size('height', 'Height above the lid')}
+      {size('weight', 'Weight', 'mass')}
       <FieldLine
-        line="hung, lid at"
-        label="Height the lid hangs at"
+        label="Hung, lid height"
         value={separator.hungAt}
         kind="diameter"
         min={0}
@@ -66,21 +64,16 @@ export function BlowerSizeFields() {
   const { elevation, warn } = useElevation();
   const { blower } = parts.stack;
   const usual = elevation.sizes.blower;
-  const size = (
-    key: keyof Stack['blower'],
-    line: string,
-    label: string,
-    warning: string | null = null,
-  ) => (
+  const size = (key: keyof Stack['blower'], label: string, warning: string | null = null) => (
     <SizeLine
       kind={key === 'weight' ? 'mass' : 'diameter'}
-      line={line}
       label={label}
+      of="blower"
       value={blower[key]}
       usual={usual[key]}
       warning={warning}
       onChange={(value) =>
-        editStack(label, (own) => {
+        editStack(`${label.toLowerCase()} of the blower`, (own) => {
           own.blower[key] = value;
         })
       }
@@ -88,25 +81,19 @@ export function BlowerSizeFields() {
   );
   return (
     <>
-      {size(
-        'housing',
-        'housing, across',
-        'Width of the blower’s housing',
-        warn('larger than the room', 'wheel in its housing'),
-      )}
-      {size('width', 'housing, deep', 'Depth of the blower’s housing')}
-      {size('motorLength', 'motor, long', 'Length of the motor')}
-      {size('weight', 'weighs, with motor', 'Weight of the blower', warn('heavy blower'))}
+      {size('housing', 'Housing width', warn('larger than the room', 'wheel in its housing'))}
+      {size('width', 'Housing depth')}
+      {size('motorLength', 'Motor length')}
+      {size('weight', 'Weight with motor', warn('heavy blower'))}
       <FieldLine
-        line="wheel, across"
-        label="Diameter of the wheel"
+        label="Impeller diameter"
         value={parts.blower.wheelDiameter}
         kind="diameter"
         min={0.02}
         max={3}
         warning={warn('wheel in its housing')}
         onChange={(diameter) =>
-          editBlower('wheel', (own) => {
+          editBlower('impeller diameter', (own) => {
             own.wheelDiameter = diameter;
           })
         }
@@ -124,8 +111,8 @@ export function FilterSizeFields() {
   return (
     <>
       <SizeLine
-        line="across"
-        label="Width of the filter"
+        label="Width"
+        of="filter"
         value={filter.diameter}
         usual={sizes.filter.diameter}
         onChange={(value) =>
@@ -135,8 +122,8 @@ export function FilterSizeFields() {
         }
       />
       <SizeLine
-        line="height"
-        label="Height of the filter"
+        label="Height"
+        of="filter"
         value={filter.height}
         usual={sizes.filter.height}
         warning={warn('filter over the ceiling')}
@@ -147,8 +134,8 @@ export function FilterSizeFields() {
         }
       />
       <FieldLine
-        line="hung at"
-        label="Height the filter hangs at"
+        label="Hung height"
+        of="filter"
         value={filter.hungAt}
         kind="diameter"
         min={0}
@@ -165,9 +152,9 @@ export function FilterSizeFields() {
           })
         }
       />
-      <Line label="under it">
+      <Line label="Below the filter">
         <Choice
-          label="What is under the filter"
+          label="Below the filter"
           value={filterBin.kind}
           options={[
             { value: 'bin', label: 'a bin' },
@@ -183,8 +170,7 @@ export function FilterSizeFields() {
       </Line>
       {filterBin.kind !== 'none' && (
         <SizeLine
-          line="its height"
-          label="Height of the filter’s bin"
+          label="Filter bin height"
           value={filterBin.height}
           usual={sizes.filterBin.height}
           warning={warn('filter bin too tall')}

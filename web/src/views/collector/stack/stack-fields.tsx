@@ -58,8 +58,8 @@ export function StackFields() {
         name="Couplings"
         about={`${stack.coupling.kind}, ${stack.transition.kind}`}
       >
-        <JointFields which="coupling" line="first" />
-        <JointFields which="transition" line="second" />
+        <JointFields which="coupling" line="First" />
+        <JointFields which="transition" line="Second" />
       </OpeningLine>
       <OpeningLine
         id="blower"

@@ -18,8 +18,8 @@ import { useElevation } from '../../parts/use-elevation';
 
 const MARKS: Record<Conflict['severity'], { sign: string; says: string }> = {
   serious: { sign: '▼', says: 'does not fit' },
-  caution: { sign: '◆', says: 'take care' },
-  note: { sign: '·', says: 'worth knowing' },
+  caution: { sign: '◆', says: 'caution' },
+  note: { sign: '·', says: 'note' },
 };
 
 /** What the elevation says in sentences and numbers: what does not fit first. */
@@ -28,13 +28,13 @@ export function StackLedger() {
   const { conflicts } = useElevation();
   return (
     <>
-      <h2 className="text-[18px]">What it takes</h2>
+      <h2 className="text-[18px]">Heights and handling</h2>
       <Figures />
       <Suction />
-      <h2 className="pt-4 text-[18px]">What to look at</h2>
+      <h2 className="pt-4 text-[18px]">Issues</h2>
       {conflicts.length === 0 ? (
         <p className="pt-1">
-          <span className="text-enough-text">●</span> Everything fits, as far as it is described.
+          <span className="text-enough-text">●</span> Everything described so far fits.
         </p>
       ) : (
         <ul className="space-y-2 pt-1">
@@ -55,8 +55,8 @@ export function StackLedger() {
         </ul>
       )}
       <p className="pt-4 text-[14px] text-quiet">
-        Unplug before anything is lifted or opened. Wear a respirator when emptying. What screws
-        bear is by softwood studs, shaking counted twice; a builder and your local code decide.
+        Unplug before you lift or open anything. Wear a respirator when emptying. Screw loads assume
+        softwood studs and count vibration twice; a builder and your local code decide.
       </p>
     </>
   );
@@ -90,7 +90,7 @@ function Figures() {
         <>
           <Figure name="to free the bin">
             {parts.stack.emptying.kind === 'lower'
-              ? `lower it ${length(parts.stack.emptying.travel)}; its rim wants ${length(parts.stack.lid.lip)}`
+              ? `lower ${length(parts.stack.emptying.travel)}; the lip needs ${length(parts.stack.lid.lip)}`
               : `lift ${mass(masses.offBin)} by ${length(parts.stack.lid.lip)}`}
           </Figure>
           <Figure name="bin, full">
@@ -102,17 +102,17 @@ function Figures() {
         <Figure name="first coupling">
           {parts.stack.mount.kind === 'onSeparator' && elevation.shaft === 'upright'
             ? `${coupling.kind}, ${length(coupling.length)}`
-            : `${coupling.kind}, wants ${length(coupling.needed)} of ${length(coupling.length)}`}
+            : `${coupling.kind}, needs ${length(coupling.needed)}, has ${length(coupling.length)}`}
         </Figure>
       )}
       <Figure name="blower to lift">
         {mass(masses.blower)};{' '}
-        {parts.stack.people === 1 ? 'one lifts' : `${parts.stack.people} lift`}{' '}
+        {parts.stack.people === 1 ? 'one person' : `${parts.stack.people} people`}{' '}
         {mass(masses.byPeople)}
       </Figure>
       {parts.stack.mount.kind === 'wall' && (
         <Figure name="upper screws">
-          {mass(bracket.pull / GRAVITY)} pull, bear {mass(bracket.pullBorne / GRAVITY)}
+          {mass(bracket.pull / GRAVITY)} pull, capacity {mass(bracket.pullBorne / GRAVITY)}
         </Figure>
       )}
     </dl>
@@ -137,7 +137,7 @@ function Suction() {
       {value < shutOff && (
         <span className="text-starved-text">
           <span aria-hidden>▼ </span>
-          <span className="sr-only">gives way: </span>
+          <span className="sr-only">collapses: </span>
         </span>
       )}
       about {roughly(value)}
@@ -147,7 +147,7 @@ function Suction() {
     <>
       <h2 className="pt-4 text-[18px]">Under suction</h2>
       <dl className="pt-1">
-        <Figure name="blower, every gate shut">{pressure(shutOff)}</Figure>
+        <Figure name="blower, all gates shut">{pressure(shutOff)}</Figure>
         {weakestPipe && run && (
           <Figure name="weakest pipe">
             {run.name}, {stands(weakestPipe.pressure)}
@@ -161,8 +161,8 @@ function Suction() {
       </dl>
       <p className="pt-1 text-[14px] text-quiet">
         {bin.length > 0 &&
-          `What a ${isFlat ? 'flat-sided' : 'round'} bin of this size stands, by its wall. ${isFlat ? 'Thin flat sides are sucked in: fit a relief valve. ' : ''}`}
-        Estimates, for sound walls; dents make them less.
+          `Suction a ${isFlat ? 'flat-sided' : 'round'} bin of this size withstands, by wall. ${isFlat ? 'Thin flat sides get sucked in: fit a relief valve. ' : ''}`}
+        Estimates for sound walls; dents reduce them.
       </p>
     </>
   );

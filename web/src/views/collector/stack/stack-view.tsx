@@ -15,7 +15,7 @@ export function StackView() {
           aria-label="Parts"
           className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"
         >
-          <h1 className="sr-only">How the collector stands</h1>
+          <h1 className="sr-only">Collector assembly</h1>
           <div className="px-2 pt-2">
             <CollectorChoice />
           </div>
@@ -29,7 +29,7 @@ export function StackView() {
           <ElevationPicture />
         </section>
         <section
-          aria-label="What fits"
+          aria-label="Fit and handling"
           // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
           tabIndex={0}
           className="order-3 border-rule p-3 max-xl:border-t md:col-span-2 xl:col-span-1 xl:overflow-y-auto xl:border-l"

@@ -10,7 +10,7 @@ export function DropRows({ options }: CollectorOptions) {
   const system = useUnits();
   const style = STYLES[system].flow;
   return (
-    <Part name={`What each machine gets, ${unitSymbol('flow', system)}`}>
+    <Part name={`Airflow at each machine, ${unitSymbol('flow', system)}`}>
       {tree.drops.map(({ id, name }) => (
         <Row
           key={id}

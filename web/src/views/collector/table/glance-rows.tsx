@@ -30,7 +30,7 @@ export function GlanceRows({ options }: CollectorOptions) {
       </>
     );
   return (
-    <Part name={`At a glance; air against its need, ${unitSymbol('flow', system)}`}>
+    <Part name={`Summary; airflow above or below required, ${unitSymbol('flow', system)}`}>
       <Row
         options={options}
         label="worst drop"
@@ -62,7 +62,7 @@ export function GlanceRows({ options }: CollectorOptions) {
       />
       <Row
         options={options}
-        label="lets by of 0.3–1 µm, at most"
+        label="penetration at 0.3–1 µm, at most"
         cell={({ load }) =>
           load?.outdoors
             ? 'all, outdoors'
@@ -76,10 +76,10 @@ export function GlanceRows({ options }: CollectorOptions) {
       />
       <Row
         options={options}
-        label={`for each ${unitSymbol('flow', system)} its worst drop gains`}
+        label={`cost per ${unitSymbol('flow', system)} gained at the worst drop`}
         cell={({ id, gain, costOfGain }) => {
           if (id === null) return null;
-          if (gain !== null && gain <= 0) return 'nothing gained';
+          if (gain !== null && gain <= 0) return 'no gain';
           if (costOfGain === null) return null;
           return `${currency} ${(costOfGain / fromSI(1, unit)).toFixed(2)}`;
         }}
@@ -109,7 +109,7 @@ function Fits({ of: { conflicts } }: { readonly of: CollectorOption }) {
   const [first] = serious;
   if (!first) {
     const careful = conflicts.filter(({ severity }) => severity === 'caution').length;
-    return careful > 0 ? `yes, ${careful} to heed` : 'yes';
+    return careful > 0 ? `yes, ${careful} cautions` : 'yes';
   }
   const by = shortBy(first, system);
   return (

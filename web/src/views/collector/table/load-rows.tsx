@@ -9,10 +9,10 @@ export function LoadRows({ options }: CollectorOptions) {
   const system = useUnits();
   const write = (value: number, kind: QuantityKind) => formatShort(value, kind, system);
   return (
-    <Part name="What it asks">
+    <Part name="Load">
       <Row
         options={options}
-        label="at the blower, worst drop open"
+        label="operating point, worst drop open"
         cell={({ atWorst }) =>
           atWorst && (
             <>
@@ -24,7 +24,7 @@ export function LoadRows({ options }: CollectorOptions) {
       />
       <Row
         options={options}
-        label="shaft, at most"
+        label="shaft power, at most"
         cell={({ load }) =>
           load && (
             <span className={load.isOverloaded ? 'text-starved-text' : ''}>
@@ -36,7 +36,7 @@ export function LoadRows({ options }: CollectorOptions) {
       />
       <Row
         options={options}
-        label="through the filter"
+        label="filter face velocity"
         cell={({ load }) =>
           load?.filter && (
             <span
@@ -50,7 +50,7 @@ export function LoadRows({ options }: CollectorOptions) {
       />
       <Row
         options={options}
-        label="filter takes, clean"
+        label="filter pressure drop, clean"
         cell={({ load }) =>
           load?.filter && (
             <>
@@ -66,7 +66,7 @@ export function LoadRows({ options }: CollectorOptions) {
       />
       <Row
         options={options}
-        label="bin gets of the dust"
+        label="separation efficiency"
         cell={({ load }) => load && `${Math.round(100 * load.separator.caught)} %`}
       />
     </Part>

@@ -10,7 +10,7 @@ export function StandRows({ options }: CollectorOptions) {
   const system = useUnits();
   const ceiling = room.ceilingHeight;
   return (
-    <Part name="How it stands">
+    <Part name="Elevation">
       <Row
         options={options}
         label={ceiling === null ? 'height' : `height, of ${tapeLength(ceiling, system)}`}

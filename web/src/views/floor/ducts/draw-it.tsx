@@ -20,7 +20,7 @@ export function DrawIt({ run }: { readonly run: Run }) {
   const at = lines.places.get(run.to);
   const draw = () => {
     if (!at || !to || to.kind === 'port') {
-      setRefusal('Draw what it leads to first, and place the collector.');
+      setRefusal('First draw the duct it connects to, and place the collector.');
       return;
     }
     const end =
@@ -38,7 +38,8 @@ export function DrawIt({ run }: { readonly run: Run }) {
   return (
     <>
       <p className="text-[14px] text-quiet">
-        It is typed, and not drawn. Drawn, its length, bends and angles follow from where it lies.
+        This run is typed, not drawn. If you draw it, its length, bends and angles come from the
+        drawing.
       </p>
       <Button onClick={draw}>Draw it</Button>
       {refusal && (

@@ -70,7 +70,7 @@ export function DrawLayer({ drawing, ducts, width, height }: Props) {
     const { at, caught } = pointed(event);
     if (!begun) {
       if (caught) begin(caught);
-      else refuse('A duct begins at a port, at the collector, or at another duct.');
+      else refuse('A duct starts at a port, at the collector, or at another duct.');
     } else if (caught) endAt(begun, caught.end, points);
     else if (!last || at.x !== last.x || at.y !== last.y) addPoint(at);
   };
@@ -127,7 +127,7 @@ export function endAt(begun: Begun, end: DuctEnd, points: readonly Point3[]): vo
     if (end.kind === 'free') {
       drawOutward(begun.redraws, [...points, end.at]);
       takeTool('move');
-    } else refuse('Draw it out to its open end; what leads into it is drawn after it.');
+    } else refuse('Draw it to its open end; the ducts that join it are drawn afterward.');
     return;
   }
   const routed = routeAsDrawn(begun.end, end, points);
@@ -141,7 +141,7 @@ export function finishOpen(): void {
   const { begun, points } = useDrawing.getState();
   const at = points.at(-1);
   if (!begun || !at) {
-    refuse('Lay a point first, or press Escape to let go.');
+    refuse('Add a point first, or press Escape to cancel.');
     return;
   }
   endAt(begun, { kind: 'free', at }, points.slice(0, -1));

@@ -52,12 +52,12 @@ export function DrawPanel() {
       <h2 className="text-[18px]">Draw a duct</h2>
       <p className="pt-1 text-[14px] text-quiet">
         {begun
-          ? 'Click where it turns; click a duct, the collector or a port to end it there. Alt lays it at any angle, Backspace takes a point back.'
-          : 'Click a port, the collector or a duct to begin. Or say it here.'}
+          ? 'Click where it turns; click a duct, the collector or a port to end it there. Hold Alt for any angle; Backspace removes the last point.'
+          : 'Click a port, the collector or a duct to start, or choose it here.'}
       </p>
       <FieldLine
-        line="height"
-        label="Height new points get"
+        label="Height"
+        of="new points"
         value={z}
         kind="length"
         min={0}
@@ -73,9 +73,9 @@ export function DrawPanel() {
       {begun ? (
         <Legs begun={begun} points={points} ends={ends} system={system} />
       ) : (
-        <Line label="begin at">
+        <Line label="Start at">
           <Choice
-            label="Begin at"
+            label="Start at"
             value=""
             options={[
               { value: '', label: 'choose' },
@@ -155,12 +155,12 @@ function Legs({ begun, points, ends, system }: LegsProps) {
           </li>
         ))}
       </ol>
-      <Line label="next, goes">
-        <Choice label="Way of the next leg" value={way} options={WAY_OPTIONS} onChange={setWay} />
+      <Line label="Next leg">
+        <Choice label="Next leg, direction" value={way} options={WAY_OPTIONS} onChange={setWay} />
       </Line>
       <FieldLine
-        line="for"
-        label="Length of the next leg"
+        label="Length"
+        of="next leg"
         value={length}
         kind="length"
         min={0}
@@ -170,24 +170,24 @@ function Legs({ begun, points, ends, system }: LegsProps) {
         onChange={setLength}
       />
       <div className="flex gap-1.5 pt-1">
-        <Button onClick={add}>Add the leg</Button>
+        <Button onClick={add}>Add leg</Button>
         <Button look="quiet" onClick={takeBack}>
-          Take it back
+          Remove last point
         </Button>
       </div>
-      <Line label="ends at">
+      <Line label="Ends at">
         <Choice
           label="Ends at"
           value={goal}
           options={[
-            { value: 'open', label: 'an open end, here' },
+            { value: 'open', label: 'an open end here' },
             ...ends.map(({ name }, i) => ({ value: String(i), label: name })),
           ]}
           onChange={setGoal}
         />
       </Line>
       <Button look="solid" className="mt-1" onClick={finish}>
-        Finish the duct
+        Finish duct
       </Button>
     </>
   );

@@ -49,8 +49,8 @@ export function DuctList() {
       </div>
       {runs.length === 0 && (
         <p className="px-3 pb-2 text-[14px] text-quiet">
-          Begin with the main: draw it from the collector outward, or lead a machine’s port straight
-          to it.
+          Start with the main: draw it from the collector outward, or route a machine’s port
+          straight to the collector.
         </p>
       )}
       {runs.map(({ run }) => (
@@ -99,8 +99,8 @@ function DuctBody({ id }: { readonly id: string }) {
   return (
     <>
       <DiameterLine
-        line="true inside"
-        label={`True inside diameter of ${run.name}`}
+        label="Inside diameter"
+        of={run.name}
         value={run.diameter}
         onChange={(diameter) =>
           editRun(run, 'diameter', (own) => {
@@ -117,7 +117,7 @@ function DuctBody({ id }: { readonly id: string }) {
           </>
         )}
         <Button look="quiet" onClick={() => removeThings([id])}>
-          {behind > 0 ? `Take out, with ${behind} behind it` : 'Take out'}
+          {behind > 0 ? `Remove it and ${behind} upstream` : 'Remove'}
         </Button>
       </div>
     </>
@@ -147,8 +147,8 @@ function WayFields({ run, line }: { readonly run: Run; readonly line: DuctLine }
     <>
       {level !== null && (
         <FieldLine
-          line="ducts up there"
-          label={`Height of all ducts that hang as ${run.name} does`}
+          label="Height, this level"
+          of={`all ducts as high as ${run.name}`}
           value={level}
           kind="length"
           min={0}
@@ -158,8 +158,8 @@ function WayFields({ run, line }: { readonly run: Run; readonly line: DuctLine }
       )}
       {run.hose && run.route && (
         <FieldLine
-          line="hose, longer by"
-          label={`How much longer the hose of ${run.name} is than the straight line`}
+          label="Hose slack"
+          of={run.name}
           value={run.route.slack}
           kind="ratio"
           min={0}
@@ -263,7 +263,7 @@ function BendLines({
         <div className="grid grid-cols-[116px_1fr_auto] items-center gap-x-2">
           <span />
           <Choice
-            label={`How ${name} of ${run.name} is made`}
+            label={`Elbow type of ${name} of ${run.name}`}
             value={style.pair === null ? style.elbow : (`pair ${style.elbow}` as const)}
             options={STYLE_OPTIONS}
             onChange={(value) => {
@@ -277,7 +277,7 @@ function BendLines({
             }}
           />
           <TakeOut
-            label={`Take out ${name} of ${run.name}`}
+            label={`Remove ${name} of ${run.name}`}
             onClick={() => straighten(run.id, bend.id)}
           />
         </div>

@@ -8,6 +8,7 @@ import type { DuctLine, Point3 } from '@frank-gauge/core/routing';
 import { type KeyboardEvent, useRef } from 'react';
 import { useDesign, useSolution, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
+import { type Box, type Label, placeLabels, placesAround, type Stroke } from '@/ui/place-labels';
 import { useOnceAFrame } from '@/ui/use-once-a-frame';
 import { shortJoinName } from '../../parts/joins/join-forms';
 import { GRID, KEY_STEPS, snapTo } from '../grid-steps';
@@ -25,10 +26,13 @@ export interface HandleDrawing {
 interface Props {
   readonly drawing: HandleDrawing;
   readonly ducts: Ducts;
+  /** What nothing is written over: the ducts, and what is written already. */
+  readonly strokes?: readonly Stroke[];
+  readonly taken?: readonly Box[];
 }
 
 /** Of the run that is open: its bends and joints to be moved, with the fitting each has become. */
-export function DuctHandles({ drawing, ducts }: Props) {
+export function DuctHandles({ drawing, ducts, strokes = [], taken = [] }: Props) {
   const shopId = useDesign(({ id }) => id);
   const placed = useDesign(({ ducts }) => ducts.nodes);
   const now = useSolution();
@@ -50,28 +54,34 @@ export function DuctHandles({ drawing, ducts }: Props) {
     kind: 'bend' as const,
   }));
   const losses = now.kind === 'solved' ? lossesOfRun(now, open) : [];
-  const sizes = legSizes(line, drawing, system);
+  const parts = [
+    ...labelsOf(line, derived, losses, ducts.lines.places.get(line.run.to)),
+    ...reducerLabel(line, losses, ducts.follows(open), system),
+  ].map(({ at, text }) => ({
+    of: at,
+    text,
+    places: placesAround(text, drawing.spot(at), TYPE, HANDLE),
+    isNeeded: true,
+  }));
+  const written = placeLabels([...parts, ...legSizes(line, drawing, system)], TYPE, strokes, taken);
   return (
     <>
-      <LegSizes sizes={sizes} />
-      {apart(
-        [
-          ...labelsOf(line, derived, losses, ducts.lines.places.get(line.run.to)),
-          ...reducerLabel(line, losses, ducts.follows(open), system),
-        ].map(({ at, text }) => ({
-          ...drawing.spot(at),
-          text,
-        })),
-        sizes.flatMap(({ x, y, turn, text }) =>
-          turn === 0 ? [{ x: x - (text.length * LETTER) / 2, y, text }] : [],
-        ),
-      ).map(({ x, y, text }) => {
-        return (
-          <text key={text + x + y} x={x} y={y} fill="var(--ink)" {...HALOED}>
-            {text}
-          </text>
-        );
-      })}
+      {written.map(({ text, at, turn }) => (
+        <text
+          key={`${text} ${at.x} ${at.y}`}
+          transform={`translate(${at.x.toFixed(1)} ${at.y.toFixed(1)}) rotate(${turn})`}
+          textAnchor="middle"
+          dominantBaseline="central"
+          fontSize={TYPE}
+          fill="var(--ink)"
+          stroke="var(--paper)"
+          strokeWidth={3}
+          paintOrder="stroke"
+          className="pointer-events-none select-none"
+        >
+          {text}
+        </text>
+      ))}
       {[...bends, ...ends].map((point, i) => (
         <Handle
           key={point.id}
@@ -84,53 +94,9 @@ export function DuctHandles({ drawing, ducts }: Props) {
   );
 }
 
-/** How what is written over the drawing is kept readable. */
-const HALOED = {
-  fontSize: '12',
-  stroke: 'var(--paper)',
-  strokeWidth: 3,
-  paintOrder: 'stroke',
-  className: 'pointer-events-none select-none',
-} as const;
-
-interface Label {
-  readonly x: number;
-  readonly y: number;
-  readonly text: string;
-}
-
-/** A letter is about so wide, a line so high, px. */
-const LETTER = 6;
-const LINE = 14;
-/** Where a label may stand from what it names, to the right and below, px. */
-const BESIDE: readonly (readonly [right: number, down: number])[] = [
-  [9, -9],
-  [9, 20],
-  [9, -9 - LINE],
-  [9, 20 + LINE],
-];
-
-/** Labels beside what they name, none on another or on `taken` as long as there is a place for it. */
-function apart(labels: readonly Label[], taken: readonly Label[]): readonly Label[] {
-  const placed: Label[] = [];
-  const isClear = ({ x, y, text }: Label) =>
-    [...taken, ...placed].every(
-      (other) =>
-        Math.abs(other.y - y) >= LINE ||
-        x > other.x + other.text.length * LETTER ||
-        other.x > x + text.length * LETTER,
-    );
-  for (const label of labels) {
-    const places = BESIDE.map(([right, down]) => ({
-      ...label,
-      x: label.x + right,
-      y: label.y + down,
-    }));
-    const own = places.find(isClear) ?? places[0];
-    if (own) placed.push(own);
-  }
-  return placed;
-}
+/** Size of what is written, px, and how far from the middle of a handle. */
+const TYPE = 12;
+const HANDLE = 8;
 
 /** What a bend or a junction has become, with its coefficient now, where it stands. */
 function labelsOf(
@@ -172,43 +138,22 @@ function reducerLabel(
   return [{ at, text: `${sizes.join(' to ')}${taken}` }];
 }
 
-/** A label that stands along a leg, turned so many degrees. */
-interface LegSize extends Label {
-  readonly turn: number;
-}
-
-/** The length of each leg that is long enough to say it, beside its middle. */
-function legSizes(line: DuctLine, drawing: HandleDrawing, system: UnitSystem): readonly LegSize[] {
-  return line.legs.flatMap(({ from, to, length }): LegSize[] => {
+/** The length of each leg that is long enough to say it, along it on either side. */
+function legSizes(line: DuctLine, drawing: HandleDrawing, system: UnitSystem): Label<Point3>[] {
+  return line.legs.flatMap(({ from, to, length }): Label<Point3>[] => {
     const [a, b] = [drawing.spot(from), drawing.spot(to)];
     if (Math.hypot(b.x - a.x, b.y - a.y) < 46) return [];
     const raw = Math.round((Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI);
     const turn = raw > 90 || raw <= -90 ? raw + (raw > 0 ? -180 : 180) : raw;
-    const away = (line.run.diameter * drawing.scale) / 2 + 7;
+    const away = (line.run.diameter * drawing.scale) / 2 + 11;
     const lean = (turn * Math.PI) / 180;
-    return [
-      {
-        x: (a.x + b.x) / 2 + away * Math.sin(lean),
-        y: (a.y + b.y) / 2 - away * Math.cos(lean),
-        turn,
-        text: formatShort(length, 'length', system),
-      },
-    ];
+    const beside = (side: number) => ({
+      x: (a.x + b.x) / 2 + side * away * Math.sin(lean),
+      y: (a.y + b.y) / 2 - side * away * Math.cos(lean),
+    });
+    const text = formatShort(length, 'length', system);
+    return [{ of: from, text, turn, places: [beside(1), beside(-1)] }];
   });
-}
-
-function LegSizes({ sizes }: { readonly sizes: readonly LegSize[] }) {
-  return sizes.map(({ x, y, turn, text }) => (
-    <text
-      key={`${x} ${y}`}
-      transform={`translate(${x} ${y}) rotate(${turn})`}
-      textAnchor="middle"
-      fill="var(--quiet)"
-      {...HALOED}
-    >
-      {text}
-    </text>
-  ));
 }
 
 const overFloor = ({ x, y, z }: Point3, right: number, up: number): Point3 => ({

@@ -177,7 +177,7 @@ function DuctDrawn({
       <g
         role="button"
         tabIndex={0}
-        aria-label={`${run.name}; ${figures}${air === '' ? '' : `; ${air}, ${tone.state}`}${isTaken ? '; taken together' : ''}`}
+        aria-label={`${run.name}; ${figures}${air === '' ? '' : `; ${air}, ${tone.state}`}${isTaken ? '; selected together' : ''}`}
         aria-pressed={isOpen || isTaken}
         onClick={(event) => {
           if (isTaking(event)) takeAlso(run.id);

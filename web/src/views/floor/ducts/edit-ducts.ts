@@ -30,7 +30,7 @@ export function routeAsDrawn(from: DuctEnd, to: DuctEnd, points: readonly Point3
 
 /** Leads a machine's port the usual way to a run, a joint or the collector. */
 export function routeTheUsualWay(machine: string, port: string, goal: Goal): RoutedDuct {
-  return routed('lead a duct', (shop) => routeUsual(shop, machine, port, goal, newId));
+  return routed('route a duct', (shop) => routeUsual(shop, machine, port, goal, newId));
 }
 
 function routed(
@@ -78,7 +78,7 @@ export function joinRunBy(run: string, name: string, angle: number): NotJoined |
 }
 
 export function straighten(run: string, bend: string): void {
-  edit('take out a bend', (shop) => removeBend(shop, run, bend));
+  edit('remove a bend', (shop) => removeBend(shop, run, bend));
 }
 
 export function raiseLevel(from: number, to: number): void {

@@ -11,8 +11,8 @@ const JOINS = [30, 45, 60, 90] as const;
 
 const NOT_JOINED: Readonly<Record<NotJoined, string>> = {
   'not a plain branch':
-    'It does not come squarely at its main, or more than two ducts meet there. Move its bends.',
-  'no room': 'There is no room for that on its main, or in its own last leg.',
+    'It does not meet its main squarely, or more than two ducts meet there. Move its bends.',
+  'no room': 'There is no room for that on its main, or in its last leg.',
 };
 
 /** By what a branch joins: a wye of some angle or a tee; its last leg and the joint follow. */
@@ -26,9 +26,9 @@ export function JoinLine({ run, angle }: { readonly run: Run; readonly angle: nu
   }));
   return (
     <>
-      <Line label="joins by">
+      <Line label="Joins by">
         <Choice
-          label={`What ${run.name} joins by`}
+          label={`Joins by, ${run.name}`}
           value={known === undefined ? '' : String(known)}
           options={
             known === undefined

@@ -22,7 +22,7 @@ export function PortLines({ machine }: { readonly machine: Machine }) {
 }
 
 function PortLine({ machine, port }: { readonly machine: Machine; readonly port: Port }) {
-  const name = machine.ports.length > 1 ? `port ${port.name || port.id}` : 'port';
+  const name = machine.ports.length > 1 ? `Port ${port.name || port.id}` : 'Port';
   const edit = (field: string, change: (own: Port) => void) =>
     editMachine(machine.id, `${field} of the port`, (own) => {
       const found = own.ports.find(({ id }) => id === port.id);
@@ -33,7 +33,7 @@ function PortLine({ machine, port }: { readonly machine: Machine; readonly port:
   const axis = (key: 'x' | 'y' | 'z', what: string) =>
     at && (
       <ShopQuantity
-        label={`${what} of the ${name} of ${machine.name}`}
+        label={`${name}, from the middle, ${what}, ${machine.name}`}
         value={at[key]}
         kind="diameter"
         hasUnit={false}
@@ -49,17 +49,17 @@ function PortLine({ machine, port }: { readonly machine: Machine; readonly port:
   return (
     <>
       {at && (
-        <Line label={`${name}, off middle`}>
+        <Line label={`${name}, from the middle`}>
           <span className="grid grid-cols-3 gap-1">
-            {axis('x', 'Across')}
-            {axis('y', 'Along')}
-            {axis('z', 'Height')}
+            {axis('x', 'across')}
+            {axis('y', 'along the feed')}
+            {axis('z', 'height')}
           </span>
         </Line>
       )}
       <DiameterLine
-        line={`${name}, true inside`}
-        label={`True inside diameter of the ${name} of ${machine.name}`}
+        label={`${name} inside diameter`}
+        of={machine.name}
         value={port.diameter}
         onChange={(diameter) =>
           edit('diameter', (own) => {
@@ -67,7 +67,7 @@ function PortLine({ machine, port }: { readonly machine: Machine; readonly port:
           })
         }
       />
-      <NeedLine port={port} of={` at the ${name} of ${machine.name}`} onEdit={edit} />
+      <NeedLine port={port} of={`, ${name.toLowerCase()} of ${machine.name}`} onEdit={edit} />
       {mouth && <RouteLine machine={machine} port={port} />}
     </>
   );
@@ -103,10 +103,10 @@ function RouteLine({ machine, port }: { readonly machine: Machine; readonly port
   };
   return (
     <>
-      <Line label={own ? 'lead anew to' : 'lead its duct to'}>
+      <Line label={own ? 'Reroute its duct to' : 'Route its duct to'}>
         <span className="grid grid-cols-[1fr_auto] gap-1">
           <Choice
-            label={`What the duct of ${machine.name} leads to`}
+            label={`${own ? 'Reroute' : 'Route'} its duct to, ${machine.name}`}
             value={goal}
             options={[
               { value: 'inlet', label: 'the collector' },
@@ -114,7 +114,7 @@ function RouteLine({ machine, port }: { readonly machine: Machine; readonly port
             ]}
             onChange={setGoal}
           />
-          <Button onClick={route}>{own ? 'Lead anew' : 'Lead it'}</Button>
+          <Button onClick={route}>{own ? 'Reroute duct' : 'Route duct'}</Button>
         </span>
       </Line>
       {refusal && (

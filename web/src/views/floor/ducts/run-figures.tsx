@@ -23,8 +23,8 @@ export function RunFigures({ run }: { readonly run: Run }) {
       {first && last && Math.abs(last.flowOut) > 1e-5 ? (
         <p className="pt-1">
           {formatShort(last.flowOut, 'flow', system)} at{' '}
-          {formatShort(last.velocity, 'velocity', system)}, which takes{' '}
-          {formatShort(taken, 'pressure', system)} here.
+          {formatShort(last.velocity, 'velocity', system)}, a pressure drop of{' '}
+          {formatShort(taken, 'pressure', system)}.
         </p>
       ) : (
         <p className="pt-1">No air moves in it with the gates open now.</p>

@@ -4,25 +4,27 @@ import type {
   PlaceScore,
   Routed,
   RouteProposal,
-  RouteStyle,
   SizedDucts,
   Unmet,
   WhyNotRouted,
 } from '@frank-gauge/core/improve';
 import { formatShort } from '@frank-gauge/core/quantity';
 import { proxy } from 'comlink';
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
+import { marginText, ROUTE_NAMES } from '../ducts/ghost-ducts';
+import { lookAt } from '../floor-look';
+import { showGhost, useGhost } from './ghost';
 import { adoptRoute, adoptSizes, adoptSwap } from './take-advice';
 import { type Advice, useAdvice } from './use-advice';
 
 /** What the program can judge by itself: where machines stand, how ducts are routed, how wide they are. */
 export function Helpers() {
   return (
-    <section aria-label="Helpers" className="border-rule border-t px-3 pt-3 pb-4">
-      <h2 className="text-[17px]">Let it judge</h2>
+    <section aria-label="Suggestions" className="border-rule border-t px-3 pt-3 pb-4">
+      <h2 className="text-[17px]">Suggestions</h2>
       <PlaceIt />
       <RouteIt />
       <SizeIt />
@@ -62,9 +64,12 @@ function PlaceIt() {
   const write = (value: number) => formatShort(value, 'length', system);
   const score = advice.kind === 'done' ? advice.answer : null;
   return (
-    <Helper title="Place it" about="The biggest chip makers stand best nearest the blower.">
+    <Helper
+      title="Placement"
+      about="Machines that make the most chips are best placed near the blower."
+    >
       <Searching
-        name="Place it"
+        name="Suggest swaps"
         advice={advice}
         onStart={() => start((advise) => advise.place(shop))}
         onStop={stop}
@@ -77,17 +82,18 @@ function PlaceIt() {
       {score && score.swaps !== null && (
         <>
           <p className="text-[14px]">
-            The air needed goes {write(score.weighted)} on average, {write(score.total)} all ways
-            together; most is needed by {name(score.machines[0]?.machine ?? '')}.
+            Air travels {write(score.weighted)} to the collector on average, weighted by airflow;
+            all paths together are {write(score.total)} long.{' '}
+            {name(score.machines[0]?.machine ?? '')} needs the most air.
           </p>
           {score.swaps.length === 0 && (
-            <p className="text-[14px]">No two of them had better change places.</p>
+            <p className="text-[14px]">No swap of two machines would help.</p>
           )}
-          <ul aria-label="Machines that had better change places">
+          <ul aria-label="Machines to swap">
             {score.swaps.map(({ one, other, weighted }) => (
               <li key={`${one} ${other}`} className="flex items-center gap-2 text-[14px]">
                 <span className="min-w-0 flex-1">
-                  {name(one)} and {name(other)}: {write(weighted)}
+                  {name(one)} and {name(other)}: {write(weighted)} on average
                 </span>
                 <Button
                   look="quiet"
@@ -96,7 +102,7 @@ function PlaceIt() {
                     forget();
                   }}
                 >
-                  Change places
+                  Swap
                 </Button>
               </li>
             ))}
@@ -107,18 +113,12 @@ function PlaceIt() {
   );
 }
 
-const WAYS: Readonly<Record<RouteStyle, string>> = {
-  shortest: 'Least duct',
-  walls: 'Along the walls',
-  main: 'One straight main',
-};
-
 const WHY: Readonly<Record<WhyNotRouted, string>> = {
   'nothing to join': 'Place a machine and the collector first.',
   'inlet at a wall':
-    'The collector’s inlet looks at a wall so near that no duct gets in. Turn the collector, move it, or let ducts come from another of its sides.',
-  'no way through': 'Posts or walls shut a machine off from the collector.',
-  unsolved: 'No way of leading them has an answer: the blower would run past its curve.',
+    'The collector’s inlet faces a wall, with no room for a duct. Rotate or move the collector, or choose another inlet side.',
+  'no way through': 'Posts or walls block every route from a machine to the collector.',
+  unsolved: 'No route has a solution: the blower would run past the end of its curve.',
 };
 
 /** Mains and branches for what stands, three ways; one is taken and edited on. */
@@ -127,6 +127,14 @@ function RouteIt() {
   const system = useUnits();
   const view = useChoices((choices) => choices.view);
   const { advice, start, stop, forget } = useAdvice<Routed>();
+  const shown = useGhost(({ route }) => route);
+  useEffect(() => {
+    if (advice.kind !== 'done' || !advice.answer.ok) return;
+    // The first is drawn at once; the pointer and the keyboard go on to the others.
+    lookAt('plan');
+    showGhost(advice.answer.proposals[0] ?? null);
+    return () => showGhost(null);
+  }, [advice]);
   const run = () =>
     start((advise, findingMessage) =>
       advise.route(
@@ -137,22 +145,23 @@ function RouteIt() {
     );
   return (
     <Helper
-      title="Route it"
-      about="Mains and branches under the ceiling, around posts, with wyes turned with the flow. It takes the place of the ducts there are."
+      title="Routing"
+      about="Proposes mains and branches under the ceiling and around posts. Taking one replaces the present ducts."
     >
-      <Searching name="Route it" advice={advice} onStart={run} onStop={stop} />
+      <Searching name="Route ducts" advice={advice} onStart={run} onStop={stop} />
       {advice.kind === 'done' && !advice.answer.ok && (
         <p role="alert" className="text-[14px] text-starved-text">
           ▼ {WHY[advice.answer.why]}
         </p>
       )}
       {advice.kind === 'done' && advice.answer.ok && (
-        <ul aria-label="Ways to lead the ducts">
+        <ul aria-label="Suggested routes">
           {advice.answer.proposals.map((proposal) => (
             <Proposal
               key={proposal.style}
               proposal={proposal}
               system={system}
+              isShown={proposal === shown}
               onTake={() => {
                 adoptRoute(proposal);
                 forget();
@@ -168,33 +177,42 @@ function RouteIt() {
 function Proposal({
   proposal,
   system,
+  isShown,
   onTake,
 }: {
   readonly proposal: RouteProposal;
   readonly system: 'us' | 'metric';
+  /** It is the one on the plan. */
+  readonly isShown: boolean;
   readonly onTake: () => void;
 }) {
   const { style, score } = proposal;
-  const percent = Math.round(100 * score.worstMargin);
   const isSettling = score.slowestMain < 1;
   return (
-    <li className="grid grid-cols-[1fr_auto] items-start gap-x-2 border-rule border-t py-1.5 text-[14px]">
-      <span>
-        <strong>{WAYS[style]}</strong>
+    <li
+      onPointerEnter={() => showGhost(proposal)}
+      className={`grid grid-cols-[1fr_auto] items-start gap-x-2 border-rule border-t py-1.5 text-[14px] ${isShown ? 'bg-selection shadow-[inset_3px_0_0_var(--ink)]' : ''}`}
+    >
+      <span className="pl-2">
+        <strong>{ROUTE_NAMES[style]}</strong>
+        {isShown && <span className="text-quiet"> (on the plan)</span>}
         <br />
-        worst {score.worstDrop} {percent >= 0 ? '+' : '−'}
-        {Math.abs(percent)} %; {formatShort(score.length, 'length', system)} of duct,{' '}
-        {score.fittings} fittings, {formatShort(score.wall, 'area', system)} of wall
-        {score.toMend > 0 && `; ${score.toMend} to mend`}
+        worst drop {marginText(score)}; {formatShort(score.length, 'length', system)} of duct,{' '}
+        {score.fittings} fittings, {formatShort(score.wall, 'area', system)} of sheet metal
+        {score.toMend > 0 && `; ${score.toMend} issues to fix`}
         {Number.isFinite(score.slowestMain) && (
           <>
             ; slowest main {isSettling ? '▼ ' : ''}
-            {Math.round(100 * score.slowestMain)} % of settling
+            {Math.round(100 * score.slowestMain)} % of the minimum transport velocity
           </>
         )}
       </span>
-      <Button onClick={onTake} aria-label={`Take ${WAYS[style]}`}>
-        Take it
+      <Button
+        onClick={onTake}
+        onFocus={() => showGhost(proposal)}
+        aria-label={`Use this route: ${ROUTE_NAMES[style]}`}
+      >
+        Use this route
       </Button>
     </li>
   );
@@ -211,23 +229,24 @@ function SizeIt() {
       advise.size(
         shop,
         view,
-        proxy((tried: number, best: SizedDucts) => findingMessage(`${tried} choices`, best)),
+        proxy((tried: number, best: SizedDucts) => findingMessage(`${tried} combinations`, best)),
       ),
     );
   return (
     <Helper
-      title="Size it"
-      about="Chooses every run’s size, so that each set of gates meets its needs and carries its chips with the least pipe."
+      title="Sizing"
+      about="Chooses a diameter for every run, so that every gate combination has enough airflow and transport velocity with the least pipe."
     >
-      <Searching name="Size it" advice={advice} onStart={run} onStop={stop} />
+      <Searching name="Size ducts" advice={advice} onStart={run} onStop={stop} />
       {advice.kind === 'done' && (
         <>
           <p className="text-[14px]">
             {advice.answer.unmet.length === 0
-              ? 'Everything is met'
+              ? 'All requirements are met'
               : `Short by ${Math.round(100 * advice.answer.score.short)} % at worst`}
-            , with {formatShort(advice.answer.score.wall, 'area', system)} of wall;{' '}
-            {advice.answer.tried} choices tried{advice.answer.isExact ? ', all there are' : ''}.
+            , with {formatShort(advice.answer.score.wall, 'area', system)} of sheet metal;{' '}
+            {advice.answer.tried} combinations tried
+            {advice.answer.isExact ? ', every possible one' : ''}.
           </p>
           <UnmetList unmet={advice.answer.unmet} />
           <SizeList sized={advice.answer} />
@@ -237,7 +256,7 @@ function SizeIt() {
               forget();
             }}
           >
-            Take these sizes
+            Use these sizes
           </Button>
         </>
       )}
@@ -255,9 +274,9 @@ function UnmetList({ unmet }: { readonly unmet: readonly Unmet[] }) {
   const say = (what: Unmet) => {
     switch (what.kind) {
       case 'need':
-        return `${drop(what.drop)} gets ${formatShort(what.gets, 'flow', system)} of ${formatShort(what.wants, 'flow', system)}: no size gives it more.`;
+        return `${drop(what.drop)} gets ${formatShort(what.gets, 'flow', system)} of ${formatShort(what.wants, 'flow', system)}; no size gives it more.`;
       case 'carrying':
-        return `${run(what.run)} moves at ${formatShort(what.velocity, 'velocity', system)} while ${what.drawing.map(drop).join(', ')} draws; ${formatShort(what.wants, 'velocity', system)} carry. Open another gate with it.`;
+        return `${run(what.run)} moves at ${formatShort(what.velocity, 'velocity', system)} while ${what.drawing.map(drop).join(', ')} is open; chips need ${formatShort(what.wants, 'velocity', system)}. Open another gate with it.`;
       case 'unsolved':
         return `With ${what.drawing.map(drop).join(', ')} open the blower would run past its curve.`;
     }
@@ -279,7 +298,8 @@ function SizeList({ sized }: { readonly sized: SizedDucts }) {
   const changed = tree.upstreamFirst.filter(
     ({ id, diameter }) => Math.abs((sized.diameters.get(id) ?? diameter) - diameter) > 1e-4,
   );
-  if (changed.length === 0) return <p className="text-[14px]">That is as they are.</p>;
+  if (changed.length === 0)
+    return <p className="text-[14px]">The present sizes are already the best found.</p>;
   return (
     <ul className="py-1 text-[14px]">
       {changed.map(({ id, name, diameter }) => (
@@ -316,7 +336,7 @@ function Searching<T>({
       )}
       {advice.kind === 'broken' && (
         <span role="alert" className="text-[14px] text-starved-text">
-          ▼ The search broke off. Try once more.
+          ▼ The search stopped early. Try again.
         </span>
       )}
     </div>

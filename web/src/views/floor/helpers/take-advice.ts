@@ -16,7 +16,7 @@ export function adoptRoute({ ducts }: RouteProposal): void {
     condition.joints.runs = condition.joints.runs.filter(({ run }) => runs.has(run));
     condition.holes = condition.holes.filter(({ run }) => runs.has(run));
   });
-  toast('The ducts are as proposed. What was believed of runs that are gone went with them.', {
+  toast('The suggested ducts are in place. Leak settings of removed runs were removed with them.', {
     action: undoAction,
   });
 }
@@ -29,11 +29,11 @@ export function adoptSizes({ diameters }: SizedDucts): void {
       if (diameter !== undefined) run.diameter = diameter;
     }
   });
-  toast('Every run has the size chosen for it.', { action: undoAction });
+  toast('Every run has its suggested size.', { action: undoAction });
 }
 
 /** Lets two machines change places, ducts and all. */
 export function adoptSwap(one: string, other: string): void {
-  edit('change places', (shop) => swapMachines(shop, one, other, () => nanoid(10)));
-  toast('They have changed places; their drops were led anew.', { action: undoAction });
+  edit('swap machines', (shop) => swapMachines(shop, one, other, () => nanoid(10)));
+  toast('The machines were swapped and their drops rerouted.', { action: undoAction });
 }

@@ -11,8 +11,7 @@ export const flapDamperForm: FittingForm<FlapDamper> = {
   Fields: ({ fitting, change }) => (
     <>
       <FieldLine
-        line="flap hangs at"
-        label="Angle the flap hangs at, in degrees"
+        label="Flap angle, °"
         value={Math.round((fitting.angle * 180) / Math.PI)}
         kind="number"
         min={0}
@@ -24,7 +23,7 @@ export const flapDamperForm: FittingForm<FlapDamper> = {
         }
       />
       <p className="text-[14px] text-quiet">
-        Degrees into the stream while air holds it open: 0 is out of the way. A light flap hangs at
+        Degrees into the airstream while air holds it open; 0 is fully open. A light flap hangs at
         about 10°.
       </p>
     </>

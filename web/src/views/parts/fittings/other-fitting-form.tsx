@@ -11,9 +11,9 @@ export const otherFittingForm: FittingForm<OtherFitting> = {
   add: 'other fitting',
   Fields: ({ fitting, change }) => (
     <>
-      <Line label="name">
+      <Line label="Fitting name">
         <TextField
-          label="Name of the fitting"
+          label="Fitting name"
           value={fitting.name}
           whenEmpty="A fitting needs a name."
           onChange={(name) =>
@@ -24,8 +24,7 @@ export const otherFittingForm: FittingForm<OtherFitting> = {
         />
       </Line>
       <FieldLine
-        line="loss coefficient"
-        label="Loss coefficient of the fitting"
+        label="Loss coefficient (C)"
         value={fitting.lossCoefficient}
         kind="coefficient"
         min={0}

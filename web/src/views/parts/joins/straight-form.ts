@@ -1,7 +1,7 @@
 import type { JoinForm } from './join-form';
 
 export const straightForm: JoinForm<{ kind: 'straight' }> = {
-  name: () => 'straight on',
-  short: () => 'straight on',
+  name: () => 'straight',
+  short: () => 'straight',
   offered: () => [{ kind: 'straight' }],
 };

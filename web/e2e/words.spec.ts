@@ -1,0 +1,108 @@
+import type { Page } from '@playwright/test';
+import { expect, openDemo, test } from './bench';
+
+const VIEWS = [
+  'floor',
+  'collector',
+  'collector/elevation',
+  'collector/joints',
+  'collector/noise',
+  'collector/test',
+  'air',
+  'log',
+] as const;
+
+/** Opens everything of a view that folds. */
+async function unfold(page: Page): Promise<void> {
+  await page.waitForTimeout(500);
+  const folded = page.locator('main button[aria-expanded="false"]:not([aria-haspopup]):visible');
+  // Lists that show one thing at a time open the last.
+  const count = await folded.count();
+  for (let i = 0; i < Math.min(count, 25); i++) {
+    const next = folded.nth(Math.min(i, (await folded.count()) - 1));
+    if (await next.isVisible()) await next.click({ timeout: 2000 }).catch(() => undefined);
+  }
+}
+
+/** Controls whose name to those who hear it lacks the label that others see. */
+const misnamed = (page: Page) =>
+  page.evaluate(() => {
+    const plain = (text: string | null) =>
+      (text ?? '')
+        .toLowerCase()
+        .replace(/[^\p{L}\p{N}]+/gu, ' ')
+        .trim();
+    const wrong: string[] = [];
+    for (const line of document.querySelectorAll('[data-line]')) {
+      const label = line.firstElementChild?.textContent ?? '';
+      for (const control of line.querySelectorAll('input:not([type=file]), select, textarea')) {
+        const name = control.getAttribute('aria-label');
+        if (!plain(name).includes(plain(label))) wrong.push(`${label}: ${name}`);
+      }
+    }
+    for (const button of document.querySelectorAll('button[aria-label], a[aria-label]')) {
+      const [name, seen] = [button.getAttribute('aria-label'), button.textContent];
+      if (!plain(name).includes(plain(seen))) wrong.push(`${seen}: ${name}`);
+    }
+    return [...new Set(wrong)];
+  });
+
+for (const view of VIEWS) {
+  test(`on ${view} every accessible name contains the visible label`, async ({ page }) => {
+    await openDemo(page);
+    await page.goto(`/shop/heron-slip/${view}`);
+    expect(await misnamed(page)).toEqual([]);
+    await unfold(page);
+    expect(await misnamed(page)).toEqual([]);
+  });
+}
+
+test('each view says what it is for, and its keys', async ({ page }) => {
+  await openDemo(page);
+  for (const view of VIEWS) {
+    await page.goto(`/shop/heron-slip/${view}`);
+    await page.getByRole('button', { name: 'About this view' }).click();
+    const about = page.getByRole('dialog', { name: /^About this view: / });
+    await expect(about.getByText('First:')).toBeVisible();
+    expect(await about.locator('dt').count()).toBeGreaterThan(1);
+    await page.keyboard.press('Escape');
+    await expect(about).toHaveCount(0);
+  }
+  await page.goto('/shop/heron-slip/floor');
+  await expect(page.getByRole('heading', { name: 'Room and machines' })).toBeVisible();
+  await page.keyboard.press('?');
+  const keys = page.getByRole('dialog', { name: 'Keys' });
+  await expect(keys.getByRole('heading', { name: 'This view' })).toBeVisible();
+  await expect(keys).toContainText('draw a duct');
+});
+
+test('the palette groups what it finds: commands of the view, drops, machines, issues, terms', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const find = async (text: string) => {
+    await page.keyboard.press('Control+k');
+    await page.getByPlaceholder('Find a command, drop, run, machine or issue').fill(text);
+  };
+  await find('');
+  for (const heading of ['This view', 'Go to', 'Drops', 'Machines', 'Runs', 'Issues', 'Help']) {
+    await expect(page.getByText(heading, { exact: true })).toBeAttached();
+  }
+  await page.keyboard.press('Escape');
+
+  await find('total pressure');
+  await page.getByRole('option', { name: 'Show total pressure' }).click();
+  await expect(page.getByRole('radio', { name: 'Total' })).toBeChecked();
+  await find('band saw');
+  await page
+    .getByRole('group', { name: 'Drops' })
+    .getByRole('option', { name: 'Band saw', exact: true })
+    .click();
+  await expect(page.getByRole('heading', { name: 'Band saw, from hood to room' })).toBeVisible();
+  await find('long hose');
+  await page.getByRole('option', { name: 'Planer has a long hose.' }).click();
+  await expect(page.getByRole('heading', { name: 'Planer, from hood to room' })).toBeVisible();
+  await find('what is: velocity pressure');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog', { name: 'About this view: Air' })).toContainText('ρV²/2');
+});

@@ -1,0 +1,153 @@
+/** What a view is for, in short: shown by the view itself, and written into the guide. */
+export interface AboutView {
+  /** Its address within a shop. */
+  readonly path: string;
+  readonly name: string;
+  readonly purpose: string;
+  /** What to do first. */
+  readonly first: string;
+  readonly terms: readonly { readonly term: string; readonly means: string }[];
+}
+
+export const ABOUT_VIEWS: readonly AboutView[] = [
+  {
+    path: 'floor',
+    name: 'Floor',
+    purpose:
+      'Draw the room to scale, place the machines and the collector in it, and lay out the ducts. Lengths, elbows and wyes are derived from the drawing.',
+    first:
+      'Enter the width and depth of the room, place the collector and the machines, then press Route ducts for suggestions, or draw the ducts yourself.',
+    terms: [
+      { term: 'Main', means: 'the shared pipe that branches join on the way to the collector' },
+      { term: 'Branch, drop', means: 'the pipe from one machine to the main' },
+      {
+        term: 'Clearance ahead, behind',
+        means: 'the room a board needs on either side of a machine',
+      },
+      { term: 'Hose slack', means: 'how much longer a hose is than the straight line it spans' },
+    ],
+  },
+  {
+    path: 'collector',
+    name: 'Collector, Compare',
+    purpose:
+      'Compare up to three candidates with the collector in the shop, on your own ducts: airflow, current, filter, height, noise and cost.',
+    first: 'Press Add a candidate, then change its blower, separator or exhaust.',
+    terms: [
+      {
+        term: 'Separation efficiency',
+        means: 'the share of the dust the separator catches before the filter',
+      },
+      { term: 'Face velocity', means: 'airflow divided by filter area (the air-to-cloth ratio)' },
+      { term: 'Penetration', means: 'the share of fine dust that passes the filter' },
+    ],
+  },
+  {
+    path: 'collector/elevation',
+    name: 'Collector, Elevation',
+    purpose:
+      'See how bin, separator, blower and filter stand on each other, whether they fit under the ceiling, and what has to be lifted to empty the bin.',
+    first: 'Press a part of the drawing and enter its size. An empty field shows a typical value.',
+    terms: [
+      {
+        term: 'Bin removal',
+        means: 'whether the bin is lowered from the lid, or the parts on it are lifted off',
+      },
+      { term: 'Lip', means: 'how far the lid reaches down over the rim of the bin' },
+      { term: 'Cleat', means: 'the board on the wall that carries the blower’s bracket' },
+    ],
+  },
+  {
+    path: 'collector/joints',
+    name: 'Collector, Joints',
+    purpose:
+      'Find out which end goes inside which at every joint, how large the gap is, and what closes it.',
+    first: 'Measure the ends with a caliper and type over the sizes that are wrong.',
+    terms: [
+      {
+        term: 'Clearance',
+        means:
+          'the difference between the inside diameter of one end and the outside diameter of the other',
+      },
+      { term: 'Nominal size', means: 'the size a pipe is sold by; its true diameters differ' },
+    ],
+  },
+  {
+    path: 'collector/noise',
+    name: 'Collector, Noise',
+    purpose:
+      'Add up the daily noise dose from sound readings, and estimate how loud each candidate would be.',
+    first: 'Hold a sound meter at ear height where you work and add what it shows.',
+    terms: [
+      { term: 'dB(A)', means: 'sound level weighted the way the ear hears it' },
+      {
+        term: 'Daily dose',
+        means: 'the share of the exposure NIOSH recommends as the most in a day',
+      },
+    ],
+  },
+  {
+    path: 'collector/test',
+    name: 'Collector, Field test',
+    purpose: 'Measure your own blower’s fan curve with one gate, a manometer and a flow meter.',
+    first:
+      'Press Start a field test, then open the gate in six or more steps and read flow and suction at each.',
+    terms: [
+      { term: 'Fan curve', means: 'the pressure the blower delivers at each airflow' },
+      { term: 'Filter loading', means: 'how many times its clean pressure drop the filter has' },
+    ],
+  },
+  {
+    path: 'air',
+    name: 'Air',
+    purpose:
+      'See the airflow at every drop against what its machine requires, and where the pressure goes on the way to the blower.',
+    first:
+      'Choose a drop in the table and read its pressure ladder and its issues. Change any number at the left and watch the rest follow.',
+    terms: [
+      {
+        term: 'Static pressure',
+        means:
+          'the pressure below the room’s, as a manometer shows it at a tap in the wall of the duct',
+      },
+      { term: 'Velocity pressure', means: 'the pressure equivalent of the air’s speed, ρV²/2' },
+      { term: 'Hood SP', means: 'hood static pressure: the suction just behind the hood' },
+      {
+        term: 'Pressure ladder',
+        means: 'the pressure profile: static pressure step by step from the hood to the exhaust',
+      },
+      {
+        term: 'Operating point',
+        means: 'the airflow and pressure at which the fan curve and the system curve cross',
+      },
+      {
+        term: 'Minimum transport velocity',
+        means: 'the least air velocity that carries chips without settling',
+      },
+      {
+        term: 'As designed, as found',
+        means:
+          'sealed and with a clean filter, or with the leaks and filter loading you believe in',
+      },
+    ],
+  },
+  {
+    path: 'log',
+    name: 'Log',
+    purpose:
+      'Log the readings you take at the drops and compare them with the model. What they have in common points to a leak or a restriction.',
+    first: 'Read each drop three times with only its gate open.',
+    terms: [
+      { term: 'Reading', means: 'one measurement at one place, with its repeats' },
+      { term: 'Uncertainty, ±', means: 'the range that holds the true value 95 times in 100' },
+      {
+        term: 'Over range',
+        means: 'the meter could not show the value; it is at least the end of its range',
+      },
+    ],
+  },
+];
+
+/** What the view at an address of a shop is about. */
+export const aboutView = (pathname: string): AboutView | undefined =>
+  ABOUT_VIEWS.find(({ path }) => pathname.split('/').slice(3).join('/') === path);
