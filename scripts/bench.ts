@@ -1,17 +1,19 @@
 // npm run bench: what the program is held to, measured side by side in one run. Names after it choose among
-// solver, drag, trace and journal; with --json it prints one line of JSON and nothing else.
+// solver, drag, trace, journal and load; with --json it prints one line of JSON and nothing else.
 import type { Bench } from './bench/bench';
 import { inBrowser } from './bench/browsing';
 import { benchDrag } from './bench/drag';
+import { benchFirstLoad } from './bench/first-load';
 import { benchJournal } from './bench/journal';
 import { benchSolver } from './bench/solver';
 import { benchTrace } from './bench/trace';
 
-const BENCHES: Readonly<Record<string, () => Promise<Bench>>> = {
+const BENCHES: Readonly<Record<string, () => Bench | Promise<Bench>>> = {
   solver: benchSolver,
   drag: () => inBrowser(benchDrag),
   trace: () => inBrowser(benchTrace),
   journal: () => inBrowser(benchJournal),
+  load: benchFirstLoad,
 };
 
 const asked = process.argv.slice(2).filter((word) => !word.startsWith('--'));

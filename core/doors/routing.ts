@@ -41,7 +41,6 @@ export { ELEVATIONS, elevationSheet, type Side } from '../src/routing/sheets/ele
 export { isometricSheet } from '../src/routing/sheets/isometric-sheet';
 export { planSheet } from '../src/routing/sheets/plan-sheet';
 export { type SheetItem, type SheetLayer, sheetExtent } from '../src/routing/sheets/sheet';
-export { sheetDxf } from '../src/routing/sheets/sheet-dxf';
 export { collectorPipes, type Solid, solidsOf } from '../src/routing/sheets/solids';
 export { nearestFromAbove, nearestOn, type Point3 } from '../src/routing/space';
 export { ductHeight, type Goal, riseFrom } from '../src/routing/usual-route';

@@ -11,6 +11,7 @@ import {
 } from '@frank-gauge/core/analysis';
 import { standStack } from '@frank-gauge/core/assembly';
 import type { Shop } from '@frank-gauge/core/design';
+import { sheetDxf } from '@frank-gauge/core/dxf';
 import { readShopFile, writeShopFile } from '@frank-gauge/core/journal';
 import { solveTree } from '@frank-gauge/core/network';
 import {
@@ -19,7 +20,6 @@ import {
   elevationSheet,
   isometricSheet,
   planSheet,
-  sheetDxf,
 } from '@frank-gauge/core/routing';
 import { drawnShop, threeBranchShop } from '../../core/reference/sample-shops';
 import heron from '../../demo/heron-slip.json';

@@ -1,7 +1,8 @@
 import { readCurveFile } from '@frank-gauge/core/collector';
+import { sheetDxf } from '@frank-gauge/core/dxf';
 import { type Journal, readShop, writeShopFile } from '@frank-gauge/core/journal';
 import { outlineFromDxf } from '@frank-gauge/core/room';
-import { planSheet, sheetDxf } from '@frank-gauge/core/routing';
+import { planSheet } from '@frank-gauge/core/routing';
 import heron from '../../demo/heron-slip.json';
 import { readBundle, writeZip } from '../../web/src/storage/bundle';
 import { type Attacked, Failures, faultOf, type Strength } from './attack';

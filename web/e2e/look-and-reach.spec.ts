@@ -56,6 +56,25 @@ test('a phone shows everything in one column, nothing wider than the screen', as
   await expect(gate).toHaveAttribute('aria-pressed', 'false');
 });
 
+test('a tablet and a phone show every view without scrolling sideways, in both unit systems', async ({
+  page,
+}) => {
+  await openDemo(page);
+  for (const system of ['US', 'SI']) {
+    await page.goto('/shop/heron-slip/air');
+    await page.getByRole('radio', { name: system, exact: true }).click();
+    for (const width of [390, 820, 1024]) {
+      await page.setViewportSize({ width, height: 900 });
+      const excess = await page.evaluate(() =>
+        [document.documentElement, ...document.querySelectorAll('main section')].map(
+          (box) => box.scrollWidth - box.clientWidth,
+        ),
+      );
+      expect(Math.max(...excess), `${system} at ${width}`).toBeLessThanOrEqual(0);
+    }
+  }
+});
+
 test('every number’s source is a tap away from where it is used', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Estimates' }).click();

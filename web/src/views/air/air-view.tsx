@@ -24,16 +24,16 @@ export function AirView() {
   const hasDrops = results.length > 0;
   useCommandsOfView(COMMANDS);
   return (
-    <div className="grid md:h-full md:grid-cols-[416px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[416px_minmax(0,1fr)_256px] xl:overflow-hidden">
+    <div className="grid md:h-full md:overflow-y-auto lg:grid-cols-[416px_minmax(0,1fr)] xl:grid-cols-[416px_minmax(0,1fr)_256px] xl:overflow-hidden">
       <section
         aria-label="Collector and runs"
-        className="order-2 border-rule md:order-1 md:border-r xl:overflow-y-auto"
+        className="order-2 border-rule max-lg:border-t lg:order-1 lg:border-r xl:overflow-y-auto"
       >
         <RunList />
       </section>
       <section
         aria-label="Air"
-        className="order-1 min-w-0 px-4 pt-3 pb-6 md:order-2 xl:overflow-y-auto"
+        className="order-1 min-w-0 px-4 pt-3 pb-6 lg:order-2 xl:overflow-y-auto"
       >
         {hasDrops ? (
           <>
@@ -48,7 +48,7 @@ export function AirView() {
       </section>
       <section
         aria-label="Ledger"
-        className="order-3 border-rule px-4 pt-3 pb-6 md:col-span-2 md:border-t xl:col-span-1 xl:overflow-y-auto xl:border-t-0 xl:border-l"
+        className="order-3 border-rule border-t px-4 pt-3 pb-6 lg:col-span-2 xl:col-span-1 xl:overflow-y-auto xl:border-t-0 xl:border-l"
       >
         <Ledger />
       </section>

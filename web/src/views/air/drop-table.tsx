@@ -47,10 +47,10 @@ export function DropTable() {
   const rule = useChoices((choices) => choices.rule);
   const unit = (kind: QuantityKind) => unitSymbol(kind, system);
   return (
-    <section className="mt-5">
+    <section className="@container mt-5">
       <div className="flex items-center gap-3">
         <h2 className="text-[17px]">Every drop</h2>
-        <span className="hidden text-quiet sm:inline">
+        <span className="hidden text-quiet @min-[33rem]:inline">
           {rule === 'one'
             ? 'each with its own gate open and all others shut'
             : 'with the gates open now'}
@@ -73,10 +73,10 @@ export function DropTable() {
             <th className="text-left">drop</th>
             <th>required</th>
             <th>airflow, {unit('flow')}</th>
-            <th className="hidden pl-2 text-left sm:table-cell">of required</th>
-            <th className="hidden sm:table-cell">drop velocity, {unit('velocity')}</th>
-            <th className="hidden sm:table-cell">main velocity</th>
-            <th className="hidden sm:table-cell">
+            <th className="hidden pl-2 text-left @min-[33rem]:table-cell">of required</th>
+            <th className="hidden @min-[33rem]:table-cell">drop velocity, {unit('velocity')}</th>
+            <th className="hidden @min-[33rem]:table-cell">main velocity</th>
+            <th className="hidden @min-[33rem]:table-cell">
               hood SP, {system === 'us' ? 'in.' : unit('pressure')}
             </th>
             <th className="sr-only">status</th>
@@ -162,8 +162,8 @@ function DropRow({ result, isSelected, index }: RowProps) {
     return (
       <tr ref={row} className={look}>
         {name}
-        <td colSpan={2} className="sm:hidden" />
-        <td colSpan={6} className="hidden sm:table-cell" />
+        <td colSpan={2} className="@min-[33rem]:hidden" />
+        <td colSpan={6} className="hidden @min-[33rem]:table-cell" />
         {standingCell}
       </tr>
     );
@@ -178,18 +178,18 @@ function DropRow({ result, isSelected, index }: RowProps) {
           <Uncertainty result={result} />
         </span>
       </td>
-      <td className="hidden pl-2 sm:table-cell">
+      <td className="hidden pl-2 @min-[33rem]:table-cell">
         <NeedBar result={result} />
       </td>
-      <td className={`hidden sm:table-cell ${isSlow ? 'text-starved-text' : ''}`}>
+      <td className={`hidden @min-[33rem]:table-cell ${isSlow ? 'text-starved-text' : ''}`}>
         {write(velocity, 'velocity')}
         {isSlow && <span title="below the minimum transport velocity">{'\u00a0↓'}</span>}
       </td>
-      <td className={`hidden sm:table-cell ${isSettling ? 'text-starved-text' : ''}`}>
+      <td className={`hidden @min-[33rem]:table-cell ${isSettling ? 'text-starved-text' : ''}`}>
         {main ? write(main.velocity, 'velocity') : '–'}
         {isSettling && <span title="chips settle">{'\u00a0↓'}</span>}
       </td>
-      <td className="hidden sm:table-cell">{write(-hoodStatic, 'pressure')}</td>
+      <td className="hidden @min-[33rem]:table-cell">{write(-hoodStatic, 'pressure')}</td>
       {standingCell}
     </tr>
   );

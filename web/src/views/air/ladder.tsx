@@ -5,6 +5,7 @@ import { STYLES, toSI, unitSymbol, writeNumber } from '@frank-gauge/core/quantit
 import { scaleLinear } from 'd3-scale';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { choose, useChoices } from '@/storage/choices';
+import { boxOfText, type PlacedLabel, placeLabels } from '@/ui/place-labels';
 import { Segmented } from '@/ui/segmented';
 import { useSize } from '@/ui/use-size';
 import { failureSentence } from '@/words/failure-words';
@@ -69,6 +70,9 @@ export function Ladder() {
   );
 }
 
+/** Size of the names of the steps, px. */
+const LABEL = 11;
+
 interface PictureProps {
   readonly steps: readonly ProfileStep[];
   readonly width: number;
@@ -92,6 +96,13 @@ function LadderPicture({ steps, width, title }: PictureProps) {
   const x = (index: number) => LEFT + index * pitch;
   const most = Math.max(...steps.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
   const ticks = ticksInUnit(y.domain(), toSI(1, style.unit));
+  const labels = labelsBelow(
+    steps.map((step, i) => ({
+      lines: stepLabel(step, tree, system),
+      x: x(i) + pitch / 2,
+      weight: Math.abs(step.loss),
+    })),
+  );
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label={describe(steps)}>
       <title>{title}</title>
@@ -158,23 +169,48 @@ function LadderPicture({ steps, width, title }: PictureProps) {
             >
               {isBlower ? `+${writeNumber(-step.loss, style)}` : writeNumber(step.loss, style)}
             </text>
-            {stepLabel(step, tree, system).map((line, row) => (
-              <text
-                key={line}
-                x={x(i) + pitch / 2}
-                y={HEIGHT - BOTTOM + 17 + row * 12}
-                textAnchor="middle"
-                fontSize={pitch < 36 ? 9.5 : 11.5}
-                fill="var(--quiet)"
-              >
-                {line}
-              </text>
-            ))}
           </g>
         );
       })}
+      {labels.map(({ of, text, at }) => (
+        <text
+          key={of}
+          x={at.x}
+          y={at.y}
+          textAnchor="middle"
+          dominantBaseline="central"
+          fontSize={LABEL}
+          fill="var(--quiet)"
+        >
+          {text}
+        </text>
+      ))}
     </svg>
   );
+}
+
+interface LabelOfStep {
+  readonly lines: readonly string[];
+  readonly x: number;
+  /** What matters most is named first, where there is no room for all. */
+  readonly weight: number;
+}
+
+/** The names of the steps below the picture, none on another: those of little weight give way. */
+function labelsBelow(steps: readonly LabelOfStep[]): PlacedLabel<string>[] {
+  const placed: PlacedLabel<string>[] = [];
+  for (const { lines, x } of steps.toSorted((a, b) => b.weight - a.weight)) {
+    const taken = placed.map(({ text, at }) => boxOfText(text, at, LABEL));
+    const own = lines.map((text, row) => ({
+      of: `${x} ${row}`,
+      text,
+      places: [{ x, y: HEIGHT - BOTTOM + 13 + row * 12 }],
+    }));
+    const [first, ...more] = own.map((line) => placeLabels([line], LABEL, [], taken)[0]);
+    // What belongs to a name says nothing without it.
+    if (first) placed.push(first, ...more.filter((line) => line !== undefined));
+  }
+  return placed;
 }
 
 /** Whole steps of the unit between the ends, at most seven. */

@@ -1,10 +1,13 @@
 'use client';
 
 import { compareCandidates } from '@frank-gauge/core/analysis';
-import { useMemo } from 'react';
+import type { Shop } from '@frank-gauge/core/design';
+import { useMemo, useState } from 'react';
 import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { useJournal } from '@/storage/session';
+import { Choice } from '@/ui/choice';
+import { useWide } from '@/ui/use-wide';
 import { ShopQuantity } from '../parts/line';
 import { editCandidate } from './edit-candidates';
 import { DropRows } from './table/drop-rows';
@@ -17,6 +20,8 @@ import { type CollectorOptions, Part, Row } from './table/table-parts';
 export function OptionTable() {
   const shop = useDesign();
   const tree = useDuctTree();
+  const isWide = useWide();
+  const [chosen, setChosen] = useState('');
   const view = useChoices((choices) => choices.view);
   const sounds = useJournal((journal) => journal.sounds);
   const options = useMemo(
@@ -26,22 +31,42 @@ export function OptionTable() {
   if (tree.drops.length === 0) {
     return (
       <p className="max-w-prose pt-16 text-[17px]">
-        Collectors are held against each other by what the drops get. Add the main and connect a
-        machine first, under Air.
+        Collectors are compared by the airflow at the drops. Add the main and connect a machine
+        first, under Air.
       </p>
     );
   }
+  const others = options.slice(1);
+  const other = others.find(({ id }) => id === chosen) ?? others[0];
+  // A phone has room for two: the present one, and the one it is compared with.
+  const shown = isWide || !other ? options : [...options.slice(0, 1), other];
   return (
-    <table className="w-full border-collapse text-right">
-      <Names options={options} />
-      <GlanceRows options={options} />
-      <DropRows options={options} />
-      <LoadRows options={options} />
-      <StandRows options={options} />
-      <CostRows options={options} />
-    </table>
+    <>
+      {!isWide && others.length > 1 && other && (
+        <div data-line className="grid grid-cols-[auto_1fr] items-center gap-x-2 pt-2">
+          <span className="text-quiet">Compare with</span>
+          <Choice
+            label="Compare with"
+            value={other.id ?? ''}
+            options={others.map(({ id }) => ({ value: id ?? '', label: nameOf(shop, id) }))}
+            onChange={setChosen}
+          />
+        </div>
+      )}
+      <table className="w-full border-collapse text-right">
+        <Names options={shown} />
+        <GlanceRows options={shown} />
+        <DropRows options={shown} />
+        <LoadRows options={shown} />
+        <StandRows options={shown} />
+        <CostRows options={shown} />
+      </table>
+    </>
   );
 }
+
+const nameOf = ({ candidates }: Shop, id: string | null): string =>
+  candidates.find((candidate) => candidate.id === id)?.name ?? 'In the shop';
 
 function Names({ options }: CollectorOptions) {
   const shop = useDesign();
@@ -52,11 +77,11 @@ function Names({ options }: CollectorOptions) {
       <tr className="align-bottom [&>th]:px-2 [&>th]:py-1.5">
         <th className="sticky left-0 w-28 min-w-28 bg-paper shadow-[inset_0_-1px_0_var(--ink)] text-left font-normal text-[13px] text-quiet md:w-40">
           each drop’s own gate open; every filter{' '}
-          {view === 'found' ? `×${loading} loaded` : 'clean'}
+          {view === 'found' ? `loading ×${loading}` : 'clean'}
         </th>
         {options.map(({ id }) => (
           <th key={id ?? ''} className="font-medium font-name text-[17px]">
-            {shop.candidates.find((candidate) => candidate.id === id)?.name ?? 'In the shop'}
+            {nameOf(shop, id)}
           </th>
         ))}
       </tr>

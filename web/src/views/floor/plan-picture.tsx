@@ -1,12 +1,11 @@
 'use client';
 
 import type { FloorConflict, Spot } from '@frank-gauge/core/room';
-import { planSheet, sheetDxf } from '@frank-gauge/core/routing';
+import { planSheet } from '@frank-gauge/core/routing';
 import { useMemo, useRef } from 'react';
 import { standingPart } from '@/model/shop-parts';
 import { useDesign, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
-import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { useZoom, type Zoom } from '@/ui/use-zoom';
@@ -24,6 +23,7 @@ import { useHeld } from './floor-look';
 import { GRID } from './grid-steps';
 import { type PlanDrawing, planDrawing, zoomed } from './plan-drawing';
 import { Grid, RoomSizes, Walls } from './room-shapes';
+import { saveDxf } from './save-dxf';
 import { useTaken } from './selection';
 import { useTakingFrame } from './taking-frame';
 import { boxesOf, ductStrokes, namedThings, ThingName } from './thing-names';
@@ -75,10 +75,7 @@ export function PlanPicture() {
             >
               Save as SVG
             </Button>
-            <Button
-              look="quiet"
-              onClick={() => saveFile('plan.dxf', sheetDxf(planSheet(shop)), 'image/vnd.dxf')}
-            >
+            <Button look="quiet" onClick={() => void saveDxf('plan', planSheet(shop))}>
               Save as DXF
             </Button>
           </div>

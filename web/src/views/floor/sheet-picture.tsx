@@ -9,12 +9,10 @@ import {
   type SheetItem,
   type SheetLayer,
   type Side,
-  sheetDxf,
   sheetExtent,
 } from '@frank-gauge/core/routing';
 import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
-import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { type PlacedLabel, placeLabels, placesAround, type Stroke } from '@/ui/place-labels';
 import { useSize } from '@/ui/use-size';
@@ -25,6 +23,7 @@ import { chooseThing } from './choose-thing';
 import { type AirTone, STILL_AIR } from './ducts/air-tone';
 import { DuctHandles } from './ducts/duct-handles';
 import { useDucts } from './ducts/use-ducts';
+import { saveDxf } from './save-dxf';
 import { ZoomButtons } from './zoom-buttons';
 
 /** How the shop is looked at besides the plan. */
@@ -138,10 +137,7 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
             >
               Save as SVG
             </Button>
-            <Button
-              look="quiet"
-              onClick={() => saveFile(`${view}.dxf`, sheetDxf(items), 'image/vnd.dxf')}
-            >
+            <Button look="quiet" onClick={() => void saveDxf(view, items)}>
               Save as DXF
             </Button>
           </div>

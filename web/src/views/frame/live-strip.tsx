@@ -15,15 +15,15 @@ import { failureSentence } from '@/words/failure-words';
 export function LiveStrip() {
   const [isOpen, setOpen] = useState(false);
   return (
-    <footer className="sticky bottom-0 z-20 border-ink border-t bg-strip md:static md:flex md:h-18 md:items-stretch">
-      <div className="flex items-center overflow-x-auto md:contents">
+    <footer className="sticky bottom-0 z-20 border-ink border-t bg-strip md:static xl:flex xl:h-18 xl:items-stretch">
+      <div className="flex items-stretch overflow-x-auto xl:contents">
         <Figures />
         <button
           type="button"
           aria-expanded={isOpen}
           aria-controls="gates"
           onClick={() => setOpen(!isOpen)}
-          className="ml-auto flex min-h-12 items-center gap-1 border-rule border-l px-3 font-semibold md:hidden"
+          className="ml-auto flex min-h-12 items-center gap-1 border-rule border-l px-3 font-semibold xl:hidden"
         >
           gates
           <ChevronUp size={16} aria-hidden className={isOpen ? 'rotate-180' : ''} />
@@ -123,10 +123,10 @@ function Gates({ isOpen }: { readonly isOpen: boolean }) {
   return (
     <fieldset
       id="gates"
-      className={`${isOpen ? 'flex' : 'hidden'} flex-wrap items-center gap-1.5 border-rule border-t p-3 md:ml-auto md:flex md:flex-nowrap md:overflow-x-auto md:border-t-0 md:px-4 md:py-0`}
+      className={`${isOpen ? 'flex' : 'hidden'} flex-wrap items-center gap-1.5 border-rule border-t p-3 xl:ml-auto xl:flex xl:flex-nowrap xl:overflow-x-auto xl:border-t-0 xl:px-4 xl:py-0`}
     >
       <legend className="sr-only">Gates</legend>
-      <span aria-hidden className="hidden text-[14px] text-quiet md:inline">
+      <span aria-hidden className="hidden text-[14px] text-quiet xl:inline">
         gates
       </span>
       {gated.map((run) => {
@@ -156,7 +156,7 @@ const GateButton = memo(function GateButton({ run, name, isOpen }: GateProps) {
       onClick={() =>
         edit(`${isOpen ? 'shut' : 'open'} ${name}`, (draft) => setGate(draft, run, !isOpen))
       }
-      className="min-h-12 shrink-0 border border-ink px-2.5 aria-pressed:border-enough aria-pressed:bg-enough aria-pressed:text-on-signal md:min-h-8.5"
+      className="min-h-12 shrink-0 border border-ink px-2.5 aria-pressed:border-enough aria-pressed:bg-enough aria-pressed:text-on-signal xl:min-h-8.5"
     >
       <span aria-hidden className="mr-1 text-[12px]">
         {isOpen ? '●' : '○'}

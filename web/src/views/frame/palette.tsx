@@ -1,39 +1,12 @@
 'use client';
 
 import { Command } from 'cmdk';
-import { useEffect } from 'react';
-import { openPalette, openSheet, useFrameSheet } from './palette-state';
-import { redoAloud, undoAloud } from './undo-aloud';
+import { openSheet, useFrameSheet } from './palette-state';
 import { useCommandGroups } from './use-command-groups';
 
-/**
- * Fields that save as they are typed are undone like everything else. Other fields, and one whose
- * text was refused and so never saved, keep the browser's own undo.
- */
-function hasOwnUndo(target: EventTarget | null): boolean {
-  if (!(target instanceof HTMLElement) || !target.matches('input, textarea')) return false;
-  return !('saves' in target.dataset) || target.getAttribute('aria-invalid') === 'true';
-}
-
-/** Everything by name, on Ctrl+K; and the keys that work everywhere. */
+/** Everything by name. */
 export function Palette() {
   const isOpen = useFrameSheet(({ open }) => open === 'commands');
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey)) return;
-      const key = event.key.toLowerCase();
-      if (key === 'k') {
-        event.preventDefault();
-        openPalette();
-      } else if ((key === 'z' || key === 'y') && !hasOwnUndo(event.target)) {
-        event.preventDefault();
-        void (key === 'y' || event.shiftKey ? redoAloud() : undoAloud());
-      }
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  }, []);
-
   return (
     <Command.Dialog
       open={isOpen}

@@ -1,23 +1,23 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { usePathname } from 'next/navigation';
-import { type ReactNode, useEffect, useSyncExternalStore } from 'react';
+import { type ReactNode, useEffect, useState, useSyncExternalStore } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { watchPersistence } from '@/storage/persistence';
 import { shopSession, useSession } from '@/storage/session';
 import type { Session } from '@/storage/session-state';
 import { useStoragePlace } from '@/storage/storage-place';
-import { AboutSheet } from './about-sheet';
 import { FloorConflictsProvider } from './floor-conflicts';
 import { Header } from './header';
 import { LiveStrip } from './live-strip';
 import { BrokenShop, MissingShop } from './no-shop';
 import { OpenShop } from './open-shop';
-import { Palette } from './palette';
+import { useFrameSheet } from './palette-state';
 import { RenewedNotice } from './renewed-notice';
-import { Shortcuts } from './shortcuts';
 import { Steps } from './steps';
 import { PlaceNotice, StorageNotice } from './storage-notice';
+import { useFrameKeys } from './use-frame-keys';
 
 const openOrNot = (session: Session) =>
   session.status === 'open' ? ({ status: 'open', id: session.id } as const) : session;
@@ -35,6 +35,19 @@ function NotOpen({ session }: { readonly session: ReturnType<typeof openOrNot> }
         </p>
       );
   }
+}
+
+const FrameSheets = dynamic(() => import('./frame-sheets').then((module) => module.FrameSheets), {
+  ssr: false,
+});
+
+/** Once one was opened they stay, so that each closes as it opened. */
+function Sheets() {
+  const isOpen = useFrameSheet(({ open }) => open !== null);
+  const [isWanted, setWanted] = useState(false);
+  useFrameKeys();
+  if (isOpen && !isWanted) setWanted(true);
+  return isWanted ? <FrameSheets /> : null;
 }
 
 const subscribeToNothing = () => () => undefined;
@@ -88,9 +101,7 @@ export function ShopFrame({ children }: { readonly children: ReactNode }) {
           <LiveStrip />
         </div>
       </FloorConflictsProvider>
-      <Palette />
-      <Shortcuts />
-      <AboutSheet />
+      <Sheets />
     </OpenShop>
   );
 }

@@ -1,7 +1,6 @@
 'use client';
 
 import { usePathname } from 'next/navigation';
-import { useEffect } from 'react';
 import { Sheet } from '@/ui/sheet';
 import { openSheet, useFrameSheet } from './palette-state';
 
@@ -45,20 +44,11 @@ const OF_VIEWS: Readonly<Record<string, readonly Keys[]>> = {
   log: [{ keys: 'Enter', does: 'add the reading, in its form' }],
 };
 
-/** The keys of the present view, and those that work everywhere, on `?`. */
+/** The keys of the present view, and those that work everywhere. */
 export function Shortcuts() {
   const isOpen = useFrameSheet(({ open }) => open === 'keys');
   const view = usePathname().split('/').slice(3).join('/');
   const own = OF_VIEWS[view] ?? [];
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const isInField =
-        event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
-      if (event.key === '?' && !isInField) openSheet('keys');
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  }, []);
   return (
     <Sheet
       title="Keys"

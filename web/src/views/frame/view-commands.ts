@@ -21,17 +21,16 @@ export function useCommandsOfView(commands: readonly ViewCommand[]): void {
   useEffect(() => {
     latest.current = commands;
   });
-  const names = commands.map(({ name, keys }) => `${name}\n${keys ?? ''}`).join('\n\n');
+  // By their names: what one does is looked up when it is chosen, and may change with every edit.
+  const shown = JSON.stringify(commands.map(({ name, keys }) => ({ name, keys })));
   useEffect(() => {
-    // By their names: what one does is looked up when it is chosen, and may change with every edit.
-    const own = names === '' ? [] : names.split('\n\n').map((line) => line.split('\n'));
+    const own: readonly Omit<ViewCommand, 'run'>[] = JSON.parse(shown);
     useViewCommands.setState({
-      commands: own.map(([name = '', keys = '']) => ({
-        name,
-        ...(keys !== '' && { keys }),
-        run: () => latest.current.find((command) => command.name === name)?.run(),
+      commands: own.map((command) => ({
+        ...command,
+        run: () => latest.current.find(({ name }) => name === command.name)?.run(),
       })),
     });
     return () => useViewCommands.setState({ commands: [] });
-  }, [names]);
+  }, [shown]);
 }
