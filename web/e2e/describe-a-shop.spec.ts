@@ -91,6 +91,7 @@ test('opening another gate takes air from the first', async ({ page }) => {
 test('by keyboard alone: a command by name, and from drop to drop', async ({ page }) => {
   await openDemo(page);
   await page.keyboard.press('Control+k');
+  await expect(page.getByPlaceholder('Find a command')).toBeFocused();
   await page.keyboard.type('si units');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('columnheader', { name: 'airflow, m³/h' })).toBeVisible();

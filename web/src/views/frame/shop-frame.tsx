@@ -41,11 +41,18 @@ const FrameSheets = dynamic(() => import('./frame-sheets').then((module) => modu
   ssr: false,
 });
 
-/** Once one was opened they stay, so that each closes as it opened. */
+/** So long after a view has opened the sheets are loaded, whether or not one was asked for, ms. */
+const SOON = 1000;
+
+/** Loaded a moment after the view, so that what is typed right after Ctrl+K finds the palette there. */
 function Sheets() {
   const isOpen = useFrameSheet(({ open }) => open !== null);
   const [isWanted, setWanted] = useState(false);
   useFrameKeys();
+  useEffect(() => {
+    const soon = setTimeout(() => setWanted(true), SOON);
+    return () => clearTimeout(soon);
+  }, []);
   if (isOpen && !isWanted) setWanted(true);
   return isWanted ? <FrameSheets /> : null;
 }
