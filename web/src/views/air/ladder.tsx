@@ -20,7 +20,7 @@ const RIGHT = 6;
 
 /**
  * The pressure ladder: the way of a drop's air from left to right, pressure as the height of one
- * line, each part a step labelled with what it takes.
+ * line, each part a step labelled with its pressure drop.
  */
 export function Ladder() {
   const system = useUnits();

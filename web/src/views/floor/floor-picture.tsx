@@ -36,7 +36,7 @@ export const FloorPicture = memo(function FloorPicture() {
     <>
       <div className="flex flex-wrap items-center gap-2 pb-1">
         <Segmented
-          label="Shop condition shown"
+          label="View of the shop"
           value={look}
           options={LOOKS}
           onChange={(next) => {

@@ -10,7 +10,7 @@ import { NeedLine } from '../../parts/need-line';
 
 const OWN = 'own';
 
-/** The machine a drop serves: its name, its port, what it needs, and how air gets in. */
+/** The machine a drop serves: its name, its port, its required airflow and its hood entry. */
 export function PortFields({ drop }: { readonly drop: Drop }) {
   const { port, machine, id } = drop;
   const known = Object.entries(ENTRIES).find(([, entry]) => entry.loss === port.entryLoss)?.[0];

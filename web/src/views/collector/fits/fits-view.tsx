@@ -11,7 +11,7 @@ import { AdapterMaker } from './adapter-maker';
 import { BandFields } from './band-fields';
 import { JointTable } from './joint-table';
 
-/** What fits into what by true diameters, and what closes each joint. */
+/** Every joint by its true diameters, and what closes it. */
 export function FitsView() {
   const part = useDesign(airPart);
   const tree = useDuctTree();
