@@ -66,11 +66,14 @@ export interface CollectorPipe {
 }
 
 /** What joins the parts of the collector to each other; nothing while it has no place. */
-export function collectorPipes(shop: Shop): CollectorPipe[] {
-  const block = collectorBlock(shop);
+export function collectorPipes({
+  collector,
+  room,
+}: Pick<Shop, 'collector' | 'room'>): CollectorPipe[] {
+  const block = collectorBlock({ collector, room });
   if (!block) return [];
-  const { joints, floor } = standStack(shop.collector, shop.room.ceilingHeight);
-  const foot = shop.collector.place?.z ?? 0;
+  const { joints, floor } = standStack(collector, room.ceilingHeight);
+  const foot = collector.place?.z ?? 0;
   const middle = floor.x0 + floor.width / 2;
   return joints.map(({ part, points, diameter }) => ({
     part,

@@ -70,11 +70,7 @@ export function SpacePicture() {
         {solidsOf(shop).map((solid, i) => (
           <Box key={`${i} ${solid.name}`} solid={solid} colours={colours} />
         ))}
-        {collectorPipes(shop).map(({ part, points, diameter }) => (
-          <mesh key={part} geometry={tubeThrough(points, diameter / 2)}>
-            <meshStandardMaterial color={colours.rule} />
-          </mesh>
-        ))}
+        <CollectorPipes colours={colours} />
         <Ducts colours={colours} />
       </Canvas>
     </section>
@@ -222,6 +218,25 @@ function Box({ solid, colours }: { readonly solid: Solid; readonly colours: Colo
       )}
     </mesh>
   );
+}
+
+/** What joins the parts of the collector; made anew only when the collector is another. */
+function CollectorPipes({ colours }: { readonly colours: Colours }) {
+  const collector = useDesign((shop) => shop.collector);
+  const room = useDesign((shop) => shop.room);
+  const tubes = useMemo(
+    () =>
+      collectorPipes({ collector, room }).map(({ part, points, diameter }) => ({
+        part,
+        tube: tubeThrough(points, diameter / 2),
+      })),
+    [collector, room],
+  );
+  return tubes.map(({ part, tube }) => (
+    <mesh key={part} geometry={tube}>
+      <meshStandardMaterial color={colours.rule} />
+    </mesh>
+  ));
 }
 
 /** The ducts as tubes; a bend is as round as its duct lets it be. */

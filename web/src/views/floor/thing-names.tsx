@@ -61,14 +61,14 @@ export function namedThings(
   const isFar = drawing.scale < NAMED_FROM;
   const first = things.filter(isFirst);
   const others = isFar ? [] : things.filter((thing) => !isFirst(thing));
+  const boxes = things.map((thing) => ({ thing, box: boxOfThing(thing, drawing) }));
   const labels = [...first, ...others].map((thing) => {
     const text = `${wrong.has(thing.id) ? '▼ ' : ''}${thing.name}`;
     // Over another thing it would seem to be that one's name.
-    const isOwn = (at: { x: number; y: number }) =>
-      things.every(
-        (other) =>
-          other === thing || !overlap(boxOfText(text, at, TYPE), boxOfThing(other, drawing)),
-      );
+    const isOwn = (at: { x: number; y: number }) => {
+      const written = boxOfText(text, at, TYPE);
+      return boxes.every((other) => other.thing === thing || !overlap(written, other.box));
+    };
     const all = placesOf(thing, text, drawing);
     const own = all.filter(isOwn);
     return { of: thing, text, places: own.length > 0 ? own : all, isNeeded: isFirst(thing) };
