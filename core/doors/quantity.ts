@@ -12,6 +12,6 @@ export {
 } from '../src/quantity/format-quantity';
 export type { Origin } from '../src/quantity/origin';
 export { examplesOf, type Parsed, parseQuantity } from '../src/quantity/parse-quantity';
-export { writeFeetAndInches } from '../src/quantity/tape';
+export { writeInchesOnTape } from '../src/quantity/tape';
 export { type QuantityKind, STYLES, type UnitSystem } from '../src/quantity/unit-system';
 export { type Dimension, fromSI, toSI, UNITS, type UnitId } from '../src/quantity/units';

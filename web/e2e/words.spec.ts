@@ -27,6 +27,7 @@ const misnamed = (page: Page) =>
     for (const line of document.querySelectorAll('[data-line]')) {
       const label = line.firstElementChild?.textContent ?? '';
       for (const control of line.querySelectorAll('input:not([type=file]), select, textarea')) {
+        if (control.closest('[data-line]') !== line) continue;
         const name = control.getAttribute('aria-label');
         if (!plain(name).includes(plain(label))) wrong.push(`${label}: ${name}`);
       }

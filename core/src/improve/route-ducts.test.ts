@@ -36,6 +36,23 @@ function proposalsOf(shop: Shop) {
 }
 
 describe('routes', () => {
+  it('stand beside the ducts there are, scored the same way', () => {
+    const shop = bareShop();
+    put(shop, 'tableSaw', 4, 2);
+    put(shop, 'planer', 2, 5);
+    const route = (of: Shop) => {
+      const newId = counter();
+      const routed = routeDucts(of, 'designed', () => `route-${newId()}`);
+      if (!routed.ok) throw new Error(routed.why);
+      return routed;
+    };
+    const { proposals, present } = route(shop);
+    expect(present).toBeNull();
+    const [first] = proposals;
+    if (!first) throw new Error('nothing proposed');
+    expect(route({ ...shop, ducts: first.ducts }).present).toEqual(first.score);
+  });
+
   it('are three, each leading every machine to the blower, and valid documents', () => {
     const shop = bareShop();
     put(shop, 'tableSaw', 4, 2);

@@ -48,7 +48,12 @@ export type WhyNotRouted =
   | 'unsolved';
 
 export type Routed =
-  | { readonly ok: true; readonly proposals: readonly RouteProposal[] }
+  | {
+      readonly ok: true;
+      readonly proposals: readonly RouteProposal[];
+      /** Of the ducts there are, scored the same way; null: there are none, or they do not solve. */
+      readonly present: RouteScore | null;
+    }
   | { readonly ok: false; readonly why: WhyNotRouted };
 
 const STYLES: readonly RouteStyle[] = ['shortest', 'walls', 'main'];
@@ -120,7 +125,9 @@ export function routeDucts(
     }
     onProgress(i + 1, STYLES.length);
   }
-  return proposals.length > 0 ? { ok: true, proposals } : { ok: false, why };
+  return proposals.length > 0
+    ? { ok: true, proposals, present: scoreOf(shop, view) }
+    : { ok: false, why };
 }
 
 const isBetter = (a: RouteScore, b: RouteScore) =>

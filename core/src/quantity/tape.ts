@@ -35,6 +35,21 @@ function mixed(sixteenths: number): string {
 /** Before what rounds to nothing stands no sign. */
 const signOf = (value: number, rounded: number) => (value < 0 && rounded > 0 ? '−' : '');
 
+/** The nearest eighth of an inch, in sixteenths, whatever the sign. */
+const toEighth = (value: number) =>
+  Math.round((Math.abs(fromSI(value, 'in')) * IN_AN_INCH) / EIGHTH) * EIGHTH;
+
+/**
+ * Writes a size as a tape measure shows it, in inches to the nearest eighth, however long it is; without the unit.
+ *
+ * @param value m, of either sign, finite
+ * @example writeInchesOnTape(0.8509) // '33½'
+ */
+export function writeInchesOnTape(value: number): string {
+  const sixteenths = toEighth(value);
+  return `${signOf(value, sixteenths)}${mixed(sixteenths)}`;
+}
+
 /**
  * Writes a length as a tape measure shows it, in feet and inches to the nearest eighth; below a foot in inches.
  *
@@ -45,8 +60,7 @@ const signOf = (value: number, rounded: number) => (value < 0 && rounded > 0 ? '
  */
 export function writeFeetAndInches(value: number): string {
   if (!Number.isFinite(value)) return '–';
-  const eighths = Math.round((Math.abs(fromSI(value, 'in')) * IN_AN_INCH) / EIGHTH);
-  const sixteenths = eighths * EIGHTH;
+  const sixteenths = toEighth(value);
   const feet = Math.floor(sixteenths / (INCHES_IN_A_FOOT * IN_AN_INCH));
   const inches = sixteenths - feet * INCHES_IN_A_FOOT * IN_AN_INCH;
   const sign = signOf(value, sixteenths);

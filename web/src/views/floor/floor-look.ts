@@ -1,6 +1,7 @@
 'use client';
 
 import { create } from 'zustand';
+import { takeTool } from './ducts/drawing-state';
 import type { SheetView } from './sheet-picture';
 
 /** Whether something on the plan is held by the pointer just now: the plan keeps its scale then. */
@@ -15,6 +16,23 @@ const useLook = create<{ readonly look: FloorLook }>(() => ({ look: 'plan' }));
 
 export const useFloorLook = (): FloorLook => useLook(({ look }) => look);
 
+/** Tools that draw and select work on the plan alone. */
 export function lookAt(look: FloorLook): void {
+  if (look !== 'plan') takeTool('move');
   useLook.setState({ look });
 }
+
+/** All there are, as the buttons and the palette call them. */
+export const LOOKS: readonly {
+  readonly value: FloorLook;
+  readonly label: string;
+  readonly command: string;
+}[] = [
+  { value: 'plan', label: 'Plan', command: 'Show the plan' },
+  { value: 'front', label: 'Front', command: 'Show the elevation from the front' },
+  { value: 'back', label: 'Back', command: 'Show the elevation from the back' },
+  { value: 'left', label: 'Left', command: 'Show the elevation from the left' },
+  { value: 'right', label: 'Right', command: 'Show the elevation from the right' },
+  { value: 'isometric', label: 'Isometric', command: 'Show the isometric' },
+  { value: 'space', label: '3D', command: 'Show 3D' },
+];

@@ -5,20 +5,10 @@ import { memo } from 'react';
 import { Button } from '@/ui/button';
 import { Segmented } from '@/ui/segmented';
 import { takeTool, useDrawing } from './ducts/drawing-state';
-import { type FloorLook, lookAt, useFloorLook } from './floor-look';
+import { LOOKS, lookAt, useFloorLook } from './floor-look';
 import { PlanPicture } from './plan-picture';
 import { letGo } from './selection';
 import { SheetPicture } from './sheet-picture';
-
-const LOOKS: readonly { readonly value: FloorLook; readonly label: string }[] = [
-  { value: 'plan', label: 'Plan' },
-  { value: 'front', label: 'Front' },
-  { value: 'back', label: 'Back' },
-  { value: 'left', label: 'Left' },
-  { value: 'right', label: 'Right' },
-  { value: 'isometric', label: 'Isometric' },
-  { value: 'space', label: '3D' },
-];
 
 const SpacePicture = dynamic(
   () => import('./space-picture').then((module) => module.SpacePicture),
@@ -35,15 +25,7 @@ export const FloorPicture = memo(function FloorPicture() {
   return (
     <>
       <div className="flex flex-wrap items-center gap-2 pb-1">
-        <Segmented
-          label="View of the shop"
-          value={look}
-          options={LOOKS}
-          onChange={(next) => {
-            if (next !== 'plan') takeTool('move');
-            lookAt(next);
-          }}
-        />
+        <Segmented label="View of the shop" value={look} options={LOOKS} onChange={lookAt} />
         {look === 'plan' && (
           <span className="ml-auto flex gap-1.5">
             <Button

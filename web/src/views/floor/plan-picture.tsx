@@ -9,6 +9,7 @@ import { useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { useZoom, type Zoom } from '@/ui/use-zoom';
+import { WrittenLabel } from '@/ui/written-label';
 import { printDrawing } from '../parts/print-drawing';
 import { saveDrawing } from '../parts/save-drawing';
 import { useChooseThing } from './choose-thing';
@@ -26,7 +27,7 @@ import { Grid, RoomSizes, Walls } from './room-shapes';
 import { saveDxf } from './save-dxf';
 import { useTaken } from './selection';
 import { useTakingFrame } from './taking-frame';
-import { boxesOf, ductStrokes, namedThings, ThingName } from './thing-names';
+import { boxesOf, ductStrokes, NAME_SIZE, namedThings } from './thing-names';
 import { ThingOnPlan, WorkingRooms } from './things-on-plan';
 import { useStanding } from './use-standing';
 import { ZoomButtons } from './zoom-buttons';
@@ -155,7 +156,14 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
       <DuctShapes drawing={drawing} ducts={ducts} />
       <GhostDucts drawing={drawing} />
       {names.map(({ of, text, at }) => (
-        <ThingName key={of.id} name={text} x={at.x} y={at.y} isWrong={wrong.has(of.id)} />
+        <WrittenLabel
+          key={of.id}
+          text={text}
+          x={at.x}
+          y={at.y}
+          size={NAME_SIZE}
+          fill={wrong.has(of.id) ? 'var(--starved-text)' : 'var(--ink)'}
+        />
       ))}
       {tool === 'draw' ? (
         <DrawLayer drawing={drawing} ducts={ducts} width={width} height={height} />

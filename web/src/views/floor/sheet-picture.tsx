@@ -17,6 +17,7 @@ import { Button } from '@/ui/button';
 import { type PlacedLabel, placeLabels, placesAround, type Stroke } from '@/ui/place-labels';
 import { useSize } from '@/ui/use-size';
 import { useZoom } from '@/ui/use-zoom';
+import { WrittenLabel } from '@/ui/written-label';
 import { printDrawing } from '../parts/print-drawing';
 import { saveDrawing } from '../parts/save-drawing';
 import { chooseThing } from './choose-thing';
@@ -90,21 +91,14 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
               />
             ))}
             {writtenOn(items, onSheet).map(({ of, text, at }) => (
-              <text
+              <WrittenLabel
                 key={`${text} ${of.at.x} ${of.at.y}`}
+                text={text}
                 x={at.x}
                 y={at.y}
-                textAnchor="middle"
-                dominantBaseline="central"
-                fontSize={TYPE}
+                size={TYPE}
                 fill={LOOKS[of.layer].fill}
-                stroke="var(--paper)"
-                strokeWidth={3}
-                paintOrder="stroke"
-                className="pointer-events-none select-none"
-              >
-                {text}
-              </text>
+              />
             ))}
             {view !== 'isometric' && (
               <DuctHandles

@@ -1,7 +1,4 @@
-'use client';
-
 import type { DuctLine } from '@frank-gauge/core/routing';
-import { memo } from 'react';
 import {
   type Box,
   boxOfText,
@@ -14,34 +11,7 @@ import type { PlanDrawing } from './plan-drawing';
 import type { Thing } from './use-standing';
 
 /** Size of a name, px. */
-const TYPE = 13;
-
-interface NameProps {
-  readonly name: string;
-  readonly x: number;
-  readonly y: number;
-  readonly isWrong: boolean;
-}
-
-/** A thing's name, over whatever passes below it. */
-export const ThingName = memo(function ThingName({ name, x, y, isWrong }: NameProps) {
-  return (
-    <text
-      x={x}
-      y={y}
-      textAnchor="middle"
-      dominantBaseline="central"
-      fontSize={TYPE}
-      fill={isWrong ? 'var(--starved-text)' : 'var(--ink)'}
-      stroke="var(--paper)"
-      strokeWidth={3}
-      paintOrder="stroke"
-      className="pointer-events-none select-none"
-    >
-      {name}
-    </text>
-  );
-});
+export const NAME_SIZE = 13;
 
 /** From farther away than this only what is wrong is named, px per m. */
 const NAMED_FROM = 18;
@@ -66,19 +36,19 @@ export function namedThings(
     const text = `${wrong.has(thing.id) ? '▼ ' : ''}${thing.name}`;
     // Over another thing it would seem to be that one's name.
     const isOwn = (at: { x: number; y: number }) => {
-      const written = boxOfText(text, at, TYPE);
+      const written = boxOfText(text, at, NAME_SIZE);
       return boxes.every((other) => other.thing === thing || !overlap(written, other.box));
     };
     const all = placesOf(thing, text, drawing);
     const own = all.filter(isOwn);
     return { of: thing, text, places: own.length > 0 ? own : all, isNeeded: isFirst(thing) };
   });
-  return placeLabels(labels, TYPE, strokes);
+  return placeLabels(labels, NAME_SIZE, strokes);
 }
 
 /** Where the names stand, for what is written later. */
 export const boxesOf = (names: readonly PlacedLabel<Thing>[]): readonly Box[] =>
-  names.map(({ text, at }) => boxOfText(text, at, TYPE));
+  names.map(({ text, at }) => boxOfText(text, at, NAME_SIZE));
 
 function boxOfThing({ corners }: Thing, drawing: PlanDrawing): Box {
   const spots = corners.map(drawing.spot);
@@ -90,7 +60,7 @@ function boxOfThing({ corners }: Thing, drawing: PlanDrawing): Box {
 function placesOf(thing: Thing, text: string, drawing: PlanDrawing) {
   const { x0: left, x1: right, y0: top, y1: bottom } = boxOfThing(thing, drawing);
   const middle = drawing.spot(thing.block.at);
-  const { x1: half } = boxOfText(text, { x: 0, y: 0 }, TYPE);
+  const { x1: half } = boxOfText(text, { x: 0, y: 0 }, NAME_SIZE);
   const within = 2 * half < right - left ? [{ x: middle.x, y: middle.y }] : [];
   const [over, under] = [top - 11, bottom + 11];
   return [

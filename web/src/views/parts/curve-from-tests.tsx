@@ -80,7 +80,7 @@ function Form({ onDone }: { readonly onDone: () => void }) {
     kind: QuantityKind,
     { min = 0, max, placeholder }: { min?: number; max: number; placeholder?: string },
   ) => (
-    <div className="grid grid-cols-[1fr_92px] items-center gap-2">
+    <div data-line className="grid grid-cols-[1fr_92px] items-center gap-2">
       <span className="text-[14px] text-quiet">{label}</span>
       <ShopQuantity
         label={label}

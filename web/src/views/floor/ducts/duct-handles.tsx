@@ -10,6 +10,7 @@ import { useDesign, useSolution, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { type Box, type Label, placeLabels, placesAround, type Stroke } from '@/ui/place-labels';
 import { useOnceAFrame } from '@/ui/use-once-a-frame';
+import { WrittenLabel } from '@/ui/written-label';
 import { shortJoinName } from '../../parts/joins/join-forms';
 import { GRID, KEY_STEPS, snapTo } from '../grid-steps';
 import { movePointTo } from './edit-ducts';
@@ -67,20 +68,15 @@ export function DuctHandles({ drawing, ducts, strokes = [], taken = [] }: Props)
   return (
     <>
       {written.map(({ text, at, turn }) => (
-        <text
+        <WrittenLabel
           key={`${text} ${at.x} ${at.y}`}
-          transform={`translate(${at.x.toFixed(1)} ${at.y.toFixed(1)}) rotate(${turn})`}
-          textAnchor="middle"
-          dominantBaseline="central"
-          fontSize={TYPE}
+          text={text}
+          x={at.x}
+          y={at.y}
+          size={TYPE}
           fill="var(--ink)"
-          stroke="var(--paper)"
-          strokeWidth={3}
-          paintOrder="stroke"
-          className="pointer-events-none select-none"
-        >
-          {text}
-        </text>
+          turn={turn}
+        />
       ))}
       {[...bends, ...ends].map((point, i) => (
         <Handle

@@ -1,11 +1,10 @@
 'use client';
 
-import { worstDrop } from '@frank-gauge/core/analysis';
 import type { RouteProposal, RouteStyle } from '@frank-gauge/core/improve';
 import { formatShort } from '@frank-gauge/core/quantity';
 import { type DuctLine, ductLines } from '@frank-gauge/core/routing';
 import { useMemo } from 'react';
-import { useDesign, useDropResults, useDuctTree, useUnits } from '@/model/use-design';
+import { useDesign, useUnits } from '@/model/use-design';
 import { useGhost } from '../helpers/ghost';
 import type { PlanDrawing } from '../plan-drawing';
 import { pathThrough } from './duct-shapes';
@@ -23,7 +22,7 @@ const LEAST_WIDTH = 3;
 /** The suggested ducts, as they would lie, over those there are: dashed edges, nothing within. */
 export function GhostDucts({ drawing }: { readonly drawing: PlanDrawing }) {
   const shop = useDesign();
-  const route = useGhost((ghost) => ghost.route);
+  const route = useGhost(({ ghost }) => ghost?.route);
   const lines = useMemo(
     () => (route ? [...ductLines({ ...shop, ducts: route.ducts }).lines.values()] : []),
     [shop, route],
@@ -58,18 +57,10 @@ function GhostDuct({ line, drawing }: GhostProps) {
 /** Over the plan: what the ghost would bring, against what there is. */
 export function GhostCaption() {
   const system = useUnits();
-  const tree = useDuctTree();
-  const worst = worstDrop(useDropResults());
-  const route = useGhost((ghost) => ghost.route);
-  if (!route) return null;
-  const length = tree.upstreamFirst.reduce(
-    (sum, run) => sum + (run.length ?? 0) + (run.hose?.length ?? 0),
-    0,
-  );
-  const now = worst && {
-    drop: worst.drop.name,
-    margin: worst.margin / worst.need,
-  };
+  const ghost = useGhost((state) => state.ghost);
+  if (!ghost) return null;
+  const { route, present } = ghost;
+  const length = (score: RouteProposal['score']) => formatShort(score.length, 'length', system);
   return (
     <p
       role="status"
@@ -77,19 +68,15 @@ export function GhostCaption() {
     >
       <strong className="font-semibold">Suggested: {ROUTE_NAMES[route.style]}</strong> (dashed, not
       in place yet). Worst drop {marginText(route.score)}
-      {now && `, now ${percentText(now.drop, now.margin)}`};{' '}
-      {formatShort(route.score.length, 'length', system)} of duct
-      {length > 0 && `, now ${formatShort(length, 'length', system)}`}.
+      {present && `, now ${marginText(present)}`}; {length(route.score)} of duct
+      {present && `, now ${length(present)}`}.
     </p>
   );
 }
 
-function percentText(drop: string, margin: number): string {
-  const percent = Math.round(100 * margin);
-  const sign = percent > 0 ? '+' : percent < 0 ? '−' : '';
-  return `${drop} ${sign}${Math.abs(percent)} %`;
-}
-
 /** A route's worst drop, with its airflow above or below what it needs. */
-export const marginText = ({ worstDrop: drop, worstMargin }: RouteProposal['score']): string =>
-  percentText(drop, worstMargin);
+export function marginText({ worstDrop, worstMargin }: RouteProposal['score']): string {
+  const percent = Math.round(100 * worstMargin);
+  const sign = percent > 0 ? '+' : percent < 0 ? '−' : '';
+  return `${worstDrop} ${sign}${Math.abs(percent)} %`;
+}

@@ -127,12 +127,13 @@ function RouteIt() {
   const system = useUnits();
   const view = useChoices((choices) => choices.view);
   const { advice, start, stop, forget } = useAdvice<Routed>();
-  const shown = useGhost(({ route }) => route);
+  const shown = useGhost(({ ghost }) => ghost?.route);
   useEffect(() => {
     if (advice.kind !== 'done' || !advice.answer.ok) return;
     // The first is drawn at once; the pointer and the keyboard go on to the others.
     lookAt('plan');
-    showGhost(advice.answer.proposals[0] ?? null);
+    const { proposals, present } = advice.answer;
+    showGhost(proposals[0] ? { route: proposals[0], present } : null);
     return () => showGhost(null);
   }, [advice]);
   const run = () =>
@@ -143,6 +144,7 @@ function RouteIt() {
         proxy((done: number, of: number) => findingMessage(`${done} of ${of}`, null)),
       ),
     );
+  const present = advice.kind === 'done' && advice.answer.ok ? advice.answer.present : null;
   return (
     <Helper
       title="Routing"
@@ -162,6 +164,7 @@ function RouteIt() {
               proposal={proposal}
               system={system}
               isShown={proposal === shown}
+              onShow={() => showGhost({ route: proposal, present })}
               onTake={() => {
                 adoptRoute(proposal);
                 forget();
@@ -178,19 +181,21 @@ function Proposal({
   proposal,
   system,
   isShown,
+  onShow,
   onTake,
 }: {
   readonly proposal: RouteProposal;
   readonly system: 'us' | 'metric';
   /** It is the one on the plan. */
   readonly isShown: boolean;
+  readonly onShow: () => void;
   readonly onTake: () => void;
 }) {
   const { style, score } = proposal;
   const isSettling = score.slowestMain < 1;
   return (
     <li
-      onPointerEnter={() => showGhost(proposal)}
+      onPointerEnter={onShow}
       className={`grid grid-cols-[1fr_auto] items-start gap-x-2 border-rule border-t py-1.5 text-[14px] ${isShown ? 'bg-selection shadow-[inset_3px_0_0_var(--ink)]' : ''}`}
     >
       <span className="pl-2">
@@ -209,7 +214,7 @@ function Proposal({
       </span>
       <Button
         onClick={onTake}
-        onFocus={() => showGhost(proposal)}
+        onFocus={onShow}
         aria-label={`Use this route: ${ROUTE_NAMES[style]}`}
       >
         Use this route
