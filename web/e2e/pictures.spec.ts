@@ -52,6 +52,21 @@ test('no label of the elevations or the isometric stands on another', async ({ p
   }
 });
 
+test('no name below the pressure ladder stands on another, at any width and in both unit systems', async ({
+  page,
+}) => {
+  await openDemo(page);
+  for (const system of ['US', 'SI']) {
+    await page.getByRole('radio', { name: system, exact: true }).click();
+    for (const width of [390, 820, 1024, 1280]) {
+      await page.setViewportSize({ width, height: 900 });
+      await page.waitForTimeout(300);
+      const ladder = page.getByRole('img', { name: /^Pressure ladder/ });
+      expect(await collisions(ladder), `${system} at ${width}`).toEqual([]);
+    }
+  }
+});
+
 test('a suggested route is drawn on the plan before it is taken; pointer and keyboard choose which', async ({
   page,
 }) => {

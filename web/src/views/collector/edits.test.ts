@@ -21,7 +21,7 @@ import {
   removeStep,
   startTest,
 } from './field-test/edit-tests';
-import { forgetEnd, measureEnd } from './fits/edit-ends';
+import { forgetEnd, measureEnd } from './joints/edit-ends';
 
 const curve = [
   { flow: 0, pressure: 2500 },

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { StackView } from '@/views/collector/stack/stack-view';
+import { ElevationView } from '@/views/collector/elevation/elevation-view';
 
 export const metadata: Metadata = { title: 'Collector: elevation' };
 
 export default function ElevationPage() {
-  return <StackView />;
+  return <ElevationView />;
 }

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { FitsView } from '@/views/collector/fits/fits-view';
+import { JointsView } from '@/views/collector/joints/joints-view';
 
 export const metadata: Metadata = { title: 'Collector: joints' };
 
 export default function JointsPage() {
-  return <FitsView />;
+  return <JointsView />;
 }

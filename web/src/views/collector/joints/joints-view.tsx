@@ -12,7 +12,7 @@ import { BandFields } from './band-fields';
 import { JointTable } from './joint-table';
 
 /** Every joint by its true diameters, and what closes it. */
-export function FitsView() {
+export function JointsView() {
   const part = useDesign(airPart);
   const tree = useDuctTree();
   const joints = useMemo(() => jointsOfShop(part, tree), [part, tree]);

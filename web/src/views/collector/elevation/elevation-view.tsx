@@ -7,7 +7,7 @@ import { StackFields } from './stack-fields';
 import { StackLedger } from './stack-ledger';
 
 /** How a collector stacks: drawn in elevation, with what does not fit and by how much. */
-export function StackView() {
+export function ElevationView() {
   return (
     <ChosenCollector>
       <div className="grid grid-cols-1 md:h-full md:grid-cols-[320px_minmax(0,1fr)] md:overflow-y-auto xl:grid-cols-[320px_minmax(0,1fr)_268px] xl:overflow-hidden">
