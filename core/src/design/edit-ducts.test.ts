@@ -4,29 +4,11 @@ import { copyOf, counter, threeBranchShop } from '../../reference/sample-shops';
 import { estimatedCurve } from '../collector/estimated-curve';
 import { readShop } from '../file/shop-file';
 import { arrangeDucts } from '../routing/arrange-ducts';
-import { addDrop, addRun, freeName, removeRun, runsBehind, setJoins, splitRun } from './edit-ducts';
+import { addDrop, addRun, removeRun, runsBehind, setJoins, splitRun } from './edit-ducts';
 import { MACHINE_KIND_IDS } from './machine-kinds';
 import { newShop } from './new-shop';
 
 const emptyShop = () => newShop('s', 'S', 'us', estimatedCurve(0.3, 57, 0.5, 1.2));
-
-describe('a name no other has', () => {
-  it('is the one wanted, or that with the next number', () => {
-    expect(freeName('Main', [])).toBe('Main');
-    expect(freeName('Main', ['Main', 'Main 3'])).toBe('Main 2');
-    expect(freeName('Main', ['Main', 'Main 2', 'Main 3'])).toBe('Main 4');
-  });
-
-  it('never has more letters than a name may have, however long the one wanted is', () => {
-    const long = 'x'.repeat(250);
-    const taken: string[] = [];
-    for (let i = 0; i < 12; i++) taken.push(freeName(long, taken));
-    expect(new Set(taken).size).toBe(12);
-    expect(taken.map((name) => name.length)).toEqual(taken.map(() => 200));
-    expect(taken.at(-1)).toMatch(/x 12$/);
-    expect(freeName(`${'x'.repeat(197)} yz`, [`${'x'.repeat(197)} yz`])).toMatch(/x 2$/);
-  });
-});
 
 describe('edits of the ducts', () => {
   it('in any order leave a valid document', () => {

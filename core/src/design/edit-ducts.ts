@@ -1,7 +1,7 @@
-import { LONGEST_NAME } from '../document/atoms';
 import { isStraight, type Joins, joinAngle } from '../fittings/joins/joins';
 import { toSI } from '../quantity/units';
 import { MACHINE_KINDS, type MachineKindId } from './machine-kinds';
+import { freeName, MAIN, nameBelow, nameDucts, runNames } from './name-ducts';
 import type { Gate, Machine, Run, Shop } from './schema';
 
 /**
@@ -29,20 +29,6 @@ export function joinsAt(shop: Shop, node: string, own?: string): Joins {
   return others.some(({ joins }) => isStraight(joins)) ? branchAt() : { ...STRAIGHT };
 }
 
-/** A name no other has: 'Main', 'Main 2', 'Main 3'; one that is too long for its number is cut. */
-export function freeName(wanted: string, taken: readonly string[]): string {
-  const numbered = (number: number) => {
-    const end = number === 1 ? '' : ` ${number}`;
-    return wanted.slice(0, LONGEST_NAME - end.length).trimEnd() + end;
-  };
-  let number = 1;
-  while (taken.includes(numbered(number))) number++;
-  return numbered(number);
-}
-
-/** The names runs have. */
-export const runNames = (shop: Shop) => shop.ducts.runs.map((run) => run.name);
-
 /** Metric ports and ducts come in steps of 25 mm. */
 const METRIC_STEP = toSI(25, 'mm');
 const roundTo = (value: number, step: number) => Math.round(value / step) * step;
@@ -66,7 +52,7 @@ export function addRun(shop: Shop, node: string, newId: NewId): string {
   shop.ducts.nodes.push({ id: from, kind: { kind: 'joint' }, at: null, style: {} });
   shop.ducts.runs.push({
     id,
-    name: freeName(outgoing ? 'Branch' : 'Main', runNames(shop)),
+    name: MAIN,
     from,
     to: node,
     joins: joinsAt(shop, node),
@@ -79,6 +65,7 @@ export function addRun(shop: Shop, node: string, newId: NewId): string {
     hose: null,
     gate: null,
   });
+  nameDucts(shop);
   return id;
 }
 
@@ -154,6 +141,7 @@ export function addDrop(shop: Shop, node: string, kindId: MachineKindId, newId: 
     hose: { kind: 'ribbed', length: isUs ? toSI(3, 'ft') : 1, diameter, compression: 0 },
     gate: newGate(shop.ducts.runs.every((run) => !run.gate?.open)),
   });
+  nameDucts(shop);
   return id;
 }
 
@@ -175,7 +163,7 @@ export function splitRun(shop: Shop, runId: string, newId: NewId): string | null
   shop.ducts.runs.push({
     ...run,
     id: newId(),
-    name: freeName(run.name, runNames(shop)),
+    name: nameBelow(shop, run),
     from: node,
     length: half,
     fittings: [],
@@ -188,6 +176,7 @@ export function splitRun(shop: Shop, runId: string, newId: NewId): string | null
   run.length = half;
   run.joints = null;
   run.joins = { ...STRAIGHT };
+  nameDucts(shop);
   return node;
 }
 
@@ -234,6 +223,7 @@ export function removeDucts(shop: Shop, runId: string): void {
   condition.sealing.runs = condition.sealing.runs.filter(({ run }) => !runIds.has(run));
   condition.joints.runs = condition.joints.runs.filter(({ run }) => !runIds.has(run));
   condition.holes = condition.holes.filter(({ run }) => !runIds.has(run));
+  nameDucts(shop);
 }
 
 /**
@@ -248,6 +238,7 @@ export function setJoins(shop: Shop, runId: string, joins: Joins): void {
   if (joins.kind === 'symmetric' && others.length > 1) return;
   for (const other of others) other.joins = besides(joins, other.joins, others.length === 1);
   run.joins = joins;
+  nameDucts(shop);
 }
 
 /** How another run joins once the one beside it joins so. */

@@ -2,6 +2,7 @@ import { widestCarrying } from '../analysis/findings/carrying-size';
 import { neededFlow } from '../analysis/judge-drops';
 import { kindOfRun, minimumTransport } from '../analysis/transport';
 import type { NewId } from '../design/edit-ducts';
+import { MAIN, nameDucts } from '../design/name-ducts';
 import type { Machine, Port, Run, Shop } from '../design/schema';
 import { PIPES } from '../duct/pipes';
 import type { Spot } from '../room/plane';
@@ -188,15 +189,11 @@ function sizeByVelocity(shop: Shop): void {
   }
 }
 
-/** What no machine's port begins is a main. */
+/** What no machine's port begins is a shared duct, and named anew. */
 function nameMains(shop: Shop): void {
   const ports = new Set(
     shop.ducts.nodes.filter(({ kind }) => kind.kind === 'port').map(({ id }) => id),
   );
-  let count = 0;
-  for (const run of shop.ducts.runs) {
-    if (ports.has(run.from)) continue;
-    count++;
-    run.name = count === 1 ? 'Main' : `Main ${count}`;
-  }
+  for (const run of shop.ducts.runs) if (!ports.has(run.from)) run.name = MAIN;
+  nameDucts(shop);
 }

@@ -1,5 +1,6 @@
-import { freeName, type NewId, newMachine } from '../design/edit-ducts';
+import { type NewId, newMachine } from '../design/edit-ducts';
 import type { MachineKindId } from '../design/machine-kinds';
+import { freeName } from '../design/name-ducts';
 import type { Machine, Run, Shop } from '../design/schema';
 import { freeMachinePlace } from '../room/free-place';
 import { cornersOf, overlapDepth, type Spot } from '../room/plane';

@@ -1,4 +1,5 @@
 import { type NewId, removeDucts, splitRun } from '../design/edit-ducts';
+import { nameDucts } from '../design/name-ducts';
 import type { BendStyle, Shop } from '../design/schema';
 import { bendsAt, USUAL_BEND } from './bend-geometry';
 import { deriveAlong } from './derive-runs';
@@ -134,6 +135,7 @@ export function takeOutDucts(shop: Shop, runId: string): void {
   const node = runOf(shop, runId)?.to;
   removeDucts(shop, runId);
   if (node) growTogether(shop, node);
+  nameDucts(shop);
 }
 
 /** Makes one run of two alike that meet at a joint nothing else leads to. */

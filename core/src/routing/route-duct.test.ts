@@ -359,7 +359,7 @@ describe('leading ducts', () => {
     }
     const first = shop.ducts.runs[0];
     const joint = { kind: 'node', node: first?.from ?? '' } as const;
-    expect(lead(free, joint, [], false).run?.name).toBe('Branch');
+    expect(lead(free, joint, [], false).run?.name).toBe('Main 2');
     expect(lead(free, inlet, [], false).run?.name).toBe('Main 2');
     // Where it leads into something it is made of the same pipe.
     if (first) first.pipe = 'spiralMetric';

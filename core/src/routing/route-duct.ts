@@ -1,13 +1,12 @@
 import {
   diameterAt,
-  freeName,
   joinsAt,
   type NewId,
   newGate,
-  runNames,
   runsBehind,
   usualPipe,
 } from '../design/edit-ducts';
+import { freeName, MAIN, nameDucts, runNames } from '../design/name-ducts';
 import type { DuctNode, Run, Shop } from '../design/schema';
 import { bendsAt } from './bend-geometry';
 import { nodePlaces } from './places';
@@ -89,6 +88,7 @@ export function routeDuct(
   };
   if (!isHosed) run.hose = null;
   shop.ducts.runs.push(run);
+  nameDucts(shop);
   return { ok: true, run: run.id };
 }
 
@@ -118,6 +118,7 @@ export function rejoin(
     slack: run.route?.slack ?? (run.hose ? USUAL_SLACK : 0),
     isFollowed: true,
   };
+  nameDucts(shop);
   return { ok: true, run: runId };
 }
 
@@ -209,10 +210,9 @@ function newRun(shop: Shop, source: DuctEnd, from: string, to: string, newId: Ne
   const beyond = shop.ducts.runs.find((run) => run.from === to);
   const diameter = port?.diameter ?? diameterAt(shop, to);
   const isDrop = machine !== undefined;
-  const wanted = isDrop ? `${machine.name} drop` : beyond ? 'Branch' : 'Main';
   return {
     id: newId(),
-    name: freeName(wanted, runNames(shop)),
+    name: isDrop ? freeName(`${machine.name} drop`, runNames(shop)) : MAIN,
     from,
     to,
     joins: joinsAt(shop, to),

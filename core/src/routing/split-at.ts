@@ -1,4 +1,5 @@
-import { freeName, type NewId } from '../design/edit-ducts';
+import type { NewId } from '../design/edit-ducts';
+import { nameBelow, nameDucts } from '../design/name-ducts';
 import type { Run, Shop } from '../design/schema';
 import { type DuctLine, ductLines } from './duct-lines';
 import { nearestOn, type Point3 } from './space';
@@ -65,10 +66,7 @@ function cut(
   const below: Run = {
     ...run,
     id: newId(),
-    name: freeName(
-      run.name,
-      shop.ducts.runs.map((each) => each.name),
-    ),
+    name: nameBelow(shop, run),
     from: node,
     route: { bends: after, slack, isFollowed },
     length: run.length === null ? null : run.length * (1 - share),
@@ -90,6 +88,7 @@ function cut(
   run.route = { bends: before, slack, isFollowed };
   run.joints = null;
   run.joins = { kind: 'straight' };
+  nameDucts(shop);
   return node;
 }
 
