@@ -1,22 +1,9 @@
-import type { Locator, Page } from '@playwright/test';
+import { emptyJournal, writeShopFile } from '@frank-gauge/core/journal';
+import type { Page } from '@playwright/test';
+import fc from 'fast-check';
+import { anyDrawnShop } from '../../core/reference/any-drawn-shop';
 import { expect, openDemo, test } from './bench';
-
-/** Pairs of texts of a drawing that stand on each other, as they are painted. */
-const collisions = (drawing: Locator) =>
-  drawing.evaluate((svg) => {
-    const texts = [...svg.querySelectorAll('text')].map((text) => ({
-      text: text.textContent ?? '',
-      box: text.getBoundingClientRect(),
-    }));
-    return texts.flatMap((a, i) =>
-      texts.slice(i + 1).flatMap((b) => {
-        const across = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
-        const down = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
-        // Painted boxes are higher than their letters.
-        return across > 1 && down > 4 ? [`${a.text} on ${b.text}`] : [];
-      }),
-    );
-  });
+import { collisions, onDucts } from './labels';
 
 async function openFloor(page: Page): Promise<void> {
   await openDemo(page);
@@ -24,31 +11,36 @@ async function openFloor(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Room and machines' })).toBeVisible();
 }
 
+const SHEETS = [
+  ['Front', 'Elevation from the front'],
+  ['Back', 'Elevation from the back'],
+  ['Left', 'Elevation from the left'],
+  ['Right', 'Elevation from the right'],
+  ['Isometric', 'Isometric of the ducts'],
+] as const;
+
 const plan = (page: Page) => page.getByRole('group', { name: 'Plan of the shop' });
 
 test('no label of the plan stands on another, whichever duct is open', async ({ page }) => {
   await openFloor(page);
   await expect(plan(page).locator('text').first()).toBeVisible();
   expect(await collisions(plan(page))).toEqual([]);
+  expect(await onDucts(plan(page))).toEqual([]);
   for (const run of ['Main at the cyclone', 'Far end', 'Planer drop', 'Table saw drop']) {
     await page.getByRole('button', { name: new RegExp(`^${run} \\d`), expanded: false }).click();
     expect(await collisions(plan(page)), run).toEqual([]);
+    expect(await onDucts(plan(page)), run).toEqual([]);
   }
 });
 
 test('no label of the elevations or the isometric stands on another', async ({ page }) => {
   await openFloor(page);
-  for (const [look, name] of [
-    ['Front', 'Elevation from the front'],
-    ['Back', 'Elevation from the back'],
-    ['Left', 'Elevation from the left'],
-    ['Right', 'Elevation from the right'],
-    ['Isometric', 'Isometric of the ducts'],
-  ] as const) {
+  for (const [look, name] of SHEETS) {
     await page.getByRole('radio', { name: look, exact: true }).click();
     const sheet = page.getByRole('group', { name });
     await expect(sheet.locator('text').first()).toBeVisible();
     expect(await collisions(sheet), look).toEqual([]);
+    expect(await onDucts(sheet), look).toEqual([]);
   }
 });
 
@@ -94,3 +86,34 @@ test('the chart of the operating point names its axes and its curves', async ({ 
     await expect(figure.getByRole('list', { name: 'Legend' })).toContainText(name);
   }
 });
+
+for (const [i, shop] of fc.sample(anyDrawnShop, { seed: 14, numRuns: 10 }).entries()) {
+  const name = `Random shop ${i + 1}`;
+  test(`${name}: no label stands on another or on a duct, in any drawing`, async ({ page }) => {
+    shop.shop.name = name;
+    await page.goto('/');
+    await page.getByLabel('Shop file').setInputFiles({
+      name: 'random.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(writeShopFile(shop, emptyJournal())),
+    });
+    await page.getByRole('link', { name: new RegExp(name) }).click();
+    const ladder = page.getByRole('img', { name: /^Pressure ladder/ });
+    await expect(ladder).toBeVisible();
+    expect(await collisions(ladder), 'ladder').toEqual([]);
+    await page.getByRole('link', { name: /Floor/ }).click();
+    await expect(plan(page).locator('text').first()).toBeVisible();
+    expect(await collisions(plan(page)), 'plan').toEqual([]);
+    expect(await onDucts(plan(page)), 'plan').toEqual([]);
+    const ducts = page.getByRole('region', { name: 'Ducts' }).getByRole('button', { name: /, / });
+    await ducts.first().click();
+    expect(await collisions(plan(page)), 'a duct open').toEqual([]);
+    for (const [look, sheetName] of SHEETS) {
+      await page.getByRole('radio', { name: look, exact: true }).click();
+      const sheet = page.getByRole('group', { name: sheetName });
+      await expect(sheet.locator('text').first()).toBeVisible();
+      expect(await collisions(sheet), look).toEqual([]);
+      expect(await onDucts(sheet), look).toEqual([]);
+    }
+  });
+}

@@ -39,18 +39,61 @@ const misnamed = (page: Page) =>
     return [...new Set(wrong)];
   });
 
+/** Fields and menus too narrow for what they show. */
+const cutOff = (page: Page) =>
+  page.evaluate(() => {
+    const pen = document.createElement('canvas').getContext('2d');
+    const isSeen = (field: HTMLElement) => field.offsetParent !== null;
+    const nameOf = (field: HTMLElement, shown: string) =>
+      `${field.getAttribute('aria-label') ?? field.id}: ${shown}`;
+    const texts = [...document.querySelectorAll('input')].flatMap((field) =>
+      ['text', 'number'].includes(field.type) &&
+      isSeen(field) &&
+      field.scrollWidth > field.clientWidth + 1
+        ? [nameOf(field, field.value)]
+        : [],
+    );
+    const menus = [...document.querySelectorAll('select')].flatMap((menu) => {
+      if (!isSeen(menu) || !pen) return [];
+      const { font, paddingLeft, paddingRight } = getComputedStyle(menu);
+      pen.font = font;
+      const shown = menu.selectedOptions[0]?.text ?? '';
+      const room =
+        menu.clientWidth - Number.parseFloat(paddingLeft) - Number.parseFloat(paddingRight);
+      return pen.measureText(shown).width > room + 1 ? [nameOf(menu, shown)] : [];
+    });
+    return [...texts, ...menus];
+  });
+
+/** What no sentence has: two full stops after each other, British spelling. */
+const NOT_WRITTEN =
+  /\w\.\.(?!\.)| {2}\S|\b(?:mitred?|centre|colour|metres?|litres?|grey|castors?|aluminium|programme)\b/i;
+
 for (const view of VIEWS) {
-  test(`on ${view} every accessible name contains the visible label`, async ({ page }) => {
+  test(`on ${view} every accessible name contains the visible label, and every field shows its whole value`, async ({
+    page,
+  }) => {
+    test.setTimeout(120_000);
     await openDemo(page);
     await page.goto(`/shop/heron-slip/${view}`);
     await expect(page.locator('main').first()).toBeVisible();
     await page.waitForTimeout(500);
-    const wrong = await misnamed(page);
-    // A list shows the details of one thing at a time: what each shows is looked at while it is open.
-    const details = page.locator(DETAILS);
-    for (let i = 0; i < (await details.count()); i++) {
-      await details.nth(i).click();
-      wrong.push(...(await misnamed(page)));
+    const wrong: string[] = [];
+    const look = async () => {
+      wrong.push(...(await misnamed(page)), ...(await cutOff(page)));
+      // biome-ignore lint/performance/useDomNodeTextContent: what is seen, line by line
+      const lines = (await page.locator('body').innerText()).split('\n');
+      wrong.push(...lines.filter((line) => NOT_WRITTEN.test(line)));
+    };
+    for (const system of ['US', 'SI']) {
+      await page.getByRole('radio', { name: system, exact: true }).click();
+      await look();
+      // A list shows the details of one thing at a time: what each shows is looked at while it is open.
+      const details = page.locator(DETAILS);
+      for (let i = 0; i < (await details.count()); i++) {
+        await details.nth(i).click();
+        await look();
+      }
     }
     expect([...new Set(wrong)]).toEqual([]);
   });

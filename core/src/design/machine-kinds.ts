@@ -79,7 +79,7 @@ export const MACHINE_KINDS = {
   routerTable: kind('Router table', 350, 4, 'chips', 2, [30, 24, 37], 'across', 'back', 36),
   shaper: kind('Shaper', 500, 5, 'chips', 1.5, [28, 30, 40], 'across', 'back', 36),
   lathe: kind('Lathe hood', 500, 5, 'chips', 0.5, [60, 22, 46], 'front', 'back', 42),
-  mitreSaw: kind('Mitre saw hood', 500, 5, 'chips', 0.5, [28, 30, 50], 'across', 'back', 46),
+  mitreSaw: kind('Miter saw hood', 500, 5, 'chips', 0.5, [28, 30, 50], 'across', 'back', 46),
   drillPress: kind('Drill press', 300, 4, 'chips', 0.93, [20, 26, 68], 'front', 'back', 40),
   cnc: kind('CNC shoe', 425, 4, 'chips', 1.5, [54, 54, 64], 'front', 'back', 60),
   floorSweep: kind('Floor sweep, 4 in.', 350, 4, 'chips', 0.49, [12, 6, 6], 'none', 'back', 4),

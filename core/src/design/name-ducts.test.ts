@@ -69,6 +69,9 @@ describe('the names of shared ducts', () => {
     expect(run(main).name).toBe('Main 3');
     drop(run(main).from, 'planer');
     expect(trunk()).toEqual(['Main', 'Main 2', 'Main 3']);
+    drop(splitRun(shop, main, newId) ?? '', 'planer');
+    expect(trunk()).toEqual(['Main', 'Main 2', 'Main 3', 'Main 4']);
+    expect(run(main).name).toBe('Main 4');
   });
 
   it('say what a side of the tree serves, and follow it', () => {

@@ -19,10 +19,12 @@ export const runNames = (shop: Shop) => shop.ducts.runs.map((run) => run.name);
 /** A trunk's name, before its number. */
 export const MAIN = 'Main';
 
-/** What the downstream part of a run is called that is cut: below a drop a main begins. */
+/** What the downstream part of a run is called that is cut: a main for now, below a drop and of a main. */
 export function nameBelow(shop: Shop, run: Run): string {
   const start = shop.ducts.nodes.find(({ id }) => id === run.from);
-  return start?.kind.kind === 'port' ? MAIN : freeName(run.name, runNames(shop));
+  const machines = new Map(shop.machines.map(({ id, name }) => [id, name]));
+  const isNamedAnew = start?.kind.kind === 'port' || isGivenName(run.name, machines);
+  return isNamedAnew ? MAIN : freeName(run.name, runNames(shop));
 }
 
 /**

@@ -18,7 +18,7 @@ export interface WallMaterial {
 export const WALL_MATERIALS = {
   plasticPipe: { name: 'PVC', modulus: 2.758e9, poisson: 0.38, strength: 40e6 },
   steel: { name: 'Sheet steel', modulus: 200e9, poisson: 0.3, strength: 200e6 },
-  aluminium: { name: 'Aluminium', modulus: 69e9, poisson: 0.33, strength: 100e6 },
+  aluminium: { name: 'Aluminum', modulus: 69e9, poisson: 0.33, strength: 100e6 },
   softPlastic: { name: 'Polyethylene', modulus: 0.8e9, poisson: 0.42, strength: 15e6 },
   fibre: { name: 'Fibre drum board', modulus: 2e9, poisson: 0.3, strength: 15e6 },
   plywood: { name: 'Plywood', modulus: 7e9, poisson: 0.3, strength: 20e6 },

@@ -129,7 +129,7 @@ export const PIPES = {
     })),
   },
   aluminium: {
-    name: 'Aluminium, drawn',
+    name: 'Aluminum, drawn',
     short: 'Alum.',
     fit: 'smooth',
     roughness: 0.03e-3,

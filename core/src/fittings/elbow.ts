@@ -71,7 +71,7 @@ export const ELBOW_STYLES = {
     ],
   },
   mitred: {
-    name: 'Mitred, no radius',
+    name: 'Mitered, no radius',
     origin: 'standard',
     at: [[0.5, 1.2]],
   },

@@ -65,11 +65,16 @@ export const formatShort = (value: number, kind: QuantityKind, system: UnitSyste
 const SAME = 1e-9;
 /** What a person types has no more digits than this. */
 const TYPED_DIGITS = 6;
+/** What is left of a difference of equal numbers. */
+const NOTHING = 1e-9;
+
+/** Decimals of a number as it is written. */
+const placesOf = (value: number) => /\.(\d+)$/.exec(String(value))?.[1]?.length ?? 0;
 
 /**
  * Writes an SI value for an input field, without grouping. A value that is round in the shop's unit, as what a
  * person typed there is, stands as it is; one that came from elsewhere, by a conversion or a drag, stands as it
- * is written everywhere, and not with all its digits. Lengths stand as a tape shows them, feet with their marks;
+ * is written everywhere, and not with all its digits, though there be few: 13 ft are no 3.9624 m. Lengths stand as a tape shows them, feet with their marks;
  * all others are without their unit.
  * @example writeForField(0.1397, 'diameter', 'us') // '5½'
  * @example writeForField(2.627, 'length', 'us')    // '8′ 7⅜″'
@@ -84,8 +89,11 @@ export function writeForField(value: number, kind: QuantityKind, system: UnitSys
   }
   const { unit, places } = STYLES[system][kind];
   const inUnit = fromSI(value, unit);
+  if (Math.abs(inUnit) < NOTHING) return '0';
   const typed = Number(inUnit.toPrecision(TYPED_DIGITS));
-  if (Math.abs(typed - inUnit) <= SAME * Math.abs(inUnit)) return String(typed);
+  const isConverted = STYLES.us[kind].unit !== STYLES.metric[kind].unit;
+  const hasTypedPlaces = !isConverted || placesOf(typed) <= places + 1;
+  if (hasTypedPlaces && Math.abs(typed - inUnit) <= SAME * Math.abs(inUnit)) return String(typed);
   const rounded = Number(inUnit.toFixed(places));
   return String(rounded === 0 ? Number(inUnit.toPrecision(2)) : rounded);
 }

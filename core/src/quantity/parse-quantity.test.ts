@@ -264,7 +264,13 @@ describe('what is written can be read again', () => {
     expect(ofTyped(4.215, 'in', 'diameter', 'us')).toBe('4.215');
     expect(ofTyped(100, 'mm', 'diameter', 'us')).toBe('3.937');
     expect(ofTyped(8.619, 'ft', 'length', 'us')).toBe('8′ 7⅜″');
-    expect(ofTyped(3, 'ft', 'length', 'metric')).toBe('0.9144');
+    expect(ofTyped(3, 'ft', 'length', 'metric')).toBe('0.91');
+    expect(ofTyped(13, 'ft', 'length', 'metric')).toBe('3.96');
+    expect(ofTyped(3.962, 'm', 'length', 'metric')).toBe('3.962');
+    expect(ofTyped(5 / 16, 'in', 'diameter', 'metric')).toBe('7.9');
+    expect(ofTyped(1.2345, 'one', 'number', 'us')).toBe('1.2345');
+    expect(writeForField(4.7e-18, 'diameter', 'metric')).toBe('0');
+    expect(writeForField(-4.7e-18, 'pressure', 'us')).toBe('0');
     expect(writeForField(1e-7, 'roughness', 'us')).toBe('0.0001');
     expect(writeForField(1.23456789e-7, 'roughness', 'us')).toBe('0.00012');
   });

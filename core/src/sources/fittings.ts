@@ -57,7 +57,7 @@ export const fittings = (): CoefficientGroup[] => [
   {
     title: 'Elbows, 90°',
     about:
-      'on velocity pressure, by radius over diameter, its ends held beyond; other angles in proportion, mitred ones by Weisbach and drain elbows between the two',
+      'on velocity pressure, by radius over diameter, its ends held beyond; other angles in proportion, mitered ones by Weisbach and drain elbows between the two',
     source: `ACGIH Industrial Ventilation, elbow table (${FROM_MEMORY})`,
     coefficients: Object.values(ELBOW_STYLES).flatMap(({ name, at, origin }) =>
       at.map(([ratio, loss]) => plain(`${name}, R/D ${ratio}`, loss, origin)),
@@ -84,7 +84,7 @@ export const fittings = (): CoefficientGroup[] => [
       at
         .filter(([, loss]) => loss > 0)
         .map(([diameters, loss]) =>
-          plain(`${style === 'mitred' ? 'Mitred' : 'Radiused'}, ${diameters} D`, loss, 'standard'),
+          plain(`${style === 'mitred' ? 'Mitered' : 'Radiused'}, ${diameters} D`, loss, 'standard'),
         ),
     ),
   },

@@ -41,14 +41,24 @@ function legItems(
   run: string,
   layer: 'ducts' | 'hoses',
 ): SheetItem[] {
-  const [a, b] = [project(from), project(to)];
-  const across = acrossOf(a, b, radius);
-  if (!across) return [{ kind: 'circle', layer, at: b, radius, run }];
-  const off = ({ x, y }: Spot, sign: number): Spot => ({
-    x: x + sign * across.x,
-    y: y + sign * across.y,
+  const end = project(to);
+  const shapes = outlineAlong([project(from), end], radius);
+  if (shapes.length === 0) return [{ kind: 'circle', layer, at: end, radius, run }];
+  return shapes.map((shape) => lineOf(layer, shape, true, run));
+}
+
+/** The two sides of a round pipe along its projected centre, a closed shape for each leg not seen from its end. */
+export function outlineAlong(centre: readonly Spot[], radius: number): Spot[][] {
+  return centre.slice(1).flatMap((b, i) => {
+    const a = centre[i];
+    const across = a && acrossOf(a, b, radius);
+    if (!a || !across) return [];
+    const off = ({ x, y }: Spot, sign: number): Spot => ({
+      x: x + sign * across.x,
+      y: y + sign * across.y,
+    });
+    return [[off(a, 1), off(b, 1), off(b, -1), off(a, -1)]];
   });
-  return [lineOf(layer, [off(a, 1), off(b, 1), off(b, -1), off(a, -1)], true, run)];
 }
 
 /** Half a duct's width across the way it is drawn; null where it is seen from its end. */

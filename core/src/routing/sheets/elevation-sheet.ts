@@ -1,10 +1,11 @@
 import type { Shop } from '../../design/schema';
 import type { Spot } from '../../room/plane';
 import { extentOf, onWall, wallsOf } from '../../room/room-outline';
+import { collectorBlock } from '../../room/standing';
 import type { Point3 } from '../space';
-import { ductItems, type Projection } from './duct-items';
+import { ductItems, outlineAlong, type Projection } from './duct-items';
 import { lineOf, type SheetItem, textOf } from './sheet';
-import { solidsOf } from './solids';
+import { collectorPipes, solidsOf } from './solids';
 
 /** The side of the room one looks from. */
 export type Side = 'front' | 'back' | 'left' | 'right';
@@ -28,7 +29,7 @@ const FAR: Readonly<Record<Side, (at: Point3) => number>> = {
 /**
  * The shop from one side: floor, ceiling and walls as the room's extent with the studs of the walls
  * one faces, what stands as upright boxes (machines as high as their kind usually is), ducts at their
- * heights, names.
+ * heights, names below the floor. The collector is one assembly: its parts with the pipes that join them.
  */
 export function elevationSheet(shop: Shop, side: Side): SheetItem[] {
   const project = ELEVATIONS[side];
@@ -81,6 +82,16 @@ export function elevationSheet(shop: Shop, side: Side): SheetItem[] {
     // The nearest first: they keep their place where names are close.
     if (layer === 'machines') named.unshift({ name, x: middle(box) });
   }
+  for (const { points, diameter } of collectorPipes(shop)) {
+    const centre = points.map(project);
+    for (const shape of outlineAlong(centre, diameter / 2)) {
+      items.push(lineOf('collector', shape, true));
+    }
+  }
+  const collector = collectorBlock(shop);
+  if (collector) {
+    named.push({ name: 'Collector', x: project({ ...collector.at, z: 0 }).x });
+  }
   return [...items, ...ductItems(shop, project), ...nameItems(named)];
 }
 
@@ -89,12 +100,12 @@ interface Named {
   readonly x: number;
 }
 
-/** A letter is about so wide, a name stands so high over the floor or the name below it, m. */
+/** A letter is about so wide; a name stands so far below the floor, or the name above it, m. */
 const LETTER = 0.09;
-const FOOT = 0.08;
+const FOOT = 0.2;
 const ROW = 0.22;
 
-/** Names at the foot of what they name, over all that is drawn; a row higher where they would meet. */
+/** Names below what they name; a row lower where they would meet. */
 function nameItems(named: readonly Named[]): SheetItem[] {
   const rows: { from: number; to: number }[][] = [];
   return named.map(({ name, x }) => {
@@ -106,7 +117,7 @@ function nameItems(named: readonly Named[]): SheetItem[] {
     const row = rows[index] ?? [];
     row.push({ from: x - half, to: x + half });
     rows[index] = row;
-    return textOf('names', { x, y: FOOT + index * ROW }, name);
+    return textOf('names', { x, y: -FOOT - index * ROW }, name);
   });
 }
 

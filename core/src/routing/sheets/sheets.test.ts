@@ -165,8 +165,8 @@ describe('every line of a small room’s sheets, worked by hand', () => {
       'machines closed 1950,0 2450,0 2450,860 1950,860',
       'posts closed 4900,0 5100,0 5100,2500 4900,2500',
       'machines closed 1500,0 2500,0 2500,860 1500,860',
-      'names “Near” 2000,80',
-      'names “Far” 2200,300',
+      'names “Near” 2000,-200',
+      'names “Far” 2200,-420',
     ]);
   });
 
@@ -188,26 +188,26 @@ describe('every line of a small room’s sheets, worked by hand', () => {
       'machines closed 2500,0 3500,0 3500,860 2500,860',
       'posts closed 2900,0 3100,0 3100,2500 2900,2500',
       // They are far enough apart to stand in one row.
-      'names “Far” 3000,80',
-      'names “Near” 1000,80',
+      'names “Far” 3000,-200',
+      'names “Near” 1000,-200',
     ]);
     expect(seen('back')).toEqual([
       'machines closed -2500,0 -1500,0 -1500,860 -2500,860',
       'machines closed -2450,0 -1950,0 -1950,860 -2450,860',
       'posts closed -5100,0 -4900,0 -4900,2500 -5100,2500',
-      'names “Far” -2200,80',
-      'names “Near” -2000,300',
+      'names “Far” -2200,-200',
+      'names “Near” -2000,-420',
     ]);
     expect(seen('left')).toEqual([
       'posts closed -3100,0 -2900,0 -2900,2500 -3100,2500',
       'machines closed -1250,0 -750,0 -750,860 -1250,860',
       'machines closed -3500,0 -2500,0 -2500,860 -3500,860',
-      'names “Far” -3000,80',
-      'names “Near” -1000,80',
+      'names “Far” -3000,-200',
+      'names “Near” -1000,-200',
     ]);
   });
 
-  it('names that would meet stand in as many rows as they need, and in the lowest that is free', () => {
+  it('names that would meet stand in as many rows as they need, and in the highest that is free', () => {
     const shop = smallRoom();
     const [pattern] = shop.machines;
     if (!pattern) throw new Error('no machine');
@@ -220,7 +220,7 @@ describe('every line of a small room’s sheets, worked by hand', () => {
       place: { x, y: 1 + i / 10 },
     }));
     const rows = elevationSheet(shop, 'front').flatMap((item) =>
-      item.kind === 'text' ? [Math.round((item.at.y - 0.08) / 0.22)] : [],
+      item.kind === 'text' ? [Math.round((-item.at.y - 0.2) / 0.22)] : [],
     );
     expect(rows).toEqual([0, 1, 2, 0, 1]);
   });

@@ -5,16 +5,19 @@ import { STYLES, toSI, unitSymbol, writeNumber } from '@frank-gauge/core/quantit
 import { scaleLinear } from 'd3-scale';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { choose, useChoices } from '@/storage/choices';
-import { boxOfText, type PlacedLabel, placeLabels } from '@/ui/place-labels';
+import { boxOfText, type Label, placeLabels } from '@/ui/place-labels';
 import { Segmented } from '@/ui/segmented';
 import { useSize } from '@/ui/use-size';
 import { failureSentence } from '@/words/failure-words';
 import { gather } from '../parts/gather-steps';
 import { stepLabel } from '../parts/step-label';
+import { NAME_SIZE, placeNames } from './ladder-names';
 
-const HEIGHT = 240;
+const HEIGHT = 266;
 const TOP = 26;
-const BOTTOM = 44;
+const BOTTOM = 72;
+/** The first row of names begins so far below the picture, clear of the numbers at its foot, px. */
+const NAMES = 23;
 const LEFT = 34;
 const RIGHT = 6;
 
@@ -70,8 +73,8 @@ export function Ladder() {
   );
 }
 
-/** Size of the names of the steps, px. */
-const LABEL = 11;
+/** Size of the pressure drops, px. */
+const NUMBER = 12.5;
 
 interface PictureProps {
   readonly steps: readonly ProfileStep[];
@@ -96,12 +99,23 @@ function LadderPicture({ steps, width, title }: PictureProps) {
   const x = (index: number) => LEFT + index * pitch;
   const most = Math.max(...steps.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
   const ticks = ticksInUnit(y.domain(), toSI(1, style.unit));
-  const labels = labelsBelow(
+  const names = placeNames(
     steps.map((step, i) => ({
       lines: stepLabel(step, tree, system),
       x: x(i) + pitch / 2,
       weight: Math.abs(step.loss),
     })),
+    HEIGHT - BOTTOM,
+    HEIGHT - BOTTOM + NAMES,
+    width,
+  );
+  // The greatest first: where there is no room for all, the least are left out.
+  const numbers = placeLabels(
+    steps
+      .map((step, i) => numberOf(step, x(i) + pitch / 2, y(before(step)), y(after(step)), style))
+      .toSorted((a, b) => Math.abs(b.of.loss) - Math.abs(a.of.loss)),
+    NUMBER,
+    [],
   );
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label={describe(steps)}>
@@ -129,7 +143,6 @@ function LadderPicture({ steps, width, title }: PictureProps) {
         const isBlower = step.kind === 'blower';
         // The more of the blower's pressure a part takes, the deeper its tone.
         const weight = isBlower ? 0 : 0.25 + 0.6 * Math.max(0, step.loss / most);
-        const labelAtTop = step.kind === 'exhaust' || to < from;
         const key = `${step.run} ${step.kind} ${i}`;
         return (
           <g key={key}>
@@ -152,65 +165,79 @@ function LadderPicture({ steps, width, title }: PictureProps) {
               strokeWidth={isBlower ? 3 : 2}
               strokeLinecap="round"
             />
-            <text
-              x={x(i) + pitch / 2}
-              y={
-                isBlower
-                  ? (from + to) / 2
-                  : labelAtTop
-                    ? Math.min(from, to) - 4
-                    : Math.max(from, to) + 13
-              }
-              dx={isBlower ? -6 : 0}
-              textAnchor={isBlower ? 'end' : 'middle'}
-              fontSize="12.5"
-              fontWeight="600"
-              fill="var(--ink)"
-            >
-              {isBlower ? `+${writeNumber(-step.loss, style)}` : writeNumber(step.loss, style)}
-            </text>
           </g>
         );
       })}
-      {labels.map(({ of, text, at }) => (
+      {numbers.map(({ of, text, at }) => (
         <text
-          key={of}
+          key={steps.indexOf(of)}
           x={at.x}
           y={at.y}
           textAnchor="middle"
           dominantBaseline="central"
-          fontSize={LABEL}
-          fill="var(--quiet)"
+          fontSize={NUMBER}
+          fontWeight="600"
+          fill="var(--ink)"
         >
           {text}
         </text>
+      ))}
+      {names.map(({ lines, leader }) => (
+        <g key={lines.map(({ text, x }) => `${text} ${x}`).join(' ')}>
+          {leader && (
+            <line
+              x1={leader.from.x}
+              x2={leader.to.x}
+              y1={leader.from.y}
+              y2={leader.to.y}
+              stroke="var(--rule)"
+            />
+          )}
+          {lines.map(({ text, x, y }) => (
+            <text
+              key={y}
+              x={x}
+              y={y}
+              textAnchor="middle"
+              dominantBaseline="central"
+              fontSize={NAME_SIZE}
+              fill="var(--quiet)"
+            >
+              {text}
+            </text>
+          ))}
+        </g>
       ))}
     </svg>
   );
 }
 
-interface LabelOfStep {
-  readonly lines: readonly string[];
-  readonly x: number;
-  /** What matters most is named first, where there is no room for all. */
-  readonly weight: number;
-}
-
-/** The names of the steps below the picture, none on another: those of little weight give way. */
-function labelsBelow(steps: readonly LabelOfStep[]): PlacedLabel<string>[] {
-  const placed: PlacedLabel<string>[] = [];
-  for (const { lines, x } of steps.toSorted((a, b) => b.weight - a.weight)) {
-    const taken = placed.map(({ text, at }) => boxOfText(text, at, LABEL));
-    const own = lines.map((text, row) => ({
-      of: `${x} ${row}`,
+/** A step's pressure drop: the blower's beside its line, another's over or below where its line ends. */
+function numberOf(
+  step: ProfileStep,
+  middle: number,
+  from: number,
+  to: number,
+  style: Parameters<typeof writeNumber>[1],
+): Label<ProfileStep> {
+  if (step.kind === 'blower') {
+    const text = `+${writeNumber(-step.loss, style)}`;
+    const half = boxOfText(text, { x: 0, y: 0 }, NUMBER).x1;
+    return {
+      of: step,
       text,
-      places: [{ x, y: HEIGHT - BOTTOM + 13 + row * 12 }],
-    }));
-    const [first, ...more] = own.map((line) => placeLabels([line], LABEL, [], taken)[0]);
-    // What belongs to a name says nothing without it.
-    if (first) placed.push(first, ...more.filter((line) => line !== undefined));
+      places: [{ x: middle - 6 - half, y: (from + to) / 2 }],
+      isNeeded: true,
+    };
   }
-  return placed;
+  const over = { x: middle, y: Math.min(from, to) - 8 };
+  const below = { x: middle, y: Math.max(from, to) + 9 };
+  const isOver = step.kind === 'exhaust' || to < from;
+  return {
+    of: step,
+    text: writeNumber(step.loss, style),
+    places: isOver ? [over, below] : [below, over],
+  };
 }
 
 /** Whole steps of the unit between the ends, at most seven. */

@@ -151,7 +151,6 @@ export function OperatingPointChart() {
           {writeNumber(blower.flow, flowStyle)} {unitSymbol('flow', system)},{' '}
           {writeNumber(blower.rise, pressureStyle)} {unitSymbol('pressure', system)}
         </strong>
-        .
       </figcaption>
     </figure>
   );

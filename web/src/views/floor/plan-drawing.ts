@@ -14,7 +14,11 @@ export interface PlanDrawing {
   readonly y1: number;
 }
 
-const MARGIN = 44;
+/**
+ * What stays free around the room, px: for its sizes to the left and below, for a name over the back wall, and for the
+ * buttons along the bottom.
+ */
+const MARGIN = { left: 32, right: 14, top: 24, bottom: 48 } as const;
 /** What is in sight of a shop that has no room yet, m. */
 const BARE = { x0: 0, y0: 0, width: 6, depth: 5 } as const;
 
@@ -32,10 +36,13 @@ export function planDrawing(
   const y1 = Math.max(extent.y0 + extent.depth, ...standing.map(({ y }) => y));
   const scale = Math.max(
     1,
-    Math.min((width - 2 * MARGIN) / (x1 - x0), (height - 2 * MARGIN) / (y1 - y0)),
+    Math.min(
+      (width - MARGIN.left - MARGIN.right) / (x1 - x0),
+      (height - MARGIN.top - MARGIN.bottom) / (y1 - y0),
+    ),
   );
-  const left = (width - scale * (x1 - x0)) / 2;
-  const bottom = (height + scale * (y1 - y0)) / 2;
+  const left = (width + MARGIN.left - MARGIN.right - scale * (x1 - x0)) / 2;
+  const bottom = (height + MARGIN.top - MARGIN.bottom + scale * (y1 - y0)) / 2;
   return {
     spot: ({ x, y }) => ({ x: left + scale * (x - x0), y: bottom - scale * (y - y0) }),
     floor: ({ x, y }) => ({ x: x0 + (x - left) / scale, y: y0 + (bottom - y) / scale }),

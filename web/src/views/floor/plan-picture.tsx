@@ -27,7 +27,7 @@ import { Grid, RoomSizes, Walls } from './room-shapes';
 import { saveDxf } from './save-dxf';
 import { useTaken } from './selection';
 import { useTakingFrame } from './taking-frame';
-import { boxesOf, ductStrokes, NAME_SIZE, namedThings } from './thing-names';
+import { boxesOf, ductStrokes, NAME_SIZE, namedThings, wallStrokes } from './thing-names';
 import { ThingOnPlan, WorkingRooms } from './things-on-plan';
 import { useStanding } from './use-standing';
 import { ZoomButtons } from './zoom-buttons';
@@ -105,7 +105,7 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
   const choose = useChooseThing();
   const frame = useTakingFrame(drawing, things, ducts);
   const wrong = useMemo(() => wrongOnes(conflicts), [conflicts]);
-  const strokes = ductStrokes(ducts.drawn, drawing);
+  const strokes = [...ductStrokes(ducts.drawn, drawing), ...wallStrokes(room, drawing)];
   const names = namedThings(things, drawing, strokes, wrong, open);
   const thingOf = new Map(things.map((thing) => [thing.id, thing]));
   return (

@@ -14,7 +14,13 @@ import {
 import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
-import { type PlacedLabel, placeLabels, placesAround, type Stroke } from '@/ui/place-labels';
+import {
+  boxOfText,
+  type PlacedLabel,
+  placeLabels,
+  placesAround,
+  type Stroke,
+} from '@/ui/place-labels';
 import { useSize } from '@/ui/use-size';
 import { useZoom } from '@/ui/use-zoom';
 import { WrittenLabel } from '@/ui/written-label';
@@ -38,7 +44,8 @@ const NAMES: Readonly<Record<SheetView, string>> = {
   isometric: 'Isometric of the ducts',
 };
 
-const MARGIN = 36;
+/** What stays free around the drawing, px. */
+const MARGIN = { side: 20, top: 20, bottom: 52 } as const;
 
 /** An elevation, or the isometric of the ducts, to scale. */
 export function SheetPicture({ view }: { readonly view: SheetView }) {
@@ -54,18 +61,20 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
   const whole = Math.max(
     1,
     Math.min(
-      (width - 2 * MARGIN) / Math.max(extent.width, 0.1),
-      (height - 2 * MARGIN) / Math.max(extent.height, 0.1),
+      (width - 2 * MARGIN.side) / Math.max(extent.width, 0.1),
+      (height - MARGIN.top - MARGIN.bottom) / Math.max(extent.height, 0.1),
     ),
   );
   const { k, x: right, y: down } = zoom.transform;
   const scale = whole * k;
   const left = (width - whole * extent.width) / 2;
-  const bottom = (height + whole * extent.height) / 2;
+  const bottom = (height + MARGIN.top - MARGIN.bottom + whole * extent.height) / 2;
   const onSheet = ({ x, y }: Spot) => ({
     x: (left + whole * (x - extent.x0)) * k + right,
     y: (bottom - whole * (y - extent.y0)) * k + down,
   });
+  const strokes = strokesOf(items, onSheet, view);
+  const written = writtenOn(items, onSheet, view, strokes);
   return (
     <div ref={box} className="relative h-[420px] min-h-0 md:h-auto md:flex-1">
       {width > 0 && height > 0 && (
@@ -90,7 +99,7 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
                 tone={item.kind !== 'text' && item.run ? ducts.tone(item.run) : STILL_AIR}
               />
             ))}
-            {writtenOn(items, onSheet).map(({ of, text, at }) => (
+            {written.map(({ of, text, at }) => (
               <WrittenLabel
                 key={`${text} ${of.at.x} ${of.at.y}`}
                 text={text}
@@ -108,6 +117,8 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
                   moved: MOVED[view],
                 }}
                 ducts={ducts}
+                strokes={strokes}
+                taken={written.map(({ text, at }) => boxOfText(text, at, TYPE))}
               />
             )}
           </svg>
@@ -145,31 +156,54 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
 const TYPE = 12;
 /** Lines of ducts, whatever their kind: no label stands on one. */
 const OF_DUCTS: ReadonlySet<SheetLayer> = new Set(['centrelines', 'hoses', 'ducts', 'gates']);
+/** What else no name of an elevation stands on. */
+const UPRIGHT: ReadonlySet<SheetLayer> = new Set(['walls', 'posts', 'machines', 'collector']);
+/** Below the floor, the first name of an elevation stands so far down, the next ones so much lower, px. */
+const FIRST_ROW = 13;
+const ROW = 14;
 
 type TextItem = Extract<SheetItem, { kind: 'text' }>;
+type OnSheet = (at: Spot) => { readonly x: number; readonly y: number };
+
+/** What nothing is written over. */
+function strokesOf(items: readonly SheetItem[], onSheet: OnSheet, view: SheetView): Stroke[] {
+  const isElevation = view !== 'isometric';
+  return items.flatMap((item): Stroke[] => {
+    const isInTheWay = OF_DUCTS.has(item.layer) || (isElevation && UPRIGHT.has(item.layer));
+    if (item.kind !== 'line' || !isInTheWay) return [];
+    const points = (item.isClosed ? [...item.points, ...item.points.slice(0, 1)] : item.points).map(
+      onSheet,
+    );
+    return points.slice(1).flatMap((to, i) => {
+      const from = points[i];
+      return from ? [{ from, to, half: LOOKS[item.layer].width / 2 }] : [];
+    });
+  });
+}
 
 /** Everything written on the sheet, where it covers no duct and nothing else that is written. */
 function writtenOn(
   items: readonly SheetItem[],
-  onSheet: (at: Spot) => { readonly x: number; readonly y: number },
+  onSheet: OnSheet,
+  view: SheetView,
+  strokes: readonly Stroke[],
 ): readonly PlacedLabel<TextItem>[] {
-  const strokes = items.flatMap((item): Stroke[] => {
-    if (item.kind !== 'line' || !OF_DUCTS.has(item.layer)) return [];
-    const points = item.points.map(onSheet);
-    return points.slice(1).flatMap((to, i) => {
-      const from = points[i];
-      return from ? [{ from, to, half: LOOKS[item.layer].width }] : [];
-    });
-  });
   const labels = items.flatMap((item) => {
     if (item.kind !== 'text') return [];
-    const at = onSheet(item.at);
-    // A length far from its leg would seem to be another's.
-    const rings = item.layer === 'names' ? 4 : 1;
-    const places = [at, ...placesAround(item.text, at, TYPE, 2, rings)];
-    return [{ of: item, text: item.text, places }];
+    return [{ of: item, text: item.text, places: placesOf(item, onSheet, view !== 'isometric') }];
   });
   return placeLabels(labels, TYPE, strokes);
+}
+
+function placesOf(item: TextItem, onSheet: OnSheet, isElevation: boolean) {
+  const at = onSheet(item.at);
+  if (isElevation) {
+    const floor = onSheet({ x: item.at.x, y: 0 }).y;
+    return [0, 1, 2, 3].map((row) => ({ x: at.x, y: floor + FIRST_ROW + row * ROW }));
+  }
+  // A length far from its leg would seem to be another's.
+  const rings = item.layer === 'names' ? 4 : 1;
+  return [at, ...placesAround(item.text, at, TYPE, 2, rings)];
 }
 
 /** What a drag to the right and up by so much does to a point, seen from each side, m. */
@@ -243,7 +277,7 @@ function Shape({ item, onSheet, scale, tone, isIsometric }: ShapeProps) {
     );
   };
   return (
-    <g {...press}>
+    <g {...press} data-duct={run}>
       {shape(style)}
       {hasTone && shape({ fill: 'var(--air)', fillOpacity: tone.opacity, stroke: 'none' })}
     </g>

@@ -1,3 +1,5 @@
+import type { Room } from '@frank-gauge/core/design';
+import { wallsOf } from '@frank-gauge/core/room';
 import type { DuctLine } from '@frank-gauge/core/routing';
 import {
   type Box,
@@ -12,6 +14,9 @@ import type { Thing } from './use-standing';
 
 /** Size of a name, px. */
 export const NAME_SIZE = 13;
+
+/** Half of a wall's stroke, px. */
+const HALF_WALL = 3;
 
 /** From farther away than this only what is wrong is named, px per m. */
 const NAMED_FROM = 18;
@@ -88,3 +93,16 @@ export const ductStrokes = (lines: readonly DuctLine[], drawing: PlanDrawing): S
       return from ? [{ from, to, half: Math.max(2, (run.diameter * drawing.scale) / 2) }] : [];
     });
   });
+
+/** Walls and posts as strokes that no label may cover. */
+export const wallStrokes = (room: Room, drawing: PlanDrawing): Stroke[] => [
+  ...wallsOf(room).map(({ from, to }) => ({
+    from: drawing.spot(from),
+    to: drawing.spot(to),
+    half: HALF_WALL,
+  })),
+  ...room.posts.map(({ at, width }) => {
+    const spot = drawing.spot(at);
+    return { from: spot, to: spot, half: (width * drawing.scale) / 2 };
+  }),
+];

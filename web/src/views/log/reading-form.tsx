@@ -258,7 +258,7 @@ function InstrumentFields() {
   const instrument = useJournal(({ instruments }) => instruments[0]);
   if (!instrument) return null;
   return (
-    <div className="grid grid-cols-[92px_1fr_64px] items-center gap-2">
+    <div className="grid grid-cols-[52px_1fr_70px] items-center gap-1">
       <span className="text-[14px] text-quiet">Meter, ±</span>
       <TextField
         label="Meter, ± : name"

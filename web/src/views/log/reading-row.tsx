@@ -139,7 +139,7 @@ function asRead(reading: Reading, system: 'us' | 'metric'): string {
   );
   const across = fromSI(reading.diameter, STYLES[system].diameter.unit);
   const inside = `${Number(across.toPrecision(4))} ${unitSymbol('diameter', system)}`;
-  return `${repeats.join(' · ')} ${unitSymbol(reading.quantity, system)} in ${inside}${reading.spot === 'centre' ? ', centre' : ''}`;
+  return `${repeats.join(' · ')} ${unitSymbol(reading.quantity, system)} in ${inside}${reading.spot === 'centre' ? ', center' : ''}`;
 }
 
 function ComparedCell({ result }: { readonly result: ReadingOutcome }) {

@@ -9,16 +9,19 @@ import { tapeLength } from '@/words/tape-length';
 /** A label with its field, side by side. */
 export function Line({
   label,
+  isWide = false,
   children,
 }: {
   readonly label: string;
+  /** Its fields need the whole width: the label stands above them. */
+  readonly isWide?: boolean;
   readonly children: ReactNode;
 }) {
   return (
     // What a field says of its value stands out to the left: at the right its column ends.
     <div
       data-line
-      className="grid grid-cols-[116px_1fr] items-center gap-x-2 [&_[data-note]]:right-0 [&_[data-note]]:left-auto"
+      className={`grid ${isWide ? 'pt-1' : 'grid-cols-[116px_1fr]'} items-center gap-x-2 [&_[data-note]]:right-0 [&_[data-note]]:left-auto`}
     >
       <span className="text-[14px] text-quiet">{label}</span>
       {children}

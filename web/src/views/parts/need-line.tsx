@@ -20,7 +20,7 @@ export function NeedLine({ port, of = '', onEdit }: Props) {
   const system = useUnits();
   const { need } = port;
   return (
-    <Line label="Required airflow">
+    <Line label="Required airflow" isWide>
       <span className="grid grid-cols-2 gap-2">
         <Choice
           label={`Required airflow, stated as${of}`}

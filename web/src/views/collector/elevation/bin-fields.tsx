@@ -124,7 +124,7 @@ export function BinFields() {
           label="Bin removal"
           value={emptying.kind}
           options={[
-            { value: 'lower', label: 'the bin is lowered (wedge, lever or cam)' },
+            { value: 'lower', label: 'the bin is lowered' },
             { value: 'lift', label: 'the parts on it are lifted off' },
           ]}
           onChange={(kind) =>

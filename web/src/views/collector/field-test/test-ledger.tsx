@@ -34,14 +34,15 @@ export function TestLedger({ test, fit }: Props) {
       {curve.ok && middle ? (
         <>
           <p className="pt-1">
-            {pressure(curve.shutOff)} with its inlet shut; at {flow(curve.tested / 2)}{' '}
+            {pressure(curve.shutOff)} with its inlet shut, and{' '}
             <strong className="font-semibold">
               {writeNumber(middle.pressure, STYLES[system].pressure)} ±{' '}
               {pressure(middle.uncertainty)}
-            </strong>
-            . The pressure would reach zero at about {flow(curve.freeFlow)}, but nothing was read
-            beyond {flow(curve.tested)}. With nothing attached the blower moves less than that,
-            because its inlet and its filter cost pressure too.
+            </strong>{' '}
+            at {flow(curve.tested / 2)}. The pressure would reach zero at about{' '}
+            {flow(curve.freeFlow)}, but nothing was read beyond {flow(curve.tested)}. With nothing
+            attached the blower moves less than that, because its inlet and its filter cost pressure
+            too.
           </p>
           <p className="pt-1 text-[14px] text-quiet">
             The pressure falls with the flow to the power of {curve.exponent.toFixed(2)}

@@ -26,15 +26,15 @@ export function SoundTable() {
   const sounds = useJournal((journal) => journal.sounds);
   const latestFirst = [...sounds].sort((a, b) => timeOf(b) - timeOf(a));
   return (
-    <table className="w-full min-w-[560px] border-collapse">
+    <table className="w-full min-w-[720px] border-collapse">
       <thead className="sticky top-0 bg-paper text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
         <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
-          <th>place</th>
+          <th className="min-w-[190px]">place</th>
           <th className="w-24 text-right">level</th>
-          <th className="w-24 text-right">from the collector</th>
+          <th className="w-28 text-right">from the collector</th>
           <th className="w-20 text-right">hours a day</th>
           <th className="text-right">allowed</th>
-          <th>note</th>
+          <th className="min-w-[120px]">note</th>
           <th>read</th>
           <th className="relative w-9">
             <span className="sr-only">remove</span>

@@ -222,7 +222,7 @@ function PointLine({ id, at, name, of }: PointProps) {
     />
   );
   return (
-    <Line label={name}>
+    <Line label={name} isWide>
       <span className="grid grid-cols-3 gap-1">
         {axis('x', 'From the left')}
         {axis('y', 'From the front')}
@@ -260,8 +260,7 @@ function BendLines({
     <>
       <PointLine id={bend.id} at={bend.at} name={name} of={run.name} />
       {!isHoseEnd && (
-        <div className="grid grid-cols-[116px_1fr_auto] items-center gap-x-2">
-          <span />
+        <div className="grid grid-cols-[1fr_auto] items-center gap-x-2">
           <Choice
             label={`Elbow type of ${name} of ${run.name}`}
             value={style.pair === null ? style.elbow : (`pair ${style.elbow}` as const)}

@@ -61,8 +61,7 @@ export function DuctHandles({ drawing, ducts, strokes = [], taken = [] }: Props)
   ].map(({ at, text }) => ({
     of: at,
     text,
-    places: placesAround(text, drawing.spot(at), TYPE, HANDLE),
-    isNeeded: true,
+    places: placesAround(text, drawing.spot(at), TYPE, HANDLE, RINGS),
   }));
   const written = placeLabels([...parts, ...legSizes(line, drawing, system)], TYPE, strokes, taken);
   return (
@@ -93,6 +92,8 @@ export function DuctHandles({ drawing, ducts, strokes = [], taken = [] }: Props)
 /** Size of what is written, px, and how far from the middle of a handle. */
 const TYPE = 12;
 const HANDLE = 8;
+/** From farther than so many lines away a label would seem to be another's: the list has its number too. */
+const RINGS = 6;
 
 /** What a bend or a junction has become, with its coefficient now, where it stands. */
 function labelsOf(

@@ -200,6 +200,7 @@ function DuctDrawn({
         className="cursor-pointer"
         fill="none"
         strokeLinejoin="round"
+        data-duct={run.id}
       >
         <title>{`${run.name}: ${figures}${air === '' ? '' : `; ${air}`}`}</title>
         {hose && (

@@ -49,7 +49,7 @@ function PortLine({ machine, port }: { readonly machine: Machine; readonly port:
   return (
     <>
       {at && (
-        <Line label={`${name}, from the middle`}>
+        <Line label={`${name}, from the middle`} isWide>
           <span className="grid grid-cols-3 gap-1">
             {axis('x', 'across')}
             {axis('y', 'along the feed')}
@@ -103,7 +103,7 @@ function RouteLine({ machine, port }: { readonly machine: Machine; readonly port
   };
   return (
     <>
-      <Line label={own ? 'Reroute its duct to' : 'Route its duct to'}>
+      <Line label={own ? 'Reroute its duct to' : 'Route its duct to'} isWide>
         <span className="grid grid-cols-[1fr_auto] gap-1">
           <Choice
             label={`${own ? 'Reroute' : 'Route'} its duct to, ${machine.name}`}

@@ -23,8 +23,8 @@ export function RunFigures({ run }: { readonly run: Run }) {
       {first && last && Math.abs(last.flowOut) > 1e-5 ? (
         <p className="pt-1">
           {formatShort(last.flowOut, 'flow', system)} at{' '}
-          {formatShort(last.velocity, 'velocity', system)}, a pressure drop of{' '}
-          {formatShort(taken, 'pressure', system)}.
+          {formatShort(last.velocity, 'velocity', system)}, with{' '}
+          {formatShort(taken, 'pressure', system)} of pressure drop.
         </p>
       ) : (
         <p className="pt-1">No air moves in it with the gates open now.</p>
@@ -34,7 +34,7 @@ export function RunFigures({ run }: { readonly run: Run }) {
           <tr>
             <th>part</th>
             <th>coefficient</th>
-            <th>takes</th>
+            <th>pressure drop</th>
           </tr>
         </thead>
         <tbody>
