@@ -19,7 +19,7 @@ test('log a reading, three times over, one of them over range', async ({ page })
   await page.getByRole('button', { name: 'Add reading' }).click();
   await expect(rows).toHaveCount(11);
   await expect(rows.first()).toContainText('Planer');
-  await expect(rows.first()).toContainText('no difference shown');
+  await expect(rows.first()).toContainText('no significant difference');
 
   await page.getByLabel('Drop', { exact: true }).selectOption({ label: 'Planer' });
   await page.getByLabel('Repeat 1', { exact: true }).fill('30 m/s');

@@ -12,7 +12,7 @@ export interface Box {
 /** What box walls are made of, by mass for each m² (trade thicknesses, an estimate). */
 export const BOX_WALLS = {
   plywood: { name: 'Plywood, 18 mm', surfaceMass: 11 },
-  mdf: { name: 'Fibreboard, 18 mm', surfaceMass: 13.5 },
+  mdf: { name: 'Fiberboard, 18 mm', surfaceMass: 13.5 },
   double: { name: 'Two layers with plasterboard', surfaceMass: 24 },
 } as const;
 

@@ -72,7 +72,7 @@ export const MEDIA = {
   cloth: media('Cloth bag, 5 µm', 30, 30, 3, STOCK_BAG),
   felt: media('Felt bag, 1 µm', 20, 15, 1, LONG_BAG),
   spunBond: media('Spun-bond cartridge', 10, 8, 1, CARTRIDGE),
-  nanofibre: media('Fine nanofibre cartridge', 9, 8, 1, CARTRIDGE),
+  nanofibre: media('Fine nanofiber cartridge', 9, 8, 1, CARTRIDGE),
   cellulose: media('Cellulose cartridge', 8, 8, 1, CARTRIDGE),
 } as const;
 

@@ -20,7 +20,7 @@ export const WALL_MATERIALS = {
   steel: { name: 'Sheet steel', modulus: 200e9, poisson: 0.3, strength: 200e6 },
   aluminium: { name: 'Aluminum', modulus: 69e9, poisson: 0.33, strength: 100e6 },
   softPlastic: { name: 'Polyethylene', modulus: 0.8e9, poisson: 0.42, strength: 15e6 },
-  fibre: { name: 'Fibre drum board', modulus: 2e9, poisson: 0.3, strength: 15e6 },
+  fibre: { name: 'Fiber drum board', modulus: 2e9, poisson: 0.3, strength: 15e6 },
   plywood: { name: 'Plywood', modulus: 7e9, poisson: 0.3, strength: 20e6 },
 } as const satisfies Record<string, WallMaterial>;
 
@@ -111,7 +111,7 @@ export function panelPressure(
 const BIN_WALLS = {
   round: [
     { name: 'steel drum, 0.9 mm', material: WALL_MATERIALS.steel, wall: 0.9e-3 },
-    { name: 'fibre drum, 4 mm', material: WALL_MATERIALS.fibre, wall: 4e-3 },
+    { name: 'fiber drum, 4 mm', material: WALL_MATERIALS.fibre, wall: 4e-3 },
     { name: 'plastic bin, 3 mm', material: WALL_MATERIALS.softPlastic, wall: 3e-3 },
   ],
   square: [

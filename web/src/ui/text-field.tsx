@@ -12,6 +12,7 @@ interface Props {
   readonly whenEmpty?: string;
   /** False where the text is not part of the document: the browser's own undo stays. */
   readonly saves?: boolean;
+  readonly placeholder?: string;
   readonly className?: string;
 }
 
@@ -22,6 +23,7 @@ export function TextField({
   onChange,
   whenEmpty,
   saves = true,
+  placeholder,
   className = '',
 }: Props) {
   const [typing, setTyping] = useState<Draft<string> | null>(null);
@@ -37,6 +39,7 @@ export function TextField({
         aria-label={label}
         aria-invalid={Boolean(refusal)}
         value={draft ?? value}
+        placeholder={placeholder}
         maxLength={200}
         onChange={(event) => {
           const text = event.target.value;

@@ -7,7 +7,7 @@ import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { useJournal } from '@/storage/session';
 import { Choice } from '@/ui/choice';
-import { useWide } from '@/ui/use-wide';
+import { useSize } from '@/ui/use-size';
 import { ShopQuantity } from '../parts/line';
 import { editCandidate } from './edit-candidates';
 import { DropRows } from './table/drop-rows';
@@ -16,11 +16,15 @@ import { LoadRows } from './table/load-rows';
 import { StandRows } from './table/stand-rows';
 import { type CollectorOptions, Part, Row } from './table/table-parts';
 
+/** What the labels of the rows take, and a collector, px. */
+const LABELS = 160;
+const COLUMN = 96;
+
 /** Every collector in a column of its own, what it does in the rows: what matters most first. */
 export function OptionTable() {
   const shop = useDesign();
   const tree = useDuctTree();
-  const isWide = useWide();
+  const [box, { width }] = useSize<HTMLDivElement>();
   const [chosen, setChosen] = useState('');
   const view = useChoices((choices) => choices.view);
   const sounds = useJournal((journal) => journal.sounds);
@@ -30,19 +34,22 @@ export function OptionTable() {
   );
   if (tree.drops.length === 0) {
     return (
-      <p className="max-w-prose pt-16 text-[17px]">
-        Collectors are compared by the airflow at the drops. Add the main and connect a machine
-        first, under Air.
-      </p>
+      <div ref={box}>
+        <p className="max-w-prose pt-16 text-[17px]">
+          Collectors are compared by the airflow at the drops. Add the main and connect a machine
+          first, under Air.
+        </p>
+      </div>
     );
   }
   const others = options.slice(1);
   const other = others.find(({ id }) => id === chosen) ?? others[0];
-  // A phone has room for two: the present one, and the one it is compared with.
-  const shown = isWide || !other ? options : [...options.slice(0, 1), other];
+  // Where not all have room, two do: the present one, and the one it is compared with.
+  const isRoom = width === 0 || width >= LABELS + options.length * COLUMN;
+  const shown = isRoom || !other ? options : [...options.slice(0, 1), other];
   return (
-    <>
-      {!isWide && others.length > 1 && other && (
+    <div ref={box}>
+      {!isRoom && others.length > 1 && other && (
         <div data-line className="grid grid-cols-[auto_1fr] items-center gap-x-2 pt-2">
           <span className="text-quiet">Compare with</span>
           <Choice
@@ -61,7 +68,7 @@ export function OptionTable() {
         <StandRows options={shown} />
         <CostRows options={shown} />
       </table>
-    </>
+    </div>
   );
 }
 

@@ -44,7 +44,7 @@ export function DayRow({ reading, ...place }: Props) {
         scope="rowgroup"
         className="px-1.5 pt-4 pb-1 text-left font-name font-semibold"
       >
-        {format(timeOf(reading), 'd MMMM yyyy')}
+        {format(timeOf(reading), 'MMMM d, yyyy')}
       </th>
     </tr>
   );
@@ -86,7 +86,7 @@ export const ReadingRow = memo(function ReadingRow({
     >
       <td className="text-left">
         {name}
-        <span className="ml-2 text-[13px] text-quiet">{format(timeOf(reading), 'HH:mm')}</span>
+        <span className="ml-2 text-[13px] text-quiet">{format(timeOf(reading), 'h:mm a')}</span>
       </td>
       <td className="hidden text-left text-[14px] text-quiet lg:table-cell">
         {asRead(reading, system)}
@@ -149,7 +149,7 @@ function ComparedCell({ result }: { readonly result: ReadingOutcome }) {
   if (difference === null) {
     return <span className="text-quiet">over the meter’s range: at least this much</span>;
   }
-  if (!isShown) return <span className="text-quiet">● no difference shown</span>;
+  if (!isShown) return <span className="text-quiet">● no significant difference</span>;
   const share = Math.round((100 * Math.abs(difference)) / predicted);
   return difference < 0 ? (
     <strong className="font-semibold text-starved-text">▼ {share} % short</strong>

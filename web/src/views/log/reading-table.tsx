@@ -51,7 +51,7 @@ export function ReadingTable() {
               <th className="sm:w-[16%] lg:w-[11%]">measured, {flow}</th>
               <th className="sm:w-[14%] lg:w-[10%]">predicted</th>
               <th className="sm:w-[14%] lg:w-[10%]">difference</th>
-              <th className="hidden text-left sm:table-cell lg:w-[19%]">difference</th>
+              <th className="hidden text-left sm:table-cell lg:w-[19%]">finding</th>
               <th className="w-11 md:w-9">
                 <span className="sr-only">remove</span>
               </th>

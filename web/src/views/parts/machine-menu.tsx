@@ -4,6 +4,7 @@ import { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from '@frank-gaug
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import { DropdownMenu } from 'radix-ui';
 import { useUnits } from '@/model/use-design';
+import { useMainOfPage } from '@/ui/use-main-of-page';
 
 interface Props {
   readonly label: string;
@@ -14,17 +15,19 @@ interface Props {
 /** Chooses a kind of machine, with what each usually needs. */
 export function MachineMenu({ label, look = 'plain', onChoose }: Props) {
   const system = useUnits();
+  const [main, findMain] = useMainOfPage();
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false} onOpenChange={findMain}>
       <DropdownMenu.Trigger
         className={`min-h-11 border border-ink px-3 font-semibold md:min-h-8 ${look === 'solid' ? 'bg-ink text-paper hover:opacity-85' : 'hover:bg-selection'}`}
       >
         {label} ▾
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
+      <DropdownMenu.Portal container={main}>
         <DropdownMenu.Content
           align="start"
           collisionPadding={8}
+          tabIndex={0}
           className="z-40 max-h-[60vh] overflow-y-auto border border-ink bg-paper p-1 shadow-float"
         >
           <DropdownMenu.Label className="px-3 py-1 text-[13px] text-quiet">

@@ -13,6 +13,7 @@ import type { Standing, SummaryRow } from '@/storage/rows';
 import { deleteShop, duplicateShop, renameShop, restoreShop } from '@/storage/shop-list';
 import { Sheet } from '@/ui/sheet';
 import { TextField } from '@/ui/text-field';
+import { useMainOfPage } from '@/ui/use-main-of-page';
 import { exportReminder } from './export-reminder';
 
 /** How the shop stands; null while the engine works it out, since its design changed since it last did. */
@@ -115,6 +116,7 @@ const ITEM =
   'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-selection md:min-h-8';
 
 function LineMenu({ id, name, onRename }: MenuProps) {
+  const [main, findMain] = useMainOfPage();
   const restore = () => restoreShop(id).catch(() => notStored(id, `${name} was not brought back`));
   const remove = async () => {
     try {
@@ -132,14 +134,14 @@ function LineMenu({ id, name, onRename }: MenuProps) {
     }
   };
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false} onOpenChange={findMain}>
       <DropdownMenu.Trigger
         aria-label={`What to do with ${name}`}
         className="grid size-11 place-items-center hover:bg-paper"
       >
         <MoreVertical size={18} aria-hidden />
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
+      <DropdownMenu.Portal container={main}>
         <DropdownMenu.Content
           align="end"
           className="z-40 min-w-44 border border-ink bg-paper py-1 shadow-float"

@@ -107,7 +107,7 @@ function Figures() {
       )}
       <Figure name="blower to lift">
         {mass(masses.blower)};{' '}
-        {parts.stack.people === 1 ? 'one person' : `${parts.stack.people} people`}{' '}
+        {parts.stack.people === 1 ? 'one person' : `${parts.stack.people} people`} can lift{' '}
         {mass(masses.byPeople)}
       </Figure>
       {parts.stack.mount.kind === 'wall' && (

@@ -32,7 +32,7 @@ export function FieldTestView() {
             value={test.id}
             options={fieldTests.map(({ id, at }) => ({
               value: id,
-              label: format(new Date(at), 'd MMM yyyy, HH:mm'),
+              label: format(new Date(at), 'MMM d, yyyy, h:mm a'),
             }))}
             onChange={setChosen}
           />
@@ -52,7 +52,7 @@ function Tested({ test }: { readonly test: FieldTest }) {
         aria-label="Openings"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
         tabIndex={0}
-        className="order-1 min-w-0 overflow-x-auto p-3 md:order-2 xl:overflow-y-auto"
+        className="@container order-1 min-w-0 p-3 md:order-2 xl:overflow-y-auto"
       >
         <CurvePicture test={test} fit={fit} />
         <StepTable test={test} />

@@ -1,7 +1,7 @@
 'use client';
 
 import type { FieldTest } from '@frank-gauge/core/journal';
-import { formatShort } from '@frank-gauge/core/quantity';
+import { formatShort, unitSymbol } from '@frank-gauge/core/quantity';
 import { fanStatic } from '@frank-gauge/core/reading';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
@@ -14,8 +14,10 @@ type Step = FieldTest['steps'][number];
 /** Each opening of the gate with what the meters showed. */
 export function StepTable({ test }: { readonly test: FieldTest }) {
   const system = useUnits();
+  const flow = unitSymbol('flow', system);
+  const pressure = unitSymbol('pressure', system);
   const optional = (step: Step, index: number, key: 'outlet' | 'ahead', what: string) => (
-    <td>
+    <td data-label={`${what.toLowerCase()}, ${pressure}`}>
       <ShopQuantity
         label={`${what}, opening ${index + 1}`}
         value={step[key]}
@@ -40,7 +42,7 @@ export function StepTable({ test }: { readonly test: FieldTest }) {
     </td>
   );
   const needed = (step: Step, index: number, key: 'flow' | 'inlet', what: string) => (
-    <td>
+    <td data-label={`${what.toLowerCase()}, ${key === 'flow' ? flow : pressure}`}>
       <ShopQuantity
         label={`${what}, opening ${index + 1}`}
         value={step[key]}
@@ -57,11 +59,9 @@ export function StepTable({ test }: { readonly test: FieldTest }) {
       />
     </td>
   );
-  const flow = system === 'us' ? 'CFM' : 'm³/h';
-  const pressure = system === 'us' ? 'in. w.g.' : 'Pa';
   return (
     <>
-      <table className="w-full min-w-[560px] border-collapse">
+      <table className="stacked-table w-full border-collapse">
         <thead className="text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
           <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
             <th className="w-8">no.</th>
@@ -81,12 +81,14 @@ export function StepTable({ test }: { readonly test: FieldTest }) {
               key={step.id}
               className="border-rule border-b align-baseline [&>td]:px-1.5 [&>td]:py-0.5"
             >
-              <td className="text-quiet">{index + 1}</td>
+              <td data-label="no." className="text-quiet">
+                {index + 1}
+              </td>
               {needed(step, index, 'flow', 'Flow')}
               {needed(step, index, 'inlet', 'Suction at the blower')}
               {optional(step, index, 'outlet', 'Pressure after the blower')}
               {optional(step, index, 'ahead', 'Suction before the separator')}
-              <td className="whitespace-nowrap text-right">
+              <td data-label="across the blower" className="whitespace-nowrap text-right">
                 {formatShort(fanStatic(step, test), 'pressure', system)}
               </td>
               <td>

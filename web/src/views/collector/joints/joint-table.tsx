@@ -19,13 +19,13 @@ export function JointTable({ joints, chosen, onAdapter }: Props) {
   const system = useUnits();
   const unit = unitSymbol('diameter', system);
   return (
-    <table className="w-full min-w-[620px] border-collapse">
+    <table className="stacked-table w-full border-collapse">
       <thead className="sticky top-0 z-20 bg-paper text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
         <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
           <th>upstream end, downstream end</th>
           <th className="w-20">inside, {unit}</th>
           <th className="w-20">outside, {unit}</th>
-          <th>goes</th>
+          <th>fit</th>
           <th className="text-right">gap</th>
           <th>close with</th>
         </tr>
@@ -37,13 +37,13 @@ export function JointTable({ joints, chosen, onAdapter }: Props) {
         >
           <tr className="align-baseline [&>td]:px-1.5 [&>td]:pt-1">
             <EndCells joint={joint} side="upstream" />
-            <td rowSpan={2} className="align-middle">
+            <td rowSpan={2} data-label="fit" className="align-middle">
               {INSIDE[joint.fit.inside]}
             </td>
-            <td rowSpan={2} className="whitespace-nowrap text-right align-middle">
+            <td rowSpan={2} data-label="gap" className="whitespace-nowrap text-right align-middle">
               {joint.fit.gap === null ? '–' : gapWords(joint.fit.gap, system)}
             </td>
-            <td rowSpan={2} className="align-middle">
+            <td rowSpan={2} data-label="close with" data-wide className="align-middle">
               <span className={joint.fit.inside === 'neither' ? 'font-semibold' : ''}>
                 {joint.fit.inside === 'neither' && joint.fit.closing.kind !== 'coupler' && '◆ '}
                 {closingWords(joint.fit.closing, system)}
@@ -82,7 +82,7 @@ interface EndProps {
   readonly side: 'upstream' | 'downstream';
 }
 
-/** As finely as a calliper shows it: what nobody measured has no more figures. */
+/** As finely as a caliper shows it: what nobody measured has no more figures. */
 function roundly(value: number, system: UnitSystem): number {
   const { unit } = STYLES[system].diameter;
   const places = system === 'us' ? 1000 : 10;
@@ -93,8 +93,9 @@ function EndCells({ joint, side }: EndProps) {
   const system = useUnits();
   const end = joint[side];
   const word = endWord(end);
+  const unit = unitSymbol('diameter', system);
   const field = (key: 'inside' | 'outside') => (
-    <td>
+    <td data-label={`${key}, ${unit}`}>
       <ShopQuantity
         label={`${key === 'inside' ? 'Inside' : 'Outside'} diameter of ${word} (${joint.id})`}
         value={end.origin === 'measured' ? end[key] : roundly(end[key], system)}
@@ -108,7 +109,7 @@ function EndCells({ joint, side }: EndProps) {
   );
   return (
     <>
-      <td>
+      <td data-wide>
         {word}
         <span className="pl-2 text-[13px] text-quiet">
           {ORIGINS[end.origin]}

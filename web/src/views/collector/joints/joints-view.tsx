@@ -25,7 +25,7 @@ export function JointsView() {
           aria-label="Joints"
           // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
           tabIndex={0}
-          className="min-w-0 overflow-x-auto px-3 pb-6 xl:overflow-y-auto"
+          className="@container min-w-0 px-3 pb-6 xl:overflow-y-auto"
         >
           <h1 className="pt-2 text-[17px]">Joints</h1>
           <p className="max-w-prose pb-2 text-[14px] text-quiet">

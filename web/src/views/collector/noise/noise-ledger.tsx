@@ -95,7 +95,7 @@ function Estimates() {
       </dl>
       <p className="pt-1 text-[14px] text-quiet">
         {heard
-          ? `Estimates from airflow and pressure, adjusted to the reading at ${heard.place}.`
+          ? `Estimates from airflow and pressure, adjusted to the reading “${heard.place}”.`
           : `Estimates from airflow and pressure, ± ${NOISE_UNCERTAINTY} dB. A reading at a known distance improves them.`}
       </p>
     </>

@@ -18,7 +18,7 @@ export function NoiseView() {
         aria-label="Readings"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
         tabIndex={0}
-        className="min-w-0 overflow-x-auto px-3 pb-4 xl:overflow-y-auto"
+        className="@container min-w-0 px-3 pb-4 xl:overflow-y-auto"
       >
         {isEmpty ? (
           <p className="max-w-prose pt-16 text-[17px]">

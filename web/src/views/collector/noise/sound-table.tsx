@@ -26,15 +26,14 @@ export function SoundTable() {
   const sounds = useJournal((journal) => journal.sounds);
   const latestFirst = [...sounds].sort((a, b) => timeOf(b) - timeOf(a));
   return (
-    <table className="w-full min-w-[720px] border-collapse">
+    <table className="stacked-table w-full border-collapse">
       <thead className="sticky top-0 bg-paper text-left text-[13px] text-quiet shadow-[inset_0_-1px_0_var(--ink)]">
         <tr className="[&>th]:px-1.5 [&>th]:py-1.5 [&>th]:font-normal">
-          <th className="min-w-[190px]">place</th>
+          <th className="min-w-[180px]">place and note</th>
           <th className="w-24 text-right">level</th>
           <th className="w-28 text-right">from the collector</th>
           <th className="w-20 text-right">hours a day</th>
           <th className="text-right">allowed</th>
-          <th className="min-w-[120px]">note</th>
           <th>read</th>
           <th className="relative w-9">
             <span className="sr-only">remove</span>
@@ -47,7 +46,7 @@ export function SoundTable() {
             key={sound.id}
             className="border-rule border-b align-baseline [&>td]:px-1.5 [&>td]:py-0.5"
           >
-            <td>
+            <td data-wide>
               <TextField
                 label={`Place of the reading of ${sound.level} dB(A)`}
                 value={sound.place}
@@ -58,8 +57,18 @@ export function SoundTable() {
                   })
                 }
               />
+              <TextField
+                label={`Note on ${sound.place}`}
+                value={sound.note}
+                placeholder="note"
+                onChange={(note) =>
+                  editSound(sound, 'note', (own) => {
+                    own.note = note;
+                  })
+                }
+              />
             </td>
-            <td>
+            <td data-label="level">
               <ShopQuantity
                 label={`Level at ${sound.place}`}
                 value={sound.level}
@@ -73,7 +82,7 @@ export function SoundTable() {
                 }
               />
             </td>
-            <td>
+            <td data-label="from the collector">
               <ShopQuantity
                 label={`Distance of ${sound.place} from the collector`}
                 value={sound.distance}
@@ -94,7 +103,7 @@ export function SoundTable() {
                 }
               />
             </td>
-            <td>
+            <td data-label="hours a day">
               <ShopQuantity
                 label={`Hours a day at ${sound.place}`}
                 value={sound.hours}
@@ -114,22 +123,11 @@ export function SoundTable() {
                 }
               />
             </td>
-            <td className="whitespace-nowrap text-right">
+            <td data-label="allowed" className="whitespace-nowrap text-right">
               <Allowed sound={sound} />
             </td>
-            <td>
-              <TextField
-                label={`Note on ${sound.place}`}
-                value={sound.note}
-                onChange={(note) =>
-                  editSound(sound, 'note', (own) => {
-                    own.note = note;
-                  })
-                }
-              />
-            </td>
-            <td className="whitespace-nowrap text-[14px] text-quiet">
-              {format(new Date(sound.at), 'd MMM yyyy')}
+            <td data-label="read" className="whitespace-nowrap text-[14px] text-quiet">
+              {format(new Date(sound.at), 'MMM d, yyyy')}
             </td>
             <td>
               <TakeOut
