@@ -2,7 +2,8 @@
 
 import { fanCurveLine, gatesOfDrop, systemCurve } from '@frank-gauge/core/analysis';
 import { fromSI, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
-import { type ReactNode, useDeferredValue, useMemo } from 'react';
+import { scaleLinear } from 'd3-scale';
+import { useDeferredValue, useMemo } from 'react';
 import {
   CartesianGrid,
   Line,
@@ -15,6 +16,7 @@ import {
 } from 'recharts';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
+import { Legend, LegendItem, LegendLine } from '../parts/legend';
 
 /** The demand line takes a dozen solves, so it follows a moment behind an edit; the point does not. */
 function useDemand() {
@@ -50,6 +52,7 @@ export function OperatingPointChart() {
   const { blower } = selected.solution;
   const made = fanCurveLine(selected.solution).map(inUnits);
   const asked = demand.map(inUnits);
+  const widest = Math.max(...[...made, ...asked].map(({ flow }) => flow));
   const here = inUnits({ flow: blower.flow, pressure: blower.rise });
   const axis = {
     stroke: 'var(--quiet)',
@@ -66,7 +69,7 @@ export function OperatingPointChart() {
             dataKey="flow"
             type="number"
             domain={[0, 'dataMax']}
-            tickCount={7}
+            ticks={scaleLinear().domain([0, widest]).ticks(6)}
             {...axis}
             label={{
               ...AXIS_TITLE,
@@ -78,14 +81,14 @@ export function OperatingPointChart() {
           <YAxis
             type="number"
             domain={[0, 'auto']}
-            width={52}
+            width={66}
             {...axis}
             label={{
               ...AXIS_TITLE,
               value: `blower pressure, ${unitSymbol('pressure', system)}`,
               angle: -90,
               position: 'insideLeft',
-              offset: 14,
+              offset: 6,
               style: { textAnchor: 'middle' },
             }}
           />
@@ -127,25 +130,13 @@ export function OperatingPointChart() {
         </LineChart>
       </ResponsiveContainer>
       <figcaption className="text-[14px] text-quiet">
-        <ul aria-label="Legend" className="mb-1 flex flex-wrap gap-x-4">
-          <LegendItem name="fan curve">
-            <line x1="0" x2="24" y1="6" y2="6" stroke="var(--ink)" strokeWidth="2" />
-          </LegendItem>
-          <LegendItem name="system curve">
-            <line
-              x1="0"
-              x2="24"
-              y1="6"
-              y2="6"
-              stroke="var(--enough)"
-              strokeWidth="2"
-              strokeDasharray="6 4"
-            />
-          </LegendItem>
+        <Legend>
+          <LegendLine name="fan curve" stroke="var(--ink)" />
+          <LegendLine name="system curve" stroke="var(--enough)" dash="6 4" />
           <LegendItem name="operating point">
             <circle cx="12" cy="6" r="4.5" fill="var(--ink)" />
           </LegendItem>
-        </ul>
+        </Legend>
         Operating point with {selected.drop.name} open:{' '}
         <strong className="text-ink">
           {writeNumber(blower.flow, flowStyle)} {unitSymbol('flow', system)},{' '}
@@ -153,16 +144,5 @@ export function OperatingPointChart() {
         </strong>
       </figcaption>
     </figure>
-  );
-}
-
-function LegendItem({ name, children }: { readonly name: string; readonly children: ReactNode }) {
-  return (
-    <li className="flex items-center gap-1.5">
-      <svg aria-hidden width="24" height="12">
-        {children}
-      </svg>
-      {name}
-    </li>
   );
 }

@@ -7,6 +7,7 @@ import type { FieldTestFit } from '@frank-gauge/core/reading';
 import { scaleLinear } from 'd3-scale';
 import { useDesign, useUnits } from '@/model/use-design';
 import { useSize } from '@/ui/use-size';
+import { Legend, LegendItem, LegendLine } from '../../parts/legend';
 
 const HEIGHT = 260;
 const MARGIN = { left: 44, right: 12, top: 22, bottom: 34 } as const;
@@ -21,9 +22,28 @@ interface Props {
 export function CurvePicture({ test, fit }: Props) {
   const [box, { width }] = useSize<HTMLDivElement>();
   return (
-    <div ref={box} style={{ minHeight: HEIGHT }}>
-      {width > 0 && <Picture test={test} fit={fit} width={width} />}
-    </div>
+    <figure className="pb-3">
+      <div ref={box} style={{ minHeight: HEIGHT }}>
+        {width > 0 && <Picture test={test} fit={fit} width={width} />}
+      </div>
+      <figcaption className="text-[14px] text-quiet">
+        <Legend>
+          <LegendItem name="measured">
+            <circle cx="12" cy="6" r="4" fill="var(--paper)" stroke="var(--ink)" strokeWidth="2" />
+          </LegendItem>
+          {fit.curve.ok && (
+            <>
+              <LegendLine name="measured fan curve" stroke="var(--ink)" />
+              <LegendLine name="beyond what was measured" stroke="var(--ink)" dash="2 4" />
+              <LegendItem name="95 % interval">
+                <rect width="24" height="12" fill="var(--quiet)" opacity={0.22} />
+              </LegendItem>
+            </>
+          )}
+          <LegendLine name="fan curve in use" stroke="var(--quiet)" width={1} dash="7 4" />
+        </Legend>
+      </figcaption>
+    </figure>
   );
 }
 
@@ -76,7 +96,7 @@ function Picture({ test, fit, width }: Props & { readonly width: number }) {
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label={`Curve of ${points.length} openings`}>
       <text x={MARGIN.left - 30} y={12} fontSize="12" fill="var(--quiet)">
-        {unitSymbol('pressure', system)}, across the blower
+        blower pressure, {unitSymbol('pressure', system)}
       </text>
       {y.ticks(5).map((tick) => (
         <g key={tick}>
@@ -94,7 +114,7 @@ function Picture({ test, fit, width }: Props & { readonly width: number }) {
             fontSize="12"
             fill="var(--quiet)"
           >
-            {tick}
+            {tick.toLocaleString('en-US')}
           </text>
         </g>
       ))}
@@ -107,7 +127,7 @@ function Picture({ test, fit, width }: Props & { readonly width: number }) {
           fontSize="12"
           fill="var(--quiet)"
         >
-          {tick}
+          {tick.toLocaleString('en-US')}
         </text>
       ))}
       <text
@@ -117,7 +137,7 @@ function Picture({ test, fit, width }: Props & { readonly width: number }) {
         fontSize="12"
         fill="var(--quiet)"
       >
-        {unitSymbol('flow', system)}
+        airflow, {unitSymbol('flow', system)}
       </text>
       {curve.ok && (
         <>
