@@ -14,11 +14,11 @@ import {
   scaleBlower,
 } from '@frank-gauge/core/collector';
 import {
+  type Assembly,
   addCandidate,
   type Candidate,
   newShop,
   type Shop,
-  type Stack,
 } from '@frank-gauge/core/design';
 import {
   emptyJournal,
@@ -64,7 +64,7 @@ function names(): () => string {
  * How it stands in the shop: a drum on castors lowered by a lever, the cyclone hung over it, the
  * blower on the wall, a long cartridge beside it with a bag below.
  */
-function standIn(stack: Stack): void {
+function standIn(stack: Assembly): void {
   const inches = (value: number) => toSI(value, 'in');
   Object.assign(stack.bin, { diameter: inches(19), height: inches(29), raised: inches(3) });
   stack.lid = { thickness: inches(1.5), lip: inches(0.75) };

@@ -63,9 +63,9 @@ function reached(rooms: Rooms, from: string, seen = new Set<string>()): Readonly
 export function roomsChart(rooms: Rooms): string {
   const lines: string[] = [];
   for (const [from, into] of rooms) {
-    const isSaid = (to: string): boolean =>
+    const isNamed = (to: string): boolean =>
       [...into].some((other) => other !== to && reached(rooms, other).has(to));
-    const arrows = [...into].filter((to) => !isSaid(to));
+    const arrows = [...into].filter((to) => !isNamed(to));
     lines.push(...(arrows.length > 0 ? arrows.map((to) => `  ${from} --> ${to}`) : [`  ${from}`]));
   }
   return ['```mermaid', 'flowchart TD', ...lines, '```'].join('\n');

@@ -7,8 +7,8 @@ export {
   solutionSchema,
 } from '../src/api/solution-document';
 export {
-  type SolveAnswer,
   type SolveOutcome,
+  type SolveResponse,
   solveRequest,
 } from '../src/api/solve-request';
 export { coefficientGroups } from '../src/sources/coefficients';

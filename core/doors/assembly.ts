@@ -1,12 +1,22 @@
 /** How the collector stands, and what joins its parts. */
 
+export {
+  assemblyConflicts,
+  type Conflict,
+  type ConflictKind,
+} from '../src/assembly/assembly-conflicts';
+export { assemblyMasses, binVolume } from '../src/assembly/assembly-masses';
 export { boxAround } from '../src/assembly/box-around';
 export { bracketLoad, GRAVITY } from '../src/assembly/bracket';
-export type { Elevation, Joint, Placed, Point, StackPart } from '../src/assembly/elevation';
-export { type Conflict, type ConflictKind, stackConflicts } from '../src/assembly/stack-conflicts';
-export { binVolume, stackMasses } from '../src/assembly/stack-masses';
-export { standStack } from '../src/assembly/stand-stack';
-export { type StackSizes, sizesOf } from '../src/assembly/usual-sizes';
+export type {
+  AssemblyPart,
+  Elevation,
+  Joint,
+  Placed,
+  Point,
+} from '../src/assembly/elevation';
+export { standAssembly } from '../src/assembly/stand-assembly';
+export { type AssemblySizes, sizesOf } from '../src/assembly/usual-sizes';
 export {
   type Adapter,
   type AdapterEnd,

@@ -29,6 +29,7 @@ export { jointCount, runLength } from '../src/design/length';
 export { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from '../src/design/machine-kinds';
 export { newShop } from '../src/design/new-shop';
 export {
+  type Assembly,
   type Bend,
   type BendStyle,
   type Candidate,
@@ -45,7 +46,6 @@ export {
   type Run,
   type Separator,
   type Shop,
-  type Stack,
   shopSchema,
   VERSION,
 } from '../src/design/schema';

@@ -1,6 +1,9 @@
 /** What flows where with these gates open. */
 
-export { SEPARATOR_RUN, separatorHeads } from '../src/network/assemble/separator-segment';
+export {
+  SEPARATOR_RUN,
+  separatorCoefficient,
+} from '../src/network/assemble/separator-segment';
 export { NO_CHANGE, type View } from '../src/network/assemble/setting';
 export { compileNetwork } from '../src/network/compiled-network';
 export type { Network, PartKind, Segment } from '../src/network/network';

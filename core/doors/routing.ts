@@ -20,12 +20,17 @@ export {
   movePoint,
   raiseDucts,
   removeBend,
+  removeBranch,
   setBendStyle,
   splitInHalf,
-  takeOutDucts,
 } from '../src/routing/edit-route';
 export { joinBy, type NotJoined } from '../src/routing/join-style';
-export { beginMove, type Move, moveBy, type TakenTogether } from '../src/routing/move-together';
+export {
+  beginMove,
+  type Move,
+  moveBy,
+  type SelectedTogether,
+} from '../src/routing/move-together';
 export { inletMouth, inMachine, type Mouth, nodePlaces, portMouth } from '../src/routing/places';
 export { routeDrawn } from '../src/routing/route-drawn';
 export {

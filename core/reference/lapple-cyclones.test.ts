@@ -8,15 +8,15 @@ import {
   DUSTS,
   effectiveTurns,
   gradeEfficiency,
-  inletHeads,
+  inletCoefficient,
   shareCaught,
 } from '../src/collector/cyclone';
-import { roundInletHeads } from '../src/collector/separator';
+import { roundInletCoefficient } from '../src/collector/separator';
 
 describe('a cyclone', () => {
   it('of high-efficiency proportions takes 6.4 heads, a conventional one 8', () => {
-    expect(inletHeads(cycloneOf('highEfficiency', 0.5))).toBeCloseTo(6.4, 12);
-    expect(inletHeads(cycloneOf('conventional', 0.3))).toBeCloseTo(8, 12);
+    expect(inletCoefficient(cycloneOf('highEfficiency', 0.5))).toBeCloseTo(6.4, 12);
+    expect(inletCoefficient(cycloneOf('conventional', 0.3))).toBeCloseTo(8, 12);
   });
 
   it('of conventional proportions turns the air six times', () => {
@@ -68,8 +68,8 @@ describe('a cyclone', () => {
   it('fed by a round inlet counts its own inlet’s heads by how much faster the air is there', () => {
     const cyclone = cycloneOf('highEfficiency', 0.45);
     const asLarge = Math.sqrt((4 * cyclone.inletHeight * cyclone.inletWidth) / Math.PI);
-    expect(roundInletHeads(cyclone, asLarge)).toBeCloseTo(6.4, 9);
-    expect(roundInletHeads(cyclone, asLarge * 1.1)).toBeCloseTo(6.4 * 1.1 ** 4, 9);
+    expect(roundInletCoefficient(cyclone, asLarge)).toBeCloseTo(6.4, 9);
+    expect(roundInletCoefficient(cyclone, asLarge * 1.1)).toBeCloseTo(6.4 * 1.1 ** 4, 9);
   });
 
   it('has lengths in proportion to its body', () => {

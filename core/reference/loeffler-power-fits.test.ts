@@ -16,7 +16,7 @@ const air = { density: STANDARD_DENSITY, viscosity: 1.82e-5 };
 const FOOT = toSI(1, 'ft');
 
 /** Velocity pressures a foot, by our function, at a velocity in fpm in so many inches. */
-function headsPerFoot(fit: PowerFitId, fpm: number, inches: number): number {
+function coefficientPerFoot(fit: PowerFitId, fpm: number, inches: number): number {
   const diameter = toSI(inches, 'in');
   const velocity = toSI(fpm, 'fpm');
   const flow = velocity * circleArea(diameter);
@@ -39,7 +39,7 @@ describe('the power fits', () => {
     const { a, b, c } = POWER_FITS[fit];
     const cfm = fpm * (Math.PI / 4) * (inches / 12) ** 2;
     expect((a * fpm ** b) / cfm ** c).toBeCloseTo(heads, 3);
-    expect(headsPerFoot(fit, fpm, inches)).toBeCloseTo((a * fpm ** b) / cfm ** c, 9);
+    expect(coefficientPerFoot(fit, fpm, inches)).toBeCloseTo((a * fpm ** b) / cfm ** c, 9);
   });
 
   it('meet Darcy–Colebrook at the roughness they were made for, over shop sizes', () => {
@@ -50,15 +50,15 @@ describe('the power fits', () => {
         const vp = velocityPressure(toSI(fpm, 'fpm'), air.density);
         const darcy = (roughness: number) =>
           pipeFriction(flow, FOOT, diameter, roughness, air) / vp;
-        const galvanised = headsPerFoot('galvanised', fpm, inches);
+        const galvanised = coefficientPerFoot('galvanised', fpm, inches);
         expect(Math.abs(darcy(PIPES.average.roughness) / galvanised - 1)).toBeLessThan(0.06);
         // The plastic fit stands for something rougher than ASHRAE's smooth, by up to a fifth.
-        const smooth = headsPerFoot('smooth', fpm, inches);
+        const smooth = coefficientPerFoot('smooth', fpm, inches);
         expect(darcy(PIPES.drain.roughness) / smooth).toBeGreaterThan(0.8);
         expect(darcy(PIPES.drain.roughness) / smooth).toBeLessThan(1.05);
         // Hose by the fit is kinder than by ASHRAE's 3 mm, a good deal so when narrow.
         expect(
-          darcy(HOSES.ribbed.roughness) / headsPerFoot('flexible', fpm, inches),
+          darcy(HOSES.ribbed.roughness) / coefficientPerFoot('flexible', fpm, inches),
         ).toBeGreaterThan(1);
       }
     }

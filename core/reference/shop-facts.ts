@@ -45,7 +45,7 @@ const filterOf = (id: MediaId) => {
 };
 
 /** Duct that leads to the place the air is read at, its end a plain one. */
-interface Lead {
+interface TestDuct {
   readonly pipe: Run['pipe'];
   readonly diameter: number;
   readonly length: number;
@@ -60,11 +60,11 @@ export function bareMachine(id: BlowerClassId, media: MediaId): Shop {
   Object.assign(shop.collector.separator, { kind: 'none', heads: 0, caught: 0, inletDiameter });
   shop.collector.exhaust = { kind: 'filter', filter: filterOf(media) };
   const open = { pipe: 'galvanised', diameter: inletDiameter, length: 0, fittings: [] } as const;
-  return withLead(shop, { ...open, fittings: [] });
+  return withDuct(shop, { ...open, fittings: [] });
 }
 
 /** The shop with other duct to the place of reading, and nothing else changed. */
-function withLead(shop: Shop, lead: Lead): Shop {
+function withDuct(shop: Shop, duct: TestDuct): Shop {
   const next: Shop = structuredClone(shop);
   next.machines = [];
   next.ducts.runs = [];
@@ -73,8 +73,8 @@ function withLead(shop: Shop, lead: Lead): Shop {
   const [run] = next.ducts.runs;
   const port = next.machines[0]?.ports[0];
   if (!run || !port) throw new Error('no drop');
-  Object.assign(run, { ...lead, hose: null, gate: null });
-  Object.assign(port, { diameter: lead.diameter, entryLoss: BARE_ENTRY_LOSS });
+  Object.assign(run, { ...duct, hose: null, gate: null });
+  Object.assign(port, { diameter: duct.diameter, entryLoss: BARE_ENTRY_LOSS });
   return next;
 }
 
@@ -220,14 +220,14 @@ export function shopFacts(): ShopFact[] {
   const untaped = tenDrops();
   untaped.condition.joints.usual = SLIP_JOINT_GAP;
   const drops = readDrops(untaped);
-  const atElbow: Lead = {
+  const atElbow: TestDuct = {
     pipe: 'galvanised',
     diameter: inches(4),
     length: 0,
     fittings: [elbow('e', 90, 1)],
   };
-  const small = withLead(bareMachine('smallWheelTwo', 'cloth'), atElbow);
-  const one = withLead(bareMachine('one', 'cloth'), atElbow);
+  const small = withDuct(bareMachine('smallWheelTwo', 'cloth'), atElbow);
+  const one = withDuct(bareMachine('one', 'cloth'), atElbow);
   return [
     {
       fact: 'bare 2 hp machine: stock 5 µm bag to a cartridge of 110 ft²',

@@ -9,7 +9,7 @@ import {
   systemCurve,
   worstDrop,
 } from '@frank-gauge/core/analysis';
-import { standStack } from '@frank-gauge/core/assembly';
+import { standAssembly } from '@frank-gauge/core/assembly';
 import type { Shop } from '@frank-gauge/core/design';
 import { sheetDxf } from '@frank-gauge/core/dxf';
 import { readShopFile, writeShopFile } from '@frank-gauge/core/journal';
@@ -33,7 +33,7 @@ const LONGEST = 5000;
 /** Everything the views work out of a shop. @throws whatever is wrong with it */
 function everyView(shop: Shop): void {
   const arranged = arrangeDucts(shop);
-  standStack(shop.collector, shop.room.ceilingHeight);
+  standAssembly(shop.collector, shop.room.ceilingHeight);
   ductConflicts(shop);
   const sheets = [planSheet(shop), isometricSheet(shop), elevationSheet(shop, 'front')];
   for (const sheet of sheets) {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, openDemo, saved, test } from './bench';
 
-async function openStack(page: Page, collector = 'In the shop'): Promise<void> {
+async function openElevation(page: Page, collector = 'In the shop'): Promise<void> {
   await openDemo(page);
   await page.goto('/shop/heron-slip/collector/elevation');
   await page.getByLabel('Which collector').selectOption({ label: collector });
@@ -18,7 +18,7 @@ const part = (page: Page, name: string) =>
 const ledger = (page: Page) => page.getByRole('region', { name: 'Fit and handling' });
 
 test('a stack that goes through the ceiling fits with a shorter bin', async ({ page }) => {
-  await openStack(page, '3 hp');
+  await openElevation(page, '3 hp');
   await expect(ledger(page)).toContainText('The motor is 1½ in. too tall for the ceiling.');
   await part(page, 'Bin').click();
   const field = page.getByLabel('Height, bin');
@@ -43,7 +43,7 @@ const BLOWER = 'Blower; arrow keys move it up and down';
 test('what hangs is moved in the drawing by mouse and by keys, and undone in one step', async ({
   page,
 }) => {
-  await openStack(page);
+  await openElevation(page);
   const shaft = page.locator('svg text').filter({ hasText: /^shaft at/ });
   await expect(shaft).toHaveText('shaft at 88 in.');
   await part(page, BLOWER).focus();
@@ -69,7 +69,7 @@ test('what hangs is moved in the drawing by mouse and by keys, and undone in one
 test('the chain is reordered where physics allows, by drag and by keys; else a sentence says why', async ({
   page,
 }) => {
-  await openStack(page);
+  await openElevation(page);
   const chain = page.getByRole('list', { name: 'Parts in the order the air meets them' });
   const order = () => chain.getByRole('button').allTextContents();
   expect(await order()).toEqual(['bin, cyclone', 'blower', 'filter']);
@@ -101,7 +101,7 @@ test('the chain is reordered where physics allows, by drag and by keys; else a s
 test('the order shows in the air: the ladder has the separator behind a blower that pushes', async ({
   page,
 }) => {
-  await openStack(page);
+  await openElevation(page);
   await page.getByLabel('Order of parts').selectOption({ label: 'blower, separator, filter' });
   await page.getByRole('link', { name: /Air/ }).click();
   await expect(page.getByRole('img', { name: /Pressure ladder/ })).toBeVisible();
@@ -113,7 +113,7 @@ test('the order shows in the air: the ladder has the separator behind a blower t
 });
 
 test('every way to carry a blower is drawn and said; nothing breaks', async ({ page }) => {
-  await openStack(page);
+  await openElevation(page);
   await page.getByRole('button', { name: /^Carried by/ }).click();
   const mount = page.getByLabel('Blower mount');
   for (const label of [
@@ -139,7 +139,7 @@ test('every way to carry a blower is drawn and said; nothing breaks', async ({ p
 test('sizes that cannot be are named at their fields, and the drawing keeps working', async ({
   page,
 }) => {
-  await openStack(page);
+  await openElevation(page);
   await page.getByRole('button', { name: /^Blower/, expanded: false }).click();
   await page.getByLabel('Housing width, blower').fill('10');
   await expect(
@@ -164,7 +164,7 @@ test('sizes that cannot be are named at their fields, and the drawing keeps work
 test('a slotted baffle is designed for its drum, a cyclone by the speed in its inlet', async ({
   page,
 }) => {
-  await openStack(page);
+  await openElevation(page);
   await page.getByRole('button', { name: /^Separator/, expanded: false }).click();
   await page.getByRole('button', { name: /^High efficiency: .* body/ }).click();
   await expect(page.getByText(/is in the usual range\./)).toBeVisible();
@@ -177,7 +177,7 @@ test('a slotted baffle is designed for its drum, a cyclone by the speed in its i
 });
 
 test('the drawing is saved to scale, in colours of its own', async ({ page }) => {
-  await openStack(page);
+  await openElevation(page);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the drawing' }).click();
   const file = await download;

@@ -1,6 +1,6 @@
+import { assemblyConflicts, type Conflict } from '../assembly/assembly-conflicts';
 import type { Elevation } from '../assembly/elevation';
-import { type Conflict, stackConflicts } from '../assembly/stack-conflicts';
-import { standStack } from '../assembly/stand-stack';
+import { standAssembly } from '../assembly/stand-assembly';
 import { greatestAirPower } from '../collector/shaft-power';
 import { withCandidate } from '../design/edit-candidates';
 import type { Shop } from '../design/schema';
@@ -100,7 +100,7 @@ function option(
         bestFlow: greatestAirPower(first.solution.network.blower).flow,
       }
     : null;
-  const elevation = standStack(shop.collector, shop.room.ceilingHeight);
+  const elevation = standAssembly(shop.collector, shop.room.ceilingHeight);
   return {
     id,
     drops,
@@ -108,7 +108,7 @@ function option(
     best: last ? dropWith(last) : null,
     atWorst,
     elevation,
-    conflicts: stackConflicts(shop.collector, elevation),
+    conflicts: assemblyConflicts(shop.collector, elevation),
     noise: atWorst && estimatedLevel(shop.collector, atWorst),
     load: loads.reduce<CollectorLoad | null>(
       (most, next) => (most && most.shaftPower >= next.shaftPower ? most : next),

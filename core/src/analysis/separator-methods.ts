@@ -1,4 +1,4 @@
-import { standStack } from '../assembly/stand-stack';
+import { standAssembly } from '../assembly/stand-assembly';
 import { SEPARATOR_KINDS, type SeparatorKind } from '../catalogue/ids';
 import { SEPARATORS } from '../collector/separator';
 import { withCandidate } from '../design/edit-candidates';
@@ -63,7 +63,7 @@ export function separatorMethods(shop: Shop, tree: DuctTree, view: View): Separa
       share: at && worst && worst.flow > 0 ? at.flow / worst.flow : null,
       caught: load?.separator.caught ?? separator.caught,
       timeToDue: load?.filter?.timeToDue ?? null,
-      height: standStack(changed.collector, shop.room.ceilingHeight).height,
+      height: standAssembly(changed.collector, shop.room.ceilingHeight).height,
     };
   });
 }

@@ -3,15 +3,15 @@ import { copyOf, threeBranchShop } from '../../reference/sample-shops';
 import type { Shop } from '../design/schema';
 import { overSetsSchema } from './request';
 import { solutionSchema } from './solution-document';
-import { type SolveAnswer, solveRequest } from './solve-request';
+import { type SolveResponse, solveRequest } from './solve-request';
 
 /** The answer as it arrives: through JSON and back. */
-function answered(request: Record<string, unknown>): SolveAnswer {
+function answered(request: Record<string, unknown>): SolveResponse {
   const result = solveRequest({ shop: threeBranchShop(), ...request });
   if (!result.ok) throw new Error(`${result.error} ${JSON.stringify(result.faults)}`);
-  const arrived = JSON.parse(JSON.stringify(result.answer));
+  const arrived = JSON.parse(JSON.stringify(result.response));
   // Nothing infinite and nothing undefined: what arrives is what was answered.
-  expect(arrived).toEqual(result.answer);
+  expect(arrived).toEqual(result.response);
   return arrived;
 }
 
@@ -23,7 +23,7 @@ function refused(request: unknown): string {
   );
 }
 
-const flowOf = (solution: SolveAnswer) => (solution.kind === 'solved' ? solution.blower.flow : 0);
+const flowOf = (solution: SolveResponse) => (solution.kind === 'solved' ? solution.blower.flow : 0);
 
 describe('an answer', () => {
   it('is the solution, and no more, unless asked for', () => {

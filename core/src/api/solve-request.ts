@@ -20,7 +20,7 @@ import { requestSchema, type SolveRequest } from './request';
 import { describeSolution, type SolutionDocument } from './solution-document';
 
 /** The solution, with what else was asked for. */
-export type SolveAnswer = SolutionDocument & {
+export type SolveResponse = SolutionDocument & {
   readonly curve?: readonly BlowerPoint[];
   readonly load?: CollectorLoad | null;
   readonly findings?: readonly Finding[];
@@ -31,7 +31,7 @@ export type SolveAnswer = SolutionDocument & {
 };
 
 export type SolveOutcome =
-  | { readonly ok: true; readonly answer: SolveAnswer }
+  | { readonly ok: true; readonly response: SolveResponse }
   | { readonly ok: false; readonly error: string; readonly faults: readonly Fault[] };
 
 const refuse = (error: string, faults: readonly Fault[]): SolveOutcome => ({
@@ -64,7 +64,7 @@ export function solveRequest(input: unknown): SolveOutcome {
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) {
     const reason = { kind: 'not-a-tree', problems: arranged.problems } as const;
-    return { ok: true, answer: describeSolution({ kind: 'unsolved', reason }) };
+    return { ok: true, response: describeSolution({ kind: 'unsolved', reason }) };
   }
   return solveArranged(shop, arranged.tree, request, curve, read.journal.sounds);
 }
@@ -87,7 +87,7 @@ function solveArranged(
   }
   return {
     ok: true,
-    answer: {
+    response: {
       ...describeSolution(solved),
       ...(curve && { curve }),
       ...(wants('load') && { load: solution && collectorLoad(shop, solution, view) }),

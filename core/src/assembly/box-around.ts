@@ -1,7 +1,7 @@
 import { BOX_LININGS, BOX_WALLS, type Box } from '../collector/enclosure';
 import type { CollectorParts } from '../design/edit-candidates';
-import { BOX_CLEARANCE } from './stack-conflicts';
-import { standStack } from './stand-stack';
+import { BOX_CLEARANCE } from './assembly-conflicts';
+import { standAssembly } from './stand-assembly';
 
 /** Boxes are built to steps of so much, m. */
 const STEP = 0.05;
@@ -9,7 +9,7 @@ const up = (value: number) => Math.ceil(value / STEP - 1e-9) * STEP;
 
 /** A box to start from, with air around blower and filter as they stand: fibreboard, half lined. */
 export function boxAround(parts: CollectorParts): Box {
-  const { placed, sizes } = standStack(parts, null);
+  const { placed, sizes } = standAssembly(parts, null);
   const inside = placed.filter(({ part }) =>
     ['blower', 'motor', 'filter', 'filterBin'].includes(part),
   );

@@ -1,4 +1,4 @@
-import type { Stack } from '../design/schema';
+import type { Assembly } from '../design/schema';
 import { lookUp, type Table } from '../quantity/look-up';
 import { toSI } from '../quantity/units';
 
@@ -68,7 +68,7 @@ export interface BracketLoad {
  * @param mass kg
  * @param reach of its middle from the wall, m
  */
-export function bracketLoad(cleat: Stack['cleat'], mass: number, reach: number): BracketLoad {
+export function bracketLoad(cleat: Assembly['cleat'], mass: number, reach: number): BracketLoad {
   const weight = SHAKE * mass * GRAVITY;
   const upper = Math.max(1, Math.floor(cleat.screws / 2));
   return {

@@ -1,6 +1,6 @@
 import { CHAINS, type ChainOrder, type ChainPart } from '../design/chain-order';
 import type { CollectorParts } from '../design/edit-candidates';
-import type { StackSizes } from './usual-sizes';
+import type { AssemblySizes } from './usual-sizes';
 
 /** Where the parts stand from left to right, m; the first column begins at 0. */
 export interface Columns {
@@ -23,7 +23,7 @@ const PARTITION = 0.12;
 /** Columns side by side, in the order the air meets them. */
 export function columnsOf(
   { stack, separator, exhaust }: CollectorParts,
-  sizes: StackSizes,
+  sizes: AssemblySizes,
   order: ChainOrder,
 ): Columns {
   const isInNextRoom = stack.mount.kind === 'nextRoom';

@@ -1,7 +1,7 @@
 import type { ChainOrder } from '../design/chain-order';
-import type { StackSizes } from './usual-sizes';
+import type { AssemblySizes } from './usual-sizes';
 
-export type StackPart =
+export type AssemblyPart =
   | 'bin'
   | 'lid'
   | 'separator'
@@ -16,7 +16,7 @@ export type StackPart =
 
 /** A part in the elevation: seen from the front, x to the right and z up from the floor, m. */
 export interface Placed {
-  readonly part: StackPart;
+  readonly part: AssemblyPart;
   readonly x0: number;
   readonly x1: number;
   readonly z0: number;
@@ -44,7 +44,7 @@ export interface Joint {
 /** A collector as it stands: where every part is, and what it needs. */
 export interface Elevation {
   readonly order: ChainOrder;
-  readonly sizes: StackSizes;
+  readonly sizes: AssemblySizes;
   readonly placed: readonly Placed[];
   readonly joints: readonly Joint[];
   /** Of everything in this room, m over the floor. */

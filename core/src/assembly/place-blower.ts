@@ -2,7 +2,7 @@ import type { ChainOrder } from '../design/chain-order';
 import type { CollectorParts } from '../design/edit-candidates';
 import type { Columns } from './columns';
 import type { Placed, Point } from './elevation';
-import type { StackSizes } from './usual-sizes';
+import type { AssemblySizes } from './usual-sizes';
 
 /** A ceiling's thickness, for what stands on top of it, m. */
 const JOISTS = 0.2;
@@ -27,7 +27,7 @@ export interface StandingBlower {
 /** Where a blower stands by what carries it. */
 export function placeBlower(
   { stack, separator }: CollectorParts,
-  sizes: StackSizes,
+  sizes: AssemblySizes,
   order: ChainOrder,
   columns: Columns,
   separatorTop: number,

@@ -4,7 +4,7 @@ import type { Media, Separator } from '../design/schema';
 import { toSI } from '../quantity/units';
 
 /** Sizes (m) and masses (kg) of every part of a collector, as typed or as such parts usually are. */
-export interface StackSizes {
+export interface AssemblySizes {
   readonly bin: { readonly diameter: number; readonly height: number; readonly weight: number };
   readonly separator: {
     readonly diameter: number;
@@ -50,7 +50,7 @@ const BAG = { diameter: 0.5, least: 0.4, most: 3, weight: 2 } as const;
  * Every size of a collector's parts: what was typed, else what such a part usually is (estimates,
  * from wheel, motor, inlet and media area).
  */
-export function sizesOf(parts: CollectorParts): StackSizes {
+export function sizesOf(parts: CollectorParts): AssemblySizes {
   const { stack, blower, separator } = parts;
   const bin = {
     diameter: stack.bin.diameter ?? BIN.diameter,

@@ -5,10 +5,10 @@ import {
   cycloneOf,
   type DustSizes,
   inletArea,
-  inletHeads,
+  inletCoefficient,
   shareCaught,
 } from './cyclone';
-import { roundInletHeads } from './separator';
+import { roundInletCoefficient } from './separator';
 
 /** Inlet speeds a cyclone works well at, m/s: below it drops dust, above it stirs it up again. */
 export const INLET_SPEEDS = { least: 12, best: 18, most: 25 } as const;
@@ -20,7 +20,7 @@ export interface CycloneAtWork {
   readonly inletSpeed: number;
   /** Velocity heads of that inlet, and of the round duct that feeds it. */
   readonly heads: number;
-  readonly roundHeads: number;
+  readonly roundCoefficient: number;
   /** Pa */
   readonly pressure: number;
   /** Half of this size is caught, m. */
@@ -42,13 +42,13 @@ export function cycloneAtWork(
   inletDiameter: number,
 ): CycloneAtWork {
   const inletSpeed = flow / inletArea(proportions);
-  const heads = inletHeads(proportions);
+  const heads = inletCoefficient(proportions);
   const cut = cutSize(proportions, flow, air);
   return {
     proportions,
     inletSpeed,
     heads,
-    roundHeads: roundInletHeads(proportions, inletDiameter),
+    roundCoefficient: roundInletCoefficient(proportions, inletDiameter),
     pressure: (heads * air.density * inletSpeed ** 2) / 2,
     cutSize: cut,
     caught: shareCaught(dust, cut),

@@ -63,7 +63,7 @@ const SHEPHERD_LAPPLE = 16;
  * Loss in velocity heads of the rectangular inlet: N_H = 16·a·b/De².
  * @example inletHeads(cycloneOf('highEfficiency', 1)) // 6.4
  */
-export const inletHeads = (cyclone: CycloneProportions): number =>
+export const inletCoefficient = (cyclone: CycloneProportions): number =>
   (SHEPHERD_LAPPLE * inletArea(cyclone)) / cyclone.outletDiameter ** 2;
 
 /**

@@ -81,7 +81,7 @@ describe('a cyclone from its proportions', () => {
     expect(work.cutSize).toBe(cutSize(proportions, 0.288, air));
     // The same loss on the round duct's own velocity pressure.
     const round = 0.288 / circleArea(0.15);
-    expect(work.roundHeads * 0.6 * round ** 2).toBeCloseTo(work.pressure, 6);
+    expect(work.roundCoefficient * 0.6 * round ** 2).toBeCloseTo(work.pressure, 6);
     expect(work.caught).toBeGreaterThan(0.9);
   });
 });

@@ -1,7 +1,7 @@
 import { circleArea } from '../air/velocity-pressure';
 import type { SeparatorKind } from '../catalogue/ids';
 import type { Origin } from '../quantity/origin';
-import { type CycloneProportions, inletArea, inletHeads } from './cyclone';
+import { type CycloneProportions, inletArea, inletCoefficient } from './cyclone';
 
 /**
  * Kinds of separator: the velocity heads of their inlet they usually take, with the range they are
@@ -45,5 +45,5 @@ export const SEPARATORS = {
  * Shepherd and Lapple's heads, times how much faster the air is in the rectangle, squared.
  * @example // a high-efficiency cyclone whose inlet is as large as the pipe: 6.4
  */
-export const roundInletHeads = (cyclone: CycloneProportions, inletDiameter: number): number =>
-  inletHeads(cyclone) * (circleArea(inletDiameter) / inletArea(cyclone)) ** 2;
+export const roundInletCoefficient = (cyclone: CycloneProportions, inletDiameter: number): number =>
+  inletCoefficient(cyclone) * (circleArea(inletDiameter) / inletArea(cyclone)) ** 2;

@@ -1,7 +1,7 @@
 import type { CollectorParts } from './edit-candidates';
-import type { Stack } from './schema';
+import type { Assembly } from './schema';
 
-export type ChainOrder = Stack['order'];
+export type ChainOrder = Assembly['order'];
 
 export type ChainPart = 'separator' | 'blower' | 'filter';
 

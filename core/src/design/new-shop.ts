@@ -1,6 +1,6 @@
 import { toSI } from '../quantity/units';
 import { FORMAT, type Shop, VERSION } from './schema';
-import { usualStack } from './usual-stack';
+import { usualAssembly } from './usual-assembly';
 
 /** Vinyl tape, m: common practice, no source. */
 const USUAL_TAPE = 0.18e-3;
@@ -81,7 +81,7 @@ export function newShop(
         },
       },
       dust: { rate: toSI(4, 'lbh'), median: 150e-6, spread: 3 },
-      stack: usualStack(true),
+      stack: usualAssembly(true),
       place: null,
       turn: 0,
       inlet: { side: 'left', height: null },

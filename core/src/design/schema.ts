@@ -14,6 +14,7 @@ import {
   size,
   turn,
 } from '../document/atoms';
+import { stack } from './assembly-schema';
 import { blower, dust, exhaust, type media, separator } from './collector-schema';
 import {
   type bend,
@@ -25,7 +26,6 @@ import {
   type node,
   type run,
 } from './duct-schema';
-import { stack } from './stack-schema';
 
 /**
  * The design of a shop, version 6: what is drawn, solved and undone. Everything in SI. Identifiers are
@@ -212,5 +212,5 @@ export type Separator = Collector['separator'];
 export type Exhaust = Collector['exhaust'];
 export type Media = z.infer<typeof media>;
 export type Rules = z.infer<typeof rules>;
-export type Stack = z.infer<typeof stack>;
+export type Assembly = z.infer<typeof stack>;
 export type MeasuredEnd = z.infer<typeof measuredEnd>;

@@ -44,8 +44,8 @@ export const powerFitExponent = ({ b, c }: PowerFit): number => 2 + b - c;
  */
 export function powerFitCoefficient(fit: PowerFit, diameter: number, density: number): number {
   const area = circleArea(diameter);
-  const headsPerFoot = (fit.a * (1 / area / FPM) ** fit.b) / (1 / CFM) ** fit.c;
-  return (headsPerFoot / FOOT) * (density / (2 * area * area));
+  const coefficientPerFoot = (fit.a * (1 / area / FPM) ** fit.b) / (1 / CFM) ** fit.c;
+  return (coefficientPerFoot / FOOT) * (density / (2 * area * area));
 }
 
 /**

@@ -46,7 +46,7 @@ export function drawTree(
       runs: [],
     },
   };
-  const toRoot = waysToRoot(grid, edges, grid.at(root));
+  const toRoot = routesToRoot(grid, edges, grid.at(root));
   const passed = new Set<number>();
   const byNeed = terminals.toSorted((a, b) => neededFlow(b.port) - neededFlow(a.port));
   for (const { machine, port, foot } of byNeed) {
@@ -75,7 +75,7 @@ export function drawTree(
 }
 
 /** For every spot of the tree, the next one toward the root. */
-function waysToRoot(
+function routesToRoot(
   grid: OverheadGrid,
   edges: readonly { readonly a: number; readonly b: number }[],
   root: number,

@@ -1,4 +1,4 @@
-import { standStack } from '../assembly/stand-stack';
+import { standAssembly } from '../assembly/stand-assembly';
 import type { Shop } from '../design/schema';
 import {
   cornersOf,
@@ -125,7 +125,8 @@ function linesOf(
 function obstaclesOf(shop: Shop, height: number): Polygon[] {
   const posts = shop.room.posts.map(({ at, width }) => squareAround(at, width / 2 + AROUND));
   const block = collectorBlock(shop);
-  const isHigh = block && standStack(shop.collector, shop.room.ceilingHeight).height > height - 0.1;
+  const isHigh =
+    block && standAssembly(shop.collector, shop.room.ceilingHeight).height > height - 0.1;
   return isHigh ? [...posts, cornersOf(block)] : posts;
 }
 

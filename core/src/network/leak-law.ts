@@ -1,7 +1,7 @@
 import { type OctaveTable, octaveTable, readTable } from '../quantity/octave-table';
 
 /** Below this suction (Pa) a leak's law passes smoothly through zero instead of rising upright. */
-const ROUTED_BELOW = 0.05;
+const SMOOTHED_BELOW = 0.05;
 
 /**
  * Writes into `out` what openings of `hole`·P^0.5 draw in at `suction` Pa, m³/s, and the slope by
@@ -10,8 +10,8 @@ const ROUTED_BELOW = 0.05;
  */
 export function openingInto(out: Float64Array, hole: number, suction: number): void {
   const size = Math.abs(suction);
-  if (size < ROUTED_BELOW) {
-    ledInto(out, hole * Math.sqrt(ROUTED_BELOW), 0.5, suction);
+  if (size < SMOOTHED_BELOW) {
+    smoothInto(out, hole * Math.sqrt(SMOOTHED_BELOW), 0.5, suction);
     return;
   }
   const flow = hole * Math.sqrt(size);
@@ -35,7 +35,7 @@ export function powersOfSuction(exponent: number): OctaveTable {
       out[0] = suction ** exponent;
       out[1] = exponent * suction ** (exponent - 1);
     },
-    ROUTED_BELOW,
+    SMOOTHED_BELOW,
     MOST_SUCTION,
     SUCTION_SCALE,
   );
@@ -61,18 +61,18 @@ export function leakInto(
   else openingInto(out, hole, suction);
   if (seam === 0) return;
   const size = Math.abs(suction);
-  if (size < ROUTED_BELOW) ledInto(power, ROUTED_BELOW ** exponent, exponent, suction);
+  if (size < SMOOTHED_BELOW) smoothInto(power, SMOOTHED_BELOW ** exponent, exponent, suction);
   else readTable(power, powers, size);
   const flow = seam * (power[0] as number);
-  out[0] = (out[0] as number) + (size >= ROUTED_BELOW && suction < 0 ? -flow : flow);
+  out[0] = (out[0] as number) + (size >= SMOOTHED_BELOW && suction < 0 ? -flow : flow);
   out[1] = (out[1] as number) + seam * (power[1] as number);
 }
 
-/** The odd cubic a·t + b·t³ that meets `edge`·tⁿ with its slope at t = 1, t in parts of LED_BELOW. */
-function ledInto(out: Float64Array, edge: number, exponent: number, suction: number): void {
-  const t = suction / ROUTED_BELOW;
+/** The odd cubic a·t + b·t³ that meets `edge`·tⁿ with its slope at t = 1, t in parts of SMOOTHED_BELOW. */
+function smoothInto(out: Float64Array, edge: number, exponent: number, suction: number): void {
+  const t = suction / SMOOTHED_BELOW;
   const a = (3 - exponent) / 2;
   const b = (exponent - 1) / 2;
   out[0] = edge * (a * t + b * t ** 3);
-  out[1] = (edge * (a + 3 * b * t * t)) / ROUTED_BELOW;
+  out[1] = (edge * (a + 3 * b * t * t)) / SMOOTHED_BELOW;
 }

@@ -117,10 +117,10 @@ function solve(
   const first = iterate(compiled, near, { imposed, momentum: 1 });
   if (first.kind === 'converged') return first;
   const afresh = near ? iterate(compiled, undefined, { imposed, momentum: 1 }) : first;
-  return afresh.kind === 'converged' ? afresh : leadIn(compiled, imposed);
+  return afresh.kind === 'converged' ? afresh : approach(compiled, imposed);
 }
 
-function leadIn(compiled: CompiledNetwork, imposed: number | null): Solved {
+function approach(compiled: CompiledNetwork, imposed: number | null): Solved {
   let reached = iterate(compiled, undefined, { imposed, momentum: 0 });
   let momentum = 0;
   let stride = FIRST_STRIDE;

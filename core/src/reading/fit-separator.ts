@@ -60,12 +60,12 @@ export function fitSeparator(
     without.uncertainty / without.value,
     withIt.uncertainty / withIt.value,
   );
-  const headsAt = (wanted: number) => headsForShare(shareWith, wanted);
+  const coefficientAt = (wanted: number) => coefficientForShare(shareWith, wanted);
   return {
     ok: true,
-    heads: headsAt(ratio),
-    least: headsAt(Math.min(1, ratio * (1 + uncertainty))),
-    most: headsAt(ratio * (1 - uncertainty)),
+    heads: coefficientAt(ratio),
+    least: coefficientAt(Math.min(1, ratio * (1 + uncertainty))),
+    most: coefficientAt(ratio * (1 - uncertainty)),
   };
 }
 
@@ -84,7 +84,7 @@ function flowShares(shop: Shop, tree: DuctTree, drop: Drop, options: NetworkOpti
 }
 
 /** More heads, less flow: the share is met by halving, to far within any reading. */
-function headsForShare(shareWith: (heads: number) => number, wanted: number): number {
+function coefficientForShare(shareWith: (heads: number) => number, wanted: number): number {
   let low = 0;
   let high = MOST_HEADS;
   if (wanted <= shareWith(high)) return high;

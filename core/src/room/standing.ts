@@ -1,4 +1,4 @@
-import { standStack } from '../assembly/stand-stack';
+import { standAssembly } from '../assembly/stand-assembly';
 import { sizesOf } from '../assembly/usual-sizes';
 import { type Feed, MACHINE_KINDS, type MachineKindId } from '../design/machine-kinds';
 import type { Machine, Shop } from '../design/schema';
@@ -92,7 +92,7 @@ export function collectorBlock({
   room,
 }: Pick<Shop, 'collector' | 'room'>): Block | null {
   if (!collector.place) return null;
-  const { floor } = standStack(collector, room.ceilingHeight);
+  const { floor } = standAssembly(collector, room.ceilingHeight);
   const least = sizesOf(collector).blower.housing;
   return {
     at: collector.place,

@@ -1,4 +1,4 @@
-import { standStack } from '../assembly/stand-stack';
+import { standAssembly } from '../assembly/stand-assembly';
 import type { Shop } from '../design/schema';
 import { joinAngle } from '../fittings/joins/joins';
 import {
@@ -148,7 +148,7 @@ function surroundingsOf(shop: Shop): Surroundings {
     walls: wallsOf(shop.room),
     posts: shop.room.posts.map(({ at, width }) => ({ at, half: width / 2 })),
     collector,
-    collectorTop: block ? standStack(shop.collector, shop.room.ceilingHeight).height : 0,
+    collectorTop: block ? standAssembly(shop.collector, shop.room.ceilingHeight).height : 0,
     taken: [...machines.map(cornersOf), ...(collector ? [collector] : [])].map((polygon) => ({
       polygon,
       round: roundOf(polygon),

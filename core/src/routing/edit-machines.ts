@@ -6,7 +6,7 @@ import { freeMachinePlace } from '../room/free-place';
 import { cornersOf, overlapDepth, type Spot } from '../room/plane';
 import { extentOf } from '../room/room-outline';
 import { collectorBlock, machineBlock } from '../room/standing';
-import { takeOutDucts } from './edit-route';
+import { removeBranch } from './edit-route';
 import { type RoutedDuct, rejoin, routeDuct, runFromPort } from './route-duct';
 import { type Goal, usualRoute } from './usual-route';
 
@@ -44,7 +44,7 @@ export function removeMachine(shop: Shop, machineId: string): void {
   const machine = shop.machines.find(({ id }) => id === machineId);
   for (const port of machine?.ports ?? []) {
     const run = runFromPort(shop, machineId, port.id);
-    if (run) takeOutDucts(shop, run.id);
+    if (run) removeBranch(shop, run.id);
   }
   shop.machines = shop.machines.filter(({ id }) => id !== machineId);
   shop.ducts.nodes = shop.ducts.nodes.filter(
@@ -125,7 +125,7 @@ function freeShift(shop: Shop, patterns: readonly Machine[]): Spot | null {
   const others = [...shop.machines.map(machineBlock), collectorBlock(shop)].flatMap((block) =>
     block ? [cornersOf(block)] : [],
   );
-  const ways = [
+  const directions = [
     { x: width, y: 0 },
     { x: -width, y: 0 },
     { x: 0, y: depth },
@@ -145,7 +145,7 @@ function freeShift(shop: Shop, patterns: readonly Machine[]): Spot | null {
         );
       return isInRoom && others.every((other) => overlapDepth(copy, other) <= 0);
     });
-  return ways.find(isFree) ?? null;
+  return directions.find(isFree) ?? null;
 }
 
 /** What a copied drop is made of is what its pattern is made of. */

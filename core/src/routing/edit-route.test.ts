@@ -10,9 +10,9 @@ import {
   movePoint,
   raiseDucts,
   removeBend,
+  removeBranch,
   setBendStyle,
   splitInHalf,
-  takeOutDucts,
 } from './edit-route';
 import { distance, type Point3 } from './space';
 import { splitAt } from './split-at';
@@ -221,7 +221,7 @@ describe('ducts taken out', () => {
 
   it('leave their main in one piece, as it was before it was cut for them', () => {
     const { shop, run, branch, node, lower } = withBranch();
-    takeOutDucts(shop, branch);
+    removeBranch(shop, branch);
     expect(shop.ducts.runs.map(({ id }) => id)).toEqual([run]);
     expect(shop.ducts.nodes.map(({ id }) => id)).not.toContain(node);
     expect(runOf(shop, run).to).toBe('inlet');
@@ -235,7 +235,7 @@ describe('ducts taken out', () => {
       if (joint?.at) joint.style.bend = { ...SMOOTH };
     });
     movePoint(shop, node, off(-3, 1));
-    takeOutDucts(shop, branch);
+    removeBranch(shop, branch);
     const corner = bendsOf(shop, run).find(({ id }) => id === node);
     expect(isAt(corner?.at, off(-3, 1))).toBe(true);
     expect(corner?.style).toEqual(SMOOTH);
@@ -262,7 +262,7 @@ describe('ducts taken out', () => {
       if (branch.route) branch.route.bends = [];
       shop.ducts.runs.push(branch);
       if (turned) movePoint(shop, node, off(-4, 0.5));
-      takeOutDucts(shop, branch.id);
+      removeBranch(shop, branch.id);
       expect(shop.ducts.runs.map(({ id }) => id)).toEqual([run]);
       return bendsOf(shop, run).map(({ id, at, style }) => ({ isNode: id === node, at, style }));
     };
@@ -278,7 +278,7 @@ describe('ducts taken out', () => {
       upper.fittings = [fitted];
       lower.fittings = [{ ...fitted, id: 'p' }];
     });
-    takeOutDucts(shop, branch);
+    removeBranch(shop, branch);
     expect(runOf(shop, run).fittings.map(({ id }) => id)).toEqual(['o', 'p']);
   });
 
@@ -326,7 +326,7 @@ describe('ducts taken out', () => {
     'leave a main %s in two',
     (_, change) => {
       const { shop, run, lower, branch } = withBranch(change);
-      takeOutDucts(shop, branch);
+      removeBranch(shop, branch);
       expect(shop.ducts.runs.map(({ id }) => id)).toEqual([run, lower]);
     },
   );
@@ -340,14 +340,14 @@ describe('ducts taken out', () => {
       own.ducts.runs.push({ ...structuredClone(last), id: 'other', from: 'second' });
       upper.gate = null;
     });
-    takeOutDucts(shop, branch);
+    removeBranch(shop, branch);
     expect(shop.ducts.runs.map(({ id }) => id).sort()).toEqual([run, lower, 'other'].sort());
-    takeOutDucts(shop, 'other');
+    removeBranch(shop, 'other');
     expect(shop.ducts.runs.map(({ id }) => id)).toEqual([run]);
     const gated = withBranch((upper) => {
       upper.gate = { ...gate, end: 'upstream' };
     });
-    takeOutDucts(gated.shop, gated.branch);
+    removeBranch(gated.shop, gated.branch);
     expect(gated.shop.ducts.runs).toMatchObject([{ gate: { end: 'upstream' } }]);
   });
 });

@@ -131,7 +131,7 @@ export function splitInHalf(shop: Shop, runId: string, newId: NewId): string | n
  * Removes a run with everything that leads into it; machines stay where they stand. What the joint
  * it met is no longer needed for grows together.
  */
-export function takeOutDucts(shop: Shop, runId: string): void {
+export function removeBranch(shop: Shop, runId: string): void {
   const node = runOf(shop, runId)?.to;
   removeDucts(shop, runId);
   if (node) growTogether(shop, node);

@@ -12,7 +12,7 @@ import type { Spot } from '../room/plane';
 import { arrangeDucts } from './arrange-ducts';
 import { ductLines } from './duct-lines';
 import { addMachine } from './edit-machines';
-import { beginMove, moveBy, type TakenTogether } from './move-together';
+import { beginMove, moveBy, type SelectedTogether } from './move-together';
 import { inletMouth } from './places';
 import { type DuctEnd, routeDuct } from './route-duct';
 import { type Point3, plus } from './space';
@@ -63,17 +63,17 @@ function shopWithTwoDrops() {
 
 const taking = (
   machines: readonly string[],
-  others: Partial<TakenTogether> = {},
-): TakenTogether => ({
+  others: Partial<SelectedTogether> = {},
+): SelectedTogether => ({
   machines: new Set(machines),
   isCollector: false,
   runs: new Set(),
   ...others,
 });
 
-function moved(shop: Shop, taken: TakenTogether, by: Spot): Shop {
+function moved(shop: Shop, selected: SelectedTogether, by: Spot): Shop {
   const after = copyOf(shop);
-  moveBy(after, beginMove(shop, taken), by);
+  moveBy(after, beginMove(shop, selected), by);
   return after;
 }
 
@@ -137,11 +137,11 @@ describe('moving with the ducts attached', () => {
 
   it('all machines and the collector take every duct along, whichever way', () => {
     const { shop, drops } = shopWithTwoDrops();
-    const taken = taking(
+    const selected = taking(
       drops.map(({ machine }) => machine),
       { isCollector: true },
     );
-    const after = moved(shop, taken, { x: -0.4, y: -0.6 });
+    const after = moved(shop, selected, { x: -0.4, y: -0.6 });
     for (const { id } of shop.ducts.runs) {
       expect(new Set(shiftsOf(shop, after, id))).toEqual(new Set(['-400,-600']));
     }
@@ -345,11 +345,11 @@ describe('moving with the ducts attached', () => {
         fc.subarray(runs),
         fc.boolean(),
         fc.array(fc.record({ x: metres, y: metres }), { minLength: 1, maxLength: 4 }),
-        (machines, taken, isCollector, ways) => {
+        (machines, selected, isCollector, directions) => {
           const after = copyOf(shop);
-          const all = taking(machines, { isCollector, runs: new Set(taken) });
+          const all = taking(machines, { isCollector, runs: new Set(selected) });
           const move = beginMove(shop, all);
-          for (const by of ways) moveBy(after, move, by);
+          for (const by of directions) moveBy(after, move, by);
           expect(readShop(after).ok).toBe(true);
           expect(arrangeDucts(after).ok).toBe(true);
           moveBy(after, move, { x: 0, y: 0 });

@@ -8,7 +8,7 @@ import { LEAST_LEG } from './layout-limits';
 import { directionOf, type Point3 } from './space';
 
 /** What is moved at once: machines, the collector, runs with all their points. */
-export interface TakenTogether {
+export interface SelectedTogether {
   readonly machines: ReadonlySet<string>;
   readonly isCollector: boolean;
   readonly runs: ReadonlySet<string>;
@@ -31,8 +31,8 @@ const shifted = ({ x, y, z }: Point3, by: Spot): Point3 => ({ ...added({ x, y },
 export interface Move {
   /** The shop as it was when it began. */
   readonly before: Shop;
-  readonly taken: TakenTogether;
-  /** The joints and bends that go along, each with how far, when what is taken moves so far. */
+  readonly selected: SelectedTogether;
+  /** The joints and bends that go along, each with how far, when what is selected moves so far. */
   readonly along: (by: Spot) => ReadonlyMap<string, Spot>;
   /** Where joints and bends were. */
   readonly points: ReadonlyMap<string, DuctPoint>;
@@ -46,19 +46,19 @@ interface DuctPoint {
   readonly own: (shop: Shop) => { readonly id: string; at: Point3 | null } | undefined;
 }
 
-/** Begins to move what is taken. */
-export function beginMove(before: Shop, taken: TakenTogether): Move {
+/** Begins to move what is selected. */
+export function beginMove(before: Shop, selected: SelectedTogether): Move {
   return {
     before,
-    taken,
-    along: ductsAlong(before, taken),
+    selected,
+    along: ductsAlong(before, selected),
     points: pointsOf(before),
     touched: new Set(),
   };
 }
 
 /**
- * Puts what is taken so far from where it stood, and its ducts with it: risers stay over their
+ * Puts what is selected so far from where it stood, and its ducts with it: risers stay over their
  * machines, level legs grow or shrink, a branch slides along its main. Where that cannot be, its hose
  * alone stretches.
  *
@@ -66,13 +66,13 @@ export function beginMove(before: Shop, taken: TakenTogether): Move {
  * @param isAlone leaves all ducts where they are: only hoses stretch
  */
 export function moveBy(shop: Shop, move: Move, by: Spot, isAlone = false): void {
-  const { before, taken, points, touched } = move;
+  const { before, selected, points, touched } = move;
   before.machines.forEach(({ id, place }, i) => {
-    const own = taken.machines.has(id) && place ? shop.machines[i] : undefined;
+    const own = selected.machines.has(id) && place ? shop.machines[i] : undefined;
     if (own && place) own.place = added(place, by);
   });
   const { place } = before.collector;
-  if (taken.isCollector && place) shop.collector.place = { ...added(place, by), z: place.z };
+  if (selected.isCollector && place) shop.collector.place = { ...added(place, by), z: place.z };
   const along = isAlone ? new Map<string, Spot>() : move.along(by);
   for (const id of along.keys()) touched.add(id);
   for (const id of touched) {
@@ -96,34 +96,34 @@ function pointsOf({ ducts }: Shop): ReadonlyMap<string, DuctPoint> {
 }
 
 /**
- * The joints and bends that go along when what is taken moves, each with how far it goes, m. Taken
+ * The joints and bends that go along when what is selected moves, each with how far it goes, m. Taken
  * whole, from all machines to the collector, ducts go as one; else from each machine downstream as far
  * as it takes for every leg to keep its way.
  */
-function ductsAlong(shop: Shop, taken: TakenTogether): Move['along'] {
+function ductsAlong(shop: Shop, selected: SelectedTogether): Move['along'] {
   const joints = new Set(shop.ducts.nodes.flatMap(({ id, at }) => (at ? [id] : [])));
   const drawn = ductLines(shop);
   const { lines } = drawn;
   const arranged = arrangeDucts(shop, drawn);
   const isWhole =
     arranged.ok &&
-    taken.isCollector &&
-    arranged.tree.drops.every(({ machine }) => taken.machines.has(machine.id));
+    selected.isCollector &&
+    arranged.tree.drops.every(({ machine }) => selected.machines.has(machine.id));
   return (by) => {
     const goes = new Map<string, Spot>();
     if (isStill(by)) return goes;
     for (const run of shop.ducts.runs) {
-      if (!isWhole && !taken.runs.has(run.id)) continue;
+      if (!isWhole && !selected.runs.has(run.id)) continue;
       for (const node of [run.from, run.to]) if (joints.has(node)) goes.set(node, by);
       for (const { id } of run.route?.bends ?? []) goes.set(id, by);
     }
-    if (arranged.ok && !isWhole) followDownstream(lines, arranged.tree, taken, by, goes);
+    if (arranged.ok && !isWhole) followDownstream(lines, arranged.tree, selected, by, goes);
     return goes;
   };
 }
 
 /** How a run's points would go: its bends in the order of the air, and its downstream end. */
-interface Way {
+interface MovedRoute {
   readonly run: Run;
   readonly bends: readonly Spot[];
   readonly end: Spot;
@@ -132,18 +132,18 @@ interface Way {
 function followDownstream(
   lines: ReadonlyMap<string, DuctLine>,
   tree: DuctTree,
-  taken: TakenTogether,
+  selected: SelectedTogether,
   by: Spot,
   goes: Map<string, Spot>,
 ): void {
   const shiftOf = (id: string): Spot => {
     const kind = tree.nodes.get(id)?.kind;
-    if (kind?.kind === 'port') return taken.machines.has(kind.machine) ? by : STILL;
-    if (kind?.kind === 'inlet') return taken.isCollector ? by : STILL;
+    if (kind?.kind === 'port') return selected.machines.has(kind.machine) ? by : STILL;
+    if (kind?.kind === 'inlet') return selected.isCollector ? by : STILL;
     return goes.get(id) ?? STILL;
   };
   const forced = new Set(goes.keys());
-  const accept = ({ run, bends }: Way) =>
+  const accept = ({ run, bends }: MovedRoute) =>
     (run.route?.bends ?? []).forEach(({ id }, i) => {
       const shift = bends[i] ?? STILL;
       if (!isStill(shift) && !forced.has(id)) goes.set(id, shift);
@@ -166,14 +166,14 @@ function followDownstream(
     const out = tree.outOf.get(node);
     const next = out && lines.get(out.id);
     const after = isFixed || !next ? null : (directionOf(...firstTwo(next)) ?? null);
-    const ways = into.map((run): Way | null => {
+    const directions = into.map((run): MovedRoute | null => {
       const line = lines.get(run.id);
-      if (!line || taken.runs.has(run.id)) return null;
+      if (!line || selected.runs.has(run.id)) return null;
       const [start, end] = [shiftOf(run.from), isFixed ? shiftOf(node) : STILL];
       const slides = into.length === 1 || !isStraight(run.joins);
       return shiftAlong(line, start, end, isFixed ? 'fixed' : after, slides);
     });
-    const found = ways.flatMap((direction) => direction ?? []);
+    const found = directions.flatMap((direction) => direction ?? []);
     const slide = found.find(({ end }) => !isStill(end))?.end ?? null;
     if (isFixed || slide === null) {
       found.forEach(accept);
@@ -181,7 +181,7 @@ function followDownstream(
     }
     const isLone = into.length === 1;
     const slides = into.every((run, i) => {
-      const direction = ways[i];
+      const direction = directions[i];
       if (isStraight(run.joins) && !isLone) return !isMoved[i] || isStill(direction?.end ?? by);
       return direction != null && isSame(direction.end, slide);
     });
@@ -232,7 +232,7 @@ function shiftAlong(
   end: Spot,
   after: Point3 | 'fixed' | null,
   slides: boolean,
-): Way | null {
+): MovedRoute | null {
   const { run, points } = line;
   const seen = less(start, end);
   if (isStill(seen)) return { run, bends: points.slice(1, -1).map(() => end), end };
@@ -280,8 +280,10 @@ function carriedOn(
     }
     shifts.push(carried);
   }
-  const isTaken = follows ? Math.abs(follows.x * carried.y - follows.y * carried.x) < LEAST : false;
-  return isStill(carried) || isTaken || after === null ? shifts : null;
+  const isSelected = follows
+    ? Math.abs(follows.x * carried.y - follows.y * carried.x) < LEAST
+    : false;
+  return isStill(carried) || isSelected || after === null ? shifts : null;
 }
 
 /** Level within so much, as a share. */

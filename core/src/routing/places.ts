@@ -1,4 +1,4 @@
-import { inletOfStack } from '../assembly/inlet-of-stack';
+import { inletOfAssembly } from '../assembly/inlet-of-assembly';
 import { MACHINE_KINDS, type MachineKindId } from '../design/machine-kinds';
 import type { Machine, Port, Shop } from '../design/schema';
 import { inBlock, onFloor } from '../room/plane';
@@ -59,7 +59,7 @@ export function inletMouth(shop: Shop): Mouth | null {
   if (!block) return null;
   const { collector, room } = shop;
   const { side, height } = collector.inlet;
-  const own = inletOfStack(collector, room.ceilingHeight, side);
+  const own = inletOfAssembly(collector, room.ceilingHeight, side);
   const z = height ?? own.z;
   return {
     at: { ...onFloor(block, own), z: z + (collector.place?.z ?? 0) },

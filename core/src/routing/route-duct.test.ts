@@ -19,8 +19,8 @@ import {
   movePoint,
   raiseDucts,
   removeBend,
+  removeBranch,
   splitInHalf,
-  takeOutDucts,
 } from './edit-route';
 import { joinBy } from './join-style';
 import { inletMouth } from './places';
@@ -146,7 +146,7 @@ describe('leading ducts', () => {
 
   it('a main drawn at another height comes down to the inlet ahead of it, not at its far end', () => {
     const { shop, main, newId, off } = shopWithMain();
-    takeOutDucts(shop, main);
+    removeBranch(shop, main);
     const free: DuctEnd = { kind: 'free', at: off(-5, 0, 0.4) };
     const routed = routeDrawn(shop, { kind: 'inlet' }, free, [], newId);
     const run = deriveRuns(shop).find(({ id }) => routed.ok && id === routed.run);
@@ -186,7 +186,7 @@ describe('leading ducts', () => {
 
   it('to the collector with nothing else there: it arrives straight, its elbow well ahead', () => {
     const { shop, newId, main } = shopWithMain();
-    takeOutDucts(shop, main);
+    removeBranch(shop, main);
     for (const [x, y] of [
       [3, 6],
       [9, 7],
@@ -428,7 +428,7 @@ describe('changing ducts', () => {
     const before = copyOf(shop);
     const routed = routeUsual(shop, saw, portOf(shop, saw), to(main), newId);
     expect(shop.ducts.runs.length).toBe(3);
-    takeOutDucts(shop, routed.ok ? routed.run : '');
+    removeBranch(shop, routed.ok ? routed.run : '');
     expect(shop.machines).toEqual(before.machines);
     expect(shop.ducts.runs.length).toBe(1);
     const [lengths, was] = [shop, before].map((each) =>
@@ -506,7 +506,7 @@ describe('changing ducts', () => {
           } else if (what === 'lead' && machine) {
             routeUsual(shop, machine.id, machine.ports[0]?.id ?? '', to(run ?? null), newId);
           } else if (what === 'split' && run) splitInHalf(shop, run, newId);
-          else if (what === 'out' && run) takeOutDucts(shop, run);
+          else if (what === 'out' && run) removeBranch(shop, run);
           else if (what === 'bend' && run) addBend(shop, run, at, newId);
           else if (what === 'copy' && machine) copyMachine(shop, machine.id, newId);
           else if (what === 'gone' && machine) removeMachine(shop, machine.id);

@@ -13,8 +13,8 @@ import {
   type Goal,
   riseFrom,
   turnedWithFlow,
+  type UsualRoute,
   usualRoute,
-  type Way,
 } from './usual-route';
 
 const at = (x: number, y: number, z = 0): Point3 => ({ x, y, z });
@@ -93,7 +93,7 @@ describe('a way onto a main', () => {
 
 describe('the usual way of a drop', () => {
   /** A main 6 m long with a machine beside it; the machine's way, and where its riser stands. */
-  function wayOf(place: { x: number; y: number }, goal: (main: string) => Goal, height = 0) {
+  function routeOf(place: { x: number; y: number }, goal: (main: string) => Goal, height = 0) {
     const set = loneDuct([[-6, 0, height]], (shop) => {
       shop.collector.inlet.height = 2.3 + height;
     });
@@ -106,52 +106,67 @@ describe('the usual way of a drop', () => {
     const mouth = portMouth(machine, port);
     if (!mouth) throw new Error('no mouth');
     const foot = plus(mouth.at, times(mouth.out, 0.3));
-    const way: Way | null = usualRoute(shop, machine, port, goal(run));
-    return { ...set, machine, port, foot, way, reach: 2 * port.diameter };
+    const route: UsualRoute | null = usualRoute(shop, machine, port, goal(run));
+    return { ...set, machine, port, foot, way: route, reach: 2 * port.diameter };
   }
 
   it('to a main: up, square to it, and into it by a wye two diameters long', () => {
-    const { way, foot, inlet, run, reach } = wayOf({ x: 6, y: 2 }, (main) => ({
+    const {
+      way: route,
+      foot,
+      inlet,
+      run,
+      reach,
+    } = routeOf({ x: 6, y: 2 }, (main) => ({
       kind: 'run',
       run: main,
     }));
-    expectPoints(way?.between, [
+    expectPoints(route?.between, [
       at(foot.x, foot.y, 1.1),
       at(foot.x, foot.y, inlet.z),
       at(foot.x, inlet.y - reach, inlet.z),
     ]);
-    expect(way?.to).toMatchObject({ kind: 'run', run });
-    expectPoints(way?.to.kind === 'run' ? [way.to.at] : [], [at(foot.x + reach, inlet.y, inlet.z)]);
+    expect(route?.to).toMatchObject({ kind: 'run', run });
+    expectPoints(route?.to.kind === 'run' ? [route.to.at] : [], [
+      at(foot.x + reach, inlet.y, inlet.z),
+    ]);
   });
 
   it('to a main that begins further on: along it until abreast of its beginning', () => {
-    const { way, foot, inlet, reach } = wayOf({ x: 1, y: 2 }, (main) => ({
+    const {
+      way: route,
+      foot,
+      inlet,
+      reach,
+    } = routeOf({ x: 1, y: 2 }, (main) => ({
       kind: 'run',
       run: main,
     }));
     const begins = inlet.x - 6;
     expect(foot.x).toBeLessThan(begins - 0.5);
-    expectPoints(way?.between, [
+    expectPoints(route?.between, [
       at(foot.x, foot.y, 1.1),
       at(foot.x, foot.y, inlet.z),
       at(begins, foot.y, inlet.z),
       at(begins, inlet.y - reach, inlet.z),
     ]);
-    expectPoints(way?.to.kind === 'run' ? [way.to.at] : [], [at(begins + reach, inlet.y, inlet.z)]);
+    expectPoints(route?.to.kind === 'run' ? [route.to.at] : [], [
+      at(begins + reach, inlet.y, inlet.z),
+    ]);
   });
 
   it('to the collector: onto the line its inlet faces along, three diameters and an elbow ahead', () => {
     const ahead = 4.5 * LONE_DUCT;
     // A machine well ahead leads straight onto the line; one beside the inlet first goes out to where that
     // piece begins.
-    const far = wayOf({ x: 5, y: 1 }, () => ({ kind: 'inlet' }));
+    const far = routeOf({ x: 5, y: 1 }, () => ({ kind: 'inlet' }));
     const { inlet } = far;
     expectPoints(far.way?.between, [
       at(far.foot.x, far.foot.y, 1.1),
       at(far.foot.x, far.foot.y, inlet.z),
       at(far.foot.x, inlet.y, inlet.z),
     ]);
-    const beside = wayOf({ x: inlet.x, y: 1 }, () => ({ kind: 'inlet' }));
+    const beside = routeOf({ x: inlet.x, y: 1 }, () => ({ kind: 'inlet' }));
     expect(inlet.x - beside.foot.x).toBeLessThan(ahead);
     expectPoints(beside.way?.between, [
       at(beside.foot.x, beside.foot.y, 1.1),
@@ -165,23 +180,23 @@ describe('the usual way of a drop', () => {
   });
 
   it('to a joint: leaning with the flow of what leaves it', () => {
-    const set = wayOf({ x: 6, y: 1 }, () => ({ kind: 'inlet' }));
+    const set = routeOf({ x: 6, y: 1 }, () => ({ kind: 'inlet' }));
     const { shop, machine, port, foot, inlet, reach, run, newId, off } = set;
     const node = splitAt(shop, run, off(-3, 0), newId) ?? '';
-    const way = usualRoute(shop, machine, port, { kind: 'node', node });
+    const route = usualRoute(shop, machine, port, { kind: 'node', node });
     const joint = at(inlet.x - 3, inlet.y, inlet.z);
     // It turns two diameters ahead of the joint and two beside the main, then joins at 45°.
-    expectPoints(way?.between, [
+    expectPoints(route?.between, [
       at(foot.x, foot.y, 1.1),
       at(foot.x, foot.y, inlet.z),
       at(joint.x - reach, foot.y, inlet.z),
       at(joint.x - reach, inlet.y - reach, inlet.z),
     ]);
-    expect(way?.to).toEqual({ kind: 'node', node });
+    expect(route?.to).toEqual({ kind: 'node', node });
   });
 
   it('to a joint it stands in line with: straight along, with no bend on the joint itself', () => {
-    const set = wayOf({ x: 3, y: 4 }, () => ({ kind: 'inlet' }));
+    const set = routeOf({ x: 3, y: 4 }, () => ({ kind: 'inlet' }));
     const { shop, machine, port, inlet, run, newId, off } = set;
     const node = splitAt(shop, run, off(-1, 0), newId) ?? '';
     const mouth = portMouth(machine, port);
@@ -190,12 +205,12 @@ describe('the usual way of a drop', () => {
     machine.place = { x: 3, y: 4 + inlet.y - (mouth.at.y + 0.3 * mouth.out.y) };
     const foot = plus(portMouth(machine, port)?.at ?? mouth.at, times(mouth.out, 0.3));
     expect(foot.y).toBeCloseTo(inlet.y, 9);
-    const way = usualRoute(shop, machine, port, { kind: 'node', node });
-    expectPoints(way?.between, [at(foot.x, foot.y, 1.1), at(foot.x, foot.y, inlet.z)]);
+    const route = usualRoute(shop, machine, port, { kind: 'node', node });
+    expectPoints(route?.between, [at(foot.x, foot.y, 1.1), at(foot.x, foot.y, inlet.z)]);
   });
 
   it('to a joint nothing drawn leaves: along the room’s axes, the longer leg first', () => {
-    const set = wayOf({ x: 6, y: 1 }, () => ({ kind: 'inlet' }));
+    const set = routeOf({ x: 6, y: 1 }, () => ({ kind: 'inlet' }));
     const { shop, machine, port, foot, inlet, run, newId, off } = set;
     const node = splitAt(shop, run, off(-3, 0), newId) ?? '';
     for (const each of shop.ducts.runs) if (each.from === node) each.route = null;
@@ -214,7 +229,7 @@ describe('the usual way of a drop', () => {
   });
 
   it('to a joint whose duct rises: along the room’s axes too, since it has no side to come abreast on', () => {
-    const set = wayOf({ x: 6, y: 1 }, () => ({ kind: 'inlet' }));
+    const set = routeOf({ x: 6, y: 1 }, () => ({ kind: 'inlet' }));
     const { shop, machine, port, foot, inlet, run, newId, off } = set;
     const node = splitAt(shop, run, off(-3, 0), newId) ?? '';
     const joint = shop.ducts.nodes.find(({ id }) => id === node);
@@ -222,11 +237,11 @@ describe('the usual way of a drop', () => {
     if (!joint || !lower?.route) throw new Error('no joint');
     joint.at = at(inlet.x - 3, inlet.y, 1.5);
     lower.route.bends = bendsAt([at(inlet.x - 3, inlet.y, inlet.z)], newId);
-    const way = usualRoute(shop, machine, port, { kind: 'node', node });
+    const route = usualRoute(shop, machine, port, { kind: 'node', node });
     const [reach, x, z] = [2 * port.diameter, inlet.x - 3, 1.5 - 2 * port.diameter];
     expect(Math.abs(x - foot.x)).toBeLessThan(Math.abs(inlet.y - foot.y));
     // Level two diameters under the joint, and up into it by 45° from two diameters beside it.
-    expectPoints(way?.between, [
+    expectPoints(route?.between, [
       at(foot.x, foot.y, z - 0.2),
       at(foot.x, foot.y, z),
       at(foot.x, inlet.y, z),
@@ -235,7 +250,7 @@ describe('the usual way of a drop', () => {
   });
 
   it('has none without a machine’s place, a collector’s, a main’s or a joint’s', () => {
-    const set = wayOf({ x: 6, y: 2 }, (main) => ({ kind: 'run', run: main }));
+    const set = routeOf({ x: 6, y: 2 }, (main) => ({ kind: 'run', run: main }));
     const { shop, machine, port } = set;
     const ask = (goal: Goal) => usualRoute(shop, machine, port, goal, ductLines(shop));
     expect(ask({ kind: 'node', node: 'nowhere' })).toBeNull();

@@ -68,7 +68,7 @@ export function turnedWithFlow(
 }
 
 /** A way for a drop, and what it leads to. */
-export interface Way {
+export interface UsualRoute {
   readonly between: readonly Point3[];
   readonly to: DuctEnd;
 }
@@ -89,7 +89,7 @@ export function usualRoute(
   port: Port,
   goal: Goal,
   lines: DuctLines = ductLines(shop),
-): Way | null {
+): UsualRoute | null {
   const mouth = portMouth(machine, port);
   if (!mouth) return null;
   switch (goal.kind) {
@@ -111,7 +111,7 @@ function toNode(
   port: Port,
   to: Extract<Goal, { kind: 'node' }>,
   lines: DuctLines,
-): Way | null {
+): UsualRoute | null {
   const at = lines.places.get(to.node);
   if (!at) return null;
   const next = lines.lines.get(shop.ducts.runs.find(({ from }) => from === to.node)?.id ?? '');
@@ -135,7 +135,7 @@ function toNode(
   return { between: levelTo(at).slice(0, -1), to };
 }
 
-function toRun(mouth: Mouth, port: Port, run: string, lines: DuctLines): Way | null {
+function toRun(mouth: Mouth, port: Port, run: string, lines: DuctLines): UsualRoute | null {
   const line = lines.lines.get(run);
   const legs = line?.legs ?? [];
   const first = legs[0];

@@ -7,10 +7,10 @@ import type { CoefficientGroup } from '../quantity/coefficient';
 import { DOOR_DEPTH } from '../room/room-outline';
 import { STANDING_ROOM } from '../room/standing';
 import { airAndDuct } from './air-and-duct';
+import { assemblyAndNoise } from './assembly-and-noise';
 import { collector } from './collector';
 import { ductsOnTheFloor } from './ducts-on-the-floor';
 import { fittings } from './fittings';
-import { stackAndNoise } from './stack-and-noise';
 
 /**
  * The coefficients the program uses, gathered from the very tables it uses: what is
@@ -22,7 +22,7 @@ export const coefficientGroups = (): CoefficientGroup[] => [
   ...joinSources(),
   ...fittingSources(),
   ...collector(),
-  ...stackAndNoise(),
+  ...assemblyAndNoise(),
   {
     title: 'Machines, to start from',
     about: 'flow each usually needs, and its port; edit both to what stands in your shop',

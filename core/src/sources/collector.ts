@@ -1,7 +1,13 @@
 import { DUE_SHARE, LATEST_DUE } from '../analysis/due-loading';
 import { SAFE_DEPRESSION, SPECIFIC_HEAT } from '../collector/air-outdoors';
 import { CAKE_RESISTANCE, CAKE_STAYS } from '../collector/cake';
-import { CYCLONE_FAMILIES, cycloneOf, DUSTS, inletHeads, WOOD_DENSITY } from '../collector/cyclone';
+import {
+  CYCLONE_FAMILIES,
+  cycloneOf,
+  DUSTS,
+  inletCoefficient,
+  WOOD_DENSITY,
+} from '../collector/cyclone';
 import { FALL_EXPONENT, SHUT_OFF_COEFFICIENT } from '../collector/estimated-curve';
 import { MEDIA } from '../collector/filter';
 import { GRADE_BANDS, GRADES } from '../collector/filter-grade';
@@ -84,7 +90,11 @@ export const collector = (): CoefficientGroup[] => [
     source: `Shepherd and Lapple; Lapple (${FROM_MEMORY})`,
     coefficients: [
       ...Object.entries(CYCLONE_FAMILIES).map(([id, { name }]) =>
-        plain(name, inletHeads(cycloneOf(id as keyof typeof CYCLONE_FAMILIES, 1)), 'standard'),
+        plain(
+          name,
+          inletCoefficient(cycloneOf(id as keyof typeof CYCLONE_FAMILIES, 1)),
+          'standard',
+        ),
       ),
       { name: 'Wood, with its pores', value: WOOD_DENSITY, kind: 'density', origin: 'estimate' },
     ],

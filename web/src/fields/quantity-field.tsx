@@ -8,7 +8,7 @@ import {
 } from '@frank-gauge/core/quantity';
 import { useId, useState } from 'react';
 import { type Draft, letsGo, ownText } from '@/ui/own-text';
-import { useTake } from '@/ui/refusal';
+import { useAdopt } from '@/ui/refusal';
 import { type FieldLimits, readField } from './read-field';
 
 interface Props extends FieldLimits {
@@ -64,7 +64,7 @@ export function QuantityField(props: Props) {
   const mayBeEmpty = onClear !== undefined && text.trim() === '';
   const read = typed === null || mayBeEmpty ? null : readField(typed, props);
   const refusal = read?.ok === false ? read.reason : (typed !== null && draft?.refusal) || null;
-  const take = useTake();
+  const take = useAdopt();
   const echo =
     isFocused && read?.ok && typed !== null && needsEcho(typed)
       ? `= ${formatQuantity(read.value, kind, system)}`

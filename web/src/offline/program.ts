@@ -67,7 +67,7 @@ export async function keepProgram(): Promise<void> {
 }
 
 /** Has the newer build take over, and loads the page anew with it. */
-export function takeUpdate(): void {
+export function applyUpdate(): void {
   if (useProgram.getState().update === 'taken elsewhere') {
     window.location.reload();
     return;

@@ -57,7 +57,7 @@ offline.registerCapture(
 );
 
 /** What Next asks for when one page leads to another: of a page all, or the named part of it. */
-function partAsked(request: Request, page: string): string {
+function partRequested(request: Request, page: string): string {
   const part = request.headers.get('next-router-segment-prefetch') ?? '/_full';
   return `/offline${page === '/' ? '/index' : page}.segments${part}.segment.rsc`;
 }
@@ -66,7 +66,7 @@ offline.registerCapture(
   ({ request, url, sameOrigin }) =>
     sameOrigin && request.headers.get('rsc') === '1' && pages.has(pageOf(url.pathname)),
   async ({ request, url }) => {
-    const part = await kept(partAsked(request, pageOf(url.pathname)));
+    const part = await kept(partRequested(request, pageOf(url.pathname)));
     const headers = { 'content-type': 'text/x-component' };
     return new Response(part.body, { headers });
   },

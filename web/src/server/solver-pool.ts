@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { Piscina } from 'piscina';
-import { type Answer, refusal } from './answer';
+import { type ApiResponse, refusal } from './respond';
 
 /** The longest a request may wait and be worked on, ms. */
 const BUDGET = 10_000;
@@ -32,7 +32,7 @@ function solvers(): Piscina {
  * Solves a request's text in a thread. 503, in plain words, where it takes longer than ten seconds, needs
  * too much memory, or too many wait already; null where whoever asked has left, which ends the work.
  */
-export async function solveApart(text: string, left: AbortSignal): Promise<Answer | null> {
+export async function solveApart(text: string, left: AbortSignal): Promise<ApiResponse | null> {
   if (atOnce >= MOST_AT_ONCE) {
     return refusal(503, 'Too many requests are waiting. Try again in a moment.');
   }

@@ -101,15 +101,15 @@ export async function readJournal(db: Tables, shop: string): Promise<Journal> {
 }
 
 /** What of a journal is held in memory while its shop is open: all but the readings. */
-export type HeldJournal = Omit<Journal, 'readings'>;
+export type OpenJournal = Omit<Journal, 'readings'>;
 
 export const HELD_KINDS = RECORD_KINDS.filter((kind) => kind !== 'readings');
 
-export async function readHeldJournal(db: Tables, shop: string): Promise<HeldJournal> {
+export async function readOpenJournal(db: Tables, shop: string): Promise<OpenJournal> {
   const lists = await Promise.all(
     HELD_KINDS.map(async (kind) => [kind, await readRecords(db, shop, kind)] as const),
   );
-  return Object.fromEntries(lists) as unknown as HeldJournal;
+  return Object.fromEntries(lists) as unknown as OpenJournal;
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { Shop } from '@frank-gauge/core/design';
 import type { Fault, Journal, JournalDiff, Renewal } from '@frank-gauge/core/journal';
-import type { HeldJournal } from './journal-tables';
+import type { OpenJournal } from './journal-tables';
 
 /** The shop that is open. What is edited shows at once and is stored right behind. */
 export type Session =
@@ -21,7 +21,7 @@ export interface OpenSession {
   readonly id: string;
   readonly shop: Shop;
   /** The journal but for its readings, which may be tens of thousands: those, `ReadingList` reads. */
-  readonly journal: HeldJournal;
+  readonly journal: OpenJournal;
   readonly readings: number;
   /** Counts what was stored of the journal: another number, other records. */
   readonly journalRevision: number;

@@ -16,7 +16,7 @@ const page = Object.assign(new EventTarget(), { localStorage });
 vi.stubGlobal('window', page);
 
 const loaded = await import('./session');
-const { shopSession, edit, openShopId, takeEdit } = loaded;
+const { shopSession, edit, openShopId, tryEdit } = loaded;
 
 const setCeiling = (height: number) =>
   edit('ceiling', ({ room }) => void Object.assign(room, { ceilingHeight: height }), {
@@ -101,8 +101,8 @@ describe('an edit of a field', () => {
     const told: Refusal[] = [];
     const tell = (refusal: Refusal) => void told.push(refusal);
     shopSession.onRefused = tell;
-    expect(takeEdit(() => setCeiling(1e9))).toBe('30 is the most (room.ceilingHeight)');
-    expect(takeEdit(() => setCeiling(3))).toBeNull();
+    expect(tryEdit(() => setCeiling(1e9))).toBe('30 is the most (room.ceilingHeight)');
+    expect(tryEdit(() => setCeiling(3))).toBeNull();
     expect(told).toEqual([]);
     expect(shopSession.onRefused).toBe(tell);
     setCeiling(1e9);
@@ -110,10 +110,10 @@ describe('an edit of a field', () => {
       { label: 'ceiling', reason: '30 is the most (room.ceilingHeight)' },
     ]);
     const unname = () => edit('name', ({ shop }) => void Object.assign(shop, { name: '' }));
-    expect(takeEdit(unname)).toBe('It is empty.');
+    expect(tryEdit(unname)).toBe('It is empty.');
 
     expect(() =>
-      takeEdit(() => {
+      tryEdit(() => {
         throw new Error('a fault of the field');
       }),
     ).toThrow('a fault of the field');

@@ -3,7 +3,7 @@
 import { emptyJournal } from '@frank-gauge/core/journal';
 import { useStore } from 'zustand';
 import { database } from './database';
-import type { HeldJournal } from './journal-tables';
+import type { OpenJournal } from './journal-tables';
 import { keepWrites, type Shelf } from './kept-writes';
 import type { Session } from './session-state';
 import { ShopSession } from './shop-session';
@@ -30,7 +30,7 @@ export const { edit, record, apply, undo, redo, acknowledgeRenewed } = shopSessi
 const sentence = (message: string) => `${message.charAt(0).toUpperCase()}${message.slice(1)}.`;
 
 /** Runs an edit of a field; answers why the shop cannot take it, null where it does. */
-export function takeEdit(act: () => void): string | null {
+export function tryEdit(act: () => void): string | null {
   let why: string | null = null;
   const { onRefused } = shopSession;
   shopSession.onRefused = ({ reason, fault }) => {
@@ -49,10 +49,10 @@ export function takeEdit(act: () => void): string | null {
 export const useSession = <T>(select: (state: Session) => T): T =>
   useStore(shopSession.state, select);
 
-const NO_RECORDS: HeldJournal = emptyJournal();
+const NO_RECORDS: OpenJournal = emptyJournal();
 
 /** Something of the open shop's journal (all but its readings), anew whenever it changes. */
-export const useJournal = <T>(select: (journal: HeldJournal) => T): T =>
+export const useJournal = <T>(select: (journal: OpenJournal) => T): T =>
   useSession((state) => select(state.status === 'open' ? state.journal : NO_RECORDS));
 
 /** Id of the open shop; empty where none is open. */

@@ -21,7 +21,7 @@ import { nanoid } from 'nanoid';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Database } from './database';
 import { type Change, stepChange, storeChange, type Written } from './history';
-import { HELD_KINDS, type HeldJournal, readHeldJournal, readingsMore } from './journal-tables';
+import { HELD_KINDS, type OpenJournal, readingsMore, readOpenJournal } from './journal-tables';
 import { type KeptWrite, type Shelf, takeWrites } from './kept-writes';
 import { Outbox, type Write } from './outbox';
 import { type Repaired, repairShop, restoreSummary } from './repair';
@@ -457,7 +457,7 @@ export class ShopSession {
       const row = isDesignNew ? await db.designs.get(id) : undefined;
       if (isDesignNew && !row) return null;
       const news = newsOf(summary, known);
-      const journal = news === 'anew' ? await readHeldJournal(db, id) : null;
+      const journal = news === 'anew' ? await readOpenJournal(db, id) : null;
       return { summary, document: row?.document, isDesignNew, journal, news };
     });
     // Meanwhile something was edited, or another shop opened: what was read is older than the screen.
@@ -486,7 +486,7 @@ export class ShopSession {
       readonly summary: SummaryRow;
       readonly document: Shop | undefined;
       readonly isDesignNew: boolean;
-      readonly journal: HeldJournal | null;
+      readonly journal: OpenJournal | null;
       readonly news: JournalNews;
     },
   ): void {

@@ -3,7 +3,7 @@ import { addDrop, type Shop } from '@frank-gauge/core/design';
 import fc from 'fast-check';
 import { describe, expect, it, vi } from 'vitest';
 import { Database } from './database';
-import { readHeldJournal, readRecords } from './journal-tables';
+import { readOpenJournal, readRecords } from './journal-tables';
 import { ReadingList } from './reading-list';
 import { sampleJournal, sampleReading, sampleShop, sampleSound } from './sample-records';
 import { addShop } from './shop-list';
@@ -166,7 +166,7 @@ async function storedIn(db: Database) {
   const readings = await readRecords(db, 'one', 'readings');
   return {
     shop: row?.document,
-    journal: await readHeldJournal(db, 'one'),
+    journal: await readOpenJournal(db, 'one'),
     readings: readings.map(({ id }) => id).sort(),
     count: summary?.readings,
     cursor: summary?.cursor,

@@ -3,15 +3,15 @@
 import { createContext, useContext } from 'react';
 
 /** Does what a field does with what was typed; answers why it could not be taken, null where it was. */
-export type Take = (act: () => void) => string | null;
+export type Adopt = (act: () => void) => string | null;
 
-/** How a field's change is taken where nothing can refuse it. */
-const takeAll: Take = (act) => {
+/** How a field's change is adopted where nothing can refuse it. */
+const adoptAll: Adopt = (act) => {
   act();
   return null;
 };
 
 /** How what is typed in fields is taken: whoever keeps it may refuse it, and the field then says why. */
-export const TakeContext = createContext<Take>(takeAll);
+export const AdoptContext = createContext<Adopt>(adoptAll);
 
-export const useTake = (): Take => useContext(TakeContext);
+export const useAdopt = (): Adopt => useContext(AdoptContext);

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { type Draft, letsGo, ownText } from './own-text';
-import { useTake } from './refusal';
+import { useAdopt } from './refusal';
 
 interface Props {
   readonly label: string;
@@ -31,7 +31,7 @@ export function TextField({
   const draft = ownText(typing, value, isFocused);
   const isEmpty = draft !== null && draft.trim() === '' && whenEmpty !== undefined;
   const refusal = isEmpty ? whenEmpty : draft !== null && typing?.refusal;
-  const take = useTake();
+  const take = useAdopt();
   return (
     <span className="relative block min-w-0">
       <input

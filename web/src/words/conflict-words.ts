@@ -1,4 +1,4 @@
-import { type Conflict, GRAVITY, type StackPart } from '@frank-gauge/core/assembly';
+import { type AssemblyPart, type Conflict, GRAVITY } from '@frank-gauge/core/assembly';
 import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
 import { tapeLength } from './tape-length';
 
@@ -7,7 +7,7 @@ export interface ConflictMessage {
   readonly text: string;
 }
 
-export const STACK_PARTS: Record<StackPart | 'cleat', string> = {
+export const STACK_PARTS: Record<AssemblyPart | 'cleat', string> = {
   bin: 'Bin',
   lid: 'Lid',
   separator: 'Separator',

@@ -1,7 +1,7 @@
-import type { Stack } from '@frank-gauge/core/design';
+import type { Assembly } from '@frank-gauge/core/design';
 
 /** What carries a blower. */
-export const MOUNTS: Record<Stack['mount']['kind'], string> = {
+export const MOUNTS: Record<Assembly['mount']['kind'], string> = {
   onSeparator: 'stands on the separator',
   wall: 'hangs on the wall',
   cart: 'on the floor or a cart',

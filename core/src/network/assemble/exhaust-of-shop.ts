@@ -6,7 +6,7 @@ import { holeLeakage } from '../../duct/leakage';
 import { DUCT_ENDS, EXIT_LOSS } from '../../fittings/weather-cap';
 import { lossMethod } from '../../methods/loss-methods';
 import type { Exhaust } from '../network';
-import { separatorHeads } from './separator-segment';
+import { separatorCoefficient } from './separator-segment';
 import type { Setting } from './setting';
 
 /**
@@ -30,7 +30,7 @@ export function exhaustOfShop(
   const through = (filter: Filter | null) =>
     filter ? filterResistance(filter, workingLoading(filter, loading)) * factors.filter : 0;
   const { kind } = exhaust;
-  const pushed = order === 'pushed' ? separatorHeads(separator) * factors.separator : 0;
+  const pushed = order === 'pushed' ? separatorCoefficient(separator) * factors.separator : 0;
   const inSeparator = (pushed * density) / (2 * circleArea(separator.inletDiameter) ** 2);
   const plain = {
     kind,

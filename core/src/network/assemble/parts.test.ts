@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { copyOf, threeBranchShop } from '../../../reference/sample-shops';
 import { circleArea } from '../../air/velocity-pressure';
 import { FRICTION_METHODS, JUNCTION_METHODS } from '../../catalogue/ids';
-import { roundInletHeads } from '../../collector/separator';
+import { roundInletCoefficient } from '../../collector/separator';
 import { jointCount } from '../../design/length';
 import type { Run, Shop } from '../../design/schema';
 import { elbowLoss } from '../../fittings/elbow';
@@ -384,7 +384,7 @@ describe('a separator', () => {
     expect(taken({ kind: 'baffle', proportions })).toEqual(['baffle', 5]);
     expect(taken({ kind: 'cyclone' })).toEqual(['cyclone', 5]);
     const [, heads] = taken({ kind: 'cyclone', proportions });
-    expect(heads).toBeCloseTo(roundInletHeads(proportions, 0.15), 12);
+    expect(heads).toBeCloseTo(roundInletCoefficient(proportions, 0.15), 12);
     expect(heads).not.toBeCloseTo(5, 1);
   });
 });

@@ -1,4 +1,4 @@
-import { roundInletHeads } from '../../collector/separator';
+import { roundInletCoefficient } from '../../collector/separator';
 import { chainOrder } from '../../design/chain-order';
 import type { Separator, Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
@@ -12,9 +12,16 @@ import type { Setting } from './setting';
 export const SEPARATOR_RUN = 'separator';
 
 /** Velocity heads a separator takes of its inlet: a cyclone's by its proportions where given. */
-export function separatorHeads({ kind, heads, proportions, inletDiameter }: Separator): number {
+export function separatorCoefficient({
+  kind,
+  heads,
+  proportions,
+  inletDiameter,
+}: Separator): number {
   if (kind === 'none') return 0;
-  return kind === 'cyclone' && proportions ? roundInletHeads(proportions, inletDiameter) : heads;
+  return kind === 'cyclone' && proportions
+    ? roundInletCoefficient(proportions, inletDiameter)
+    : heads;
 }
 
 /** An elbow ahead of a blower's inlet with the straight duct between them, m. */
@@ -44,7 +51,7 @@ export function separatorSegment(setting: Setting, isFed: boolean): Segment {
   const { shop, tree, factors } = setting;
   const { separator } = shop.collector;
   const isPushed = chainOrder(shop.collector) === 'pushed';
-  const heads = isPushed ? 0 : separatorHeads(separator) * factors.separator;
+  const heads = isPushed ? 0 : separatorCoefficient(separator) * factors.separator;
   return {
     run: SEPARATOR_RUN,
     downstream: -1,

@@ -1,4 +1,4 @@
-import { standStack } from '../../assembly/stand-stack';
+import { standAssembly } from '../../assembly/stand-assembly';
 import { MACHINE_KINDS, type MachineKindId } from '../../design/machine-kinds';
 import type { Machine, Shop } from '../../design/schema';
 import { onFloor } from '../../room/plane';
@@ -47,7 +47,7 @@ export function solidsOf(shop: Shop): Solid[] {
 function collectorSolids(shop: Shop): Solid[] {
   const block = collectorBlock(shop);
   if (!block) return [];
-  const { placed, floor } = standStack(shop.collector, shop.room.ceilingHeight);
+  const { placed, floor } = standAssembly(shop.collector, shop.room.ceilingHeight);
   const foot = shop.collector.place?.z ?? 0;
   const middle = floor.x0 + floor.width / 2;
   return placed
@@ -72,7 +72,7 @@ export function collectorPipes({
 }: Pick<Shop, 'collector' | 'room'>): CollectorPipe[] {
   const block = collectorBlock({ collector, room });
   if (!block) return [];
-  const { joints, floor } = standStack(collector, room.ceilingHeight);
+  const { joints, floor } = standAssembly(collector, room.ceilingHeight);
   const foot = collector.place?.z ?? 0;
   const middle = floor.x0 + floor.width / 2;
   return joints.map(({ part, points, diameter }) => ({

@@ -13,8 +13,8 @@ import { editMachine, placeEverything } from '../floor/edit-things';
 import { moveTo, turnThings } from '../floor/edit-together';
 import {
   addStep,
+  adoptCoefficient,
   adoptCurve,
-  adoptHeads,
   adoptLoading,
   dropTest,
   editTest,
@@ -107,7 +107,7 @@ describe('a field test that is written down', () => {
     const before = solveShop(shop(), { view: 'found' });
     adoptCurve(test, fit);
     adoptLoading(test, fit);
-    adoptHeads(test, fit);
+    adoptCoefficient(test, fit);
     const { blower, separator } = shop().collector;
     expect(blower.curve[0]?.pressure).toBeCloseTo(2000, 0);
     expect(blower.measured.density).toBe(test.density);

@@ -10,10 +10,10 @@ import { Choice } from '@/ui/choice';
 import { useSize } from '@/ui/use-size';
 import { ShopQuantity } from '../parts/line';
 import { editCandidate } from './edit-candidates';
+import { AssemblyRows } from './table/assembly-rows';
 import { DropRows } from './table/drop-rows';
 import { GlanceRows } from './table/glance-rows';
 import { LoadRows } from './table/load-rows';
-import { StandRows } from './table/stand-rows';
 import { type CollectorOptions, Part, Row } from './table/table-parts';
 
 /** What the labels of the rows take, and a collector, px. */
@@ -65,7 +65,7 @@ export function OptionTable() {
         <GlanceRows options={shown} />
         <DropRows options={shown} />
         <LoadRows options={shown} />
-        <StandRows options={shown} />
+        <AssemblyRows options={shown} />
         <CostRows options={shown} />
       </table>
     </div>

@@ -6,7 +6,7 @@ import { Plus } from 'lucide-react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
-import { TakeOut } from '@/ui/take-out';
+import { RemoveButton } from '@/ui/remove-button';
 import { ShopQuantity } from '../parts/line';
 import { editRoom } from './edit-things';
 
@@ -52,7 +52,7 @@ export function Corners() {
             <Plus size={15} aria-hidden />
           </Button>
           {outline.length > 3 && (
-            <TakeOut
+            <RemoveButton
               label={`Remove corner ${i + 1}`}
               onClick={() => edit('remove a corner', (draft) => removeCorner(draft, i))}
             />

@@ -5,8 +5,8 @@ import {
   copyMachines,
   type Move,
   moveBy,
+  removeBranch,
   removeMachine,
-  takeOutDucts,
 } from '@frank-gauge/core/routing';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
@@ -14,7 +14,7 @@ import { choosePart } from '@/storage/choices';
 import { edit, shopSession } from '@/storage/session';
 import { undoAloud } from '../frame/undo-aloud';
 import { COLLECTOR } from './collector-id';
-import { letGo, takenOf, takeTogether } from './selection';
+import { letGo, selectedOf, selectTogether } from './selection';
 
 /** A move that goes on as long as nothing else is edited. */
 interface GoingOn {
@@ -33,7 +33,7 @@ const openShop = (): Shop | null => {
 };
 
 /** 'Planer', 'the collector' or '3 things'. */
-function saidOf({ machines }: Shop, ids: readonly string[]): string {
+function namesOf({ machines }: Shop, ids: readonly string[]): string {
   const [only] = ids;
   if (ids.length > 1) return `${ids.length} things`;
   if (only === COLLECTOR) return 'the collector';
@@ -49,9 +49,9 @@ export function moveThings(ids: readonly string[], step: Spot, isAlone = false):
   if (!shop) return;
   const key = ids.toSorted().join(' ');
   const goesOn = last?.ids === key && last.after === shop ? last : null;
-  const move = goesOn?.move ?? beginMove(shop, takenOf(shop, ids));
+  const move = goesOn?.move ?? beginMove(shop, selectedOf(shop, ids));
   const by = { x: (goesOn?.by.x ?? 0) + step.x, y: (goesOn?.by.y ?? 0) + step.y };
-  edit(`move ${saidOf(shop, ids)}`, (draft) => moveBy(draft, move, by, isAlone), {
+  edit(`move ${namesOf(shop, ids)}`, (draft) => moveBy(draft, move, by, isAlone), {
     merge: `move ${key}`,
   });
   const after = openShop();
@@ -73,7 +73,7 @@ export function turnThings(ids: readonly string[], by: number): void {
   edit(
     'turn',
     (shop) => {
-      const { machines, isCollector } = takenOf(shop, ids);
+      const { machines, isCollector } = selectedOf(shop, ids);
       for (const own of shop.machines) {
         if (machines.has(own.id)) own.turn = turnedBy(own.turn, by);
       }
@@ -87,11 +87,11 @@ export function turnThings(ids: readonly string[], by: number): void {
 export function copyThings(ids: readonly string[]): void {
   let made: readonly string[] = [];
   edit('copy', (shop) => {
-    const { machines } = takenOf(shop, ids);
+    const { machines } = selectedOf(shop, ids);
     made = copyMachines(shop, [...machines], () => nanoid(10));
   });
   if (made.length === 0) return;
-  takeTogether(made.length > 1 ? made : []);
+  selectTogether(made.length > 1 ? made : []);
   choosePart(openShop()?.id ?? '', made.length > 1 ? '' : (made[0] ?? ''));
 }
 
@@ -99,7 +99,7 @@ export function copyThings(ids: readonly string[]): void {
 export function removeThings(ids: readonly string[]): void {
   const shop = openShop();
   if (!shop) return;
-  const { machines, runs } = takenOf(shop, ids);
+  const { machines, runs } = selectedOf(shop, ids);
   const names = [...shop.machines, ...shop.ducts.runs]
     .filter(({ id }) => machines.has(id) || runs.has(id))
     .map(({ name }) => name);
@@ -108,7 +108,7 @@ export function removeThings(ids: readonly string[]): void {
   edit(`remove ${what}`, (draft) => {
     for (const id of machines) removeMachine(draft, id);
     for (const id of runs) {
-      if (draft.ducts.runs.some((run) => run.id === id)) takeOutDucts(draft, id);
+      if (draft.ducts.runs.some((run) => run.id === id)) removeBranch(draft, id);
     }
   });
   letGo();

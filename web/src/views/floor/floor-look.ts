@@ -1,7 +1,7 @@
 'use client';
 
 import { create } from 'zustand';
-import { takeTool } from './ducts/drawing-state';
+import { chooseTool } from './ducts/drawing-state';
 import type { SheetView } from './sheet-picture';
 
 /** Whether something on the plan is held by the pointer just now: the plan keeps its scale then. */
@@ -18,7 +18,7 @@ export const useFloorLook = (): FloorLook => useLook(({ look }) => look);
 
 /** Tools that draw and select work on the plan alone. */
 export function lookAt(look: FloorLook): void {
-  if (look !== 'plan') takeTool('move');
+  if (look !== 'plan') chooseTool('move');
   useLook.setState({ look });
 }
 

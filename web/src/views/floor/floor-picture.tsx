@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { memo } from 'react';
 import { Button } from '@/ui/button';
 import { Segmented } from '@/ui/segmented';
-import { takeTool, useDrawing } from './ducts/drawing-state';
+import { chooseTool, useDrawing } from './ducts/drawing-state';
 import { LOOKS, lookAt, useFloorLook } from './floor-look';
 import { PlanPicture } from './plan-picture';
 import { letGo } from './selection';
@@ -33,7 +33,7 @@ export const FloorPicture = memo(function FloorPicture() {
               look={tool === 'take' ? 'solid' : 'plain'}
               onClick={() => {
                 letGo();
-                takeTool(tool === 'take' ? 'move' : 'take');
+                chooseTool(tool === 'take' ? 'move' : 'take');
               }}
             >
               {tool === 'take' ? 'Done selecting' : 'Select several'}
@@ -41,7 +41,7 @@ export const FloorPicture = memo(function FloorPicture() {
             <Button
               aria-pressed={tool === 'draw'}
               look={tool === 'draw' ? 'solid' : 'plain'}
-              onClick={() => takeTool(tool === 'draw' ? 'move' : 'draw')}
+              onClick={() => chooseTool(tool === 'draw' ? 'move' : 'draw')}
             >
               {tool === 'draw' ? 'Stop drawing' : 'Draw a duct'}
             </Button>

@@ -17,8 +17,8 @@ import { FloorPicture } from './floor-picture';
 import { Helpers } from './helpers/helpers';
 import { NextSteps } from './next-steps';
 import { RoomFields } from './room-fields';
-import { TakenPanel } from './taken-panel';
-import { useTakingKeys } from './taking-keys';
+import { useTakingKeys } from './selection-keys';
+import { SelectionPanel } from './selection-panel';
 import { CollectorPlaceLine, MachineLine } from './thing-fields';
 import { useFloorCommands } from './use-floor-commands';
 import { StandingProvider } from './use-standing';
@@ -71,7 +71,7 @@ export function FloorView() {
               <DrawPanel />
             ) : (
               <>
-                <TakenPanel />
+                <SelectionPanel />
                 <NextSteps />
                 <DropLadder />
                 <FloorLedger />

@@ -5,7 +5,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { ductMessage, whyNoRoute } from '@/words/duct-words';
 import { checkRuler, printScale } from '../parts/print-drawing';
 import { airTone } from './ducts/air-tone';
-import { addPoint, begin, takeBack, takeTool, useDrawing } from './ducts/drawing-state';
+import { addPoint, begin, chooseTool, removeLast, useDrawing } from './ducts/drawing-state';
 import { planDrawing, zoomed } from './plan-drawing';
 
 describe('the tone of air', () => {
@@ -73,24 +73,24 @@ describe('what is wrong with a duct, in words', () => {
 
 describe('a duct that is being drawn', () => {
   const at = { x: 1, y: 2, z: 2.3 };
-  beforeEach(() => takeTool('draw'));
+  beforeEach(() => chooseTool('draw'));
 
   it('takes points back one by one, then its beginning', () => {
     begin({ end: { kind: 'inlet' }, at, from: at, name: 'the collector' });
     addPoint({ ...at, x: 3 });
     addPoint({ ...at, x: 4 });
-    takeBack();
+    removeLast();
     expect(useDrawing.getState().points).toEqual([{ ...at, x: 3 }]);
-    takeBack();
+    removeLast();
     expect(useDrawing.getState().begun).not.toBeNull();
-    takeBack();
+    removeLast();
     expect(useDrawing.getState().begun).toBeNull();
   });
 
   it('is let go of with its tool', () => {
     begin({ end: { kind: 'inlet' }, at, from: at, name: 'the collector' });
     addPoint(at);
-    takeTool('move');
+    chooseTool('move');
     expect(useDrawing.getState()).toMatchObject({ tool: 'move', begun: null, points: [] });
   });
 });

@@ -9,7 +9,7 @@ import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { MachineMenu } from '../parts/machine-menu';
 import { COLLECTOR } from './collector-id';
-import { takeTool } from './ducts/drawing-state';
+import { chooseTool } from './ducts/drawing-state';
 import { addMachineHere } from './ducts/edit-ducts';
 import { useDucts } from './ducts/use-ducts';
 import { place, placeEverything } from './edit-things';
@@ -97,7 +97,7 @@ export function NextSteps() {
             >
               Go to Routing
             </a>
-            <Button onClick={() => takeTool('draw')}>Draw a duct</Button>
+            <Button onClick={() => chooseTool('draw')}>Draw a duct</Button>
           </div>
         </>
       ),

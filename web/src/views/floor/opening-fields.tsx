@@ -7,7 +7,7 @@ import { nanoid } from 'nanoid';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { TakeOut } from '@/ui/take-out';
+import { RemoveButton } from '@/ui/remove-button';
 import { Line, ShopQuantity } from '../parts/line';
 import { editRoom } from './edit-things';
 
@@ -69,7 +69,7 @@ export function Openings({ which, one }: OpeningsProps) {
               })
             }
           />
-          <TakeOut
+          <RemoveButton
             label={`Remove ${one} ${i + 1}`}
             onClick={() =>
               editRoom(`remove a ${one}`, (own) => {
@@ -150,7 +150,7 @@ export function Posts() {
               })
             }
           />
-          <TakeOut
+          <RemoveButton
             label={`Remove post ${i + 1}`}
             onClick={() =>
               editRoom('remove a post', (own) => {

@@ -25,8 +25,8 @@ import { GRID } from './grid-steps';
 import { type PlanDrawing, planDrawing, zoomed } from './plan-drawing';
 import { Grid, RoomSizes, Walls } from './room-shapes';
 import { saveDxf } from './save-dxf';
-import { useTaken } from './selection';
-import { useTakingFrame } from './taking-frame';
+import { useSelected } from './selection';
+import { useTakingFrame } from './selection-frame';
 import { boxesOf, ductStrokes, NAME_SIZE, namedThings, wallStrokes } from './thing-names';
 import { ThingOnPlan, WorkingRooms } from './things-on-plan';
 import { useStanding } from './use-standing';
@@ -101,7 +101,7 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
   const ducts = useDucts();
   const tool = useDrawing((drawing) => drawing.tool);
   const open = useChoices((choices) => choices.parts[shopId]);
-  const taken = useTaken();
+  const selected = useSelected();
   const choose = useChooseThing();
   const frame = useTakingFrame(drawing, things, ducts);
   const wrong = useMemo(() => wrongOnes(conflicts), [conflicts]);
@@ -148,7 +148,7 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
           drawing={drawing}
           grid={GRID[system]}
           isOpen={open === thing.id}
-          isTaken={taken.has(thing.id)}
+          isSelected={selected.has(thing.id)}
           isWrong={wrong.has(thing.id)}
           onChoose={choose}
         />
@@ -168,8 +168,13 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
       {tool === 'draw' ? (
         <DrawLayer drawing={drawing} ducts={ducts} width={width} height={height} />
       ) : (
-        taken.size === 0 && (
-          <DuctHandles drawing={drawing} ducts={ducts} strokes={strokes} taken={boxesOf(names)} />
+        selected.size === 0 && (
+          <DuctHandles
+            drawing={drawing}
+            ducts={ducts}
+            strokes={strokes}
+            occupied={boxesOf(names)}
+          />
         )
       )}
       <RoomSizes drawing={drawing} room={room} system={system} />

@@ -118,7 +118,7 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
                 }}
                 ducts={ducts}
                 strokes={strokes}
-                taken={written.map(({ text, at }) => boxOfText(text, at, TYPE))}
+                occupied={written.map(({ text, at }) => boxOfText(text, at, TYPE))}
               />
             )}
           </svg>

@@ -17,7 +17,7 @@ import { copyThings, moveThings, removeThings, turnThings } from './edit-togethe
 import { hold } from './floor-look';
 import { KEY_STEPS, snapTo } from './grid-steps';
 import { type PlanDrawing, pathOf } from './plan-drawing';
-import { letGo, takeAlso, togetherWith } from './selection';
+import { letGo, selectAlso, togetherWith } from './selection';
 import type { Thing } from './use-standing';
 
 const QUARTER = Math.PI / 2;
@@ -39,13 +39,13 @@ interface StandingProps extends ThingProps {
   /** What it snaps to, m. */
   readonly grid: number;
   readonly isOpen: boolean;
-  readonly isTaken: boolean;
+  readonly isSelected: boolean;
   readonly isWrong: boolean;
   readonly onChoose: (id: string) => void;
 }
 
 /** Whether a press takes one more thing instead of opening it. */
-export const isTaking = (event: {
+export const isSelecting = (event: {
   readonly shiftKey: boolean;
   readonly ctrlKey: boolean;
   readonly metaKey: boolean;
@@ -54,11 +54,11 @@ export const isTaking = (event: {
 
 /**
  * A machine or the collector, to be pressed, dragged and moved by keys, alone or with all that is
- * taken together: arrows a step of the grid, ten with Shift; R a quarter turn, with Shift 15°; Shift
+ * selected together: arrows a step of the grid, ten with Shift; R a quarter turn, with Shift 15°; Shift
  * and Enter takes it too; Delete takes it out. Ducts go along; with Alt they stay.
  */
 export const ThingOnPlan = memo(function ThingOnPlan(props: StandingProps) {
-  const { thing, drawing, grid, isOpen, isTaken, isWrong, onChoose } = props;
+  const { thing, drawing, grid, isOpen, isSelected, isWrong, onChoose } = props;
   const { id, block } = thing;
   const drag = useRef<{ from: Spot; x: number; y: number; hasMoved: boolean } | null>(null);
   const hasDragged = useRef(false);
@@ -94,15 +94,15 @@ export const ThingOnPlan = memo(function ThingOnPlan(props: StandingProps) {
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${thing.name}; arrow keys move it, R turns it${isTaken ? '; selected together' : ''}`}
-      aria-pressed={isOpen || isTaken}
+      aria-label={`${thing.name}; arrow keys move it, R turns it${isSelected ? '; selected together' : ''}`}
+      aria-pressed={isOpen || isSelected}
       onPointerDown={take}
       onPointerMove={({ clientX: x, clientY: y, altKey }) => move.call({ x, y, isAlone: altKey })}
       onPointerUp={stop}
       onPointerCancel={stop}
       onClick={(event) => {
-        if (hasDragged.current && isTaken) return;
-        if (isTaking(event)) takeAlso(id);
+        if (hasDragged.current && isSelected) return;
+        if (isSelecting(event)) selectAlso(id);
         else {
           letGo();
           onChoose(id);
@@ -111,16 +111,16 @@ export const ThingOnPlan = memo(function ThingOnPlan(props: StandingProps) {
       onKeyDown={press}
       onKeyUp={(event) => {
         if (event.key !== 'Enter') return;
-        if (event.shiftKey) takeAlso(id);
+        if (event.shiftKey) selectAlso(id);
         else onChoose(id);
       }}
       className="cursor-move touch-none"
       stroke={isWrong ? 'var(--starved)' : 'var(--ink)'}
-      strokeWidth={isWrong ? 2.5 : isOpen || isTaken ? 2 : 1.5}
-      fill={isOpen || isTaken ? 'var(--selection)' : 'var(--paper)'}
+      strokeWidth={isWrong ? 2.5 : isOpen || isSelected ? 2 : 1.5}
+      fill={isOpen || isSelected ? 'var(--selection)' : 'var(--paper)'}
     >
       <Footprint thing={thing} drawing={drawing} />
-      {isTaken && <TakenMarks spots={thing.corners} drawing={drawing} />}
+      {isSelected && <SelectionMarks spots={thing.corners} drawing={drawing} />}
     </g>
   );
 });
@@ -137,10 +137,10 @@ function thingKey(
   const together = togetherWith(id);
   const key = event.key.toLowerCase();
   const isCommand = event.ctrlKey || event.metaKey;
-  const way = KEY_STEPS[event.key];
-  if (way && way.z === 0) {
+  const direction = KEY_STEPS[event.key];
+  if (direction && direction.z === 0) {
     const far = grid * (event.shiftKey ? 10 : 1);
-    const [x, y] = [block.at.x + way.x * far, block.at.y + way.y * far];
+    const [x, y] = [block.at.x + direction.x * far, block.at.y + direction.y * far];
     moveThings(together, { x: x - block.at.x, y: y - block.at.y }, event.altKey);
   } else if (key === 'r' && !isCommand) turnThings(together, event.shiftKey ? TWELFTH : QUARTER);
   else if (key === 'd' && isCommand) copyThings(together);
@@ -166,8 +166,8 @@ function Footprint({ thing, drawing }: ThingProps) {
   );
 }
 
-/** Marks at the corners, or along the way, of what is taken together. */
-export function TakenMarks({
+/** Marks at the corners, or along the way, of what is selected together. */
+export function SelectionMarks({
   spots,
   drawing,
 }: {

@@ -22,9 +22,9 @@ import { planDrawing, turnedAbout } from './plan-drawing';
 import {
   allOf,
   letGo,
-  takeAlso,
-  takenOf,
-  takeTogether,
+  selectAlso,
+  selectedOf,
+  selectTogether,
   togetherWith,
   useSelection,
 } from './selection';
@@ -41,7 +41,7 @@ const shop = (): Shop => {
   return session.shop;
 };
 
-const taken = () => [...useSelection.getState().ids];
+const selected = () => [...useSelection.getState().ids];
 const placeOf = (id: string) => shop().machines.find((machine) => machine.id === id)?.place;
 /** Every point of every duct. */
 const points = () =>
@@ -84,30 +84,30 @@ beforeEach(async () => {
 
 describe('what is selected together', () => {
   it('grows and shrinks, and begins with what was open', () => {
-    takeAlso(one);
-    expect(taken()).toEqual([one]);
-    takeAlso(other);
-    takeAlso(one);
-    expect(taken()).toEqual([other]);
+    selectAlso(one);
+    expect(selected()).toEqual([one]);
+    selectAlso(other);
+    selectAlso(one);
+    expect(selected()).toEqual([other]);
     letGo();
     choosePart(shopId, one);
-    takeAlso(other);
-    expect(taken()).toEqual([one, other]);
+    selectAlso(other);
+    expect(selected()).toEqual([one, other]);
     letGo();
     choosePart(shopId, 'room');
-    takeAlso(other);
-    expect(taken()).toEqual([other]);
+    selectAlso(other);
+    expect(selected()).toEqual([other]);
   });
 
   it('is all that has a place, or the one alone that is none of them', () => {
     const runs = shop().ducts.runs.map(({ id }) => id);
-    takeTogether(allOf(shop()));
-    expect(taken()).toEqual([one, other, COLLECTOR, ...runs]);
-    expect(togetherWith(one)).toEqual(taken());
+    selectTogether(allOf(shop()));
+    expect(selected()).toEqual([one, other, COLLECTOR, ...runs]);
+    expect(togetherWith(one)).toEqual(selected());
     letGo();
-    takeTogether([other]);
+    selectTogether([other]);
     expect(togetherWith(one)).toEqual([one]);
-    expect(takenOf(shop(), [one, 'gone', COLLECTOR])).toEqual({
+    expect(selectedOf(shop(), [one, 'gone', COLLECTOR])).toEqual({
       machines: new Set([one]),
       isCollector: true,
       runs: new Set(),
@@ -163,7 +163,7 @@ describe('moved together', () => {
 
   it('copies come with their ducts and are what is taken then; taken out, all that was theirs goes', async () => {
     copyThings([one, other, COLLECTOR]);
-    const copies = taken();
+    const copies = selected();
     expect(copies).toHaveLength(2);
     expect(shop().machines).toHaveLength(4);
     const ports = () => shop().ducts.nodes.filter(({ kind }) => kind.kind === 'port').length;
@@ -175,7 +175,7 @@ describe('moved together', () => {
     removeThings(copies);
     expect(shop().machines.map(({ id }) => id)).toEqual([one, other]);
     expect(ports()).toBe(2);
-    expect(taken()).toEqual([]);
+    expect(selected()).toEqual([]);
     expect(await undo()).toBe('remove 2 things');
     expect(shop().machines).toHaveLength(4);
   });

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCommandsOfView, type ViewCommand } from '../frame/view-commands';
-import { takeTool } from './ducts/drawing-state';
+import { chooseTool } from './ducts/drawing-state';
 import { placeEverything } from './edit-things';
 import { LOOKS, lookAt } from './floor-look';
 import { letGo } from './selection';
@@ -10,7 +10,7 @@ import { letGo } from './selection';
 function onPlan(tool: 'draw' | 'take'): void {
   lookAt('plan');
   letGo();
-  takeTool(tool);
+  chooseTool(tool);
 }
 
 const COMMANDS: readonly ViewCommand[] = [

@@ -33,12 +33,12 @@ interface Props {
 /** A shop that is stored but cannot be read: what is wrong, the way back, and all of it as a file. */
 export function BrokenShop({ id, faults, document }: Props) {
   const [isBusy, setBusy] = useState(false);
-  const [hasNoWay, setNoWay] = useState(false);
+  const [hasNoRoute, setNoRoute] = useState(false);
   const repair = async () => {
     setBusy(true);
     const repaired = await shopSession.repair().catch(() => ({ kind: 'no way back' }) as const);
     setBusy(false);
-    setNoWay(repaired.kind === 'no way back');
+    setNoRoute(repaired.kind === 'no way back');
     if (repaired.kind === 'repaired') {
       toast(`Undone: ${repaired.undone.join(', ')}. Your log was not changed.`);
     }
@@ -68,7 +68,7 @@ export function BrokenShop({ id, faults, document }: Props) {
         ))}
       </ul>
       <div className="mt-4 flex flex-wrap gap-2">
-        <Button look="solid" disabled={isBusy || hasNoWay} onClick={() => void repair()}>
+        <Button look="solid" disabled={isBusy || hasNoRoute} onClick={() => void repair()}>
           Restore the last good version
         </Button>
         <Button onClick={() => void saveShop(id, 'json')}>Save it as a file</Button>
@@ -77,7 +77,7 @@ export function BrokenShop({ id, faults, document }: Props) {
           All shops
         </Link>
       </div>
-      {hasNoWay && (
+      {hasNoRoute && (
         <p role="alert" className="mt-3 border border-starved px-3 py-2 text-starved-text">
           Undoing the stored changes does not lead back to a design that can be read. Save the shop
           as a file: it holds everything as stored, in plain text, so that it can be corrected by

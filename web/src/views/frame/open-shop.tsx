@@ -11,8 +11,8 @@ import {
   useDesign,
 } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
-import { shopSession, takeEdit } from '@/storage/session';
-import { TakeContext } from '@/ui/refusal';
+import { shopSession, tryEdit } from '@/storage/session';
+import { AdoptContext } from '@/ui/refusal';
 import { useJudgedDrops } from './use-judged-drops';
 
 /** What every view of the open shop may ask; while its ducts lead nowhere it says so in their place. */
@@ -20,9 +20,9 @@ export function OpenShop({ children }: { readonly children: ReactNode }) {
   const [open] = useState(() => new OpenDesign(shopSession.state, useChoices));
   return (
     <OpenDesignContext value={open}>
-      <TakeContext value={takeEdit}>
+      <AdoptContext value={tryEdit}>
         <Solved>{children}</Solved>
-      </TakeContext>
+      </AdoptContext>
     </OpenDesignContext>
   );
 }

@@ -2,7 +2,7 @@
 
 import { useEffect } from 'react';
 import { toast } from 'sonner';
-import { keepInstallOffer, keepProgram, takeUpdate, useProgram } from '@/offline/program';
+import { applyUpdate, keepInstallOffer, keepProgram, useProgram } from '@/offline/program';
 
 /** Keeps the program on this device, and says when there is a newer one: the user decides when to change to it. */
 export function ProgramNotice() {
@@ -20,7 +20,7 @@ export function ProgramNotice() {
       {
         id: 'update',
         duration: Number.POSITIVE_INFINITY,
-        action: { label: update === 'waiting' ? 'Update now' : 'Reload', onClick: takeUpdate },
+        action: { label: update === 'waiting' ? 'Update now' : 'Reload', onClick: applyUpdate },
         cancel: update === 'waiting' ? { label: 'Later', onClick: () => undefined } : undefined,
       },
     );

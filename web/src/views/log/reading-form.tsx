@@ -13,7 +13,7 @@ import { useDuctTree, useUnits } from '@/model/use-design';
 import { record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { useTake } from '@/ui/refusal';
+import { useAdopt } from '@/ui/refusal';
 import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
 import { undoAloud } from '../frame/undo-aloud';
@@ -35,7 +35,7 @@ export function ReadingForm() {
   const [note, setNote] = useState('');
   const [isRefused, setRefused] = useState(false);
   const [whyNot, setWhyNot] = useState<string | null>(null);
-  const take = useTake();
+  const take = useAdopt();
   if (!drop) return null;
   const diameter = ownDiameter?.node === drop.id ? ownDiameter.value : drop.port.diameter;
   const reads = repeats.map((repeat) => readRepeat(repeat, quantity, system));

@@ -100,7 +100,7 @@ export function BoxFields({ enclosure, change }: Props) {
           }
         />
       </Line>
-      <BoxSays />
+      <BoxFindings />
     </>
   );
 }
@@ -116,7 +116,7 @@ const liningOf = (absorption: number) =>
   );
 
 /** What the box costs in air, and does to noise and warmth. */
-function BoxSays() {
+function BoxFindings() {
   const system = useUnits();
   const { parts, solution } = useCollector();
   const load = solution && enclosureLoad(parts, solution);

@@ -6,7 +6,7 @@ import { useRef, useState } from 'react';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { type Draft, letsGo, ownText } from '@/ui/own-text';
-import { useTake } from '@/ui/refusal';
+import { useAdopt } from '@/ui/refusal';
 import { CurveFromTests } from './curve-from-tests';
 import { useCollector } from './edited-collector';
 import { Line } from './line';
@@ -17,7 +17,7 @@ export function CurveField() {
   const system = useUnits();
   const { parts, editBlower } = useCollector();
   const { curve } = parts.blower;
-  const take = useTake();
+  const take = useAdopt();
   const [draft, setDraft] = useState<Draft<readonly CurvePoint[]> | null>(null);
   const [isFocused, setFocused] = useState(false);
   const typed = ownText(draft, curve, isFocused);

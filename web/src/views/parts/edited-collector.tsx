@@ -2,10 +2,10 @@
 
 import { type CollectorLoad, collectorLoad } from '@frank-gauge/core/analysis';
 import {
+  type Assembly,
   type Collector,
   type CollectorParts,
   type Separator,
-  type Stack,
   withCandidate,
 } from '@frank-gauge/core/design';
 import { type ShopSolution, solveTree } from '@frank-gauge/core/network';
@@ -28,7 +28,7 @@ interface EditedCollector {
   readonly editParts: (field: string, change: (parts: Parts) => void) => void;
   readonly editBlower: (field: string, change: (own: Collector['blower']) => void) => void;
   readonly editSeparator: (field: string, change: (own: Separator) => void) => void;
-  readonly editStack: (field: string, change: (own: Stack) => void) => void;
+  readonly editAssembly: (field: string, change: (own: Assembly) => void) => void;
 }
 
 const Context = createContext<EditedCollector | null>(null);
@@ -43,7 +43,7 @@ export function useCollector(): EditedCollector {
 const editing = (
   merge: string,
   find: (shop: Parameters<Parameters<typeof edit>[1]>[0]) => Parts | undefined,
-): Pick<EditedCollector, 'editParts' | 'editBlower' | 'editSeparator' | 'editStack'> => {
+): Pick<EditedCollector, 'editParts' | 'editBlower' | 'editSeparator' | 'editAssembly'> => {
   const editParts: EditedCollector['editParts'] = (field, change) =>
     edit(
       field,
@@ -57,7 +57,7 @@ const editing = (
     editParts,
     editBlower: (field, change) => editParts(field, ({ blower }) => change(blower)),
     editSeparator: (field, change) => editParts(field, ({ separator }) => change(separator)),
-    editStack: (field, change) => editParts(field, ({ stack }) => change(stack)),
+    editAssembly: (field, change) => editParts(field, ({ stack }) => change(stack)),
   };
 };
 

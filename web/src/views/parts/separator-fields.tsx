@@ -8,7 +8,7 @@ import {
   SEPARATORS,
 } from '@frank-gauge/core/collector';
 import type { Separator } from '@frank-gauge/core/design';
-import { separatorHeads } from '@frank-gauge/core/network';
+import { separatorCoefficient } from '@frank-gauge/core/network';
 import { formatShort } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
@@ -49,7 +49,7 @@ export function SeparatorFields() {
         }
       />
       {separator.kind === 'cyclone' && <CycloneFields separator={separator} />}
-      {separator.kind !== 'none' && !isProportioned && <HeadsFields separator={separator} />}
+      {separator.kind !== 'none' && !isProportioned && <CoefficientFields separator={separator} />}
     </>
   );
 }
@@ -59,7 +59,7 @@ interface Props {
 }
 
 /** Loss and catch as they are believed. */
-function HeadsFields({ separator }: Props) {
+function CoefficientFields({ separator }: Props) {
   const { editSeparator } = useCollector();
   const [least, most] = SEPARATORS[separator.kind].range;
   return (
@@ -149,7 +149,7 @@ function CycloneFields({ separator }: Props) {
             }
           />
           <p className="text-[14px] text-quiet">
-            {separatorHeads(separator).toFixed(1)} is the loss coefficient (C) at the inlet
+            {separatorCoefficient(separator).toFixed(1)} is the loss coefficient (C) at the inlet
             (Shepherd and Lapple)
             {load?.separator.cutSize != null &&
               `; half of ${formatShort(load.separator.cutSize, 'dustSize', system)} dust caught, ${(100 * load.separator.caught).toFixed(1)} % by mass`}

@@ -1,11 +1,11 @@
 'use client';
 
 import {
+  assemblyConflicts,
   type Conflict,
   type ConflictKind,
   type Elevation,
-  stackConflicts,
-  standStack,
+  standAssembly,
 } from '@frank-gauge/core/assembly';
 import { useMemo } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
@@ -26,8 +26,8 @@ export function useElevation(): Standing {
   const { parts } = useCollector();
   const { ceilingHeight } = room;
   return useMemo(() => {
-    const elevation = standStack(parts, ceilingHeight);
-    const conflicts = stackConflicts(parts, elevation);
+    const elevation = standAssembly(parts, ceilingHeight);
+    const conflicts = assemblyConflicts(parts, elevation);
     const warn = (...kinds: ConflictKind[]) => {
       const found = conflicts.find(({ kind }) => kinds.includes(kind));
       return found ? conflictMessage(found, system).title : null;

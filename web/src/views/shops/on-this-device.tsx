@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
-import { install, type Program, takeUpdate, useProgram } from '@/offline/program';
+import { applyUpdate, install, type Program, useProgram } from '@/offline/program';
 import { type Persistence, usePersistence, watchPersistence } from '@/storage/persistence';
 import { useStoragePlace } from '@/storage/storage-place';
 import { Button } from '@/ui/button';
@@ -43,7 +43,7 @@ export function OnThisDevice() {
       <p className="mt-1">{PROGRAM[kept]}</p>
       {(update !== 'none' || offer) && (
         <p className="mt-3 flex flex-wrap gap-2">
-          {update !== 'none' && <Button onClick={takeUpdate}>Update to the new version</Button>}
+          {update !== 'none' && <Button onClick={applyUpdate}>Update to the new version</Button>}
           {offer && <Button onClick={() => void install()}>Install the app</Button>}
         </p>
       )}

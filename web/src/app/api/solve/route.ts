@@ -1,11 +1,11 @@
-import { type Answer, refusal } from '@/server/answer';
+import { type ApiResponse, refusal } from '@/server/respond';
 import { solveApart } from '@/server/solver-pool';
 import { readBody } from './read-body';
 
 /** A larger request is refused, in bytes. */
 const LARGEST = 1_000_000;
 
-const respond = ({ status, body }: Answer) =>
+const respond = ({ status, body }: ApiResponse) =>
   new Response(body, {
     status,
     headers: {

@@ -4,7 +4,7 @@ import { FITTING_KINDS, isBend, usualFitting } from '@frank-gauge/core/catalogue
 import type { Fitting, Run } from '@frank-gauge/core/design';
 import { nanoid } from 'nanoid';
 import { Button } from '@/ui/button';
-import { TakeOut } from '@/ui/take-out';
+import { RemoveButton } from '@/ui/remove-button';
 import { changeFittings, editFitting } from '../../parts/edit-runs';
 import type { PlacedFitting } from '../../parts/fittings/fitting-form';
 import { formOf, PLACED_KINDS } from '../../parts/fittings/fitting-forms';
@@ -56,7 +56,7 @@ function PlacedFields({ run, fitting }: PlacedProps) {
       <div className="flex items-center">
         <h3 className="text-[15px]">{name}</h3>
         <span className="ml-auto">
-          <TakeOut
+          <RemoveButton
             label={`Remove the ${name.toLowerCase()}`}
             onClick={() =>
               changeFittings(run, `remove the ${name.toLowerCase()}`, (fittings) =>

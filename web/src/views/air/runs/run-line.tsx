@@ -38,7 +38,7 @@ export function RunLine({ run, depth, index }: Props) {
   // On a phone a run with its fields is higher than its name, and the page would move.
   const isWide = useWide();
   const isOpen = part === run.id;
-  const isOnWay = selected?.drop.path.includes(run) ?? false;
+  const isOnRoute = selected?.drop.path.includes(run) ?? false;
   const drop = tree.drops.find(({ path }) => path[0] === run);
   const Mark = isOpen ? ChevronDown : ChevronRight;
   const toggle = () => {
@@ -48,7 +48,7 @@ export function RunLine({ run, depth, index }: Props) {
   return (
     <li
       ref={line}
-      className={`border-rule border-b ${isOpen ? 'bg-selection' : ''} ${isOnWay ? 'shadow-[inset_3px_0_0_var(--ink)]' : ''}`}
+      className={`border-rule border-b ${isOpen ? 'bg-selection' : ''} ${isOnRoute ? 'shadow-[inset_3px_0_0_var(--ink)]' : ''}`}
     >
       <div className="grid grid-cols-3 items-end md:items-center gap-x-1 px-2 py-1 md:grid-cols-[1fr_60px_46px_54px_30px_52px_24px] md:py-0">
         <button
@@ -56,7 +56,7 @@ export function RunLine({ run, depth, index }: Props) {
           aria-expanded={isOpen}
           onClick={toggle}
           style={{ paddingLeft: depth * 12 }}
-          className={`col-span-3 flex min-h-11 min-w-0 items-center gap-0.5 text-left md:col-span-1 md:min-h-7 ${isOnWay ? 'font-semibold' : ''}`}
+          className={`col-span-3 flex min-h-11 min-w-0 items-center gap-0.5 text-left md:col-span-1 md:min-h-7 ${isOnRoute ? 'font-semibold' : ''}`}
         >
           <Mark size={14} aria-hidden className="shrink-0 text-quiet" />
           <span className="truncate" title={run.name}>

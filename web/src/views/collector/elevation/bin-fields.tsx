@@ -7,7 +7,7 @@ import { useElevation } from '../../parts/use-elevation';
 
 /** Bin and lid, and how the one comes free of the other. */
 export function BinFields() {
-  const { parts, editStack } = useCollector();
+  const { parts, editAssembly } = useCollector();
   const { elevation, warn } = useElevation();
   const { bin, lid, emptying } = parts.stack;
   const { sizes } = elevation;
@@ -22,7 +22,7 @@ export function BinFields() {
             { value: 'square', label: 'flat-sided' },
           ]}
           onChange={(shape) =>
-            editStack('shape of the bin', (own) => {
+            editAssembly('shape of the bin', (own) => {
               own.bin.shape = shape;
             })
           }
@@ -34,7 +34,7 @@ export function BinFields() {
         value={bin.diameter}
         usual={sizes.bin.diameter}
         onChange={(value) =>
-          editStack('width of the bin', (own) => {
+          editAssembly('width of the bin', (own) => {
             own.bin.diameter = value;
           })
         }
@@ -51,7 +51,7 @@ export function BinFields() {
           'no room to lift',
         )}
         onChange={(value) =>
-          editStack('height of the bin', (own) => {
+          editAssembly('height of the bin', (own) => {
             own.bin.height = value;
           })
         }
@@ -63,7 +63,7 @@ export function BinFields() {
         min={0}
         max={2}
         onChange={(value) =>
-          editStack('castors', (own) => {
+          editAssembly('castors', (own) => {
             own.bin.raised = value;
           })
         }
@@ -75,7 +75,7 @@ export function BinFields() {
         value={bin.weight}
         usual={sizes.bin.weight}
         onChange={(value) =>
-          editStack('weight of the bin', (own) => {
+          editAssembly('weight of the bin', (own) => {
             own.bin.weight = value;
           })
         }
@@ -89,7 +89,7 @@ export function BinFields() {
             { value: 'yes', label: 'yes' },
           ]}
           onChange={(value) =>
-            editStack('liner', (own) => {
+            editAssembly('liner', (own) => {
               own.bin.isLined = value === 'yes';
             })
           }
@@ -102,7 +102,7 @@ export function BinFields() {
         min={0}
         max={0.5}
         onChange={(value) =>
-          editStack('lid', (own) => {
+          editAssembly('lid', (own) => {
             own.lid.thickness = value;
           })
         }
@@ -114,7 +114,7 @@ export function BinFields() {
         min={0}
         max={0.5}
         onChange={(value) =>
-          editStack('lip of the lid', (own) => {
+          editAssembly('lip of the lid', (own) => {
             own.lid.lip = value;
           })
         }
@@ -128,7 +128,7 @@ export function BinFields() {
             { value: 'lift', label: 'the parts on it are lifted off' },
           ]}
           onChange={(kind) =>
-            editStack('bin removal', (own) => {
+            editAssembly('bin removal', (own) => {
               own.emptying = kind === 'lower' ? { kind, travel: own.lid.lip + 0.015 } : { kind };
             })
           }
@@ -143,7 +143,7 @@ export function BinFields() {
           max={1}
           warning={warn('bin stays caught')}
           onChange={(travel) =>
-            editStack('travel of the lift', (own) => {
+            editAssembly('travel of the lift', (own) => {
               if (own.emptying.kind === 'lower') own.emptying.travel = travel;
             })
           }

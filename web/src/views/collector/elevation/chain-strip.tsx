@@ -33,7 +33,7 @@ const REFUSALS = {
 
 /** The chain as the air meets it; drag a part, or move it with space and the arrow keys. */
 export function ChainStrip() {
-  const { parts, editStack } = useCollector();
+  const { parts, editAssembly } = useCollector();
   const chain = chainOf(parts);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -52,7 +52,7 @@ export function ChainStrip() {
       toast(REFUSALS[reordered.why]);
       return;
     }
-    editStack('order of parts', (own) => {
+    editAssembly('order of parts', (own) => {
       own.order = reordered.order;
     });
   };

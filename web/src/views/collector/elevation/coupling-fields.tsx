@@ -12,7 +12,7 @@ interface JointProps {
 
 /** One of the chain's two couplings. */
 export function JointFields({ which, line }: JointProps) {
-  const { parts, editStack } = useCollector();
+  const { parts, editAssembly } = useCollector();
   const { warn } = useElevation();
   const joint = parts.stack[which];
   return (
@@ -26,7 +26,7 @@ export function JointFields({ which, line }: JointProps) {
             { value: 'rigid', label: 'rigid pipe' },
           ]}
           onChange={(kind) =>
-            editStack(`${line.toLowerCase()} coupling`, (own) => {
+            editAssembly(`${line.toLowerCase()} coupling`, (own) => {
               own[which].kind = kind;
             })
           }
@@ -40,7 +40,7 @@ export function JointFields({ which, line }: JointProps) {
         max={30}
         warning={which === 'coupling' ? warn('coupling too short') : null}
         onChange={(length) =>
-          editStack(`length of the ${line.toLowerCase()} coupling`, (own) => {
+          editAssembly(`length of the ${line.toLowerCase()} coupling`, (own) => {
             own[which].length = length;
           })
         }

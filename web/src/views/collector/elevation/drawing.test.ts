@@ -1,4 +1,4 @@
-import { standStack } from '@frank-gauge/core/assembly';
+import { standAssembly } from '@frank-gauge/core/assembly';
 import { withCandidate } from '@frank-gauge/core/design';
 import { readShop } from '@frank-gauge/core/journal';
 import fc from 'fast-check';
@@ -13,7 +13,7 @@ const { shop } = read;
 
 describe('an elevation as it is drawn', () => {
   const elevations = [shop, ...shop.candidates.map((each) => withCandidate(shop, each))].map(
-    ({ collector, room }) => standStack(collector, room.ceilingHeight),
+    ({ collector, room }) => standAssembly(collector, room.ceilingHeight),
   );
 
   it('fits its picture, floor and ceiling in sight, at any size', () => {

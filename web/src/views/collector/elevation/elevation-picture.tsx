@@ -1,6 +1,6 @@
 'use client';
 
-import type { Conflict, Elevation, StackPart } from '@frank-gauge/core/assembly';
+import type { AssemblyPart, Conflict, Elevation } from '@frank-gauge/core/assembly';
 import { useDesign, useUnits } from '@/model/use-design';
 import { choosePart, useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
@@ -17,7 +17,7 @@ import { type Hanging, heightOf, useDragHeight } from './use-drag-height';
 import { Headroom, Heights, Marks } from './written-heights';
 
 /** Which fields a part opens. */
-const OPENS: Record<StackPart, string> = {
+const OPENS: Record<AssemblyPart, string> = {
   bin: 'bin',
   lid: 'bin',
   separator: 'separator',
@@ -32,7 +32,7 @@ const OPENS: Record<StackPart, string> = {
 };
 
 /** What moves with which part that hangs. */
-const HANGS: Partial<Record<StackPart, Hanging>> = {
+const HANGS: Partial<Record<AssemblyPart, Hanging>> = {
   blower: 'blower',
   motor: 'blower',
   filter: 'filter',

@@ -1,10 +1,10 @@
 'use client';
 
+import { AssemblyFields } from './assembly-fields';
+import { AssemblyLedger } from './assembly-ledger';
 import { ChainStrip } from './chain-strip';
 import { ChosenCollector, CollectorChoice } from './chosen-collector';
 import { ElevationPicture } from './elevation-picture';
-import { StackFields } from './stack-fields';
-import { StackLedger } from './stack-ledger';
 
 /** How a collector stacks: drawn in elevation, with what does not fit and by how much. */
 export function ElevationView() {
@@ -19,7 +19,7 @@ export function ElevationView() {
           <div className="px-2 pt-2">
             <CollectorChoice />
           </div>
-          <StackFields />
+          <AssemblyFields />
         </section>
         <section
           aria-label="Elevation"
@@ -34,7 +34,7 @@ export function ElevationView() {
           tabIndex={0}
           className="order-3 border-rule p-3 max-xl:border-t md:col-span-2 xl:col-span-1 xl:overflow-y-auto xl:border-l"
         >
-          <StackLedger />
+          <AssemblyLedger />
         </section>
       </div>
     </ChosenCollector>

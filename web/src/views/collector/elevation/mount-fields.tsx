@@ -1,14 +1,14 @@
 'use client';
 
 import { sizesOf } from '@frank-gauge/core/assembly';
-import type { Stack } from '@frank-gauge/core/design';
+import type { Assembly } from '@frank-gauge/core/design';
 import { Choice } from '@/ui/choice';
 import { MOUNTS } from '@/words/mount-words';
 import { useCollector } from '../../parts/edited-collector';
 import { FieldLine, Line } from '../../parts/line';
 import { useElevation } from '../../parts/use-elevation';
 
-type Mount = Stack['mount'];
+type Mount = Assembly['mount'];
 
 /** A mount of another kind as it starts: at the height the blower has now. */
 function startOf(kind: Mount['kind'], height: number): Mount {
@@ -28,7 +28,7 @@ const KINDS = Object.keys(MOUNTS) as Mount['kind'][];
 
 /** What carries the blower, and how high. */
 export function MountFields() {
-  const { parts, editStack } = useCollector();
+  const { parts, editAssembly } = useCollector();
   const { elevation, warn } = useElevation();
   const { mount } = parts.stack;
   const isHigh = mount.kind === 'wall' || mount.kind === 'nextRoom';
@@ -40,7 +40,7 @@ export function MountFields() {
           value={mount.kind}
           options={KINDS.map((value) => ({ value, label: MOUNTS[value] }))}
           onChange={(kind) =>
-            editStack('blower mount', (own) => {
+            editAssembly('blower mount', (own) => {
               const middle = elevation.blowerZ + sizesOf({ ...parts, stack: own }).blower.width / 2;
               own.mount = startOf(kind, Math.round(middle * 100) / 100);
             })
@@ -59,7 +59,7 @@ export function MountFields() {
           max={20}
           warning={isHigh ? warn('over the ceiling') : null}
           onChange={(height) =>
-            editStack('height of the blower', (own) => {
+            editAssembly('height of the blower', (own) => {
               if ('height' in own.mount) own.mount.height = height;
             })
           }
@@ -71,11 +71,11 @@ export function MountFields() {
 
 /** The bracket a blower hangs on the wall by. */
 export function BracketFields() {
-  const { parts, editStack } = useCollector();
+  const { parts, editAssembly } = useCollector();
   const { warn } = useElevation();
   const { cleat } = parts.stack;
   const measure = (
-    key: Exclude<keyof Stack['cleat'], 'screws'>,
+    key: Exclude<keyof Assembly['cleat'], 'screws'>,
     label: string,
     max: number,
     warning: string | null = null,
@@ -89,7 +89,7 @@ export function BracketFields() {
       max={max}
       warning={warning}
       onChange={(value) =>
-        editStack(label.toLowerCase(), (own) => {
+        editAssembly(label.toLowerCase(), (own) => {
           own.cleat[key] = value;
         })
       }
@@ -110,7 +110,7 @@ export function BracketFields() {
         max={40}
         warning={warn('screws draw out', 'screws shear')}
         onChange={(screws) =>
-          editStack('screws', (own) => {
+          editAssembly('screws', (own) => {
             own.cleat.screws = screws;
           })
         }

@@ -13,7 +13,7 @@ const ORDERS: readonly ChainOrder[] = ['pulled', 'pushed', 'cleanSide'];
 /** In what order the chain goes, under which ceiling, and who is there to lift. */
 export function OrderAndRoom() {
   const ceilingHeight = useDesign(({ room }) => room.ceilingHeight);
-  const { parts, editStack } = useCollector();
+  const { parts, editAssembly } = useCollector();
   const { warn } = useElevation();
   const possible = ORDERS.filter(
     (order) => chainOrder({ ...parts, stack: { ...parts.stack, order } }) === order,
@@ -30,7 +30,7 @@ export function OrderAndRoom() {
             value={chainOrder(parts)}
             options={possible}
             onChange={(order) =>
-              editStack('order of parts', (own) => {
+              editAssembly('order of parts', (own) => {
                 own.order = order;
               })
             }
@@ -73,7 +73,7 @@ export function OrderAndRoom() {
         min={1}
         max={6}
         onChange={(people) =>
-          editStack('people to lift', (own) => {
+          editAssembly('people to lift', (own) => {
             own.people = people;
           })
         }

@@ -1,4 +1,4 @@
-import type { Elevation, Joint, Placed, StackPart } from '@frank-gauge/core/assembly';
+import type { AssemblyPart, Elevation, Joint, Placed } from '@frank-gauge/core/assembly';
 import type { CollectorParts } from '@frank-gauge/core/design';
 import type { ReactNode } from 'react';
 import type { Drawing } from './drawing';
@@ -255,7 +255,7 @@ function Enclosure(props: ShapeProps) {
   return <rect {...box(props)} fill="none" strokeDasharray="9 4" strokeWidth={2.5} />;
 }
 
-const SHAPES: Partial<Record<StackPart, (props: ShapeProps) => ReactNode>> = {
+const SHAPES: Partial<Record<AssemblyPart, (props: ShapeProps) => ReactNode>> = {
   bin: Bin,
   lid: Plain,
   separator: Separator,

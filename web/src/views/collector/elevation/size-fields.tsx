@@ -1,6 +1,6 @@
 'use client';
 
-import type { Stack } from '@frank-gauge/core/design';
+import type { Assembly } from '@frank-gauge/core/design';
 import { Choice } from '@/ui/choice';
 import { useCollector } from '../../parts/edited-collector';
 import { FieldLine, Line, SizeLine } from '../../parts/line';
@@ -8,7 +8,7 @@ import { useElevation } from '../../parts/use-elevation';
 
 /** A separator's outer sizes, and where it hangs. */
 export function SeparatorSizeFields() {
-  const { parts, editStack } = useCollector();
+  const { parts, editAssembly } = useCollector();
   const { elevation, warn } = useElevation();
   const { separator } = parts.stack;
   const usual = elevation.sizes.separator;
@@ -24,7 +24,7 @@ export function SeparatorSizeFields() {
       value={separator[key]}
       usual={usual[key]}
       onChange={(value) =>
-        editStack(`${label.toLowerCase()} of the separator`, (own) => {
+        editAssembly(`${label.toLowerCase()} of the separator`, (own) => {
           own.separator[key] = value;
         })
       }
@@ -44,12 +44,12 @@ export function SeparatorSizeFields() {
         placeholder="stands on the bin"
         warning={warn('bin too tall', 'bin short of the lid', 'nothing holds the separator')}
         onChange={(height) =>
-          editStack('height of the separator', (own) => {
+          editAssembly('height of the separator', (own) => {
             own.separator.hungAt = height;
           })
         }
         onClear={() =>
-          editStack('height of the separator', (own) => {
+          editAssembly('height of the separator', (own) => {
             own.separator.hungAt = null;
           })
         }
@@ -60,11 +60,11 @@ export function SeparatorSizeFields() {
 
 /** A blower's outer sizes, and the wheel that has to fit in. */
 export function BlowerSizeFields() {
-  const { parts, editStack, editBlower } = useCollector();
+  const { parts, editAssembly, editBlower } = useCollector();
   const { elevation, warn } = useElevation();
   const { blower } = parts.stack;
   const usual = elevation.sizes.blower;
-  const size = (key: keyof Stack['blower'], label: string, warning: string | null = null) => (
+  const size = (key: keyof Assembly['blower'], label: string, warning: string | null = null) => (
     <SizeLine
       kind={key === 'weight' ? 'mass' : 'diameter'}
       label={label}
@@ -73,7 +73,7 @@ export function BlowerSizeFields() {
       usual={usual[key]}
       warning={warning}
       onChange={(value) =>
-        editStack(`${label.toLowerCase()} of the blower`, (own) => {
+        editAssembly(`${label.toLowerCase()} of the blower`, (own) => {
           own.blower[key] = value;
         })
       }
@@ -104,7 +104,7 @@ export function BlowerSizeFields() {
 
 /** A filter's outer sizes, where it hangs, and what is under it. */
 export function FilterSizeFields() {
-  const { parts, editStack } = useCollector();
+  const { parts, editAssembly } = useCollector();
   const { elevation, warn } = useElevation();
   const { filter, filterBin } = parts.stack;
   const { sizes } = elevation;
@@ -116,7 +116,7 @@ export function FilterSizeFields() {
         value={filter.diameter}
         usual={sizes.filter.diameter}
         onChange={(value) =>
-          editStack('width of the filter', (own) => {
+          editAssembly('width of the filter', (own) => {
             own.filter.diameter = value;
           })
         }
@@ -128,7 +128,7 @@ export function FilterSizeFields() {
         usual={sizes.filter.height}
         warning={warn('filter over the ceiling')}
         onChange={(value) =>
-          editStack('height of the filter', (own) => {
+          editAssembly('height of the filter', (own) => {
             own.filter.height = value;
           })
         }
@@ -142,12 +142,12 @@ export function FilterSizeFields() {
         max={20}
         placeholder="stands on its bin"
         onChange={(height) =>
-          editStack('height of the filter', (own) => {
+          editAssembly('height of the filter', (own) => {
             own.filter.hungAt = height;
           })
         }
         onClear={() =>
-          editStack('height of the filter', (own) => {
+          editAssembly('height of the filter', (own) => {
             own.filter.hungAt = null;
           })
         }
@@ -162,7 +162,7 @@ export function FilterSizeFields() {
             { value: 'none', label: 'nothing' },
           ]}
           onChange={(kind) =>
-            editStack('filter’s bin', (own) => {
+            editAssembly('filter’s bin', (own) => {
               own.filterBin.kind = kind;
             })
           }
@@ -175,7 +175,7 @@ export function FilterSizeFields() {
           usual={sizes.filterBin.height}
           warning={warn('filter bin too tall')}
           onChange={(value) =>
-            editStack('height of the filter’s bin', (own) => {
+            editAssembly('height of the filter’s bin', (own) => {
               own.filterBin.height = value;
             })
           }

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Stack } from '@frank-gauge/core/design';
+import type { Assembly } from '@frank-gauge/core/design';
 import { toSI } from '@frank-gauge/core/quantity';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useUnits } from '@/model/use-design';
@@ -13,14 +13,14 @@ export type Hanging = 'blower' | 'filter' | 'separator';
 const HIGHEST = 20;
 
 /** The height a part hangs at; null where something under it sets it. */
-export function heightOf(stack: Stack, part: Hanging): number | null {
+export function heightOf(stack: Assembly, part: Hanging): number | null {
   if (part === 'filter') return stack.filter.hungAt;
   if (part === 'separator') return stack.separator.hungAt;
   const { mount } = stack;
   return mount.kind === 'wall' || mount.kind === 'nextRoom' ? mount.height : null;
 }
 
-function setHeight(stack: Stack, part: Hanging, height: number): void {
+function setHeight(stack: Assembly, part: Hanging, height: number): void {
   if (part === 'filter') stack.filter.hungAt = height;
   else if (part === 'separator') stack.separator.hungAt = height;
   else if (stack.mount.kind === 'wall' || stack.mount.kind === 'nextRoom') {
@@ -31,12 +31,12 @@ function setHeight(stack: Stack, part: Hanging, height: number): void {
 /** Handlers that move what hangs: by the pointer, or a quarter inch (5 mm) by the arrow keys. */
 export function useDragHeight(drawing: Drawing) {
   const system = useUnits();
-  const { parts, editStack } = useCollector();
+  const { parts, editAssembly } = useCollector();
   const drag = useRef<{ part: Hanging; from: number; y: number } | null>(null);
   const step = system === 'us' ? toSI(0.25, 'in') : 0.005;
   const move = (part: Hanging, wanted: number) => {
     const height = Math.min(Math.max(Math.round(wanted / step) * step, 0), HIGHEST);
-    editStack(`height of the ${part}`, (own) => setHeight(own, part, height));
+    editAssembly(`height of the ${part}`, (own) => setHeight(own, part, height));
   };
   return (part: Hanging) => {
     const height = heightOf(parts.stack, part);

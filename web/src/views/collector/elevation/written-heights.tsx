@@ -1,6 +1,6 @@
 'use client';
 
-import type { Conflict, StackPart } from '@frank-gauge/core/assembly';
+import type { AssemblyPart, Conflict } from '@frank-gauge/core/assembly';
 import { useUnits } from '@/model/use-design';
 import { conflictMessage, shortBy } from '@/words/conflict-words';
 import { tapeLength } from '@/words/tape-length';
@@ -12,7 +12,7 @@ import type { Drawing } from './drawing';
 export function Heights({ drawing, width }: { readonly drawing: Drawing; readonly width: number }) {
   const system = useUnits();
   const { elevation } = useElevation();
-  const of = (...wanted: StackPart[]) =>
+  const of = (...wanted: AssemblyPart[]) =>
     elevation.placed.filter(({ part }) => wanted.includes(part)).flatMap(({ z0, z1 }) => [z0, z1]);
   const isUpright = elevation.shaft === 'upright';
   const isStacked =

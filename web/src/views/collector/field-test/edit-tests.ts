@@ -90,7 +90,7 @@ export function adoptLoading(test: FieldTest, { exhaust }: FieldTestFit): void {
 }
 
 /** Believes the separator to take what the test found. */
-export function adoptHeads(test: FieldTest, { separator }: FieldTestFit): void {
+export function adoptCoefficient(test: FieldTest, { separator }: FieldTestFit): void {
   if (!separator) return;
   edit('velocity heads', ({ collector }) => {
     Object.assign(collector.separator, {

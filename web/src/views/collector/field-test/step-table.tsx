@@ -5,7 +5,7 @@ import { formatShort, unitSymbol } from '@frank-gauge/core/quantity';
 import { fanStatic } from '@frank-gauge/core/reading';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
-import { TakeOut } from '@/ui/take-out';
+import { RemoveButton } from '@/ui/remove-button';
 import { ShopQuantity } from '../../parts/line';
 import { addStep, editTest, removeStep } from './edit-tests';
 
@@ -92,7 +92,7 @@ export function StepTable({ test }: { readonly test: FieldTest }) {
                 {formatShort(fanStatic(step, test), 'pressure', system)}
               </td>
               <td>
-                <TakeOut
+                <RemoveButton
                   label={`Remove opening ${index + 1}`}
                   onClick={() => removeStep(test, step.id)}
                 />

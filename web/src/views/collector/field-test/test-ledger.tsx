@@ -8,7 +8,7 @@ import { toast } from 'sonner';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { undoAloud } from '../../frame/undo-aloud';
-import { adoptCurve, adoptHeads, adoptLoading } from './edit-tests';
+import { adoptCoefficient, adoptCurve, adoptLoading } from './edit-tests';
 
 interface Props {
   readonly test: FieldTest;
@@ -113,7 +113,7 @@ export function TestLedger({ test, fit }: Props) {
             <Button
               className="mt-2"
               onClick={() => {
-                adoptHeads(test, fit);
+                adoptCoefficient(test, fit);
                 announce('The separator now uses the measured loss');
               }}
             >

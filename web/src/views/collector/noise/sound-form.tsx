@@ -7,7 +7,7 @@ import { useDesign, useDuctTree } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { record } from '@/storage/session';
 import { Button } from '@/ui/button';
-import { useTake } from '@/ui/refusal';
+import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { FieldLine, Line } from '../../parts/line';
 
@@ -28,7 +28,7 @@ export function SoundForm() {
   const shop = useDesign();
   const tree = useDuctTree();
   const view = useChoices((choices) => choices.view);
-  const keep = useTake();
+  const keep = useAdopt();
   const take = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
   const log = () => {
     const { place, level, distance, hours } = typed;

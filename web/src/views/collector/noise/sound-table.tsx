@@ -6,7 +6,7 @@ import { formatShort } from '@frank-gauge/core/quantity';
 import { format } from 'date-fns';
 import { useUnits } from '@/model/use-design';
 import { record, useJournal } from '@/storage/session';
-import { TakeOut } from '@/ui/take-out';
+import { RemoveButton } from '@/ui/remove-button';
 import { TextField } from '@/ui/text-field';
 import { ShopQuantity } from '../../parts/line';
 
@@ -130,7 +130,7 @@ export function SoundTable() {
               {format(new Date(sound.at), 'MMM d, yyyy')}
             </td>
             <td>
-              <TakeOut
+              <RemoveButton
                 label={`Remove the reading at ${sound.place}`}
                 onClick={() =>
                   record(`remove the reading at ${sound.place}`, (journal) => {

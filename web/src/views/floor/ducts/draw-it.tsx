@@ -5,8 +5,8 @@ import { useState } from 'react';
 import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { whyNoRoute } from '@/words/duct-words';
-import { begin, takeTool } from './drawing-state';
-import { routeTheUsualWay } from './edit-ducts';
+import { begin, chooseTool } from './drawing-state';
+import { routeUsually } from './edit-ducts';
 import { useDucts } from './use-ducts';
 
 /** Draws a run that so far is typed: a drop the usual way at once, another from its downstream end. */
@@ -28,11 +28,11 @@ export function DrawIt({ run }: { readonly run: Run }) {
         ? ({ kind: 'inlet' } as const)
         : ({ kind: 'node', node: run.to } as const);
     if (from?.kind === 'port') {
-      const routed = routeTheUsualWay(from.machine, from.port, end);
+      const routed = routeUsually(from.machine, from.port, end);
       setRefusal(routed.ok ? null : whyNoRoute(routed.why));
       return;
     }
-    takeTool('draw');
+    chooseTool('draw');
     begin({ end, at, from: at, name: run.name, redraws: run.id });
   };
   return (

@@ -22,9 +22,9 @@ import {
   addPoint,
   type Begun,
   begin,
+  chooseTool,
   refuse,
-  takeBack,
-  takeTool,
+  removeLast,
   useDrawing,
 } from './drawing-state';
 import { pathThrough } from './duct-shapes';
@@ -126,7 +126,7 @@ export function endAt(begun: Begun, end: DuctEnd, points: readonly Point3[]): vo
   if (begun.redraws !== undefined) {
     if (end.kind === 'free') {
       drawOutward(begun.redraws, [...points, end.at]);
-      takeTool('move');
+      chooseTool('move');
     } else refuse('Draw it to its open end; the ducts that join it are drawn afterward.');
     return;
   }
@@ -150,10 +150,10 @@ export function finishOpen(): void {
 /** Keys while a duct is drawn. */
 function drawKey(key: string): boolean {
   const { tool, begun } = useDrawing.getState();
-  if (key.toLowerCase() === 'd' && tool === 'move') takeTool('draw');
+  if (key.toLowerCase() === 'd' && tool === 'move') chooseTool('draw');
   else if (tool !== 'draw') return false;
-  else if (key === 'Escape') begun ? begin(null) : takeTool('move');
-  else if (key === 'Backspace') takeBack();
+  else if (key === 'Escape') begun ? begin(null) : chooseTool('move');
+  else if (key === 'Backspace') removeLast();
   else if (key === 'Enter') finishOpen();
   else return false;
   return true;
@@ -175,7 +175,7 @@ export function useDrawKeys(): void {
     window.addEventListener('keydown', press);
     return () => {
       window.removeEventListener('keydown', press);
-      takeTool('move');
+      chooseTool('move');
     };
   }, []);
 }

@@ -12,14 +12,14 @@ import {
   addPoint,
   type Begun,
   begin,
+  chooseTool,
   drawAt,
-  takeBack,
-  takeTool,
+  removeLast,
   useDrawing,
 } from './drawing-state';
 import { type Ducts, useDucts } from './use-ducts';
 
-const WAYS = {
+const DIRECTIONS = {
   right: { name: 'to the right', x: 1, y: 0, z: 0 },
   left: { name: 'to the left', x: -1, y: 0, z: 0 },
   back: { name: 'to the back', x: 0, y: 1, z: 0 },
@@ -32,11 +32,11 @@ const WAYS = {
   frontLeft: { name: 'front left, 45°', x: -Math.SQRT1_2, y: -Math.SQRT1_2, z: 0 },
 } as const;
 
-type Way = keyof typeof WAYS;
+type Direction = keyof typeof DIRECTIONS;
 
-const WAY_OPTIONS = (Object.keys(WAYS) as Way[]).map((value) => ({
+const DIRECTION_OPTIONS = (Object.keys(DIRECTIONS) as Direction[]).map((value) => ({
   value,
-  label: WAYS[value].name,
+  label: DIRECTIONS[value].name,
 }));
 
 /** The duct that is being drawn, by fields: all that the pointer does can be typed here. */
@@ -91,7 +91,7 @@ export function DrawPanel() {
         </p>
       )}
       <div className="pt-2">
-        <Button look="quiet" onClick={() => takeTool('move')}>
+        <Button look="quiet" onClick={() => chooseTool('move')}>
           Stop drawing
         </Button>
       </div>
@@ -126,14 +126,14 @@ interface LegsProps {
 /** The legs so far, the next one by way and length, and what it ends at. */
 function Legs({ begun, points, ends, system }: LegsProps) {
   const shop = useDesign();
-  const [way, setWay] = useState<Way>('left');
+  const [direction, setDirection] = useState<Direction>('left');
   const [length, setLength] = useState(1);
   const [goal, setGoal] = useState('open');
   const height = useDrawing((drawing) => drawing.height) ?? ductHeight(shop);
   const write = (value: number) => formatShort(value, 'length', system);
   const last = points.at(-1) ?? { ...begun.from, z: height };
   const add = () => {
-    const { x, y, z } = WAYS[way];
+    const { x, y, z } = DIRECTIONS[direction];
     addPoint({
       x: last.x + x * length,
       y: last.y + y * length,
@@ -156,7 +156,12 @@ function Legs({ begun, points, ends, system }: LegsProps) {
         ))}
       </ol>
       <Line label="Next leg">
-        <Choice label="Next leg, direction" value={way} options={WAY_OPTIONS} onChange={setWay} />
+        <Choice
+          label="Next leg, direction"
+          value={direction}
+          options={DIRECTION_OPTIONS}
+          onChange={setDirection}
+        />
       </Line>
       <FieldLine
         label="Length"
@@ -171,7 +176,7 @@ function Legs({ begun, points, ends, system }: LegsProps) {
       />
       <div className="flex gap-1.5 pt-1">
         <Button onClick={add}>Add leg</Button>
-        <Button look="quiet" onClick={takeBack}>
+        <Button look="quiet" onClick={removeLast}>
           Remove last point
         </Button>
       </div>

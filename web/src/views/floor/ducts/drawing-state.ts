@@ -32,7 +32,7 @@ const AT_REST: Drawing = { tool: 'move', begun: null, points: [], height: null, 
 
 export const useDrawing = create<Drawing>(() => AT_REST);
 
-export function takeTool(tool: Tool): void {
+export function chooseTool(tool: Tool): void {
   useDrawing.setState({ tool, begun: null, points: [], refusal: null });
 }
 
@@ -45,7 +45,7 @@ export function addPoint(point: Point3): void {
 }
 
 /** Takes the last point back; with none left, the beginning. */
-export function takeBack(): void {
+export function removeLast(): void {
   useDrawing.setState(({ points }) =>
     points.length > 0
       ? { points: points.slice(0, -1), refusal: null }

@@ -8,7 +8,7 @@ import { memo } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { TakeOut } from '@/ui/take-out';
+import { RemoveButton } from '@/ui/remove-button';
 import { editRun } from '../../parts/edit-runs';
 import { joinName } from '../../parts/joins/join-forms';
 import { DiameterLine, FieldLine, Line, ShopQuantity } from '../../parts/line';
@@ -17,7 +17,7 @@ import { outward } from '../../parts/outward';
 import { useChooseThing } from '../choose-thing';
 import { removeThings } from '../edit-together';
 import { DrawIt } from './draw-it';
-import { takeTool } from './drawing-state';
+import { chooseTool } from './drawing-state';
 import {
   bendAt,
   movePointTo,
@@ -43,7 +43,7 @@ export function DuctList() {
     <section aria-label="Ducts">
       <div className="flex items-center px-3 pt-3 pb-1">
         <h2 className="text-[17px]">Ducts</h2>
-        <Button look="quiet" className="ml-auto" onClick={() => takeTool('draw')}>
+        <Button look="quiet" className="ml-auto" onClick={() => chooseTool('draw')}>
           Draw a duct
         </Button>
       </div>
@@ -108,7 +108,7 @@ function DuctBody({ id }: { readonly id: string }) {
           })
         }
       />
-      {line ? <WayFields run={run} line={line} /> : <DrawIt run={run} />}
+      {line ? <RouteFields run={run} line={line} /> : <DrawIt run={run} />}
       <div className="flex flex-wrap gap-1.5 pt-2">
         {line && (
           <>
@@ -133,7 +133,7 @@ function middleOf({ legs, points }: DuctLine): Point3 {
 }
 
 /** A drawn run's points by their coordinates, its bends by how they are made. */
-function WayFields({ run, line }: { readonly run: Run; readonly line: DuctLine }) {
+function RouteFields({ run, line }: { readonly run: Run; readonly line: DuctLine }) {
   const nodes = useDesign(({ ducts }) => ducts.nodes);
   const joints = [run.from, run.to].flatMap((id, i) => {
     const node = nodes.find((each) => each.id === id);
@@ -275,7 +275,7 @@ function BendLines({
               });
             }}
           />
-          <TakeOut
+          <RemoveButton
             label={`Remove ${name} of ${run.name}`}
             onClick={() => straighten(run.id, bend.id)}
           />

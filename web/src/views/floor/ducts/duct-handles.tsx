@@ -29,11 +29,11 @@ interface Props {
   readonly ducts: Ducts;
   /** What nothing is written over: the ducts, and what is written already. */
   readonly strokes?: readonly Stroke[];
-  readonly taken?: readonly Box[];
+  readonly occupied?: readonly Box[];
 }
 
 /** Of the run that is open: its bends and joints to be moved, with the fitting each has become. */
-export function DuctHandles({ drawing, ducts, strokes = [], taken = [] }: Props) {
+export function DuctHandles({ drawing, ducts, strokes = [], occupied = [] }: Props) {
   const shopId = useDesign(({ id }) => id);
   const placed = useDesign(({ ducts }) => ducts.nodes);
   const now = useSolution();
@@ -63,7 +63,12 @@ export function DuctHandles({ drawing, ducts, strokes = [], taken = [] }: Props)
     text,
     places: placesAround(text, drawing.spot(at), TYPE, HANDLE, RINGS),
   }));
-  const written = placeLabels([...parts, ...legSizes(line, drawing, system)], TYPE, strokes, taken);
+  const written = placeLabels(
+    [...parts, ...legSizes(line, drawing, system)],
+    TYPE,
+    strokes,
+    occupied,
+  );
   return (
     <>
       {written.map(({ text, at, turn }) => (
@@ -131,8 +136,8 @@ function reducerLabel(
   if (!at || next === null || Math.abs(next - run.diameter) < 1e-4) return [];
   const coefficient = losses.findLast(({ kind }) => kind === 'reducer')?.coefficient;
   const sizes = [run.diameter, next].map((size) => formatShort(size, 'diameter', system));
-  const taken = coefficient == null ? '' : `  C ${coefficient.toFixed(2)}`;
-  return [{ at, text: `${sizes.join(' to ')}${taken}` }];
+  const selected = coefficient == null ? '' : `  C ${coefficient.toFixed(2)}`;
+  return [{ at, text: `${sizes.join(' to ')}${selected}` }];
 }
 
 /** The length of each leg that is long enough to say it, along it on either side. */
@@ -192,11 +197,15 @@ function Handle({ id, at, kind, name, drawing }: HandleProps) {
     if (isMoved && (to.x !== at.x || to.y !== at.y || to.z !== at.z)) movePointTo(id, to);
   });
   const press = (event: KeyboardEvent<SVGGElement>) => {
-    const way = KEY_STEPS[event.key];
-    if (!way) return;
+    const direction = KEY_STEPS[event.key];
+    if (!direction) return;
     event.preventDefault();
     const step = grid * (event.shiftKey ? 10 : 1);
-    movePointTo(id, { x: at.x + way.x * step, y: at.y + way.y * step, z: at.z + way.z * step });
+    movePointTo(id, {
+      x: at.x + direction.x * step,
+      y: at.y + direction.y * step,
+      z: at.z + direction.z * step,
+    });
   };
   const stop = () => {
     drag.flush();

@@ -9,8 +9,8 @@ import { useChoices } from '@/storage/choices';
 import { useChooseThing } from '../choose-thing';
 import { removeThings } from '../edit-together';
 import type { PlanDrawing } from '../plan-drawing';
-import { letGo, takeAlso, togetherWith, useTaken } from '../selection';
-import { isTaking, TakenMarks } from '../things-on-plan';
+import { letGo, selectAlso, togetherWith, useSelected } from '../selection';
+import { isSelecting, SelectionMarks } from '../things-on-plan';
 import type { AirTone } from './air-tone';
 import { useDrawing } from './drawing-state';
 import { FlowMarks } from './flow-marks';
@@ -28,9 +28,9 @@ export function DuctShapes({ drawing, ducts }: Props) {
   const shopId = useDesign((shop) => shop.id);
   const machines = useDesign((shop) => shop.machines);
   const system = useUnits();
-  const selected = useSelectedDrop();
+  const explained = useSelectedDrop();
   const choose = useChooseThing();
-  const taken = useTaken();
+  const selected = useSelected();
   const open = useChoices((choices) => choices.parts[shopId]);
   const wrong = new Set(
     ducts.conflicts.flatMap((conflict) =>
@@ -38,7 +38,7 @@ export function DuctShapes({ drawing, ducts }: Props) {
     ),
   );
   const isDropOpen = machines.some(({ id }) => id === open) || ducts.lines.lines.has(open ?? '');
-  const route = new Set(isDropOpen ? routeFrom(open, selected?.drop) : []);
+  const route = new Set(isDropOpen ? routeFrom(open, explained?.drop) : []);
   return (
     <>
       <FastHatch />
@@ -52,7 +52,7 @@ export function DuctShapes({ drawing, ducts }: Props) {
           tone={ducts.tone(line.run.id)}
           isOpen={open === line.run.id}
           isOnRoute={route.has(line.run.id)}
-          isTaken={taken.has(line.run.id)}
+          isSelected={selected.has(line.run.id)}
           isWrong={wrong.has(line.run.id)}
           air={airText(ducts.speed(line.run.id), line.run.diameter, system)}
           system={system}
@@ -103,7 +103,7 @@ interface ShapeProps {
   readonly tone: AirTone;
   readonly isOpen: boolean;
   readonly isOnRoute: boolean;
-  readonly isTaken: boolean;
+  readonly isSelected: boolean;
   readonly isWrong: boolean;
   /** What moves in it now, in words; '' where it is still. */
   readonly air: string;
@@ -134,7 +134,7 @@ function looksAlike(a: ShapeProps, b: ShapeProps): boolean {
     Math.abs(a.tone.opacity - b.tone.opacity) < 0.02 &&
     a.isOpen === b.isOpen &&
     a.isOnRoute === b.isOnRoute &&
-    a.isTaken === b.isTaken &&
+    a.isSelected === b.isSelected &&
     a.isWrong === b.isWrong &&
     a.air === b.air &&
     a.system === b.system &&
@@ -158,7 +158,7 @@ function DuctDrawn({
   tone,
   isOpen,
   isOnRoute,
-  isTaken,
+  isSelected,
   isWrong,
   air,
   system,
@@ -169,7 +169,7 @@ function DuctDrawn({
   const pipe = pathThrough(pipePoints(line), drawing);
   const hosePath = hose ? pathThrough([hose.from, hose.to], drawing) : '';
   const edge = isWrong ? 'var(--starved)' : 'var(--ink)';
-  const edgeWidth = width + (isOpen || isOnRoute || isTaken ? 5 : 2.5);
+  const edgeWidth = width + (isOpen || isOnRoute || isSelected ? 5 : 2.5);
   const figures = `${formatShort(run.diameter, 'diameter', system)}, ${formatShort(derived.length ?? 0, 'length', system)}`;
   return (
     <g>
@@ -177,10 +177,10 @@ function DuctDrawn({
       <g
         role="button"
         tabIndex={0}
-        aria-label={`${run.name}; ${figures}${air === '' ? '' : `; ${air}, ${tone.state}`}${isTaken ? '; selected together' : ''}`}
-        aria-pressed={isOpen || isTaken}
+        aria-label={`${run.name}; ${figures}${air === '' ? '' : `; ${air}, ${tone.state}`}${isSelected ? '; selected together' : ''}`}
+        aria-pressed={isOpen || isSelected}
         onClick={(event) => {
-          if (isTaking(event)) takeAlso(run.id);
+          if (isSelecting(event)) selectAlso(run.id);
           else {
             letGo();
             onChoose(run.id);
@@ -188,7 +188,7 @@ function DuctDrawn({
         }}
         onKeyUp={(event) => {
           if (event.key !== 'Enter') return;
-          if (event.shiftKey) takeAlso(run.id);
+          if (event.shiftKey) selectAlso(run.id);
           else onChoose(run.id);
         }}
         onKeyDown={(event) => {
@@ -241,7 +241,7 @@ function DuctDrawn({
             edge={edge}
           />
         )}
-        {isTaken && <TakenMarks spots={line.points} drawing={drawing} />}
+        {isSelected && <SelectionMarks spots={line.points} drawing={drawing} />}
       </g>
       {run.gate && <GateMark line={line} drawing={drawing} width={width} />}
     </g>

@@ -29,7 +29,7 @@ export function routeAsDrawn(from: DuctEnd, to: DuctEnd, points: readonly Point3
 }
 
 /** Leads a machine's port the usual way to a run, a joint or the collector. */
-export function routeTheUsualWay(machine: string, port: string, goal: Goal): RoutedDuct {
+export function routeUsually(machine: string, port: string, goal: Goal): RoutedDuct {
   return routed('route a duct', (shop) => routeUsual(shop, machine, port, goal, newId));
 }
 

@@ -44,12 +44,12 @@ interface GhostProps {
 
 function GhostDuct({ line, drawing }: GhostProps) {
   const width = Math.max(LEAST_WIDTH, line.run.diameter * drawing.scale);
-  const way = pathThrough(line.points, drawing);
+  const path = pathThrough(line.points, drawing);
   return (
     <>
-      <path d={way} stroke="var(--paper)" strokeWidth={width} strokeOpacity={0.55} />
-      <path d={way} stroke="var(--air)" strokeWidth={width} strokeOpacity={0.3} />
-      <path d={way} stroke="var(--ink)" strokeWidth={1.75} strokeDasharray="7 4" />
+      <path d={path} stroke="var(--paper)" strokeWidth={width} strokeOpacity={0.55} />
+      <path d={path} stroke="var(--air)" strokeWidth={width} strokeOpacity={0.3} />
+      <path d={path} stroke="var(--ink)" strokeWidth={1.75} strokeDasharray="7 4" />
     </>
   );
 }

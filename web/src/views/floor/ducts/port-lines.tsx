@@ -11,7 +11,7 @@ import { DiameterLine, Line, ShopQuantity } from '../../parts/line';
 import { NeedLine } from '../../parts/need-line';
 import { outward } from '../../parts/outward';
 import { editMachine } from '../edit-things';
-import { routeTheUsualWay } from './edit-ducts';
+import { routeUsually } from './edit-ducts';
 import { useDucts } from './use-ducts';
 
 const REACH = 10;
@@ -98,7 +98,7 @@ function RouteLine({ machine, port }: { readonly machine: Machine; readonly port
   );
   const route = () => {
     const to: Goal = goal === 'inlet' ? { kind: 'inlet' } : { kind: 'run', run: goal };
-    const routed = routeTheUsualWay(machine.id, port.id, to);
+    const routed = routeUsually(machine.id, port.id, to);
     setRefusal(routed.ok ? null : whyNoRoute(routed.why));
   };
   return (

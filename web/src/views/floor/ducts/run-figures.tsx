@@ -16,7 +16,7 @@ export function RunFigures({ run }: { readonly run: Run }) {
   const [first] = air;
   const last = air.at(-1);
   const parts = lossesOfRun(now, run.id);
-  const taken = parts.reduce((sum, { loss }) => sum + loss, 0);
+  const selected = parts.reduce((sum, { loss }) => sum + loss, 0);
   return (
     <section aria-label={`Figures of ${run.name}`} className="pb-4">
       <h2 className="text-[18px]">{run.name}</h2>
@@ -24,7 +24,7 @@ export function RunFigures({ run }: { readonly run: Run }) {
         <p className="pt-1">
           {formatShort(last.flowOut, 'flow', system)} at{' '}
           {formatShort(last.velocity, 'velocity', system)}, with{' '}
-          {formatShort(taken, 'pressure', system)} of pressure drop.
+          {formatShort(selected, 'pressure', system)} of pressure drop.
         </p>
       ) : (
         <p className="pt-1">No air moves in it with the gates open now.</p>

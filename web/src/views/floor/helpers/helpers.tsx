@@ -16,8 +16,8 @@ import { useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
 import { marginText, ROUTE_NAMES } from '../ducts/ghost-ducts';
 import { lookAt } from '../floor-look';
+import { adoptRoute, adoptSizes, adoptSwap } from './adopt-advice';
 import { showGhost, useGhost } from './ghost';
-import { adoptRoute, adoptSizes, adoptSwap } from './take-advice';
 import { type Advice, useAdvice } from './use-advice';
 
 /** What the program can judge by itself: where machines stand, how ducts are routed, how wide they are. */
@@ -121,7 +121,7 @@ const WHY: Readonly<Record<WhyNotRouted, string>> = {
   unsolved: 'No route has a solution: the blower would run past the end of its curve.',
 };
 
-/** Mains and branches for what stands, three ways; one is taken and edited on. */
+/** Mains and branches for what stands, in three styles; one is adopted and edited on. */
 function RouteIt() {
   const shop = useDesign();
   const system = useUnits();
@@ -165,7 +165,7 @@ function RouteIt() {
               system={system}
               isShown={proposal === shown}
               onShow={() => showGhost({ route: proposal, present })}
-              onTake={() => {
+              onAdopt={() => {
                 adoptRoute(proposal);
                 forget();
               }}
@@ -182,14 +182,14 @@ function Proposal({
   system,
   isShown,
   onShow,
-  onTake,
+  onAdopt,
 }: {
   readonly proposal: RouteProposal;
   readonly system: 'us' | 'metric';
   /** It is the one on the plan. */
   readonly isShown: boolean;
   readonly onShow: () => void;
-  readonly onTake: () => void;
+  readonly onAdopt: () => void;
 }) {
   const { style, score } = proposal;
   const isSettling = score.slowestMain < 1;
@@ -213,7 +213,7 @@ function Proposal({
         )}
       </span>
       <Button
-        onClick={onTake}
+        onClick={onAdopt}
         onFocus={onShow}
         aria-label={`Use this route: ${ROUTE_NAMES[style]}`}
       >

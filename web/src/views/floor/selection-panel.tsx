@@ -2,7 +2,7 @@
 
 import { PIPE_IDS, PIPES } from '@frank-gauge/core/catalogue';
 import type { Run } from '@frank-gauge/core/design';
-import type { TakenTogether } from '@frank-gauge/core/routing';
+import type { SelectedTogether } from '@frank-gauge/core/routing';
 import { useState } from 'react';
 import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
@@ -10,32 +10,32 @@ import { Choice } from '@/ui/choice';
 import { DiameterLine, FieldLine, Line } from '../parts/line';
 import { useDrawing } from './ducts/drawing-state';
 import { copyThings, editRuns, moveThings, removeThings, turnThings } from './edit-together';
-import { allOf, letGo, takenOf, takeTogether, useTaken } from './selection';
+import { allOf, letGo, selectedOf, selectTogether, useSelected } from './selection';
 
 const QUARTER = Math.PI / 2;
 const FAR = 100;
 
-/** What is taken together: moved by figures, turned, copied, taken out; its ducts sized at once. */
-export function TakenPanel() {
+/** What is selected together: moved by figures, turned, copied, removed; its ducts sized at once. */
+export function SelectionPanel() {
   const shop = useDesign();
   const tool = useDrawing((drawing) => drawing.tool);
-  const ids = useTaken();
-  const taken = takenOf(shop, ids);
-  const count = taken.machines.size + taken.runs.size + (taken.isCollector ? 1 : 0);
+  const ids = useSelected();
+  const selected = selectedOf(shop, ids);
+  const count = selected.machines.size + selected.runs.size + (selected.isCollector ? 1 : 0);
   if (count === 0 && tool !== 'take') return null;
   const all = [...ids];
   return (
     <section aria-label="Selected together" className="mb-4 border-rule border-b pb-3">
       <h2 className="text-[18px]">Selected together</h2>
       <p className="pt-1" role="status">
-        {count === 0 ? 'Nothing yet.' : `${said(taken)}.`}
+        {count === 0 ? 'Nothing yet.' : `${said(selected)}.`}
       </p>
       <p className="text-[14px] text-quiet">
         Shift and click adds one more; Shift and drag on the floor selects everything inside. Ducts
         move along; hold Alt to leave them.
       </p>
       <div className="flex flex-wrap gap-1.5 pt-2">
-        <Button onClick={() => takeTogether(allOf(shop))}>Select all</Button>
+        <Button onClick={() => selectTogether(allOf(shop))}>Select all</Button>
         {count > 0 && (
           <Button look="quiet" onClick={letGo}>
             Deselect
@@ -45,15 +45,15 @@ export function TakenPanel() {
       {count > 0 && (
         <>
           <MoveFields ids={all} />
-          {taken.runs.size > 0 && <RunFields taken={taken} />}
+          {selected.runs.size > 0 && <RunFields selected={selected} />}
           <div className="flex flex-wrap gap-1.5 pt-2">
-            {taken.machines.size + Number(taken.isCollector) > 0 && (
+            {selected.machines.size + Number(selected.isCollector) > 0 && (
               <Button onClick={() => turnThings(all, QUARTER)}>Quarter turn</Button>
             )}
-            {taken.machines.size > 0 && (
+            {selected.machines.size > 0 && (
               <Button onClick={() => copyThings(all)}>Copy with their ducts</Button>
             )}
-            {taken.machines.size + taken.runs.size > 0 && (
+            {selected.machines.size + selected.runs.size > 0 && (
               <Button look="quiet" onClick={() => removeThings(all)}>
                 Remove
               </Button>
@@ -66,7 +66,7 @@ export function TakenPanel() {
 }
 
 /** '2 machines, 1 duct and the collector' */
-function said({ machines, runs, isCollector }: TakenTogether): string {
+function said({ machines, runs, isCollector }: SelectedTogether): string {
   const counted = (count: number, one: string) =>
     count === 0 ? [] : [`${count} ${one}${count > 1 ? 's' : ''}`];
   const parts = [
@@ -101,10 +101,10 @@ function MoveFields({ ids }: { readonly ids: readonly string[] }) {
 
 const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short }));
 
-/** Diameter and pipe of all ducts that are taken: empty where they differ. */
-function RunFields({ taken }: { readonly taken: TakenTogether }) {
+/** Diameter and pipe of all ducts that are selected: empty where they differ. */
+function RunFields({ selected }: { readonly selected: SelectedTogether }) {
   const all = useDesign(({ ducts }) => ducts.runs);
-  const runs = all.filter(({ id }) => taken.runs.has(id));
+  const runs = all.filter(({ id }) => selected.runs.has(id));
   const diameter = common(runs, (run) => run.diameter);
   const pipe = common(runs, (run) => run.pipe);
   return (
@@ -114,7 +114,7 @@ function RunFields({ taken }: { readonly taken: TakenTogether }) {
         value={diameter}
         placeholder="mixed"
         onChange={(next) =>
-          editRuns(taken.runs, 'diameter', (own) => {
+          editRuns(selected.runs, 'diameter', (own) => {
             own.diameter = next;
           })
         }
@@ -126,7 +126,7 @@ function RunFields({ taken }: { readonly taken: TakenTogether }) {
           options={pipe === null ? [{ value: '', label: 'mixed' }, ...PIPE_OPTIONS] : PIPE_OPTIONS}
           onChange={(next) => {
             if (next !== '') {
-              editRuns(taken.runs, 'pipe', (own) => {
+              editRuns(selected.runs, 'pipe', (own) => {
                 own.pipe = next;
               });
             }

@@ -1,11 +1,11 @@
 import { toSI } from '../quantity/units';
-import type { Stack } from './schema';
+import type { Assembly } from './schema';
 
 /**
  * How a new collector stands until it is described: a bin on low castors that is lowered by a lever,
  * sizes as such parts usually have them. With a separator the blower stands on it; without one, on a cart.
  */
-export const usualStack = (hasSeparator: boolean): Stack => ({
+export const usualAssembly = (hasSeparator: boolean): Assembly => ({
   order: 'pulled',
   bin: {
     shape: 'round',

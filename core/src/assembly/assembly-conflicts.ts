@@ -1,8 +1,8 @@
 import { chainOrder } from '../design/chain-order';
 import type { CollectorParts } from '../design/edit-candidates';
+import { assemblyMasses } from './assembly-masses';
 import { bracketLoad } from './bracket';
-import type { Elevation, Placed, StackPart } from './elevation';
-import { stackMasses } from './stack-masses';
+import type { AssemblyPart, Elevation, Placed } from './elevation';
 
 export type ConflictKind =
   | 'over the ceiling'
@@ -35,7 +35,7 @@ export interface Conflict {
   readonly kind: ConflictKind;
   /** Serious: it cannot stand or work so. Caution: it can hurt, or cost. */
   readonly severity: 'serious' | 'caution' | 'note';
-  readonly part: StackPart | 'cleat';
+  readonly part: AssemblyPart | 'cleat';
   /** By how much it is short, SI; null where no number is. */
   readonly short: number | null;
   readonly of: 'length' | 'mass' | 'force' | null;
@@ -75,7 +75,7 @@ const plain = (
  * ceiling, a bin that cannot come free, couplings and fasteners that are short, weights too heavy for
  * the people at hand. Serious ones first, else from the floor up.
  */
-export function stackConflicts(parts: CollectorParts, elevation: Elevation): Conflict[] {
+export function assemblyConflicts(parts: CollectorParts, elevation: Elevation): Conflict[] {
   const rank = { serious: 0, caution: 1, note: 2 };
   return [
     ...heights(parts, elevation),
@@ -87,7 +87,7 @@ export function stackConflicts(parts: CollectorParts, elevation: Elevation): Con
   ].sort((a, b) => rank[a.severity] - rank[b.severity]);
 }
 
-const partOf = ({ placed }: Elevation, part: StackPart): Placed | undefined =>
+const partOf = ({ placed }: Elevation, part: AssemblyPart): Placed | undefined =>
   placed.find((each) => each.part === part);
 
 function heights(parts: CollectorParts, elevation: Elevation): Conflict[] {
@@ -154,7 +154,7 @@ function freeing(parts: CollectorParts, elevation: Elevation): Conflict[] {
   if (!carriesBlower && stack.coupling.kind === 'rigid' && lid.lip > TOLERANCE) {
     found.push(plain('coupling holds', 'serious', 'coupling'));
   }
-  const { offBin, byPeople } = stackMasses(parts);
+  const { offBin, byPeople } = assemblyMasses(parts);
   found.push(...short('heavy lift off the bin', 'caution', 'separator', offBin, byPeople, 'mass'));
   return found;
 }
@@ -184,7 +184,7 @@ function carrying(parts: CollectorParts, elevation: Elevation): Conflict[] {
   const { stack } = parts;
   const { sizes } = elevation;
   const found: Conflict[] = [];
-  const { blower, byPeople } = stackMasses(parts);
+  const { blower, byPeople } = assemblyMasses(parts);
   if (stack.mount.kind !== 'cart') {
     found.push(...short('heavy blower', 'caution', 'blower', blower, byPeople, 'mass'));
   }

@@ -5,7 +5,7 @@ import { tapeLength } from '@/words/tape-length';
 import { type CollectorOptions, Part, Row } from './table-parts';
 
 /** How high each stands, and what it takes of the floor. */
-export function StandRows({ options }: CollectorOptions) {
+export function AssemblyRows({ options }: CollectorOptions) {
   const room = useDesign((shop) => shop.room);
   const system = useUnits();
   const ceiling = room.ceilingHeight;

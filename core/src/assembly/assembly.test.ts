@@ -3,14 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { copyOf, threeBranchShop } from '../../reference/sample-shops';
 import type { CollectorParts } from '../design/edit-candidates';
 import { shopSchema } from '../design/schema';
-import { usualStack } from '../design/usual-stack';
+import { usualAssembly } from '../design/usual-assembly';
 import { toSI } from '../quantity/units';
+import { assemblyConflicts, type ConflictKind } from './assembly-conflicts';
+import { assemblyMasses, binVolume, LIFT_BY_ONE, liftBy } from './assembly-masses';
 import { boxAround } from './box-around';
 import { bracketLoad, GRAVITY, lateral, withdrawal } from './bracket';
-import type { Elevation, StackPart } from './elevation';
-import { type ConflictKind, stackConflicts } from './stack-conflicts';
-import { binVolume, LIFT_BY_ONE, liftBy, stackMasses } from './stack-masses';
-import { standStack } from './stand-stack';
+import type { AssemblyPart, Elevation } from './elevation';
+import { standAssembly } from './stand-assembly';
 import { sizesOf } from './usual-sizes';
 
 const inch = (value: number) => toSI(value, 'in');
@@ -22,7 +22,7 @@ const inch = (value: number) => toSI(value, 'in');
  */
 function typed(change: (parts: CollectorParts) => void = () => {}): CollectorParts {
   const { separator, blower, exhaust } = copyOf(threeBranchShop()).collector;
-  const stack = usualStack(true);
+  const stack = usualAssembly(true);
   Object.assign(separator, { kind: 'cyclone', heads: 5, inletDiameter: inch(6) });
   Object.assign(stack.bin, { diameter: inch(20), height: inch(28), raised: inch(2), weight: 5 });
   stack.lid = { thickness: inch(1.5), lip: inch(1) };
@@ -46,12 +46,12 @@ function typed(change: (parts: CollectorParts) => void = () => {}): CollectorPar
 const CEILING = inch(96);
 
 const kinds = (parts: CollectorParts, ceiling: number | null = CEILING): ConflictKind[] =>
-  stackConflicts(parts, standStack(parts, ceiling)).map(({ kind }) => kind);
+  assemblyConflicts(parts, standAssembly(parts, ceiling)).map(({ kind }) => kind);
 
 const conflict = (parts: CollectorParts, kind: ConflictKind, ceiling: number | null = CEILING) =>
-  stackConflicts(parts, standStack(parts, ceiling)).find((each) => each.kind === kind);
+  assemblyConflicts(parts, standAssembly(parts, ceiling)).find((each) => each.kind === kind);
 
-function place(elevation: Elevation, part: StackPart) {
+function place(elevation: Elevation, part: AssemblyPart) {
   const found = elevation.placed.find((each) => each.part === part);
   if (!found) throw new Error(`no ${part}`);
   return found;
@@ -59,7 +59,7 @@ function place(elevation: Elevation, part: StackPart) {
 
 describe('a stack', () => {
   it('adds up, worked by hand: 2 + 28 + 1½ + 36 + 6 + 5 + 10 = 88½ in.', () => {
-    const elevation = standStack(typed(), CEILING);
+    const elevation = standAssembly(typed(), CEILING);
     expect(elevation.height).toBeCloseTo(inch(88.5), 9);
     expect(place(elevation, 'lid').z1).toBeCloseTo(inch(31.5), 9);
     expect(place(elevation, 'separator').z1).toBeCloseTo(inch(67.5), 9);
@@ -71,7 +71,7 @@ describe('a stack', () => {
   });
 
   it('is as wide as what stands side by side, and as deep as its widest part', () => {
-    const elevation = standStack(
+    const elevation = standAssembly(
       typed(({ stack }) => {
         stack.transition.length = inch(12);
       }),
@@ -131,7 +131,7 @@ describe('a stack', () => {
   });
 
   it('weighs what has to be lifted against the people there', () => {
-    expect(stackMasses(typed()).offBin).toBe(9 + 26);
+    expect(assemblyMasses(typed()).offBin).toBe(9 + 26);
     const alone = typed(({ stack }) => {
       stack.people = 1;
     });
@@ -155,7 +155,7 @@ describe('a stack', () => {
 
   it('a full 28-gal drum, worked by hand: π/4·0.508²·0.711 m³ at 130 kg/m³, and its own 5 kg', () => {
     expect(binVolume(typed())).toBeCloseTo(0.14415, 4);
-    expect(stackMasses(typed()).fullBin).toBeCloseTo(5 + 130 * 0.14415, 2);
+    expect(assemblyMasses(typed()).fullBin).toBeCloseTo(5 + 130 * 0.14415, 2);
   });
 
   it('on the wall: lifting under a rigid coupling is refused, a hose long enough is not', () => {
@@ -167,7 +167,7 @@ describe('a stack', () => {
     expect(kinds(wall('rigid', 60))).toEqual(['coupling holds']);
     expect(kinds(wall('hose', 60))).toEqual([]);
     // From the separator's outlet (0, 67.5) to the inlet, 12½ up and 10 + 4 in. of air aside.
-    const { joints } = standStack(wall('hose', 10), CEILING);
+    const { joints } = standAssembly(wall('hose', 10), CEILING);
     const aside = inch(10) + 0.1;
     const straight = Math.hypot(aside, inch(12.5));
     expect(joints[0]?.needed).toBeCloseTo(1.1 * straight, 6);
@@ -175,7 +175,7 @@ describe('a stack', () => {
       1.1 * straight - inch(10),
       6,
     );
-    expect(standStack(wall('rigid', 60), CEILING).joints[0]?.needed).toBeCloseTo(
+    expect(standAssembly(wall('rigid', 60), CEILING).joints[0]?.needed).toBeCloseTo(
       aside + inch(12.5),
       6,
     );
@@ -186,7 +186,7 @@ describe('a stack', () => {
       stack.mount = { kind: 'attic' };
       stack.coupling.length = inch(80);
     });
-    const elevation = standStack(attic, CEILING);
+    const elevation = standAssembly(attic, CEILING);
     expect(elevation.height).toBeCloseTo(inch(67.5), 9);
     expect(place(elevation, 'blower').isElsewhere).toBe(true);
     expect(place(elevation, 'blower').z0).toBeGreaterThan(CEILING);
@@ -195,7 +195,7 @@ describe('a stack', () => {
       stack.mount = { kind: 'nextRoom', height: inch(72) };
       stack.coupling.length = inch(80);
     });
-    const beyond = standStack(next, CEILING);
+    const beyond = standAssembly(next, CEILING);
     expect(place(beyond, 'blower').x0).toBeGreaterThan(beyond.partitionX ?? Infinity);
     expect(beyond.floor.width).toBeCloseTo(inch(20) + 0.04, 9);
   });
@@ -212,13 +212,13 @@ describe('a stack', () => {
         heating: null,
       };
     });
-    const elevation = standStack(out, CEILING);
+    const elevation = standAssembly(out, CEILING);
     expect(elevation.filterX).toBeNull();
     const way = elevation.joints.find(({ part }) => part === 'transition');
     expect(way?.diameter).toBeCloseTo(inch(8), 9);
     expect(way?.points.at(-1)?.x).toBeGreaterThan(elevation.outsideX ?? Infinity);
     for (const { x1 } of elevation.placed) expect(x1).toBeLessThan(elevation.outsideX ?? 0);
-    expect(standStack(typed(), CEILING).outsideX).toBeNull();
+    expect(standAssembly(typed(), CEILING).outsideX).toBeNull();
     // On the wall its outlet goes up an 8-in. duct's width, and half the duct stands over that.
     out.stack.mount = { kind: 'wall', height: inch(80) };
     out.stack.coupling.length = 3;
@@ -232,7 +232,7 @@ describe('a stack', () => {
       separator.kind = 'none';
       stack.mount = { kind: 'cart', height: inch(5) };
     });
-    const elevation = standStack(one, CEILING);
+    const elevation = standAssembly(one, CEILING);
     expect(elevation.separatorX).toBeNull();
     expect(place(elevation, 'blower').z0).toBeCloseTo(inch(5), 9);
     expect(place(elevation, 'filterBin').z0).toBeCloseTo(inch(5), 9);
@@ -309,7 +309,7 @@ describe('a stack', () => {
 
   it('what is not typed is as such parts usually are, and larger with the machine', () => {
     const open = typed(({ stack }) => {
-      Object.assign(stack, usualStack(true));
+      Object.assign(stack, usualAssembly(true));
     });
     const small = sizesOf(open);
     expect(small.blower.housing).toBeGreaterThan(open.blower.wheelDiameter);
@@ -346,12 +346,12 @@ describe('a stack', () => {
           stack.blower.housing = housing;
           stack.separator.hungAt = hungAt;
         });
-        const elevation = standStack(parts, ceiling);
+        const elevation = standAssembly(parts, ceiling);
         for (const { x0, x1, z0, z1 } of elevation.placed) {
           expect([x0, x1, z0, z1].every(Number.isFinite)).toBe(true);
           expect(x1).toBeGreaterThanOrEqual(x0);
         }
-        for (const { short } of stackConflicts(parts, elevation)) {
+        for (const { short } of assemblyConflicts(parts, elevation)) {
           if (short !== null) expect(short).toBeGreaterThan(0);
         }
         const collector = { ...shop.collector, ...parts };

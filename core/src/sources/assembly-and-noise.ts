@@ -1,6 +1,6 @@
+import { BOX_CLEARANCE } from '../assembly/assembly-conflicts';
+import { CHIP_DENSITY, LIFT_BY_ONE, TEAM_SHARES } from '../assembly/assembly-masses';
 import { SHAKE, SHEAR_OF_QUARTER_INCH, STUD_GRAVITY } from '../assembly/bracket';
-import { BOX_CLEARANCE } from '../assembly/stack-conflicts';
-import { CHIP_DENSITY, LIFT_BY_ONE, TEAM_SHARES } from '../assembly/stack-masses';
 import { THINNEST_WALL, USUAL_CLEARANCE, USUAL_TAPER } from '../build/adapter';
 import { BAND_SPARE } from '../build/band-chain';
 import { MOST_TURNS, PUSH, SNUG, STRETCH, THICKEST_GASKET } from '../build/fit';
@@ -24,7 +24,7 @@ import { EXCHANGE, FULL_SHIFT, RECOMMENDED_LEVEL } from '../noise/daily-dose';
 import { type CoefficientGroup, FROM_MEMORY, plain } from '../quantity/coefficient';
 
 /** How a collector stands, what joins it, what it is plugged into, and how loud it is. */
-export const stackAndNoise = (): CoefficientGroup[] => [
+export const assemblyAndNoise = (): CoefficientGroup[] => [
   {
     title: 'Plugs and starts',
     about:

@@ -2,8 +2,8 @@
 
 import { useEffect } from 'react';
 import { shopSession } from '@/storage/session';
-import { takeTool, useDrawing } from './ducts/drawing-state';
-import { allOf, letGo, takeTogether, useSelection } from './selection';
+import { chooseTool, useDrawing } from './ducts/drawing-state';
+import { allOf, letGo, selectTogether, useSelection } from './selection';
 
 /** Keys of taking things together: Ctrl+A all that is drawn, Escape lets go. Leaving lets go too. */
 export function useTakingKeys(): void {
@@ -15,9 +15,9 @@ export function useTakingKeys(): void {
         const session = shopSession.state.getState();
         if (session.status !== 'open') return;
         event.preventDefault();
-        takeTogether(allOf(session.shop));
+        selectTogether(allOf(session.shop));
       } else if (event.key === 'Escape') {
-        if (useDrawing.getState().tool === 'take') takeTool('move');
+        if (useDrawing.getState().tool === 'take') chooseTool('move');
         if (useSelection.getState().ids.size > 0) letGo();
       }
     };

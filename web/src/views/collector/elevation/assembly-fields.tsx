@@ -17,7 +17,7 @@ import { OrderAndRoom } from './order-and-room';
 import { BlowerSizeFields, FilterSizeFields, SeparatorSizeFields } from './size-fields';
 
 /** Everything about how the collector stands, a line each, opening to its fields. */
-export function StackFields() {
+export function AssemblyFields() {
   const system = useUnits();
   const { parts } = useCollector();
   const { elevation } = useElevation();

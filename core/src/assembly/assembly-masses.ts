@@ -26,7 +26,7 @@ export const liftBy = (people: number): number =>
   LIFT_BY_ONE * people * (TEAM_SHARES[Math.min(people, TEAM_SHARES.length) - 1] ?? 0.5);
 
 /** Masses someone has to move, kg. */
-export interface StackMasses {
+export interface AssemblyMasses {
   /** The blower with its motor, up to where it is mounted. */
   readonly blower: number;
   /** The bin when full. */
@@ -44,7 +44,7 @@ export function binVolume(parts: CollectorParts): number {
   return (isRound ? Math.PI / 4 : 1) * diameter ** 2 * height;
 }
 
-export function stackMasses(parts: CollectorParts): StackMasses {
+export function assemblyMasses(parts: CollectorParts): AssemblyMasses {
   const { stack } = parts;
   const sizes = sizesOf(parts);
   const stands = stack.mount.kind === 'onSeparator' ? sizes.blower.weight : 0;

@@ -1,10 +1,10 @@
 import { chainOrder } from '../design/chain-order';
 import type { CollectorParts } from '../design/edit-candidates';
 import { BETWEEN, type Columns, columnsOf } from './columns';
-import type { Elevation, Placed, StackPart } from './elevation';
+import type { AssemblyPart, Elevation, Placed } from './elevation';
 import { jointsBetween } from './joints-between';
 import { placeBlower } from './place-blower';
-import { type StackSizes, sizesOf } from './usual-sizes';
+import { type AssemblySizes, sizesOf } from './usual-sizes';
 
 /** Between a filter and the bin it stands on, m. */
 const FILTER_RING = 0.06;
@@ -15,11 +15,11 @@ const LID_EDGE = 0.02;
  * Where every part of a collector stands, by what carries what: the bin on its castors, lid and
  * separator over it, the blower on the separator, the wall, a cart, in the attic or in the next room,
  * and the filter over its own bin beside them. Never fails: what doesn't fit is placed where it would
- * be, and `stackConflicts` says what is short.
+ * be, and `assemblyConflicts` says what is short.
  *
  * @param ceiling m; null where it is not known
  */
-export function standStack(parts: CollectorParts, ceiling: number | null): Elevation {
+export function standAssembly(parts: CollectorParts, ceiling: number | null): Elevation {
   const order = chainOrder(parts);
   const sizes = sizesOf(parts);
   const columns = columnsOf(parts, sizes, order);
@@ -79,7 +79,7 @@ interface Column {
 const NO_COLUMN: Column = { placed: [], top: 0, lidZ: 0 };
 
 /** Bin, lid and separator, the lid where it hangs or on the bin. */
-function separatorColumn({ stack }: CollectorParts, sizes: StackSizes, x: number): Column {
+function separatorColumn({ stack }: CollectorParts, sizes: AssemblySizes, x: number): Column {
   const { bin, lid, emptying } = stack;
   const binZ = bin.raised + (emptying.kind === 'lower' ? emptying.travel : 0);
   const binTop = binZ + sizes.bin.height;
@@ -101,7 +101,7 @@ function separatorColumn({ stack }: CollectorParts, sizes: StackSizes, x: number
 /** The filter where it hangs, or on its own bin on floor or cart. */
 function filterColumn(
   { stack }: CollectorParts,
-  sizes: StackSizes,
+  sizes: AssemblySizes,
   { filterX, isFilterElsewhere }: Columns,
 ): Column {
   const deck = stack.mount.kind === 'cart' ? stack.mount.height : 0;
@@ -124,7 +124,7 @@ function filterColumn(
 }
 
 function standing(
-  part: StackPart,
+  part: AssemblyPart,
   centre: number,
   width: number,
   z0: number,
@@ -135,10 +135,10 @@ function standing(
 }
 
 /** Room on the floor: what hangs on a wall takes none. */
-function floorOf({ stack }: CollectorParts, sizes: StackSizes, inRoom: readonly Placed[]) {
+function floorOf({ stack }: CollectorParts, sizes: AssemblySizes, inRoom: readonly Placed[]) {
   const isOnFloor = stack.mount.kind === 'cart' || stack.mount.kind === 'onSeparator';
   const taking = inRoom.filter(({ part }) => isOnFloor || (part !== 'blower' && part !== 'motor'));
-  const has = (part: StackPart) => taking.some((placed) => placed.part === part);
+  const has = (part: AssemblyPart) => taking.some((placed) => placed.part === part);
   const x0 = taking.length === 0 ? 0 : Math.min(...taking.map((placed) => placed.x0));
   const width = taking.length === 0 ? 0 : Math.max(...taking.map(({ x1 }) => x1)) - x0;
   const depth = Math.max(

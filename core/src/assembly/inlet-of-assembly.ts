@@ -1,6 +1,6 @@
 import { CHAINS, chainOrder } from '../design/chain-order';
 import type { CollectorParts } from '../design/edit-candidates';
-import { standStack } from './stand-stack';
+import { standAssembly } from './stand-assembly';
 
 const WAYS = { left: [-1, 0], right: [1, 0], front: [0, -1], back: [0, 1] } as const;
 
@@ -12,12 +12,12 @@ const UNDER_TOP = 0.6;
  * blower or filter), m from the middle of its footprint, z over its floor. A separator is entered
  * just under its top, a blower or filter at half its height.
  */
-export function inletOfStack(
+export function inletOfAssembly(
   parts: CollectorParts,
   ceiling: number | null,
   side: keyof typeof WAYS,
 ): { readonly x: number; readonly y: number; readonly z: number } {
-  const { placed, floor } = standStack(parts, ceiling);
+  const { placed, floor } = standAssembly(parts, ceiling);
   const middle = floor.x0 + floor.width / 2;
   const first = CHAINS[chainOrder(parts)]
     .map((part) => placed.find((each) => each.part === part))

@@ -1,5 +1,5 @@
 /** What a request is answered with; the body is JSON. */
-export interface Answer {
+export interface ApiResponse {
   readonly status: number;
   readonly body: string;
 }
@@ -9,6 +9,6 @@ export function refusal(
   status: number,
   error: string,
   faults: readonly { readonly path: string; readonly message: string }[] = [],
-): Answer {
+): ApiResponse {
   return { status, body: JSON.stringify({ error, faults }) };
 }

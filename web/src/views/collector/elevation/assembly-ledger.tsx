@@ -2,11 +2,11 @@
 
 import { suctionStrength } from '@frank-gauge/core/analysis';
 import {
+  assemblyMasses,
   binVolume,
   bracketLoad,
   type Conflict,
   GRAVITY,
-  stackMasses,
 } from '@frank-gauge/core/assembly';
 import { formatShort, fromSI, STYLES, toSI } from '@frank-gauge/core/quantity';
 import type { ReactNode } from 'react';
@@ -23,7 +23,7 @@ const MARKS: Record<Conflict['severity'], { sign: string; says: string }> = {
 };
 
 /** What the elevation says in sentences and numbers: what does not fit first. */
-export function StackLedger() {
+export function AssemblyLedger() {
   const system = useUnits();
   const { conflicts } = useElevation();
   return (
@@ -69,7 +69,7 @@ function Figures() {
   const { elevation } = useElevation();
   const length = (value: number) => tapeLength(value, system);
   const mass = (value: number) => formatShort(value, 'mass', system);
-  const masses = stackMasses(parts);
+  const masses = assemblyMasses(parts);
   const { ceiling, height, floor, sizes } = elevation;
   const coupling = elevation.joints.find(({ part }) => part === 'coupling');
   const bracket = bracketLoad(parts.stack.cleat, sizes.blower.weight, sizes.blower.housing / 2);

@@ -5,7 +5,7 @@ import { type PointerEvent, type ReactNode, useState } from 'react';
 import { useDrawing } from './ducts/drawing-state';
 import type { Ducts } from './ducts/use-ducts';
 import type { PlanDrawing } from './plan-drawing';
-import { takeTogether, useSelection } from './selection';
+import { selectTogether, useSelection } from './selection';
 import type { Thing } from './use-standing';
 
 interface Frame {
@@ -53,7 +53,7 @@ export function useTakingFrame(
       if (!frame) return;
       const isWithin = within(frame);
       const all = (points: readonly Spot[]) => points.every((at) => isWithin(drawing.spot(at)));
-      takeTogether([
+      selectTogether([
         ...useSelection.getState().ids,
         ...things.filter(({ corners }) => all(corners)).map(({ id }) => id),
         ...drawn.filter(({ points }) => all(points)).map(({ run }) => run.id),
