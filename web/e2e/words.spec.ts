@@ -80,6 +80,7 @@ for (const view of VIEWS) {
     await page.waitForTimeout(500);
     const wrong: string[] = [];
     const look = async () => {
+      await expect(page.locator('[data-loading]')).toHaveCount(0);
       wrong.push(...(await misnamed(page)), ...(await cutOff(page)));
       // biome-ignore lint/performance/useDomNodeTextContent: what is seen, line by line
       const lines = (await page.locator('body').innerText()).split('\n');

@@ -144,4 +144,20 @@ describe('the parts of a run', () => {
     expect(shut.length).toBeGreaterThan(0);
     for (const { coefficient } of shut) expect(coefficient).toBeNull();
   });
+
+  it('have none either where the duct they join drowns what moves in theirs', () => {
+    const { solution } = judged();
+    const [segment] = solution.airIn.get('saw') ?? [];
+    const [part] = segment?.parts ?? [];
+    if (!segment || !part) throw new Error('no part');
+    const coefficientOf = (loss: number) => {
+      const airIn = new Map([
+        ['saw', [{ ...segment, parts: [{ ...part, loss }], velocityPressureOut: 0.2 }]],
+      ]);
+      return lossesOfRun({ ...solution, airIn }, 'saw')[0]?.coefficient;
+    };
+    expect(coefficientOf(-19)).toBeCloseTo(-95, 9);
+    expect(coefficientOf(-250)).toBeNull();
+    expect(coefficientOf(250)).toBeNull();
+  });
 });

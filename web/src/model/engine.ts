@@ -1,7 +1,7 @@
 import { type Remote, wrap } from 'comlink';
 import { isInMemory } from '@/storage/storage-place';
 import type { EngineApi } from '@/workers/engine.worker';
-import { storageWork } from '@/workers/storage-work';
+import type { StorageWork } from '@/workers/storage-work';
 
 /** How asking ended. */
 export type Outcome<T> =
@@ -145,12 +145,27 @@ export class Engine<Api> {
 function withMemory(remote: Remote<EngineApi>): Remote<EngineApi> {
   const here: ProxyHandler<Remote<EngineApi>> = {
     get: (asked, name) =>
-      isInMemory() && name in storageWork
-        ? Reflect.get(storageWork, name)
-        : Reflect.get(asked, name),
+      isInMemory() && isOfStorage(name) ? onThisPage(name) : Reflect.get(asked, name),
   };
   return new Proxy(remote, here);
 }
+
+const OF_STORAGE: Readonly<Record<keyof StorageWork, true>> = {
+  importShop: true,
+  exportShop: true,
+  storeStanding: true,
+};
+
+const isOfStorage = (name: string | symbol): name is keyof StorageWork =>
+  Object.hasOwn(OF_STORAGE, name);
+
+/** Loaded only where a page has to do it by itself. */
+const onThisPage =
+  (name: keyof StorageWork) =>
+  async (...given: unknown[]): Promise<unknown> => {
+    const { storageWork } = await import('@/workers/storage-work');
+    return Reflect.apply(storageWork[name], storageWork, given);
+  };
 
 /** The one worker of this page. */
 export const engine = new Engine<Remote<EngineApi>>((onBroken) => {

@@ -6,8 +6,8 @@ import { database } from '@/storage/database';
 import { readRecords } from '@/storage/journal-tables';
 import { saveBlob } from '@/storage/save-file';
 import { shopSession } from '@/storage/session';
+import { type FileForm, fileName, jsonFile } from '@/storage/shop-file';
 import { noteExported } from '@/storage/shop-list';
-import { type FileForm, fileName, jsonFile } from '@/storage/transfer';
 import { engine } from './engine';
 
 /**

@@ -5,8 +5,9 @@ import { writeZip } from './bundle';
 import { database } from './database';
 import { readJournal } from './journal-tables';
 import { sampleJournal, sampleShop } from './sample-records';
+import { fileName } from './shop-file';
 import { addShop, listShops, readPhotoFiles } from './shop-list';
-import { exportShop, fileName, importShop } from './transfer';
+import { exportShop, importShop } from './transfer';
 
 const shop = sampleShop();
 const journal = sampleJournal(200);

@@ -1,8 +1,8 @@
-import type { Shop } from '@frank-gauge/core/design';
-import { type Journal, LARGEST_FILE, readShop, writeShopFile } from '@frank-gauge/core/journal';
+import { LARGEST_FILE, readShop } from '@frank-gauge/core/journal';
 import { type CutOff, LARGEST_ZIP, readBundle, writeZip } from './bundle';
 import { type Database, database } from './database';
 import { readJournal } from './journal-tables';
+import { type FileForm, fileName, jsonFile } from './shop-file';
 import { addShop, readPhotoFiles } from './shop-list';
 
 export type Imported =
@@ -61,8 +61,6 @@ export interface ShopFile {
   readonly content: Blob;
 }
 
-export type FileForm = 'json' | 'zip';
-
 /** A shop as a file: JSON without photos, or a zip with them. Null where there is no such shop. */
 export async function exportShop(
   id: string,
@@ -84,16 +82,3 @@ export async function exportShop(
     content: new Blob([new Uint8Array(bytes)], { type: 'application/zip' }),
   };
 }
-
-/** A shop's file from what a page holds of it: where storage fails. */
-export const jsonFile = (shop: Shop, journal: Journal): Blob =>
-  new Blob([writeShopFile(shop, journal)], { type: 'application/json' });
-
-/** The name of a shop's file, without its ending. */
-export const fileName = (shop: Shop): string => {
-  const name = String(shop.shop?.name ?? '')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '');
-  return `${name || 'shop'}.frank-gauge`;
-};

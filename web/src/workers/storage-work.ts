@@ -1,12 +1,7 @@
 import { database } from '@/storage/database';
+import type { FileForm } from '@/storage/shop-file';
 import { storeStanding } from '@/storage/standing';
-import {
-  exportShop,
-  type FileForm,
-  type Imported,
-  importShop,
-  type ShopFile,
-} from '@/storage/transfer';
+import { exportShop, type Imported, importShop, type ShopFile } from '@/storage/transfer';
 
 /**
  * What the engine does with what is stored: in its worker, which opens the browser's storage by itself; on the
@@ -24,3 +19,5 @@ export const storageWork = {
     return storeStanding(database(), id);
   },
 };
+
+export type StorageWork = typeof storageWork;

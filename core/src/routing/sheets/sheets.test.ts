@@ -9,7 +9,7 @@ import { ELEVATIONS, elevationSheet } from './elevation-sheet';
 import { isometric, isometricSheet } from './isometric-sheet';
 import { planSheet } from './plan-sheet';
 import { type SHEET_LAYERS, type SheetItem, sheetExtent } from './sheet';
-import { machineHeight, solidsOf } from './solids';
+import { collectorPipes, machineHeight, solidsOf } from './solids';
 
 const on = (items: readonly SheetItem[], layer: keyof typeof SHEET_LAYERS) =>
   items.filter((item) => item.layer === layer);
@@ -281,6 +281,7 @@ describe('every line of a small room’s sheets, worked by hand', () => {
     expect(Math.min(...low.flat().map(({ x }) => x))).toBeCloseTo(Math.min(...xs), 9);
     expect(Math.max(...low.flat().map(({ x }) => x))).toBeCloseTo(Math.max(...xs), 9);
     expect(texts(planSheet(shop), 'names')).toContain('Collector');
+    expect(texts(elevationSheet(shop, 'front'), 'names')).toContain('Collector');
     // From above each part is as deep as it is wide from the front: they are round, or as deep as wide.
     for (const { layer, corners } of solidsOf(shop)) {
       if (layer !== 'collector') continue;
@@ -289,6 +290,32 @@ describe('every line of a small room’s sheets, worked by hand', () => {
         return Math.max(...all) - Math.min(...all);
       });
       expect(deep).toBeCloseTo(wide ?? 0, 9);
+    }
+  });
+});
+
+describe('the collector’s own pipes', () => {
+  it('join its parts in every elevation: each leg with its two sides, as wide as the pipe', () => {
+    const shop = smallRoom();
+    shop.collector.place = { x: 4, y: 1, z: 0 };
+    const pipes = collectorPipes(shop);
+    expect(pipes.map(({ part }) => part)).toEqual(['coupling', 'transition']);
+    const legs = pipes.flatMap(({ points, diameter }) =>
+      points.slice(1).map((to, i) => ({ from: points[i] ?? to, to, diameter })),
+    );
+    const parts = solidsOf(shop).filter(({ layer }) => layer === 'collector');
+    const shapes = on(elevationSheet(shop, 'front'), 'collector').slice(parts.length);
+    expect(shapes).toHaveLength(legs.length);
+    for (const [i, { from, to, diameter }] of legs.entries()) {
+      const shape = shapes[i];
+      const points = shape?.kind === 'line' ? shape.points : [];
+      const [a, b, c, d] = points;
+      if (!a || !b || !c || !d) throw new Error('no outline');
+      expect(Math.hypot(a.x - d.x, a.y - d.y)).toBeCloseTo(diameter, 9);
+      expect((a.x + d.x) / 2).toBeCloseTo(from.x, 9);
+      expect((a.y + d.y) / 2).toBeCloseTo(from.z, 9);
+      expect((b.x + c.x) / 2).toBeCloseTo(to.x, 9);
+      expect((b.y + c.y) / 2).toBeCloseTo(to.z, 9);
     }
   });
 });

@@ -2,9 +2,10 @@
 
 import { type ProfileStep, pressureProfile } from '@frank-gauge/core/analysis';
 import { STYLES, toSI, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
-import { scaleLinear } from 'd3-scale';
+import { ticks } from 'd3-array';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { choose, useChoices } from '@/storage/choices';
+import { type LinearScale, linearScale } from '@/ui/linear-scale';
 import { boxOfText, type Label, placeLabels } from '@/ui/place-labels';
 import { Segmented } from '@/ui/segmented';
 import { useSize } from '@/ui/use-size';
@@ -91,14 +92,12 @@ function LadderPicture({ steps, width, title }: PictureProps) {
     pressure === 'static' ? step.staticBefore : step.totalBefore;
   const after = (step: ProfileStep) => (pressure === 'static' ? step.staticAfter : step.totalAfter);
   const levels = steps.flatMap((step) => [before(step), after(step)]);
-  const y = scaleLinear()
-    .domain([Math.min(...levels), Math.max(...levels, 0)])
-    .nice(5)
-    .range([HEIGHT - BOTTOM, TOP]);
+  const ends = [Math.min(...levels), Math.max(...levels, 0)] as const;
+  const y = linearScale(ends, [HEIGHT - BOTTOM, TOP], 5);
   const pitch = (width - LEFT - RIGHT) / steps.length;
   const x = (index: number) => LEFT + index * pitch;
   const most = Math.max(...steps.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
-  const ticks = ticksInUnit(y.domain(), toSI(1, style.unit));
+  const levelsShown = ticksInUnit(y.domain, toSI(1, style.unit));
   const names = placeNames(
     steps.map((step, i) => ({
       lines: stepLabel(step, tree, system),
@@ -123,7 +122,7 @@ function LadderPicture({ steps, width, title }: PictureProps) {
       <text x={LEFT} y={10} fontSize="12" fill="var(--quiet)">
         {unitSymbol('pressure', system)}, {pressure}
       </text>
-      {ticks.map((tick) => (
+      {levelsShown.map((tick) => (
         <g key={tick}>
           <line
             x1={LEFT}
@@ -241,11 +240,8 @@ function numberOf(
 }
 
 /** Whole steps of the unit between the ends, at most seven. */
-function ticksInUnit([low = 0, high = 0]: number[], unit: number): number[] {
-  return scaleLinear()
-    .domain([low / unit, high / unit])
-    .ticks(6)
-    .map((tick) => tick * unit);
+function ticksInUnit([low, high]: LinearScale['domain'], unit: number): number[] {
+  return ticks(low / unit, high / unit, 6).map((tick) => tick * unit);
 }
 
 const describe = (steps: readonly ProfileStep[]) =>

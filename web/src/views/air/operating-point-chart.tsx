@@ -2,7 +2,7 @@
 
 import { fanCurveLine, gatesOfDrop, systemCurve } from '@frank-gauge/core/analysis';
 import { fromSI, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
-import { scaleLinear } from 'd3-scale';
+import { ticks } from 'd3-array';
 import { useDeferredValue, useMemo } from 'react';
 import {
   CartesianGrid,
@@ -69,7 +69,7 @@ export function OperatingPointChart() {
             dataKey="flow"
             type="number"
             domain={[0, 'dataMax']}
-            ticks={scaleLinear().domain([0, widest]).ticks(6)}
+            ticks={ticks(0, widest, 6)}
             {...axis}
             label={{
               ...AXIS_TITLE,

@@ -2,9 +2,9 @@
 
 import { type ProfileStep, pressureProfile } from '@frank-gauge/core/analysis';
 import { formatShort, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
-import { scaleLinear } from 'd3-scale';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
+import { linearScale } from '@/ui/linear-scale';
 import { failureSentence } from '@/words/failure-words';
 import { gather } from '../parts/gather-steps';
 import { stepLabel } from '../parts/step-label';
@@ -50,9 +50,7 @@ function ProfileSteps({ steps }: { readonly steps: readonly ProfileStep[] }) {
       ? ([step.staticBefore, step.staticAfter] as const)
       : ([step.totalBefore, step.totalAfter] as const);
   const levels = steps.flatMap(ends);
-  const along = scaleLinear()
-    .domain([Math.min(...levels), Math.max(...levels, 0)])
-    .range([0, 100]);
+  const along = linearScale([Math.min(...levels), Math.max(...levels, 0)], [0, 100]);
   const most = Math.max(...steps.filter(({ kind }) => kind !== 'blower').map(({ loss }) => loss));
   return (
     <table className="mt-1.5 w-full border-collapse text-[14px]">

@@ -4,11 +4,11 @@ import dynamic from 'next/dynamic';
 import { memo } from 'react';
 import { Button } from '@/ui/button';
 import { Segmented } from '@/ui/segmented';
+import { usePreload } from '@/ui/use-preload';
 import { chooseTool, useDrawing } from './ducts/drawing-state';
 import { LOOKS, lookAt, useFloorLook } from './floor-look';
 import { PlanPicture } from './plan-picture';
 import { letGo } from './selection';
-import { SheetPicture } from './sheet-picture';
 
 const SpacePicture = dynamic(
   () => import('./space-picture').then((module) => module.SpacePicture),
@@ -18,8 +18,15 @@ const SpacePicture = dynamic(
   },
 );
 
+const loadSheet = () => import('./sheet-picture').then((module) => module.SheetPicture);
+const SheetPicture = dynamic(loadSheet, {
+  ssr: false,
+  loading: () => <p className="p-4 text-quiet">Loading the drawing…</p>,
+});
+
 /** The shop as plan, from a side, in isometric or in 3D, and the tool that draws ducts. */
 export const FloorPicture = memo(function FloorPicture() {
+  usePreload(loadSheet);
   const look = useFloorLook();
   const tool = useDrawing((drawing) => drawing.tool);
   return (
@@ -29,14 +36,14 @@ export const FloorPicture = memo(function FloorPicture() {
         {look === 'plan' && (
           <span className="ml-auto flex gap-1.5">
             <Button
-              aria-pressed={tool === 'take'}
-              look={tool === 'take' ? 'solid' : 'plain'}
+              aria-pressed={tool === 'select'}
+              look={tool === 'select' ? 'solid' : 'plain'}
               onClick={() => {
                 letGo();
-                chooseTool(tool === 'take' ? 'move' : 'take');
+                chooseTool(tool === 'select' ? 'move' : 'select');
               }}
             >
-              {tool === 'take' ? 'Done selecting' : 'Select several'}
+              {tool === 'select' ? 'Done selecting' : 'Select several'}
             </Button>
             <Button
               aria-pressed={tool === 'draw'}

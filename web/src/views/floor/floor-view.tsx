@@ -1,27 +1,37 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
+import { PartLoading } from '@/ui/part-loading';
+import { usePreload } from '@/ui/use-preload';
 import { MachineMenu } from '../parts/machine-menu';
 import { useChooseThing } from './choose-thing';
-import { DropLadder } from './drop-ladder';
 import { useDrawKeys } from './ducts/draw-layer';
-import { DrawPanel } from './ducts/draw-panel';
 import { useDrawing } from './ducts/drawing-state';
-import { DuctList } from './ducts/duct-fields';
+import { DuctList, loadDuctFields } from './ducts/duct-list';
 import { addMachineHere } from './ducts/edit-ducts';
 import { DuctsProvider } from './ducts/use-ducts';
 import { placeEverything } from './edit-things';
 import { FloorLedger } from './floor-ledger';
 import { FloorPicture } from './floor-picture';
-import { Helpers } from './helpers/helpers';
 import { NextSteps } from './next-steps';
 import { RoomFields } from './room-fields';
 import { useTakingKeys } from './selection-keys';
-import { SelectionPanel } from './selection-panel';
-import { CollectorPlaceLine, MachineLine } from './thing-fields';
+import { CollectorPlaceLine, loadThingFields, MachineLine } from './thing-lines';
 import { useFloorCommands } from './use-floor-commands';
 import { StandingProvider } from './use-standing';
+
+const loadDrawPanel = () => import('./ducts/draw-panel').then((module) => module.DrawPanel);
+const loadSelectionPanel = () =>
+  import('./selection-panel').then((module) => module.SelectionPanel);
+const loadDropLadder = () => import('./drop-ladder').then((module) => module.DropLadder);
+const loadHelpers = () => import('./helpers/helpers').then((module) => module.Helpers);
+
+const DrawPanel = dynamic(loadDrawPanel, { loading: PartLoading });
+const SelectionPanel = dynamic(loadSelectionPanel, { loading: PartLoading });
+const DropLadder = dynamic(loadDropLadder, { loading: PartLoading });
+const Helpers = dynamic(loadHelpers, { loading: PartLoading });
 
 /** The room to scale, and where everything stands in it. */
 export function FloorView() {
@@ -33,6 +43,14 @@ export function FloorView() {
   useDrawKeys();
   useTakingKeys();
   useFloorCommands();
+  usePreload(
+    loadDrawPanel,
+    loadSelectionPanel,
+    loadDropLadder,
+    loadHelpers,
+    loadDuctFields,
+    loadThingFields,
+  );
   const isMissing = collector.place === null || machines.some(({ place }) => place === null);
   return (
     <StandingProvider>

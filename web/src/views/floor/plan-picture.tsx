@@ -117,7 +117,7 @@ function Plan({ drawing, zoom, width, height }: PlanProps) {
       role="group"
       aria-label="Plan of the shop"
       className="touch-none"
-      data-held={tool === 'take' ? true : undefined}
+      data-held={tool === 'select' ? true : undefined}
       {...frame.handlers}
     >
       <title>{`Plan with ${things.length} things in it`}</title>

@@ -38,7 +38,7 @@ export function useTakingFrame(
   const stop = () => setFrame(null);
   const handlers: TakingFrame['handlers'] = {
     onPointerDown: (event) => {
-      const isMeant = event.shiftKey || useDrawing.getState().tool === 'take';
+      const isMeant = event.shiftKey || useDrawing.getState().tool === 'select';
       const isOnGround =
         event.target instanceof Element && event.target.closest('[role="button"]') === null;
       if (!isMeant || !isOnGround || event.button !== 0) return;

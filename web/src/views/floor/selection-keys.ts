@@ -17,7 +17,7 @@ export function useTakingKeys(): void {
         event.preventDefault();
         selectTogether(allOf(session.shop));
       } else if (event.key === 'Escape') {
-        if (useDrawing.getState().tool === 'take') chooseTool('move');
+        if (useDrawing.getState().tool === 'select') chooseTool('move');
         if (useSelection.getState().ids.size > 0) letGo();
       }
     };

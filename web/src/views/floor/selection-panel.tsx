@@ -22,7 +22,7 @@ export function SelectionPanel() {
   const ids = useSelected();
   const selected = selectedOf(shop, ids);
   const count = selected.machines.size + selected.runs.size + (selected.isCollector ? 1 : 0);
-  if (count === 0 && tool !== 'take') return null;
+  if (count === 0 && tool !== 'select') return null;
   const all = [...ids];
   return (
     <section aria-label="Selected together" className="mb-4 border-rule border-b pb-3">

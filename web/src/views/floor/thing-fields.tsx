@@ -1,17 +1,14 @@
 'use client';
 
 import type { Machine } from '@frank-gauge/core/design';
-import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
-import { collectorBlock, machineSize, type Spot, workingRoom } from '@frank-gauge/core/room';
+import { formatShort } from '@frank-gauge/core/quantity';
+import { machineSize, type Spot, workingRoom } from '@frank-gauge/core/room';
 import { inletMouth } from '@frank-gauge/core/routing';
-import { memo } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/text-field';
-import { tapeLength } from '@/words/tape-length';
 import { FieldLine, Line, ShopQuantity, SizeLine } from '../parts/line';
-import { OpeningLine } from '../parts/opening-line';
 import { COLLECTOR } from './collector-id';
 import { PortLines } from './ducts/port-lines';
 import { editInlet, editMachine, place, turnTo } from './edit-things';
@@ -27,32 +24,8 @@ const SIDE_OPTIONS = [
   { value: 'back', label: 'back' },
 ] as const;
 
-interface MachineProps {
-  readonly machine: Machine;
-  readonly system: UnitSystem;
-  readonly onOpen: (id: string) => void;
-}
-
-/** A machine in a line, which opens to its fields. */
-export const MachineLine = memo(function MachineLine({ machine, system, onOpen }: MachineProps) {
-  const size = machineSize(machine);
-  const about = machine.place
-    ? `${tapeLength(size.width, system)} × ${tapeLength(size.depth, system)}`
-    : 'not placed';
-  return (
-    <OpeningLine
-      id={machine.id}
-      name={machine.name}
-      about={about}
-      onOpen={() => onOpen(machine.id)}
-    >
-      <MachineFields machine={machine} />
-    </OpeningLine>
-  );
-});
-
 /** Where a machine stands, how it is turned, how large it is, the room its work takes, its ports. */
-function MachineFields({ machine }: { readonly machine: Machine }) {
+export function MachineFields({ machine }: { readonly machine: Machine }) {
   const room = useDesign((shop) => shop.room);
   const size = machineSize(machine);
   const rooms = workingRoom(machine, room.boardLength);
@@ -119,18 +92,14 @@ function MachineFields({ machine }: { readonly machine: Machine }) {
   );
 }
 
-/** Where the collector stands; how large it is follows from how it stacks. */
-export function CollectorPlaceLine() {
+/** Where the collector stands, how it is turned, and where the ducts arrive. */
+export function CollectorFields() {
   const shop = useDesign();
   const system = useUnits();
   const { collector } = shop;
-  const block = collectorBlock(shop);
   const inlet = inletMouth(shop);
-  const about = block
-    ? `${tapeLength(block.width, system)} × ${tapeLength(block.depth, system)}`
-    : 'not placed';
   return (
-    <OpeningLine id={COLLECTOR} name="Collector" about={about}>
+    <>
       <PlaceFields id={COLLECTOR} name="the collector" at={collector.place} turn={collector.turn} />
       <Line label="Inlet side">
         <Choice
@@ -163,7 +132,7 @@ export function CollectorPlaceLine() {
         }
       />
       <p className="text-[14px] text-quiet">Its size comes from Collector, Elevation.</p>
-    </OpeningLine>
+    </>
   );
 }
 

@@ -50,7 +50,7 @@ export const isSelecting = (event: {
   readonly ctrlKey: boolean;
   readonly metaKey: boolean;
 }): boolean =>
-  event.shiftKey || event.ctrlKey || event.metaKey || useDrawing.getState().tool === 'take';
+  event.shiftKey || event.ctrlKey || event.metaKey || useDrawing.getState().tool === 'select';
 
 /**
  * A machine or the collector, to be pressed, dragged and moved by keys, alone or with all that is

@@ -7,7 +7,7 @@ import { LOOKS, lookAt } from './floor-look';
 import { letGo } from './selection';
 
 /** Tools that work on the plan. */
-function onPlan(tool: 'draw' | 'take'): void {
+function onPlan(tool: 'draw' | 'select'): void {
   lookAt('plan');
   letGo();
   chooseTool(tool);
@@ -15,7 +15,7 @@ function onPlan(tool: 'draw' | 'take'): void {
 
 const COMMANDS: readonly ViewCommand[] = [
   { name: 'Draw a duct', keys: 'D', run: () => onPlan('draw') },
-  { name: 'Select several', run: () => onPlan('take') },
+  { name: 'Select several', run: () => onPlan('select') },
   { name: 'Place the rest on the plan', run: placeEverything },
   ...(['placement', 'routing', 'sizing'] as const).map((id) => ({
     name: `Go to suggestions: ${id}`,

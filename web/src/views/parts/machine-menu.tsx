@@ -1,52 +1,40 @@
 'use client';
 
-import { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from '@frank-gauge/core/design';
-import { formatQuantity } from '@frank-gauge/core/quantity';
-import { DropdownMenu } from 'radix-ui';
-import { useUnits } from '@/model/use-design';
-import { useMainOfPage } from '@/ui/use-main-of-page';
+import type { MachineKindId } from '@frank-gauge/core/design';
+import { lazy, Suspense, useState } from 'react';
+import { usePreload } from '@/ui/use-preload';
 
-interface Props {
+export interface MachineMenuProps {
   readonly label: string;
   readonly look?: 'plain' | 'solid';
   readonly onChoose: (kind: MachineKindId) => void;
 }
 
-/** Chooses a kind of machine, with what each usually needs. */
-export function MachineMenu({ label, look = 'plain', onChoose }: Props) {
-  const system = useUnits();
-  const [main, findMain] = useMainOfPage();
+export const buttonLook = (look: MachineMenuProps['look']) =>
+  `min-h-11 border border-ink px-3 font-semibold md:min-h-8 ${look === 'solid' ? 'bg-ink text-paper hover:opacity-85' : 'hover:bg-selection'}`;
+
+const loadList = () => import('./machine-list');
+const MachineList = lazy(() => loadList().then((list) => ({ default: list.MachineList })));
+
+/** Chooses a kind of machine; its list loads behind the view, or when it is asked for. */
+export function MachineMenu(props: MachineMenuProps) {
+  const [isAsked, setAsked] = useState(false);
+  usePreload(loadList);
+  const button = (
+    <button
+      type="button"
+      aria-haspopup="menu"
+      aria-expanded={false}
+      onClick={() => setAsked(true)}
+      className={buttonLook(props.look)}
+    >
+      {props.label} ▾
+    </button>
+  );
+  if (!isAsked) return button;
   return (
-    <DropdownMenu.Root modal={false} onOpenChange={findMain}>
-      <DropdownMenu.Trigger
-        className={`min-h-11 border border-ink px-3 font-semibold md:min-h-8 ${look === 'solid' ? 'bg-ink text-paper hover:opacity-85' : 'hover:bg-selection'}`}
-      >
-        {label} ▾
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal container={main}>
-        <DropdownMenu.Content
-          align="start"
-          collisionPadding={8}
-          tabIndex={0}
-          className="z-40 max-h-[60vh] overflow-y-auto border border-ink bg-paper p-1 shadow-float"
-        >
-          <DropdownMenu.Label className="px-3 py-1 text-[13px] text-quiet">
-            with typical values; all can be changed
-          </DropdownMenu.Label>
-          {MACHINE_KIND_IDS.map((id) => (
-            <DropdownMenu.Item
-              key={id}
-              onSelect={() => onChoose(id)}
-              className="flex min-h-10 cursor-pointer items-center gap-6 px-3 outline-none data-[highlighted]:bg-selection md:min-h-7"
-            >
-              {MACHINE_KINDS[id].name}
-              <span className="ml-auto text-quiet">
-                {formatQuantity(MACHINE_KINDS[id].flow, 'flow', system)}
-              </span>
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <Suspense fallback={button}>
+      <MachineList {...props} isOpen />
+    </Suspense>
   );
 }

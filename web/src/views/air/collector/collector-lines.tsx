@@ -4,19 +4,39 @@ import { SLIP_JOINT_GAP } from '@frank-gauge/core/catalogue';
 import { SEPARATORS } from '@frank-gauge/core/collector';
 import type { Shop } from '@frank-gauge/core/design';
 import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import dynamic from 'next/dynamic';
 import { useDesign, useUnits } from '@/model/use-design';
+import { PartLoading } from '@/ui/part-loading';
+import { usePreload } from '@/ui/use-preload';
 import { exhaustWord } from '@/words/part-words';
-import { BlowerFields } from '../../parts/blower-fields';
 import { PresentCollector } from '../../parts/edited-collector';
-import { ExhaustFields } from '../../parts/exhaust-fields';
 import { OpeningLine } from '../../parts/opening-line';
-import { SeparatorFields } from '../../parts/separator-fields';
-import { LeakFields } from './leak-fields';
 import { sealingName } from './sealing-classes';
-import { SiteFields } from './site-fields';
+
+const loadBlowerFields = () =>
+  import('../../parts/blower-fields').then((module) => module.BlowerFields);
+const loadExhaustFields = () =>
+  import('../../parts/exhaust-fields').then((module) => module.ExhaustFields);
+const loadSeparatorFields = () =>
+  import('../../parts/separator-fields').then((module) => module.SeparatorFields);
+const loadLeakFields = () => import('./leak-fields').then((module) => module.LeakFields);
+const loadSiteFields = () => import('./site-fields').then((module) => module.SiteFields);
+
+const BlowerFields = dynamic(loadBlowerFields, { loading: PartLoading });
+const ExhaustFields = dynamic(loadExhaustFields, { loading: PartLoading });
+const SeparatorFields = dynamic(loadSeparatorFields, { loading: PartLoading });
+const LeakFields = dynamic(loadLeakFields, { loading: PartLoading });
+const SiteFields = dynamic(loadSiteFields, { loading: PartLoading });
 
 /** The collector's parts and the site, a line each, opening to their fields. */
 export function CollectorLines() {
+  usePreload(
+    loadBlowerFields,
+    loadExhaustFields,
+    loadSeparatorFields,
+    loadLeakFields,
+    loadSiteFields,
+  );
   const shop = useDesign();
   const system = useUnits();
   const { separator, blower, exhaust } = shop.collector;

@@ -4,16 +4,21 @@ import { PIPE_IDS, PIPES } from '@frank-gauge/core/catalogue';
 import { newGate, type Run, setGate } from '@frank-gauge/core/design';
 import { type UnitSystem, unitSymbol } from '@frank-gauge/core/quantity';
 import { ChevronDown, ChevronRight } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { type ReactNode, useRef } from 'react';
 import { QuantityField } from '@/fields/quantity-field';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { chooseDrop, choosePart, useChoices } from '@/storage/choices';
 import { edit } from '@/storage/session';
 import { Choice } from '@/ui/choice';
+import { PartLoading } from '@/ui/part-loading';
 import { useNear } from '@/ui/use-near';
 import { useWide } from '@/ui/use-wide';
 import { editRun, editTyped } from '../../parts/edit-runs';
-import { RunDetails } from './run-details';
+
+export const loadRunDetails = () => import('./run-details').then((module) => module.RunDetails);
+
+const RunDetails = dynamic(loadRunDetails, { loading: PartLoading });
 
 const PIPE_OPTIONS = PIPE_IDS.map((value) => ({ value, label: PIPES[value].short }));
 

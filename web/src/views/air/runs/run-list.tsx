@@ -2,11 +2,13 @@
 
 import { unitSymbol } from '@frank-gauge/core/quantity';
 import { useDuctTree, useUnits } from '@/model/use-design';
+import { usePreload } from '@/ui/use-preload';
 import { outward } from '../../parts/outward';
 import { CollectorLines } from '../collector/collector-lines';
-import { RunLine } from './run-line';
+import { loadRunDetails, RunLine } from './run-line';
 
 export function RunList() {
+  usePreload(loadRunDetails);
   const tree = useDuctTree();
   const system = useUnits();
   const runs = outward(tree);

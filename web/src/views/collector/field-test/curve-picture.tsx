@@ -4,8 +4,8 @@ import { curveInto, monotoneCurve, scaleBlower } from '@frank-gauge/core/collect
 import type { FieldTest } from '@frank-gauge/core/journal';
 import { fromSI, STYLES, unitSymbol } from '@frank-gauge/core/quantity';
 import type { FieldTestFit } from '@frank-gauge/core/reading';
-import { scaleLinear } from 'd3-scale';
 import { useDesign, useUnits } from '@/model/use-design';
+import { linearScale } from '@/ui/linear-scale';
 import { useSize } from '@/ui/use-size';
 import { Legend, LegendItem, LegendLine } from '../../parts/legend';
 
@@ -71,14 +71,8 @@ function Picture({ test, fit, width }: Props & { readonly width: number }) {
     curve.ok ? curve.at(0).pressure + curve.at(0).uncertainty : 0,
     10,
   );
-  const x = scaleLinear()
-    .domain([0, fromSI(end, flowUnit)])
-    .nice()
-    .range([MARGIN.left, width - MARGIN.right]);
-  const y = scaleLinear()
-    .domain([0, fromSI(most, pressureUnit)])
-    .nice()
-    .range([HEIGHT - MARGIN.bottom, MARGIN.top]);
+  const x = linearScale([0, fromSI(end, flowUnit)], [MARGIN.left, width - MARGIN.right], 10);
+  const y = linearScale([0, fromSI(most, pressureUnit)], [HEIGHT - MARGIN.bottom, MARGIN.top], 10);
   const at = (flow: number, pressure: number) =>
     `${x(fromSI(flow, flowUnit)).toFixed(1)} ${y(fromSI(Math.max(0, pressure), pressureUnit)).toFixed(1)}`;
   const flows = Array.from(

@@ -15,7 +15,7 @@ export interface Begun {
 }
 
 /** What a press on the plan does: open or move a thing, draw a duct, select things together. */
-export type Tool = 'move' | 'draw' | 'take';
+export type Tool = 'move' | 'draw' | 'select';
 
 /** The duct that is being drawn, if any: no part of the document until it meets something. */
 interface Drawing {

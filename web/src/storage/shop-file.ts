@@ -1,0 +1,17 @@
+import type { Shop } from '@frank-gauge/core/design';
+import { type Journal, writeShopFile } from '@frank-gauge/core/journal';
+
+export type FileForm = 'json' | 'zip';
+
+/** A shop's file from what a page holds of it: where storage fails. */
+export const jsonFile = (shop: Shop, journal: Journal): Blob =>
+  new Blob([writeShopFile(shop, journal)], { type: 'application/json' });
+
+/** The name of a shop's file, without its ending. */
+export const fileName = (shop: Shop): string => {
+  const name = String(shop.shop?.name ?? '')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '');
+  return `${name || 'shop'}.frank-gauge`;
+};
