@@ -151,9 +151,9 @@ describe('the parts of a run', () => {
     const [part] = segment?.parts ?? [];
     if (!segment || !part) throw new Error('no part');
     const coefficientOf = (loss: number) => {
-      const airIn = new Map([
-        ['saw', [{ ...segment, parts: [{ ...part, loss }], velocityPressureOut: 0.2 }]],
-      ]);
+      const saw = [{ ...segment, parts: [{ ...part, loss }], velocityPressureOut: 0.2 }];
+      const { velocityInto } = solution.airIn;
+      const airIn = Object.assign(new Map([['saw', saw]]), { velocityInto });
       return lossesOfRun({ ...solution, airIn }, 'saw')[0]?.coefficient;
     };
     expect(coefficientOf(-19)).toBeCloseTo(-95, 9);
