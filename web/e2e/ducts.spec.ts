@@ -4,7 +4,7 @@ import { expect, flowOf, openDemo, saved, test } from './bench';
 const FOOT = 0.3048;
 const ROOM = { width: 24 * FOOT, depth: 20 * FOOT } as const;
 /** The plan's own margins, px. */
-const MARGIN = { left: 32, right: 14, top: 24, bottom: 48 } as const;
+const MARGIN = { left: 32, right: 14, top: 32, bottom: 56 } as const;
 
 const plan = (page: Page) => page.getByRole('group', { name: 'Plan of the shop' });
 const ledger = (page: Page) => page.getByRole('region', { name: 'Floor issues' });

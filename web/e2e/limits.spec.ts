@@ -60,6 +60,7 @@ for (const [step, fields] of [
     const details = page.locator(DETAILS);
     for (let i = 0; i < (await details.count()); i++) {
       await details.nth(i).click();
+      await expect(page.locator('[data-loading]')).toHaveCount(0);
       wrong.push(...(await tryFields(page, tried)));
     }
     expect(wrong).toEqual([]);

@@ -22,6 +22,8 @@ export const isometric = ({ x, y, z }: Point3): Spot => ({
 
 /** Letters of lengths and sizes, m. */
 const SMALL = 0.1;
+/** Where else along a leg its label may stand. */
+const ELSEWHERE = [0.35, 0.65, 0.2, 0.8] as const;
 /** A leg shorter than this is not labelled, m. */
 const WORTH_SHOWING = 0.25;
 
@@ -105,11 +107,14 @@ function facesOf(corners: readonly Spot[]): Spot[][] {
   return [face(1), face(3), high];
 }
 
-/** A label beside the middle of a leg. */
+/** A label beside the middle of a leg; or, where there is no room, beside another spot of it. */
 function labelOf({ from, to }: Leg, text: string): SheetItem {
   const [a, b] = [isometric(from), isometric(to)];
-  const at = { x: (a.x + b.x) / 2 + 0.06, y: (a.y + b.y) / 2 + 0.05 };
-  return textOf('sizes', at, text, SMALL);
+  const beside = (share: number) => ({
+    x: a.x + (b.x - a.x) * share + 0.06,
+    y: a.y + (b.y - a.y) * share + 0.05,
+  });
+  return textOf('sizes', beside(0.5), text, SMALL, ELSEWHERE.map(beside));
 }
 
 const gateMark = (at: Point3, run: string): SheetItem => {

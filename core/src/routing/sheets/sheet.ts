@@ -45,6 +45,8 @@ export type SheetItem =
       readonly text: string;
       /** Height of its letters, m. */
       readonly size: number;
+      /** Other spots along what it measures, for whoever finds no room at its own. */
+      readonly elsewhere?: readonly Spot[];
     };
 
 /** Height of letters that name things, m; on paper at 1 to 50 a little over two millimetres. */
@@ -57,13 +59,13 @@ export const lineOf = (
   run?: string,
 ): SheetItem => ({ kind: 'line', layer, points, isClosed, ...(run !== undefined && { run }) });
 
-export const textOf = (layer: SheetLayer, at: Spot, text: string, size = LETTERS): SheetItem => ({
-  kind: 'text',
-  layer,
-  at,
-  text,
-  size,
-});
+export const textOf = (
+  layer: SheetLayer,
+  at: Spot,
+  text: string,
+  size = LETTERS,
+  elsewhere?: readonly Spot[],
+): SheetItem => ({ kind: 'text', layer, at, text, size, ...(elsewhere && { elsewhere }) });
 
 /** What a sheet takes up, m; null: nothing is on it. */
 export function sheetExtent(items: readonly SheetItem[]) {

@@ -18,7 +18,7 @@ export interface PlanDrawing {
  * What stays free around the room, px: for its sizes to the left and below, for a name over the back wall, and for the
  * buttons along the bottom.
  */
-const MARGIN = { left: 32, right: 14, top: 24, bottom: 48 } as const;
+const MARGIN = { left: 32, right: 14, top: 32, bottom: 56 } as const;
 /** What is in sight of a shop that has no room yet, m. */
 const BARE = { x0: 0, y0: 0, width: 6, depth: 5 } as const;
 

@@ -2,7 +2,7 @@
 
 import type { FloorConflict, Spot } from '@frank-gauge/core/room';
 import { planSheet } from '@frank-gauge/core/routing';
-import { useMemo, useRef } from 'react';
+import { type CSSProperties, useMemo, useRef } from 'react';
 import { standingPart } from '@/model/shop-parts';
 import { useDesign, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
@@ -50,7 +50,11 @@ export function PlanPicture() {
     [whole.scale, whole.x0, whole.y0, whole.x1, whole.y1, width, height, zoom.transform],
   );
   return (
-    <div ref={box} className="relative h-[420px] min-h-0 md:h-auto md:flex-1">
+    <div
+      ref={box}
+      style={{ '--stage': stageOf(whole) } as CSSProperties}
+      className="relative h-(--stage) min-h-0 md:h-auto md:flex-1"
+    >
       {width > 0 && height > 0 && (
         <>
           <Plan drawing={drawing} zoom={zoom} width={width} height={height} />
@@ -85,6 +89,10 @@ export function PlanPicture() {
     </div>
   );
 }
+
+/** On a phone the plan is as wide as the screen: it is as high as the room then asks for. */
+const stageOf = ({ x0, y0, x1, y1 }: PlanDrawing) =>
+  `clamp(280px, calc((100vw - 62px) * ${((y1 - y0) / (x1 - x0)).toFixed(3)} + 100px), 480px)`;
 
 interface PlanProps {
   readonly drawing: PlanDrawing;

@@ -156,8 +156,8 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
 const TYPE = 12;
 /** Lines of ducts, whatever their kind: no label stands on one. */
 const OF_DUCTS: ReadonlySet<SheetLayer> = new Set(['centrelines', 'hoses', 'ducts', 'gates']);
-/** What else no name of an elevation stands on. */
-const UPRIGHT: ReadonlySet<SheetLayer> = new Set(['walls', 'posts', 'machines', 'collector']);
+/** What else nothing stands on that is written; walls only in elevations, where names stand below the floor. */
+const UPRIGHT: ReadonlySet<SheetLayer> = new Set(['posts', 'machines', 'collector']);
 /** Below the floor, the first name of an elevation stands so far down, the next ones so much lower, px. */
 const FIRST_ROW = 13;
 const ROW = 14;
@@ -169,7 +169,10 @@ type OnSheet = (at: Spot) => { readonly x: number; readonly y: number };
 function strokesOf(items: readonly SheetItem[], onSheet: OnSheet, view: SheetView): Stroke[] {
   const isElevation = view !== 'isometric';
   return items.flatMap((item): Stroke[] => {
-    const isInTheWay = OF_DUCTS.has(item.layer) || (isElevation && UPRIGHT.has(item.layer));
+    const isInTheWay =
+      OF_DUCTS.has(item.layer) ||
+      UPRIGHT.has(item.layer) ||
+      (isElevation && item.layer === 'walls');
     if (item.kind !== 'line' || !isInTheWay) return [];
     const points = (item.isClosed ? [...item.points, ...item.points.slice(0, 1)] : item.points).map(
       onSheet,
@@ -201,9 +204,12 @@ function placesOf(item: TextItem, onSheet: OnSheet, isElevation: boolean) {
     const floor = onSheet({ x: item.at.x, y: 0 }).y;
     return [0, 1, 2, 3].map((row) => ({ x: at.x, y: floor + FIRST_ROW + row * ROW }));
   }
+  if (item.layer === 'names') return [at, ...placesAround(item.text, at, TYPE, 2, 4)];
   // A length far from its leg would seem to be another's.
-  const rings = item.layer === 'names' ? 4 : 1;
-  return [at, ...placesAround(item.text, at, TYPE, 2, rings)];
+  const spots = [at, ...(item.elsewhere ?? []).map(onSheet)];
+  return [1, 2].flatMap((rings) =>
+    spots.flatMap((spot) => [spot, ...placesAround(item.text, spot, TYPE, 2, rings)]),
+  );
 }
 
 /** What a drag to the right and up by so much does to a point, seen from each side, m. */

@@ -72,6 +72,8 @@ function placesOf(thing: Thing, text: string, drawing: PlanDrawing) {
     ...within,
     { x: middle.x, y: under },
     { x: middle.x, y: over },
+    { x: middle.x, y: under + 9 },
+    { x: middle.x, y: over - 9 },
     { x: right + half + 6, y: middle.y },
     { x: left - half - 6, y: middle.y },
     { x: middle.x, y: under + 18 },
