@@ -10,6 +10,7 @@ export {
 } from '../src/room/edit-floor';
 export { type FloorConflict, floorConflicts, type Occupant } from '../src/room/floor-conflicts';
 export { placeAll, placeCollector, placeMachine } from '../src/room/free-place';
+export { GRID, snapTo } from '../src/room/grid';
 export { type OutlineFromDxf, outlineFromDxf } from '../src/room/outline-from-dxf';
 export { type Block, cornersOf, onFloor, type Polygon, type Spot } from '../src/room/plane';
 export {

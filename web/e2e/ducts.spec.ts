@@ -276,8 +276,8 @@ test('a wye is made a tee under its duct: the branch gets less, and it is undone
   const joins = page.getByLabel('Joins by, Band saw drop');
   await expect(joins).toHaveValue('45');
   await expect(plan(page).getByText(/^45° wye/)).toBeVisible();
-  const way = page.getByRole('region', { name: 'Way of Band saw to the blower' });
-  const gets = async () => Number.parseFloat((await way.locator('strong').textContent()) ?? '');
+  const route = page.getByRole('region', { name: 'Route of Band saw to the blower' });
+  const gets = async () => Number.parseFloat((await route.locator('strong').textContent()) ?? '');
   const before = await gets();
   await joins.selectOption({ label: 'a tee' });
   await expect(plan(page).getByText(/^90° tee/)).toBeVisible();

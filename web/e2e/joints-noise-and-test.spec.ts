@@ -57,7 +57,7 @@ test('a sound reading is logged, and adds to the day’s dose', async ({ page })
   const day = page.getByRole('region', { name: 'Daily dose' });
   await expect(day).toContainText('75 % of the daily limit');
   await page.getByRole('button', { name: 'Add reading' }).click();
-  await expect(page.getByText('Type where it was read.')).toBeVisible();
+  await expect(page.getByText('Enter where it was read.')).toBeVisible();
   await page.getByLabel('Place', { exact: true }).fill('At the saw');
   await page.getByLabel('Meter reading').fill('200');
   await expect(page.getByText(/200 dB\(A\) is too much/)).toBeVisible();

@@ -71,7 +71,7 @@ export const PIPES = {
     sizes: byInside(3, 4, 5, 6, 7, 8, 9, 10, 12, 14, 16),
   },
   snapLock: {
-    name: 'Galvanised, snap-lock',
+    name: 'Galvanized, snap-lock',
     short: 'Snap',
     fit: 'galvanised',
     roughness: 0.09e-3,

@@ -89,7 +89,7 @@ export function routeDucts(
   const terminals = shop.machines.flatMap((machine): Terminal[] =>
     machine.ports.flatMap((port): Terminal[] => {
       const own = portMouth(machine, port);
-      const [foot] = own ? riseFrom(own, height) : [];
+      const [foot] = own ? riseFrom(own, height, shop.shop.units) : [];
       return foot ? [{ machine, port, foot }] : [];
     }),
   );

@@ -10,6 +10,7 @@ import { toSI } from '../quantity/units';
 import { setRoomSize } from './edit-floor';
 import { floorConflicts } from './floor-conflicts';
 import { freeMachinePlace, placeAll, placeCollector, placeMachine } from './free-place';
+import { GRID, snapTo } from './grid';
 import { cornersOf, isInside } from './plane';
 import { collectorBlock, SIDE_DIRECTIONS } from './standing';
 
@@ -27,6 +28,21 @@ function garage(kinds: readonly MachineKindId[]): Shop {
 const kindsOf = (shop: Shop) => floorConflicts(shop).map(({ kind }) => kind);
 
 describe('places that are free', () => {
+  it.each(['us', 'metric'] as const)('are on the grid of the shop’s units: %s', (units) => {
+    const shop = newShop('s', 'S', units, estimatedCurve(0.35, 57, 0.5, 1.2));
+    setRoomSize(shop, toSI(20, 'ft'), toSI(22, 'ft'));
+    const newId = counter();
+    for (const kind of ['tableSaw', 'planer', 'bandSaw'] as const) {
+      shop.machines.push(newMachine(shop, kind, newId));
+    }
+    placeAll(shop);
+    for (const place of [shop.collector.place, ...shop.machines.map(({ place }) => place)]) {
+      for (const at of [place?.x ?? 0, place?.y ?? 0]) {
+        expect(at).toBeCloseTo(snapTo(GRID[units], at), 9);
+      }
+    }
+  });
+
   it('five machines of a garage stand clear, and 8 ft boards go through all of them', () => {
     const shop = garage(['bandSaw', 'tableSaw', 'drillPress', 'planer', 'drumSander']);
     shop.room.boardLength = toSI(8, 'ft');
@@ -46,7 +62,10 @@ describe('places that are free', () => {
     }
     const block = collectorBlock(shop);
     const back = block ? Math.max(...cornersOf(block).map(({ y }) => y)) : 0;
-    expect(back).toBeCloseTo(toSI(22, 'ft') - 0.05, 9);
+    // Off the wall by about 50 mm, with its middle on the grid.
+    const off = toSI(22, 'ft') - back;
+    expect(off).toBeGreaterThan(0.01);
+    expect(off).toBeLessThan(0.09);
   });
 
   it('one by one, as they are added, each as well as the others leave it', () => {

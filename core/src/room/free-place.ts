@@ -1,6 +1,7 @@
 import { MACHINE_KINDS, type MachineKindId } from '../design/machine-kinds';
 import type { Machine, Shop } from '../design/schema';
 import { floorConflicts } from './floor-conflicts';
+import { GRID, snapTo } from './grid';
 import { cornersOf, isInside, onFloor, overlapDepth, type Polygon, type Spot } from './plane';
 import { extentOf } from './room-outline';
 import {
@@ -91,12 +92,18 @@ function bestPlace(shop: Shop, machines: readonly Machine[], wanted: Wanted): Sp
     return { x: right + width / 2, y: depth / 2 };
   }
 
-  const places = placesIn(extent, wanted);
-  const free = [
-    places.filter((at) => clear(at, GAP) && wanted.isOfUse(at)),
-    places.filter((at) => clear(at, 0) && wanted.isOfUse(at)),
-    places.filter((at) => clear(at, 0)),
-  ].find((found) => found.length > 0);
+  const exact = placesIn(extent, wanted);
+  const grid = GRID[shop.shop.units];
+  const onGrid = exact.map(({ x, y }) => ({ x: snapTo(grid, x), y: snapTo(grid, y) }));
+  // On the shop's grid if there is room for it there; else wherever there is.
+  const free = lazily([
+    () => onGrid.filter((at) => clear(at, GAP) && wanted.isOfUse(at)),
+    () => exact.filter((at) => clear(at, GAP) && wanted.isOfUse(at)),
+    () => onGrid.filter((at) => clear(at, 0) && wanted.isOfUse(at)),
+    () => exact.filter((at) => clear(at, 0) && wanted.isOfUse(at)),
+    () => onGrid.filter((at) => clear(at, 0)),
+    () => exact.filter((at) => clear(at, 0)),
+  ]);
   if (!free) return { x: extent.x0 + extent.width / 2, y: extent.y0 + extent.depth / 2 };
   const before = blocked({ ...shop, machines: [...machines] });
   let best = free[0] ?? { x: 0, y: 0 };
@@ -107,6 +114,15 @@ function bestPlace(shop: Shop, machines: readonly Machine[], wanted: Wanted): Sp
     if (least <= 1e-6) break;
   }
   return best;
+}
+
+/** The first list that has anything in it; those after it are not made. */
+function lazily(lists: readonly (() => Spot[])[]): Spot[] | null {
+  for (const list of lists) {
+    const found = list();
+    if (found.length > 0) return found;
+  }
+  return null;
 }
 
 /** All that is in the way of something, m; a door, or one in another, weighs as a long board. */

@@ -33,7 +33,7 @@ export function routeDrawn(
   const start = source.kind === 'free' ? [source.at] : [];
   const mouth = source.kind === 'port' ? mouthOf(shop, source) : null;
   if (source.kind === 'port' && !mouth) return { ok: false, why: 'not placed' };
-  const usual = mouth ? riseFrom(mouth, points[0]?.z ?? end.at.z) : [];
+  const usual = mouth ? riseFrom(mouth, points[0]?.z ?? end.at.z, shop.shop.units) : [];
   const rise = foot ? usual.map(({ z }) => ({ x: foot.x, y: foot.y, z })) : usual;
   const route = [...start, ...rise, ...points];
   const last = route.at(-1);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { LONE_DUCT, loneDuct } from '../../reference/lone-duct';
 import type { Shop } from '../design/schema';
+import { toSI } from '../quantity/units';
 import { bendsAt } from './bend-geometry';
 import { ductLines } from './duct-lines';
 import { addMachine } from './edit-machines';
@@ -36,6 +37,14 @@ describe('the height ducts hang at', () => {
     const under = (ceilingHeight: number | null) =>
       ductHeight({ ...bare, room: { ...bare.room, ceilingHeight } });
     expect(under(2.7)).toBeCloseTo(2.4, 9);
+    expect(under(2.704)).toBeCloseTo(2.4, 9);
+    // In a shop of feet and inches, whole inches: 9′ 6¼″ less 11.8 in.
+    const inFeet = { ...bare, shop: { ...bare.shop, units: 'us' as const } };
+    const high = ductHeight({
+      ...inFeet,
+      room: { ...inFeet.room, ceilingHeight: toSI(114.25, 'in') },
+    });
+    expect(high).toBeCloseTo(toSI(102, 'in'), 9);
     expect(under(0.6)).toBe(0.5);
     expect(under(null)).toBe(2.3);
     // Ports and the inlet are nodes too, but their height does not count.
@@ -46,11 +55,20 @@ describe('the height ducts hang at', () => {
 });
 
 describe('the rise from a port', () => {
-  const rise = (z: number, height: number) => riseFrom({ at: at(1, 2, z), out: at(-1, 0) }, height);
+  const rise = (z: number, height: number) =>
+    riseFrom({ at: at(1, 2, z), out: at(-1, 0) }, height, 'metric');
 
   it('begins 0.3 m out and where a hand reaches the gate, or 0.3 m above a high port', () => {
     expectPoints(rise(0.5, 2.3), [at(0.7, 2, 1.1), at(0.7, 2, 2.3)]);
     expectPoints(rise(1.2, 2.3), [at(0.7, 2, 1.5), at(0.7, 2, 2.3)]);
+  });
+
+  it('begins a foot out and at whole inches in a shop of feet and inches', () => {
+    const port = { at: at(1, 2, 0.5), out: at(-1, 0) };
+    expectPoints(riseFrom(port, 2.3, 'us'), [
+      at(1 - toSI(12, 'in'), 2, toSI(43, 'in')),
+      at(1 - toSI(12, 'in'), 2, 2.3),
+    ]);
   });
 
   it('begins lower under low ducts, and needs no riser where they lie on the floor', () => {

@@ -1,4 +1,6 @@
 import type { Machine, Port, Shop } from '../design/schema';
+import type { UnitSystem } from '../quantity/unit-system';
+import { toSI } from '../quantity/units';
 import { type DuctLines, ductLines, pipePoints } from './duct-lines';
 import { INLET_STRAIGHT } from './layout-limits';
 import { inletMouth, type Mouth, portMouth } from './places';
@@ -17,12 +19,17 @@ import {
   turnBetween,
 } from './space';
 
-/** Room a hose wants to turn upward at a port, m; the height of a gate a hand reaches: practice. */
-export const HOSE_REACH = 0.3;
-export const GATE_HEIGHT = 1.1;
+/**
+ * Room a hose needs to turn upward at a port, and the height of a gate a hand reaches, m, round in the shop's
+ * units: common practice, no source.
+ */
+export const HOSE_REACH = { us: toSI(12, 'in'), metric: 0.3 } as const;
+export const GATE_HEIGHT = { us: toSI(43, 'in'), metric: 1.1 } as const;
 /** Under the ceiling, and where none is known, m: common practice, no source. */
 export const UNDER_CEILING = 0.3;
-const USUAL_HEIGHT = 2.3;
+const USUAL_HEIGHT = { us: toSI(90, 'in'), metric: 2.3 } as const;
+/** Ducts hang at whole inches, or centimeters. */
+const HEIGHT_STEP = { us: toSI(1, 'in'), metric: 0.01 } as const;
 /** How far ahead of a main its branch turns into the wye, in diameters: common practice, no source. */
 export const WYE_REACH = 2;
 /** An elbow's radius, in diameters. */
@@ -35,13 +42,17 @@ export function ductHeight(shop: Shop): number {
   const hung = shop.ducts.nodes.find(({ kind, at }) => kind.kind === 'joint' && at);
   if (hung?.at) return hung.at.z;
   const { ceilingHeight } = shop.room;
-  return ceilingHeight === null ? USUAL_HEIGHT : Math.max(0.5, ceilingHeight - UNDER_CEILING);
+  const { units } = shop.shop;
+  if (ceilingHeight === null) return USUAL_HEIGHT[units];
+  const step = HEIGHT_STEP[units];
+  return Math.max(0.5, Math.floor((ceilingHeight - UNDER_CEILING) / step + 1e-9) * step);
 }
 
 /** From a port to where its pipe begins, and up it to `height`: hose, gate, riser. */
-export function riseFrom({ at, out }: Mouth, height: number): Point3[] {
-  const low = Math.min(Math.max(at.z + HOSE_REACH, GATE_HEIGHT), Math.max(height - 0.2, 0.1));
-  const foot = { ...plus(at, times(out, HOSE_REACH)), z: low };
+export function riseFrom({ at, out }: Mouth, height: number, units: UnitSystem): Point3[] {
+  const reach = HOSE_REACH[units];
+  const low = Math.min(Math.max(at.z + reach, GATE_HEIGHT[units]), Math.max(height - 0.2, 0.1));
+  const foot = { ...plus(at, times(out, reach)), z: low };
   return Math.abs(height - low) < ONE_SPOT ? [foot] : [foot, { ...foot, z: height }];
 }
 
@@ -100,7 +111,7 @@ export function usualRoute(
     case 'node':
       return toNode(shop, mouth, port, goal, lines);
     case 'run':
-      return toRun(mouth, port, goal.run, lines);
+      return toRun(mouth, port, goal.run, lines, shop.shop.units);
   }
 }
 
@@ -120,7 +131,7 @@ function toNode(
   const aim = flow ? plus(at, times(flow, -reach)) : at;
   /** Up to the height of a spot and level to it, the spot last. */
   const levelTo = (spot: Point3): Point3[] => {
-    const up = riseFrom(mouth, spot.z);
+    const up = riseFrom(mouth, spot.z, shop.shop.units);
     const top = up.at(-1) ?? mouth.at;
     return tidy([...up.slice(0, -1), ...abreast(top, spot, flow ?? null), spot]);
   };
@@ -135,16 +146,22 @@ function toNode(
   return { between: levelTo(at).slice(0, -1), to };
 }
 
-function toRun(mouth: Mouth, port: Port, run: string, lines: DuctLines): UsualRoute | null {
+function toRun(
+  mouth: Mouth,
+  port: Port,
+  run: string,
+  lines: DuctLines,
+  units: UnitSystem,
+): UsualRoute | null {
   const line = lines.lines.get(run);
   const legs = line?.legs ?? [];
   const first = legs[0];
   if (!line || !first) return null;
   const pipe = pipePoints(line);
-  const foot = plus(mouth.at, times(mouth.out, HOSE_REACH));
+  const foot = plus(mouth.at, times(mouth.out, HOSE_REACH[units]));
   const near = nearestFromAbove(pipe, foot);
   if (!near) return null;
-  const up = riseFrom(mouth, near.point.z);
+  const up = riseFrom(mouth, near.point.z, units);
   const top = up.at(-1) ?? foot;
   const whole = legs.reduce((sum, { length }) => sum + length, 0);
   const route = tidy([...up.slice(0, -1), ...abreast(top, near.point, near.direction), near.point]);
@@ -174,7 +191,7 @@ export const aheadOf = (shop: Shop, { at, out }: Mouth): Point3 =>
 
 /** Up, level onto the line the inlet faces along, and along it into the collector. */
 function toInlet(mouth: Mouth, inlet: Mouth, shop: Shop): Point3[] {
-  const up = riseFrom(mouth, inlet.at.z);
+  const up = riseFrom(mouth, inlet.at.z, shop.shop.units);
   const top = up.at(-1) ?? mouth.at;
   const straight = aheadLength(shop);
   const along = dot(minus(top, inlet.at), inlet.out);

@@ -34,8 +34,18 @@ export const ductsOnTheFloor = (): CoefficientGroup[] => [
         kind: 'ratio',
         origin: 'practice',
       },
-      { name: 'From a port to its riser', value: HOSE_REACH, kind: 'diameter', origin: 'practice' },
-      { name: 'A gate, over the floor', value: GATE_HEIGHT, kind: 'diameter', origin: 'practice' },
+      {
+        name: 'From a port to its riser',
+        value: HOSE_REACH.metric,
+        kind: 'diameter',
+        origin: 'practice',
+      },
+      {
+        name: 'A gate, over the floor',
+        value: GATE_HEIGHT.metric,
+        kind: 'diameter',
+        origin: 'practice',
+      },
       {
         name: 'Ducts, under the ceiling',
         value: UNDER_CEILING,

@@ -156,7 +156,7 @@ function words(conflict: Conflict, system: UnitSystem): ConflictMessage {
       };
     case 'flat sides':
       return {
-        title: 'A bin flat-sided can be sucked in.',
+        title: 'A flat-sided bin can be sucked in.',
         text: 'With all gates shut it bears the blower’s full suction; “Under suction” lists what such a bin withstands. Use a round drum, stiffen the sides, or fit a relief valve in the duct.',
       };
     case 'liner sucked up':

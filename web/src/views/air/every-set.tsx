@@ -45,8 +45,9 @@ function Sets() {
       )}
       {over?.kind === 'too many sets' && (
         <p role="alert" className="pt-1 text-starved-text">
-          {over.sets.toLocaleString('en')} sets are more than are solved here, at most{' '}
-          {over.most.toLocaleString('en')}. Allow fewer gates at once, under Air and rules.
+          There are {over.sets.toLocaleString('en')} combinations; at most{' '}
+          {over.most.toLocaleString('en')} can be solved here. Allow fewer gates at once, under Air
+          and methods.
         </p>
       )}
       {over?.kind === 'evaluated' && <Worst over={over} />}
@@ -80,8 +81,8 @@ function Worst({ over }: { readonly over: Extract<OverSets, { kind: 'evaluated' 
     <>
       {over.unsolved.length > 0 && (
         <p className="pt-1 text-[14px]">
-          {over.unsolved.length} of them have no answer: the blower would run past the last point of
-          its curve.
+          {over.unsolved.length} of them have no solution: the blower would run past the last point
+          of its curve.
         </p>
       )}
       <table className="mt-1 w-full border-collapse">

@@ -20,7 +20,7 @@ export function DropLadder() {
   if (!selected || !open || !isOwn) return null;
   const { name } = selected.drop;
   return (
-    <section aria-label={`Way of ${name} to the blower`} className="pb-4">
+    <section aria-label={`Route of ${name} to the blower`} className="pb-4">
       <h2 className="text-[18px]">{name}, from hood to room</h2>
       {selected.kind === 'judged' ? (
         <>

@@ -25,7 +25,7 @@ export function OutlineFile() {
     const refuse = (why: string) => setRefusal(`${file.name}: ${why}`);
     setRefusal(null);
     if (file.size > LARGEST) {
-      refuse(`at ${Math.round(file.size / 1e6)} MB it is more than a room.`);
+      refuse(`at ${Math.round(file.size / 1e6)} MB it is larger than the drawing of any room.`);
       return;
     }
     const read = async (remote: Remote<EngineApi>): Promise<OutlineFromDxf> => remote.outline(file);

@@ -1,6 +1,7 @@
 'use client';
 
 import type { FloorConflict, Spot } from '@frank-gauge/core/room';
+import { GRID } from '@frank-gauge/core/room';
 import { planSheet } from '@frank-gauge/core/routing';
 import { type CSSProperties, useMemo, useRef } from 'react';
 import { standingPart } from '@/model/shop-parts';
@@ -21,7 +22,6 @@ import { DuctShapes } from './ducts/duct-shapes';
 import { GhostCaption, GhostDucts } from './ducts/ghost-ducts';
 import { useDucts } from './ducts/use-ducts';
 import { useHeld } from './floor-look';
-import { GRID } from './grid-steps';
 import { type PlanDrawing, planDrawing, zoomed } from './plan-drawing';
 import { Grid, RoomSizes, Walls } from './room-shapes';
 import { saveDxf } from './save-dxf';

@@ -50,7 +50,7 @@ export function SpacePicture() {
   }
   return (
     <section
-      aria-label="The shop in 3D; drag to turn, wheel to come nearer"
+      aria-label="The shop in 3D; drag to rotate, scroll to zoom"
       className="relative h-[420px] min-h-0 md:h-auto md:min-h-[320px] md:flex-1 xl:min-h-0"
     >
       <Canvas

@@ -7,6 +7,7 @@ import {
   onFloor,
   roomFrame,
   type Spot,
+  snapTo,
   workingRoom,
 } from '@frank-gauge/core/room';
 import { type KeyboardEvent, memo, type PointerEvent, useRef } from 'react';
@@ -15,7 +16,7 @@ import { COLLECTOR } from './collector-id';
 import { useDrawing } from './ducts/drawing-state';
 import { copyThings, moveThings, removeThings, turnThings } from './edit-together';
 import { hold } from './floor-look';
-import { KEY_STEPS, snapTo } from './grid-steps';
+import { KEY_STEPS } from './grid-steps';
 import { type PlanDrawing, pathOf } from './plan-drawing';
 import { letGo, selectAlso, togetherWith } from './selection';
 import type { Thing } from './use-standing';
@@ -94,7 +95,7 @@ export const ThingOnPlan = memo(function ThingOnPlan(props: StandingProps) {
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${thing.name}; arrow keys move it, R turns it${isSelected ? '; selected together' : ''}`}
+      aria-label={`${thing.name}; arrow keys move it, R rotates it${isSelected ? '; selected together' : ''}`}
       aria-pressed={isOpen || isSelected}
       onPointerDown={take}
       onPointerMove={({ clientX: x, clientY: y, altKey }) => move.call({ x, y, isAlone: altKey })}

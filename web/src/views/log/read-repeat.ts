@@ -21,14 +21,14 @@ export function readRepeat(
 ): ReadRepeat {
   if (repeat.text.trim() === '') {
     return repeat.isOver
-      ? { ok: false, reason: 'Write where the meter’s range ends.' }
+      ? { ok: false, reason: 'Enter the end of the meter’s range.' }
       : { ok: true, taken: null };
   }
   const parsed = parseQuantity(repeat.text, STYLES[system][quantity]);
   if (!parsed.ok) return parsed;
   if (parsed.value < 0) return { ok: false, reason: 'A reading is not below zero.' };
   if (parsed.value > MOST[quantity])
-    return { ok: false, reason: 'No meter reads that high; look at the unit.' };
+    return { ok: false, reason: 'No meter reads that high; check the unit.' };
   if (repeat.isOver && parsed.value === 0) {
     return { ok: false, reason: 'A meter’s range does not end at zero.' };
   }

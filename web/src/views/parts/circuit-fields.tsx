@@ -99,7 +99,7 @@ function CircuitLine() {
       load.fullLoadCurrent > load.plugCarries * 1.001 &&
       `the plug carries ${amps(load.plugCarries)} for hours`,
     load.isOverloaded &&
-      `the shaft is asked for ${formatShort(load.shaftPower, 'power', system)} with these gates open`,
+      `the shaft needs ${formatShort(load.shaftPower, 'power', system)} with these gates open`,
     load.startCurrent > load.startLimit && 'the breaker may trip at the start',
   ].filter(Boolean);
   return (

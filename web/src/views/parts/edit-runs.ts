@@ -189,7 +189,7 @@ export function addDropAt(node: string, kind: MachineKindId, splitting?: string)
 export function removeRunAloud(run: Run, count: number): void {
   edit(`remove ${run.name}`, (shop) => removeRun(shop, run.id));
   choosePart(openShopId(), '');
-  const what = count > 1 ? `${run.name} and ${count - 1} behind it` : run.name;
+  const what = count > 1 ? `${run.name} and ${count - 1} upstream of it` : run.name;
   toast(`Removed ${what}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
 }
 

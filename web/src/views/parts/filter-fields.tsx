@@ -186,7 +186,8 @@ function FilterLife() {
         `, cleaned ${formatShort(filter.cleanPressure, 'pressure', system)}`}
       ; up to {formatShort(filter.comfortable, 'faceVelocity', system)} are usual. {due}, with{' '}
       {`${Math.round(100 * separator.caught)}\u00a0% of the dust caught before it: an estimate.`}
-      {filter.letBy && ` It may let ${Math.round(100 * filter.letBy[0])} % of 0.3–1 µm by.`}
+      {filter.letBy &&
+        ` It may pass ${Math.round(100 * filter.letBy[0])} % of the particles of 0.3–1 µm.`}
     </p>
   );
 }

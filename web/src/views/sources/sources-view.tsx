@@ -44,7 +44,7 @@ export function SourcesView() {
       <p className="my-4 max-w-prose text-[17px]">
         The coefficients Frank Gauge computes with. <strong>● standard</strong>: a published source,
         written down from memory until someone has it open. <strong>◐ practice</strong>: common in
-        small shops, no source. <strong>○ estimate</strong>: a modelling default, to be replaced by
+        small shops, no source. <strong>○ estimate</strong>: a modeling default, to be replaced by
         your own readings.
       </p>
       <div className="gap-8 md:columns-2">

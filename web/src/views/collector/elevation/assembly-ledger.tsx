@@ -162,7 +162,7 @@ function Suction() {
       <p className="pt-1 text-[14px] text-quiet">
         {bin.length > 0 &&
           `Suction a ${isFlat ? 'flat-sided' : 'round'} bin of this size withstands, by wall. ${isFlat ? 'Thin flat sides get sucked in: fit a relief valve. ' : ''}`}
-        Estimates for sound walls; dents reduce them.
+        Estimates for undamaged walls; dents reduce them.
       </p>
     </>
   );

@@ -120,7 +120,7 @@ function EndCells({ joint, side }: EndProps) {
               aria-label={`Discard the measured size of ${word}`}
               onClick={() => forgetEnd(joint, side)}
             >
-              forget
+              discard
             </button>
           )}
         </span>

@@ -32,8 +32,8 @@ export function SoundForm() {
   const take = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
   const log = () => {
     const { place, level, distance, hours } = typed;
-    if (place.trim() === '') return setRefusal('Type where it was read.');
-    if (level === null) return setRefusal('Type what the meter shows, in dB(A), slow.');
+    if (place.trim() === '') return setRefusal('Enter where it was read.');
+    if (level === null) return setRefusal('Enter what the meter shows, in dB(A), slow.');
     // Without what earlier readings moved it by.
     const bare = { ...shop, candidates: [] };
     const reckoned = compareCandidates(bare, tree, view, [])[0]?.noise ?? null;

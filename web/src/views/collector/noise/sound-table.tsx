@@ -50,7 +50,7 @@ export function SoundTable() {
               <TextField
                 label={`Place of the reading of ${sound.level} dB(A)`}
                 value={sound.place}
-                whenEmpty="Type where it was read."
+                whenEmpty="Enter where it was read."
                 onChange={(place) =>
                   editSound(sound, 'place', (own) => {
                     own.place = place;

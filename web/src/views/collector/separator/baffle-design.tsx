@@ -29,10 +29,10 @@ export function BaffleDesign() {
         {degrees(baffle.slotTo - baffle.slotFrom)} of arc,{' '}
         {length(baffle.plateDiameter / 2 - baffle.slotRadius)} wide at the wall, from{' '}
         {degrees(baffle.slotFrom)} past the entry, which starts over solid plate. Hang it{' '}
-        {length(baffle.drop)} under the lid on threaded rod, to adjust. The inlet’s middle stands{' '}
-        {length(baffle.inletOffset)} from the drum’s. The slot is {baffle.slotShare.toFixed(1)}{' '}
-        times the inlet; {formatShort(baffle.room, 'volume', system)} lie under it before dust is
-        carried up again. Shop practice, no source.
+        {length(baffle.drop)} under the lid on threaded rod, to adjust. The inlet’s center is{' '}
+        {length(baffle.inletOffset)} from the drum’s. The slot has {baffle.slotShare.toFixed(1)}{' '}
+        times the area of the inlet. The drum holds {formatShort(baffle.room, 'volume', system)}{' '}
+        below the plate before dust is carried up again. Common practice, no source.
       </p>
     </figure>
   );

@@ -2,6 +2,7 @@
 
 import type { Shop } from '@frank-gauge/core/design';
 import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { GRID, snapTo } from '@frank-gauge/core/room';
 import {
   type DuctEnd,
   ductHeight,
@@ -16,7 +17,6 @@ import {
 import { type PointerEvent, useEffect, useState } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { whyNoRoute } from '@/words/duct-words';
-import { GRID, snapTo } from '../grid-steps';
 import type { PlanDrawing } from '../plan-drawing';
 import {
   addPoint,
@@ -189,7 +189,7 @@ export function catchesOf(shop: Shop, { lines }: Pick<Ducts, 'lines'>): Begun[] 
       const end = { kind: 'port', machine: machine.id, port: port.id } as const;
       const name =
         machine.ports.length > 1 ? `${machine.name}, ${port.name || port.id}` : machine.name;
-      const from = riseFrom(mouth, mouth.at.z)[0] ?? mouth.at;
+      const from = riseFrom(mouth, mouth.at.z, shop.shop.units)[0] ?? mouth.at;
       return [{ end, at: mouth.at, from, name }];
     }),
   );

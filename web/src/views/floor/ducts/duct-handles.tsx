@@ -4,6 +4,7 @@ import { lossesOfRun, type PartOfRun } from '@frank-gauge/core/analysis';
 import { isStraight } from '@frank-gauge/core/catalogue';
 import type { Run } from '@frank-gauge/core/design';
 import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { GRID, snapTo } from '@frank-gauge/core/room';
 import type { DuctLine, Point3 } from '@frank-gauge/core/routing';
 import { type KeyboardEvent, useRef } from 'react';
 import { useDesign, useSolution, useUnits } from '@/model/use-design';
@@ -12,7 +13,7 @@ import { type Box, type Label, placeLabels, placesAround, type Stroke } from '@/
 import { useOnceAFrame } from '@/ui/use-once-a-frame';
 import { WrittenLabel } from '@/ui/written-label';
 import { shortJoinName } from '../../parts/joins/join-forms';
-import { GRID, KEY_STEPS, snapTo } from '../grid-steps';
+import { KEY_STEPS } from '../grid-steps';
 import { movePointTo } from './edit-ducts';
 import type { Ducts } from './use-ducts';
 
@@ -87,7 +88,7 @@ export function DuctHandles({ drawing, ducts, strokes = [], occupied = [] }: Pro
           key={point.id}
           {...point}
           drawing={drawing}
-          name={`${point.kind === 'bend' ? `Bend ${i + 1}` : 'Joint'} of ${line.run.name}, ${formatShort(point.at.z, 'length', system)} up`}
+          name={`${point.kind === 'bend' ? `Bend ${i + 1}` : 'Joint'} of ${line.run.name}, ${formatShort(point.at.z, 'length', system)} above the floor`}
         />
       ))}
     </>

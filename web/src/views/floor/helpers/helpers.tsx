@@ -148,7 +148,7 @@ function RouteIt() {
   return (
     <Helper
       title="Routing"
-      about="Proposes mains and branches under the ceiling and around posts. Taking one replaces the present ducts."
+      about="Proposes mains and branches under the ceiling and around posts. Using one replaces the present ducts."
     >
       <Searching name="Route ducts" advice={advice} onStart={run} onStop={stop} />
       {advice.kind === 'done' && !advice.answer.ok && (
