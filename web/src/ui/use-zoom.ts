@@ -1,14 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { ZoomGestures } from './zoom-gestures';
-
-/** A drawing is shown `k` times as large as the whole, and moved by so many px. */
-export interface ZoomTransform {
-  readonly k: number;
-  readonly x: number;
-  readonly y: number;
-}
+import type { ZoomGestures, ZoomTransform } from './zoom-gestures';
 
 const WHOLE: ZoomTransform = { k: 1, x: 0, y: 0 };
 

@@ -1,9 +1,15 @@
 import { select } from 'd3-selection';
 import { type D3ZoomEvent, zoom, zoomIdentity } from 'd3-zoom';
-import type { ZoomTransform } from './use-zoom';
 
 /** Nearer than the whole, and how near at most. */
 const NEAREST = 16;
+
+/** A drawing is shown `k` times as large as the whole, and moved by so many px. */
+export interface ZoomTransform {
+  readonly k: number;
+  readonly x: number;
+  readonly y: number;
+}
 
 export interface ZoomGestures {
   readonly scaleBy: (factor: number) => void;

@@ -5,7 +5,7 @@ import { formatQuantity } from '@frank-gauge/core/quantity';
 import { DropdownMenu } from 'radix-ui';
 import { useUnits } from '@/model/use-design';
 import { useMainOfPage } from '@/ui/use-main-of-page';
-import { buttonLook, type MachineMenuProps } from './machine-menu';
+import { buttonLook, type MachineMenuProps } from './machine-button';
 
 interface Props extends MachineMenuProps {
   /** Whether it is open at first. */

@@ -1,17 +1,8 @@
 'use client';
 
-import type { MachineKindId } from '@frank-gauge/core/design';
 import { lazy, Suspense, useState } from 'react';
 import { usePreload } from '@/ui/use-preload';
-
-export interface MachineMenuProps {
-  readonly label: string;
-  readonly look?: 'plain' | 'solid';
-  readonly onChoose: (kind: MachineKindId) => void;
-}
-
-export const buttonLook = (look: MachineMenuProps['look']) =>
-  `min-h-11 border border-ink px-3 font-semibold md:min-h-8 ${look === 'solid' ? 'bg-ink text-paper hover:opacity-85' : 'hover:bg-selection'}`;
+import { buttonLook, type MachineMenuProps } from './machine-button';
 
 const loadList = () => import('./machine-list');
 const MachineList = lazy(() => loadList().then((list) => ({ default: list.MachineList })));
