@@ -1,5 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
+import { emptyJournal } from '@frank-gauge/core/journal';
 import type { Page } from '@playwright/test';
+import { drawnShop } from '../../core/reference/sample-shops';
+import { writeZip } from '../src/storage/bundle';
 import { expect, openDemo, test } from './bench';
 
 const BENCHES = [
@@ -61,6 +64,22 @@ const OPENED: readonly { readonly name: string; readonly open: (page: Page) => P
       await page.goto('/');
       await page.getByRole('button', { name: /Heron Slip/ }).click();
       await page.getByRole('menuitem', { name: /Rename/ }).click();
+    },
+  },
+  {
+    name: 'importing a file that is cut off',
+    open: async (page) => {
+      const zip = Buffer.from(
+        writeZip({ shop: drawnShop(3), journal: emptyJournal(), photos: [] }),
+      );
+      // Between where its journal begins and where the list of what is in it does.
+      const [begins, ends] = [zip.indexOf('journal.jsonl'), zip.indexOf('PK\u0001\u0002')];
+      await page.goto('/');
+      await page.getByLabel('Shop file').setInputFiles({
+        name: 'cut.zip',
+        mimeType: 'application/zip',
+        buffer: zip.subarray(0, Math.round(begins + 0.7 * (ends - begins))),
+      });
     },
   },
 ];

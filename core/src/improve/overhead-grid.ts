@@ -1,5 +1,6 @@
 import { standAssembly } from '../assembly/stand-assembly';
 import type { Shop } from '../design/schema';
+import { toSI } from '../quantity/units';
 import {
   cornersOf,
   distanceTo,
@@ -23,8 +24,11 @@ export interface OverheadGrid {
   readonly at: (place: Spot) => number;
 }
 
-/** From a duct's middle to a wall it runs along, and around a post, m: common practice, no source. */
-export const OFF_WALL = 0.25;
+/**
+ * From a duct's middle to a wall it runs along, and around a post, m, the first round in the shop's units: common
+ * practice, no source.
+ */
+export const OFF_WALL = { us: toSI(10, 'in'), metric: 0.25 } as const;
 const AROUND = 0.2;
 /** Lines nearer to each other than this are one, m. */
 const ONE_LINE = 0.02;
@@ -48,10 +52,11 @@ export function overheadGrid(
   const extent = extentOf(shop.room);
   const obstacles = obstaclesOf(shop, height);
   const corners = obstacles.flat();
+  const off = OFF_WALL[shop.shop.units];
   const walls = extent
     ? {
-        x: [extent.x0 + OFF_WALL, extent.x0 + extent.width - OFF_WALL],
-        y: [extent.y0 + OFF_WALL, extent.y0 + extent.depth - OFF_WALL],
+        x: [extent.x0 + off, extent.x0 + extent.width - off],
+        y: [extent.y0 + off, extent.y0 + extent.depth - off],
       }
     : { x: [], y: [] };
   const along = (key: 'x' | 'y') =>

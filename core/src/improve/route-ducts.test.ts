@@ -6,10 +6,14 @@ import { MACHINE_KIND_IDS, type MachineKindId } from '../design/machine-kinds';
 import { newShop } from '../design/new-shop';
 import type { Shop } from '../design/schema';
 import { readShop } from '../file/shop-file';
+import { toSI } from '../quantity/units';
 import { setRoomSize } from '../room/edit-floor';
+import { placeCollector } from '../room/free-place';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { ductConflicts } from '../routing/duct-conflicts';
 import { addMachine } from '../routing/edit-machines';
+import { inletMouth } from '../routing/places';
+import { aheadOf } from '../routing/usual-route';
 import { routeDucts } from './route-ducts';
 
 /** A room of 9 by 7 m with its collector in a back corner, a post in the middle. */
@@ -51,6 +55,38 @@ describe('routes', () => {
     const [first] = proposals;
     if (!first) throw new Error('nothing proposed');
     expect(route({ ...shop, ducts: first.ducts }).present).toEqual(first.score);
+  });
+
+  it('turn at whole eighths of an inch in a shop of feet and inches, whatever placed its machines', () => {
+    const shop = newShop('s', 'S', 'us', estimatedCurve(0.35, 57, 0.55, 1.2));
+    setRoomSize(shop, toSI(24, 'ft'), toSI(20, 'ft'));
+    shop.room.ceilingHeight = toSI(114, 'in');
+    const newId = counter();
+    placeCollector(shop);
+    for (const kind of ['tableSaw', 'planer', 'bandSaw', 'jointer'] as const) {
+      addMachine(shop, kind, newId);
+    }
+    // The inlet is where the collector's own sizes have it: what leads into it is round from there.
+    const mouth = inletMouth(shop);
+    const ahead = mouth && aheadOf(shop, mouth);
+    if (!ahead) throw new Error('no inlet');
+    const isRound = (length: number) => {
+      const eighths = length / toSI(1 / 8, 'in');
+      return Math.abs(eighths - Math.round(eighths)) < 1e-6;
+    };
+    for (const { ducts } of proposalsOf(shop)) {
+      const points = [
+        ...ducts.nodes.flatMap(({ at }) => at ?? []),
+        ...ducts.runs.flatMap(({ route }) => (route?.bends ?? []).map(({ at }) => at)),
+      ];
+      expect(points.length).toBeGreaterThan(8);
+      const odd = points.filter((at) =>
+        (['x', 'y', 'z'] as const).some(
+          (key) => !isRound(at[key]) && !isRound(at[key] - ahead[key]),
+        ),
+      );
+      expect(odd).toEqual([]);
+    }
   });
 
   it('are three, each leading every machine to the blower, and valid documents', () => {

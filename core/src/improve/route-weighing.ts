@@ -53,20 +53,21 @@ const onMain =
   };
 
 /** Lines along the four sides of the room, as far from them as ducts hang, or through what is near. */
-function wallLines({ room }: Shop, places: readonly Spot[]): RoomLine[] {
+function wallLines({ room, shop }: Shop, places: readonly Spot[]): RoomLine[] {
   const extent = extentOf(room);
   if (!extent) return [];
   const { x0, y0, width, depth } = extent;
+  const off = OFF_WALL[shop.units];
   const line = (key: 'x' | 'y', value: number): RoomLine => {
     // The grid keeps the first of lines that are near each other, and so does this.
     const near = places.map((at) => at[key]).find((each) => Math.abs(each - value) < JOG);
     return { key, value: near ?? value };
   };
   return [
-    line('x', x0 + OFF_WALL),
-    line('x', x0 + width - OFF_WALL),
-    line('y', y0 + OFF_WALL),
-    line('y', y0 + depth - OFF_WALL),
+    line('x', x0 + off),
+    line('x', x0 + width - off),
+    line('y', y0 + off),
+    line('y', y0 + depth - off),
   ];
 }
 

@@ -29,8 +29,9 @@ const loadDropLadder = () => import('./drop-ladder').then((module) => module.Dro
 const loadHelpers = () => import('./helpers/helpers').then((module) => module.Helpers);
 
 const DrawPanel = dynamic(loadDrawPanel, { loading: PartLoading });
-const SelectionPanel = dynamic(loadSelectionPanel, { loading: PartLoading });
-const DropLadder = dynamic(loadDropLadder, { loading: PartLoading });
+// Nothing stands in their place while they load, as they mostly show nothing: what is below them would move.
+const SelectionPanel = dynamic(loadSelectionPanel, { loading: () => null });
+const DropLadder = dynamic(loadDropLadder, { loading: () => null });
 const Helpers = dynamic(loadHelpers, { loading: PartLoading });
 
 /** The room to scale, and where everything stands in it. */
