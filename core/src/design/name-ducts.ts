@@ -19,7 +19,10 @@ export const runNames = (shop: Shop) => shop.ducts.runs.map((run) => run.name);
 /** A trunk's name, before its number. */
 export const MAIN = 'Main';
 
-/** What the downstream part of a run is called that is cut: a main for now, below a drop and of a main. */
+/**
+ * The name of the downstream part when a run is cut: `MAIN`, for `nameDucts` to number, below a drop or in a run that
+ * the program named; otherwise the user's own name with a number.
+ */
 export function nameBelow(shop: Shop, run: Run): string {
   const start = shop.ducts.nodes.find(({ id }) => id === run.from);
   const machines = new Map(shop.machines.map(({ id, name }) => [id, name]));

@@ -74,7 +74,8 @@ const placesOf = (value: number) => /\.(\d+)$/.exec(String(value))?.[1]?.length 
 /**
  * Writes an SI value for an input field, without grouping. A value that is round in the shop's unit, as what a
  * person typed there is, stands as it is; one that came from elsewhere, by a conversion or a drag, stands as it
- * is written everywhere, and not with all its digits, though there be few: 13 ft are no 3.9624 m. Lengths stand as a tape shows them, feet with their marks;
+ * is written everywhere, and not with all its digits: 13 ft is not
+ * shown as 3.9624 m. Lengths stand as a tape shows them, feet with their marks;
  * all others are without their unit.
  * @example writeForField(0.1397, 'diameter', 'us') // '5½'
  * @example writeForField(2.627, 'length', 'us')    // '8′ 7⅜″'

@@ -96,7 +96,7 @@ function bestPlace(shop: Shop, machines: readonly Machine[], wanted: Wanted): Sp
   const grid = GRID[shop.shop.units];
   const onGrid = exact.map(({ x, y }) => ({ x: snapTo(grid, x), y: snapTo(grid, y) }));
   // On the shop's grid if there is room for it there; else wherever there is.
-  const free = lazily([
+  const free = firstWithPlaces([
     () => onGrid.filter((at) => clear(at, GAP) && wanted.isOfUse(at)),
     () => exact.filter((at) => clear(at, GAP) && wanted.isOfUse(at)),
     () => onGrid.filter((at) => clear(at, 0) && wanted.isOfUse(at)),
@@ -117,7 +117,7 @@ function bestPlace(shop: Shop, machines: readonly Machine[], wanted: Wanted): Sp
 }
 
 /** The first list that has anything in it; those after it are not made. */
-function lazily(lists: readonly (() => Spot[])[]): Spot[] | null {
+function firstWithPlaces(lists: readonly (() => Spot[])[]): Spot[] | null {
   for (const list of lists) {
     const found = list();
     if (found.length > 0) return found;

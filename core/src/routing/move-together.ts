@@ -166,14 +166,14 @@ function followDownstream(
     const out = tree.outOf.get(node);
     const next = out && lines.get(out.id);
     const after = isFixed || !next ? null : (directionOf(...firstTwo(next)) ?? null);
-    const directions = into.map((run): MovedRoute | null => {
+    const moved = into.map((run): MovedRoute | null => {
       const line = lines.get(run.id);
       if (!line || selected.runs.has(run.id)) return null;
       const [start, end] = [shiftOf(run.from), isFixed ? shiftOf(node) : STILL];
       const slides = into.length === 1 || !isStraight(run.joins);
       return shiftAlong(line, start, end, isFixed ? 'fixed' : after, slides);
     });
-    const found = directions.flatMap((direction) => direction ?? []);
+    const found = moved.flatMap((route) => route ?? []);
     const slide = found.find(({ end }) => !isStill(end))?.end ?? null;
     if (isFixed || slide === null) {
       found.forEach(accept);
@@ -181,9 +181,9 @@ function followDownstream(
     }
     const isLone = into.length === 1;
     const slides = into.every((run, i) => {
-      const direction = directions[i];
-      if (isStraight(run.joins) && !isLone) return !isMoved[i] || isStill(direction?.end ?? by);
-      return direction != null && isSame(direction.end, slide);
+      const route = moved[i];
+      if (isStraight(run.joins) && !isLone) return !isMoved[i] || isStill(route?.end ?? by);
+      return route != null && isSame(route.end, slide);
     });
     const through = isLone ? null : (into.find(({ joins }) => isStraight(joins)) ?? null);
     const back = through && lines.get(through.id);
@@ -194,7 +194,7 @@ function followDownstream(
       found.forEach(accept);
       goes.set(node, slide);
     } else {
-      for (const direction of found) if (isStill(direction.end)) accept(direction);
+      for (const route of found) if (isStill(route.end)) accept(route);
     }
   }
 
@@ -280,10 +280,10 @@ function carriedOn(
     }
     shifts.push(carried);
   }
-  const isSelected = follows
+  const isTakenUp = follows
     ? Math.abs(follows.x * carried.y - follows.y * carried.x) < LEAST
     : false;
-  return isStill(carried) || isSelected || after === null ? shifts : null;
+  return isStill(carried) || isTakenUp || after === null ? shifts : null;
 }
 
 /** Level within so much, as a share. */

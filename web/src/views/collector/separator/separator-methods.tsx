@@ -29,8 +29,8 @@ export function SeparatorMethods() {
         <thead className="text-[13px] text-quiet">
           <tr className="[&>th]:pr-1 [&>th]:text-left [&>th]:font-normal">
             <th>kind</th>
-            <th className="!text-right">air</th>
-            <th className="!text-right">bin gets</th>
+            <th className="!text-right">airflow</th>
+            <th className="!text-right">separation efficiency</th>
             <th className="!text-right">filter due</th>
           </tr>
         </thead>

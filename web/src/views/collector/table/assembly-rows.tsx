@@ -4,7 +4,7 @@ import { useDesign, useUnits } from '@/model/use-design';
 import { tapeLength } from '@/words/tape-length';
 import { type CollectorOptions, Part, Row } from './table-parts';
 
-/** How high each stands, and what it takes of the floor. */
+/** The height of each collector, and the floor area it needs. */
 export function AssemblyRows({ options }: CollectorOptions) {
   const room = useDesign((shop) => shop.room);
   const system = useUnits();

@@ -68,7 +68,7 @@ function useComputed(): Ducts {
 
 const Context = createContext<Ducts | null>(null);
 
-/** Reckons once, for all that look at the floor, where the ducts lie and what is wrong with it. */
+/** Computes once, for everything that shows the floor, where the ducts lie and what is wrong with them. */
 export function DuctsProvider({ children }: { readonly children: ReactNode }) {
   return <Context value={useComputed()}>{children}</Context>;
 }
