@@ -68,3 +68,26 @@ test('a collector whose inlet looks at a wall is told of, not led to through the
   await page.getByRole('button', { name: 'Route ducts' }).click();
   await expect(page.getByText('faces a wall, with no room for a duct')).toBeVisible();
 });
+
+test('on a phone the next steps are in sight, and drawing from a list brings the plan back', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New shop' }).click();
+  await page.getByLabel('Shop name').fill('Lean-to');
+  await page.getByRole('button', { name: 'Start' }).click();
+  const oneBay = next(page).getByRole('button', { name: /^One bay/ });
+  await expect(oneBay).toBeInViewport();
+  await oneBay.click();
+  await next(page).getByRole('button', { name: 'Place the collector' }).click();
+  const drawButton = page
+    .getByRole('region', { name: 'Room and machines' })
+    .getByRole('button', { name: 'Draw a duct' });
+  await drawButton.scrollIntoViewIfNeeded();
+  await page.mouse.wheel(0, 4000);
+  const plan = page.getByRole('region', { name: 'Plan' });
+  await expect(plan).not.toBeInViewport();
+  await drawButton.click();
+  await expect(plan).toBeInViewport({ ratio: 0.9 });
+});

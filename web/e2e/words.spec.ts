@@ -67,7 +67,7 @@ const cutOff = (page: Page) =>
 
 /** What no sentence has: two full stops after each other, British spelling. */
 const NOT_WRITTEN =
-  /\w\.\.(?!\.)| {2}\S|\b(?:mitred?|centre|\w*fibre\w*|colour|metres?|litres?|grey|castors?|aluminium|programme)\b/i;
+  /\w\.\.(?!\.)| {2}\S|\b(?:mitred?|centre|\w*fibre\w*|colour|metres?|litres?|grey|castors?|aluminium|programme|galvanised|behaviour|neighbours?|modell\w+|labelled|cancelled|judgements?|catalogue)\b/i;
 
 for (const view of VIEWS) {
   test(`on ${view} every accessible name contains the visible label, and every field shows its whole value`, async ({
@@ -97,6 +97,17 @@ for (const view of VIEWS) {
       }
     }
     expect([...new Set(wrong)]).toEqual([]);
+  });
+}
+
+for (const path of ['/', '/sources', '/shop/no-such-shop/air']) {
+  test(`${path} is written in American English`, async ({ page }) => {
+    await openDemo(page);
+    await page.goto(path);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    // biome-ignore lint/performance/useDomNodeTextContent: what is seen, line by line
+    const lines = (await page.locator('body').innerText()).split('\n');
+    expect(lines.filter((line) => NOT_WRITTEN.test(line))).toEqual([]);
   });
 }
 

@@ -16,13 +16,13 @@ export const HOSES = {
     name: 'Ribbed, wire-reinforced',
     roughness: 1e-3,
     origin: 'estimate',
-    source: 'modelling default that agrees with the handbook’s power fit for flexible hose',
+    source: 'modeling default that agrees with the handbook’s power fit for flexible hose',
   },
   smooth: {
     name: 'Smooth bore',
     roughness: 0.9e-3,
     origin: 'estimate',
-    source: 'modelling default, to be replaced by your own readings',
+    source: 'modeling default, to be replaced by your own readings',
   },
 } as const satisfies Record<HoseId, HoseKind>;
 

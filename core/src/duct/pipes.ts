@@ -62,7 +62,7 @@ const ASHRAE = 'ASHRAE Fundamentals, duct design, roughness table (from memory)'
  */
 export const PIPES = {
   galvanised: {
-    name: 'Galvanised, spiral',
+    name: 'Galvanized, spiral',
     short: 'Galv.',
     fit: 'galvanised',
     roughness: 0.09e-3,
@@ -80,7 +80,7 @@ export const PIPES = {
     sizes: byInside(3, 4, 5, 6, 7, 8, 10, 12),
   },
   spiralMetric: {
-    name: 'Galvanised, spiral, metric',
+    name: 'Galvanized, spiral, metric',
     short: 'Spiral',
     fit: 'galvanised',
     roughness: 0.09e-3,

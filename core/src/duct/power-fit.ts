@@ -16,8 +16,8 @@ export interface PowerFit {
 }
 
 export const POWER_FITS = {
-  galvanised: { name: 'Galvanised', a: 0.0307, b: 0.533, c: 0.612 },
-  smooth: { name: 'Plastic, aluminium, black iron', a: 0.0425, b: 0.465, c: 0.602 },
+  galvanised: { name: 'Galvanized', a: 0.0307, b: 0.533, c: 0.612 },
+  smooth: { name: 'Plastic, aluminum, black iron', a: 0.0425, b: 0.465, c: 0.602 },
   flexible: { name: 'Flexible hose', a: 0.0311, b: 0.604, c: 0.639 },
 } as const satisfies Record<string, PowerFit>;
 

@@ -33,7 +33,7 @@ export const airAndDuct = (): CoefficientGroup[] => [
     title: 'Roughness of hose, stretched',
     about:
       'ribbed shop hose agrees with the handbook’s power fit for flexible duct; building flex of fabric and wire is rougher, about 3 mm',
-    source: 'modelling defaults, to be replaced by your own readings',
+    source: 'modeling defaults, to be replaced by your own readings',
     coefficients: Object.values(HOSES).map(({ name, roughness, origin }) => ({
       name,
       value: roughness,
@@ -82,7 +82,7 @@ export const airAndDuct = (): CoefficientGroup[] => [
   {
     title: 'Leakage of seams',
     about: `CFM per 100 ft² at 1 in. w.g., rising with pressure to the power ${SEAM_EXPONENT} unless told otherwise`,
-    source: `SMACNA leakage classes 3, 6, 12, 24 and 48 (${FROM_MEMORY}); what stands between them modelling defaults`,
+    source: `SMACNA leakage classes 3, 6, 12, 24 and 48 (${FROM_MEMORY}); what stands between them modeling defaults`,
     coefficients: Object.values(LEAKAGE_CLASSES).map(({ leakageClass, origin }) =>
       plain(`Class ${leakageClass}`, leakageClass, origin),
     ),
@@ -105,7 +105,7 @@ export const airAndDuct = (): CoefficientGroup[] => [
     title: 'Walls under suction',
     about:
       'a pipe collapses at 2E/(1 − ν²)·(t/D)³, a round drum by Windenburg and Trilling, a flat side bends by Roark; Young’s modulus in GPa',
-    source: `PVC of 400,000 psi, ASTM D1784; steel and aluminium standard texts (${FROM_MEMORY}); others modelling defaults`,
+    source: `PVC of 400,000 psi, ASTM D1784; steel and aluminum standard texts (${FROM_MEMORY}); others modeling defaults`,
     coefficients: Object.entries(WALL_MATERIALS).map(([id, { name, modulus }]) =>
       plain(
         name,

@@ -29,7 +29,7 @@ export const assemblyAndNoise = (): CoefficientGroup[] => [
     title: 'Plugs and starts',
     about:
       'rated current; a US cord and plug carries 80 % of it for hours; what a breaker lets pass at a start, × its rating',
-    source: `NEMA WD 6, BS 1363, CEE 7, IEC 60309, NEC 210.23; IEC 60898 B, C, D (${FROM_MEMORY}); starting current a modelling default`,
+    source: `NEMA WD 6, BS 1363, CEE 7, IEC 60309, NEC 210.23; IEC 60898 B, C, D (${FROM_MEMORY}); starting current a modeling default`,
     coefficients: [
       ...Object.values(PLUGS).flatMap(({ name, rating }) =>
         rating === null
@@ -46,7 +46,7 @@ export const assemblyAndNoise = (): CoefficientGroup[] => [
     title: 'Lifting and hanging',
     about:
       'what one person lifts; lag screws in softwood studs, 1800·G^1.5·D^0.75 lb for each inch of thread; shaking counted twice',
-    source: `revised NIOSH lifting equation, 1991; HSE L23 on team lifting; NDS withdrawal (${FROM_MEMORY}); others modelling defaults`,
+    source: `revised NIOSH lifting equation, 1991; HSE L23 on team lifting; NDS withdrawal (${FROM_MEMORY}); others modeling defaults`,
     coefficients: [
       {
         name: 'One person, close to the body',
@@ -85,7 +85,7 @@ export const assemblyAndNoise = (): CoefficientGroup[] => [
   {
     title: 'Joints',
     about: 'how far ends go into each other, and what closes what is left',
-    source: 'common practice, no source; walls of ports a modelling default, until measured',
+    source: 'common practice, no source; walls of ports a modeling default, until measured',
     coefficients: [
       {
         name: 'Wall of a port or spigot',
@@ -129,7 +129,7 @@ export const assemblyAndNoise = (): CoefficientGroup[] => [
     about:
       'sound power Kw + 10·log(CFM) + 20·log(in. w.g.); at a distance less 10·log(2πr²), as in the open',
     source:
-      'modelling defaults, until a meter’s reading at a known distance; partition common practice',
+      'modeling defaults, until a meter’s reading at a known distance; partition common practice',
     coefficients: [
       plain('Kw, A-weighted, dB', SPECIFIC_SOUND_POWER, 'estimate'),
       plain('May be off by, dB', NOISE_UNCERTAINTY, 'estimate'),
@@ -145,7 +145,7 @@ export const assemblyAndNoise = (): CoefficientGroup[] => [
   {
     title: 'Enclosures',
     about: 'walls keep back 20·log(m·500 Hz) − 47 dB; air in them warms by P/(ρ·c·Q + U·A)',
-    source: `mass law, standard acoustics texts (${FROM_MEMORY}); others modelling defaults`,
+    source: `mass law, standard acoustics texts (${FROM_MEMORY}); others modeling defaults`,
     coefficients: [
       ...Object.values(BOX_WALLS).map(({ name, surfaceMass }) => ({
         name,

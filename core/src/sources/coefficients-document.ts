@@ -8,7 +8,7 @@ Written by \`npm run docs:coefficients\` from the tables the program uses; the a
 
 - **standard**: a published source, named
 - **practice**: common in small shops, no source
-- **estimate**: a modelling default, to be replaced by your own readings
+- **estimate**: a modeling default, to be replaced by your own readings
 `;
 
 /** All coefficients as a Markdown document, quantities in metric units. */

@@ -69,7 +69,7 @@ export const coefficientGroups = (): CoefficientGroup[] => [
   {
     title: 'Doubt',
     about: 'how far each kind of number may be off, 95 times in 100: what every ± is made of',
-    source: 'modelling defaults, until readings say more',
+    source: 'modeling defaults, until readings say more',
     coefficients: [
       ...Object.entries(UNCERTAINTY).map(([name, value]) => ({
         name: `${name.charAt(0).toUpperCase()}${name.slice(1)}`,

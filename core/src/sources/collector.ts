@@ -28,7 +28,7 @@ export const collector = (): CoefficientGroup[] => [
     title: 'Blower, where nothing is published',
     about:
       'shut-off over ρ·u², u the rim speed; falling as 1 − (Q/Qmax) to a power. Air is taken as incompressible, which is off by 2 to 3 % at 10 in. w.g.',
-    source: 'modelling defaults, until two field tests or a published curve replace them',
+    source: 'modeling defaults, until two field tests or a published curve replace them',
     coefficients: [
       plain('Shut-off coefficient', SHUT_OFF_COEFFICIENT, 'estimate'),
       plain('Exponent of the fall', FALL_EXPONENT, 'estimate'),
@@ -43,7 +43,7 @@ export const collector = (): CoefficientGroup[] => [
   {
     title: 'Motors, full load at 115 V',
     about: `as they stand for 110–120 V, half for 220–240 V; conductors carry ${CONDUCTOR_MARGIN * 100} % (430.22), an inverse-time breaker is rated up to ${BREAKER_MARGIN * 100} % (430.52). Where American rules do not hold, a motor draws its power over its voltage and its yield, and its circuit carries just that`,
-    source: `NEC table 430.248, 430.22 and 430.52 (${FROM_MEMORY}); others modelling defaults`,
+    source: `NEC table 430.248, 430.22 and 430.52 (${FROM_MEMORY}); others modeling defaults`,
     coefficients: [
       ...FULL_LOAD_AT_115.filter(([hp]) => hp > 0).map(([hp, current]) => ({
         name: `${hp} hp`,
@@ -70,7 +70,7 @@ export const collector = (): CoefficientGroup[] => [
     about:
       'velocity heads of the inlet, and the separation efficiency while the bin is not overfull',
     source:
-      'modelling defaults that agree with what shops measured, to be fitted to your own readings; shares caught common practice',
+      'modeling defaults that agree with what shops measured, to be fitted to your own readings; shares caught common practice',
     coefficients: Object.values(SEPARATORS)
       .filter(({ heads }) => heads > 0)
       .flatMap(({ name, heads, caught, origin }) => [
@@ -102,7 +102,7 @@ export const collector = (): CoefficientGroup[] => [
   {
     title: 'Dust',
     about: 'median size by mass, log-normal about it',
-    source: 'modelling defaults',
+    source: 'modeling defaults',
     coefficients: Object.values(DUSTS).map(({ name, median }) => ({
       name,
       value: median,
@@ -114,7 +114,7 @@ export const collector = (): CoefficientGroup[] => [
     title: 'Filter media',
     about:
       'permeability: flow per area at 125 Pa, by ASTM D737, in use and in its pleats; cloth is seasoned to three times its clean loss as soon as it has run, and cleaning does not undo that',
-    source: 'modelling defaults, until a manometer replaces them',
+    source: 'modeling defaults, until a manometer replaces them',
     coefficients: Object.values(MEDIA).map(({ name, permeability }) => ({
       name,
       value: permeability,
@@ -155,7 +155,7 @@ export const collector = (): CoefficientGroup[] => [
   {
     title: 'Dust cake',
     about: 'loss in proportion to face velocity and to mass per area',
-    source: 'modelling defaults, until a manometer replaces them; when it is due common practice',
+    source: 'modeling defaults, until a manometer replaces them; when it is due common practice',
     coefficients: [
       plain('Resistance, 10⁴ Pa per m/s and kg/m²', CAKE_RESISTANCE / 1e4, 'estimate'),
       {

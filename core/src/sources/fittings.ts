@@ -66,7 +66,7 @@ export const fittings = (): CoefficientGroup[] => [
   {
     title: 'Elbows close together',
     about: `nearer than ${CLEAR_DIAMETERS} diameters, fading evenly`,
-    source: 'modelling default, to be replaced by your own readings',
+    source: 'modeling default, to be replaced by your own readings',
     coefficients: [
       {
         name: 'More lost, right behind another',
@@ -155,7 +155,7 @@ export const fittings = (): CoefficientGroup[] => [
   {
     title: 'Gates',
     about: 'a sharp opening between its two ends',
-    source: 'modelling default, to be replaced by your own readings',
+    source: 'modeling default, to be replaced by your own readings',
     coefficients: [
       plain('Fully open, on velocity pressure', OPEN_GATE_LOSS, 'estimate'),
       {

@@ -121,7 +121,7 @@ describe('the methods of friction', () => {
         friction?.law === 'power' ? [`${kind} ${friction.fit.name}`] : [],
       ),
     );
-    expect(new Set(laws)).toEqual(new Set(['pipe Galvanised', 'hose Flexible hose']));
+    expect(new Set(laws)).toEqual(new Set(['pipe Galvanized', 'hose Flexible hose']));
   });
 });
 

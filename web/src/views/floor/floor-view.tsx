@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { useEffect, useRef } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { PartLoading } from '@/ui/part-loading';
@@ -41,6 +42,11 @@ export function FloorView() {
   const choose = useChooseThing();
   const { machines, collector } = shop;
   const tool = useDrawing((drawing) => drawing.tool);
+  const plan = useRef<HTMLElement>(null);
+  // Drawing may be started from a list far below the plan.
+  useEffect(() => {
+    if (tool === 'draw') plan.current?.scrollIntoView({ block: 'nearest' });
+  }, [tool]);
   useDrawKeys();
   useTakingKeys();
   useFloorCommands();
@@ -59,7 +65,7 @@ export function FloorView() {
         <div className="grid grid-cols-1 md:h-full md:grid-cols-[300px_minmax(0,1fr)] md:grid-rows-[minmax(0,3fr)_minmax(0,2fr)] md:overflow-hidden xl:grid-cols-[300px_minmax(0,1fr)_272px] xl:grid-rows-[minmax(0,1fr)]">
           <section
             aria-label="Room and machines"
-            className="order-2 border-rule md:order-1 md:row-span-2 md:overflow-y-auto md:border-r xl:row-span-1"
+            className="order-3 border-rule max-md:border-t md:order-1 md:row-span-2 md:overflow-y-auto md:border-r xl:row-span-1"
           >
             <h1 className="px-3 pt-3 pb-1 text-[17px]">Room and machines</h1>
             <RoomFields />
@@ -75,6 +81,7 @@ export function FloorView() {
             <Helpers />
           </section>
           <section
+            ref={plan}
             aria-label="Plan"
             className="order-1 flex min-h-0 min-w-0 flex-col p-2 md:order-2"
           >
@@ -84,7 +91,7 @@ export function FloorView() {
             aria-label="Floor issues"
             // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
             tabIndex={0}
-            className="order-3 border-rule p-3 max-xl:border-t md:overflow-y-auto xl:border-l"
+            className="order-2 border-rule p-3 max-xl:border-t md:order-3 md:overflow-y-auto xl:border-l"
           >
             {tool === 'draw' ? (
               <DrawPanel />

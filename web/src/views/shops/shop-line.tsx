@@ -58,11 +58,11 @@ export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
     <li className="flex items-center gap-4 border-rule border-b hover:bg-selection">
       <Link href={`/shop/${id}/air`} className="min-w-0 flex-1 px-2 py-3">
         <span className="block truncate font-medium font-name text-[19px]">{name}</span>
-        <span className="block truncate text-[14px] text-quiet">
+        <span className="block text-[14px] text-quiet md:truncate">
           {dropsOf(standing)} · changed {agoOf(changed)}
           {note !== '' && ` · ${note}`}
         </span>
-        {reminder && <span className="block truncate text-[14px] text-quiet">{reminder}</span>}
+        {reminder && <span className="block text-[14px] text-quiet md:truncate">{reminder}</span>}
       </Link>
       {standing?.kind === 'judged' && <Worst worst={standing.worst} units={units} />}
       <LineMenu id={id} name={name} onRename={() => setRenaming(true)} />

@@ -63,7 +63,7 @@ export function BinFields() {
         min={0}
         max={2}
         onChange={(value) =>
-          editAssembly('castors', (own) => {
+          editAssembly('casters', (own) => {
             own.bin.raised = value;
           })
         }

@@ -13,7 +13,7 @@ interface Props {
 }
 
 /** A dimension under this many pixels has no room for its number. */
-const LEAST = 13;
+const LEAST = 16;
 
 /** A chain of dimensions: ticks at each height, what lies between written beside it. */
 export function Dimensions({ levels, x, side, drawing, system }: Props) {

@@ -13,7 +13,7 @@ export interface Drawing {
 }
 
 /** Pixels kept for dimensions and what is written around. */
-const MARGIN = { left: 74, right: 78, top: 26, bottom: 30 } as const;
+const MARGIN = { left: 74, right: 78, top: 26, bottom: 46 } as const;
 /** Of the outdoors as much is in sight, m. */
 const OUTSIDE = 0.35;
 /** Air beside and above what is drawn, m. */
