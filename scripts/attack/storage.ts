@@ -42,8 +42,9 @@ export async function attackStorage({ count, seed }: Strength): Promise<Attacked
       }
       await wait(100 + chance.below(2500));
       const about = `refusal ${i} (${fault}) of seed ${seed}`;
-      const said = await saved.textContent();
-      if (said !== 'not saved') failures.add(`${about}: while nothing is stored it says “${said}”`);
+      const status = await saved.textContent();
+      if (status !== 'not saved')
+        failures.add(`${about}: while nothing is stored it says “${status}”`);
       await page.evaluate('window.refusing = ""');
       if (chance.next() < 0.5) await page.getByRole('button', { name: 'Try again' }).click();
       const isSaved = await page

@@ -11,9 +11,9 @@ export function attackTabs({ count, seed }: Strength): Attacked {
   );
   delete process.env.FRANK_GAUGE_HISTORIES;
   if (ok) return { tried: count, failed: [] };
-  const said = /"failureMessages":\[("(?:[^"\\]|\\.)*")/.exec(output)?.[1];
+  const message = /"failureMessages":\[("(?:[^"\\]|\\.)*")/.exec(output)?.[1];
   return {
     tried: count,
-    failed: [said ? String(JSON.parse(said)).slice(0, 2000) : 'the test did not run'],
+    failed: [message ? String(JSON.parse(message)).slice(0, 2000) : 'the test did not run'],
   };
 }

@@ -96,8 +96,8 @@ export async function benchTrace({ page, address }: Browsing): Promise<Bench> {
   const start = Date.now();
   await page.getByRole('link', { name: /Log/ }).click();
   // By one cheap look now and then: the driver's own search through the page would be what is timed.
-  const says = `/point to|significant/.test(document.querySelector('section[aria-label=Readings] p')?.textContent ?? '')`;
-  while (!(await page.evaluate<boolean>(says))) await page.waitForTimeout(10);
+  const hasMessage = `/point to|significant/.test(document.querySelector('section[aria-label=Readings] p')?.textContent ?? '')`;
+  while (!(await page.evaluate<boolean>(hasMessage))) await page.waitForTimeout(10);
   const totalMs = Date.now() - start;
   await page.waitForTimeout(500);
   const longestOwnMs = longestByProcessor(await browser.stopTracing());

@@ -78,8 +78,8 @@ test('a field test of one’s own: refused until it says something, then the blo
   await page.goto('/shop/heron-slip/collector/test');
   await page.getByRole('button', { name: 'Remove this test' }).click();
   await page.getByRole('button', { name: 'Start a field test' }).click();
-  const says = page.getByRole('region', { name: 'Test results' });
-  await expect(says).toContainText('at least 4 gate openings');
+  const results = page.getByRole('region', { name: 'Test results' });
+  await expect(results).toContainText('at least 4 gate openings');
   // A weaker blower than the one believed: 9 in. w.g. shut, falling.
   const steps = [
     [0, 9, 0],
@@ -96,8 +96,8 @@ test('a field test of one’s own: refused until it says something, then the blo
     await page.getByLabel(`Suction at the blower, ${no}`).fill(String(inlet));
     await page.getByLabel(`Pressure after the blower, ${no}`).fill(String(outlet));
   }
-  await expect(says).toContainText(/9(\.\d+)? in\. w\.g\. with its inlet shut/);
-  await expect(says).toContainText('Read the suction before the separator as well');
+  await expect(results).toContainText(/9(\.\d+)? in\. w\.g\. with its inlet shut/);
+  await expect(results).toContainText('Read the suction before the separator as well');
   await page.getByRole('button', { name: 'Use this curve' }).click();
   await page.getByRole('link', { name: /Air/ }).click();
   const weaker = await flowOf(page, 'Planer');
@@ -110,10 +110,10 @@ test('the demo’s test finds filter and cyclone, and believing them is undone l
 }) => {
   await openDemo(page);
   await page.goto('/shop/heron-slip/collector/test');
-  const says = page.getByRole('region', { name: 'Test results' });
+  const results = page.getByRole('region', { name: 'Test results' });
   // The demo hides a filter loading of ×3.3 and a cyclone of 3.3 heads.
-  await expect(says).toContainText(/loading of ×3\.[1-5]/);
-  await expect(says).toContainText(/two taps is 3\.[1-5] ± 0\.\d/);
+  await expect(results).toContainText(/loading of ×3\.[1-5]/);
+  await expect(results).toContainText(/two taps is 3\.[1-5] ± 0\.\d/);
   await page.getByRole('button', { name: 'Use this loss coefficient' }).click();
   await page.getByRole('button', { name: 'Use this loading' }).click();
   await page.getByRole('link', { name: /Air/ }).click();

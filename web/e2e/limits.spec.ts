@@ -32,12 +32,13 @@ async function tryField(page: Page, field: Locator, label: string, text: string)
   await field.fill(text);
   // A name may be anything; a number is taken, or refused with a sentence and kept as it was typed.
   const isRefused = (await field.getAttribute('aria-invalid')) === 'true';
-  const said = isRefused ? ((await page.getByRole('alert').first().textContent()) ?? '') : '';
+  const message = isRefused ? ((await page.getByRole('alert').first().textContent()) ?? '') : '';
   const kept = await field.inputValue();
   await field.fill(before);
   await field.blur();
   const wrong: string[] = [];
-  if (isRefused && (said === '' || OF_THE_FILE.test(said))) wrong.push(`${label}: ${said}`);
+  if (isRefused && (message === '' || OF_THE_FILE.test(message)))
+    wrong.push(`${label}: ${message}`);
   if (kept !== text) wrong.push(`${label}: ${text} became ${kept}`);
   return wrong;
 }

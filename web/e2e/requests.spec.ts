@@ -96,9 +96,9 @@ test('work for whoever has left is ended, and those who wait come on', async () 
 test('more than can wait are told to come again', async () => {
   const work = endlessRequest();
   const many = await Promise.all(Array.from({ length: 14 }, () => ask(work)));
-  const said = await Promise.all(many.map(async (each) => (await each.json()).error));
+  const errors = await Promise.all(many.map(async (each) => (await each.json()).error));
   expect(new Set(many.map((each) => each.status))).toEqual(new Set([503]));
-  expect(said.filter((error) => /Too many requests/.test(error)).length).toBeGreaterThan(0);
+  expect(errors.filter((error) => /Too many requests/.test(error)).length).toBeGreaterThan(0);
   expect(many[0]?.headers.get('retry-after')).toBe('5');
 });
 

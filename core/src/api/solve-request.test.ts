@@ -183,10 +183,10 @@ describe('a request that cannot be answered', () => {
   });
 
   it('names the place in the shop', () => {
-    const said = broken((copy) => {
+    const message = broken((copy) => {
       copy.collector.separator.inletDiameter = -1;
     });
-    expect(said).toMatch(/shop\.collector\.separator\.inletDiameter: 0.01 is the least/);
+    expect(message).toMatch(/shop\.collector\.separator\.inletDiameter: 0.01 is the least/);
   });
 
   it('several blowers are refused clearly', () => {

@@ -112,12 +112,12 @@ function solveArranged(
 function allFindings(shop: Shop, solution: ShopSolution, view: SolveRequest['view']): Finding[] {
   const open = gatesOpenNow(solution.tree);
   const drawing = solution.tree.drops.filter((drop) => isDrawing(drop, open));
-  const said = new Map<string, Finding>();
+  const byKey = new Map<string, Finding>();
   for (const drop of solution.tree.drops) {
     const air = judgeDrop(drop, solution, shop.shop.rules, drawing);
     for (const finding of findings(shop, air, view, 'now')) {
-      said.set(JSON.stringify([finding.kind, finding.where, finding.numbers]), finding);
+      byKey.set(JSON.stringify([finding.kind, finding.where, finding.numbers]), finding);
     }
   }
-  return [...said.values()];
+  return [...byKey.values()];
 }

@@ -42,14 +42,14 @@ export function cycloneAtWork(
   inletDiameter: number,
 ): CycloneAtWork {
   const inletSpeed = flow / inletArea(proportions);
-  const heads = inletCoefficient(proportions);
+  const coefficient = inletCoefficient(proportions);
   const cut = cutSize(proportions, flow, air);
   return {
     proportions,
     inletSpeed,
-    heads,
+    heads: coefficient,
     roundCoefficient: roundInletCoefficient(proportions, inletDiameter),
-    pressure: (heads * air.density * inletSpeed ** 2) / 2,
+    pressure: (coefficient * air.density * inletSpeed ** 2) / 2,
     cutSize: cut,
     caught: shareCaught(dust, cut),
   };

@@ -157,8 +157,8 @@ describe('a shop file', () => {
       expect(flow).toBeCloseTo(curve[i]?.flow ?? Number.NaN, 9);
       expect(pressure).toBeCloseTo(curve[i]?.pressure ?? Number.NaN, 6);
     });
-    const told = renewed.map(({ kind, candidate }) => `${candidate ?? 'present'}: ${kind}`);
-    expect(told).toEqual([
+    const reports = renewed.map(({ kind, candidate }) => `${candidate ?? 'present'}: ${kind}`);
+    expect(reports).toEqual([
       'present: separator',
       'present: filter',
       '3 hp: separator',

@@ -102,8 +102,8 @@ export function readShopFile(text: string): ReadShop {
   try {
     document = JSON.parse(text);
   } catch (error) {
-    const said = error instanceof Error ? error.message : '';
-    return fault('', `it is not JSON (${said})`);
+    const message = error instanceof Error ? error.message : '';
+    return fault('', `it is not JSON (${message})`);
   }
   return readShop(document);
 }

@@ -70,18 +70,18 @@ describe('legs of a junction', () => {
         const m = legs.reduce((sum, each) => sum + momentumOf(each.leg, each.flow), 0);
         const kinds = [...legs.map(({ leg }) => leg), symmetricLeg(ratio * main, main, angle)];
         for (const leg of kinds) {
-          const said = lossOf(leg, flow.own, flow.combined, m);
+          const junction = lossOf(leg, flow.own, flow.combined, m);
           const by = (own: number, combined: number, momentum: number) =>
             lossOf(leg, flow.own + own, flow.combined + combined, m + momentum).loss;
           const h = 1e-6;
-          const scale = (said.loss === 0 ? 1 : Math.abs(said.loss)) + DENSITY * m;
+          const scale = (junction.loss === 0 ? 1 : Math.abs(junction.loss)) + DENSITY * m;
           const differs = (derivative: number, plus: number, minus: number, step: number) =>
             Math.abs(derivative - (plus - minus) / (2 * step)) * flow.own > 1e-5 * scale;
-          expect(differs(said.byOwn, by(h, 0, 0), by(-h, 0, 0), h)).toBe(false);
-          expect(differs(said.byCombined, by(0, h, 0), by(0, -h, 0), h)).toBe(false);
+          expect(differs(junction.byOwn, by(h, 0, 0), by(-h, 0, 0), h)).toBe(false);
+          expect(differs(junction.byCombined, by(0, h, 0), by(0, -h, 0), h)).toBe(false);
           const step = 1e-4 * Math.max(m, 1);
           expect(
-            Math.abs(said.byMomentum - (by(0, 0, step) - by(0, 0, -step)) / (2 * step)),
+            Math.abs(junction.byMomentum - (by(0, 0, step) - by(0, 0, -step)) / (2 * step)),
           ).toBeLessThan(1e-6);
         }
       }),

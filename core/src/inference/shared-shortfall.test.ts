@@ -66,9 +66,9 @@ describe('what shortfalls share', () => {
   it('is nothing where the shop is as believed', () => {
     const shop = branchedShop();
     const { tree, compared } = readEverywhere(shop, shop);
-    const said = sharedShortfall(shop, tree, compared);
-    expect(said).toMatchObject({ kind: 'no difference', drops: 4 });
-    expect(said.kind === 'no difference' && said.couldShow).toBeGreaterThan(0.03);
+    const result = sharedShortfall(shop, tree, compared);
+    expect(result).toMatchObject({ kind: 'no difference', drops: 4 });
+    expect(result.kind === 'no difference' && result.couldShow).toBeGreaterThan(0.03);
   });
 
   it('is nothing where only the separator is a little worse than believed', () => {
@@ -84,9 +84,9 @@ describe('what shortfalls share', () => {
     const reality = copyOf(shop);
     reality.condition.holes.push({ run: 'branch', area: 3e-3, origin: { kind: 'assumed' } });
     const { tree, compared } = readEverywhere(shop, reality);
-    const said = sharedShortfall(shop, tree, compared);
-    if (said.kind !== 'shared') throw new Error(said.kind);
-    const runs = said.suspects.map((suspect) =>
+    const result = sharedShortfall(shop, tree, compared);
+    if (result.kind !== 'shared') throw new Error(result.kind);
+    const runs = result.suspects.map((suspect) =>
       suspect.kind === 'run' ? suspect.run : 'collector',
     );
     expect(runs).toContain('branch');
@@ -94,10 +94,10 @@ describe('what shortfalls share', () => {
     expect(runs).not.toContain('collector');
     const main = tree.upstreamFirst.at(-1)?.id ?? '';
     expect(runs).not.toContain(main);
-    const found = said.suspects.find(({ kind }) => kind === 'run');
+    const found = result.suspects.find(({ kind }) => kind === 'run');
     // The readings have no scatter, so the size is found to a few per cent.
     expect((found?.kind === 'run' ? found.area : 0) / 3e-3).toBeCloseTo(1, 1);
-    expect(said.drops[0]?.shortfall).toBeGreaterThan(0.1);
+    expect(result.drops[0]?.shortfall).toBeGreaterThan(0.1);
   });
 
   it('is nothing where every drop gets more than believed, which no opening explains', () => {
@@ -133,25 +133,25 @@ describe('which readings count', () => {
   reality.condition.holes.push({ run: 'branch', area: 3e-3, origin: { kind: 'assumed' } });
   const { tree, compared: leaking } = readEverywhere(shop, reality);
   const { compared: sound } = readEverywhere(shop, shop);
-  const said = sharedShortfall(shop, tree, leaking);
+  const result = sharedShortfall(shop, tree, leaking);
 
   const at = (time: string, list: readonly ComparedReading[]) =>
     list.map((one) => ({ ...one, reading: { ...one.reading, at: time } }));
 
   it('are the latest of every drop, in whatever order they stand', () => {
     const before = at('2025-06-01T10:00:00Z', sound);
-    expect(sharedShortfall(shop, tree, [...before, ...leaking])).toEqual(said);
-    expect(sharedShortfall(shop, tree, [...leaking, ...before])).toEqual(said);
+    expect(sharedShortfall(shop, tree, [...before, ...leaking])).toEqual(result);
+    expect(sharedShortfall(shop, tree, [...leaking, ...before])).toEqual(result);
     const after = at('2026-06-01T10:00:00Z', sound);
     expect(sharedShortfall(shop, tree, [...leaking, ...after]).kind).toBe('no difference');
     expect(sharedShortfall(shop, tree, [...after, ...leaking]).kind).toBe('no difference');
   });
 
   it('give each drop’s shortfall as a share of its flow, the worst first', () => {
-    if (said.kind !== 'shared') throw new Error(said.kind);
-    const shortfalls = said.drops.map(({ shortfall }) => shortfall);
+    if (result.kind !== 'shared') throw new Error(result.kind);
+    const shortfalls = result.drops.map(({ shortfall }) => shortfall);
     expect(shortfalls).toEqual(shortfalls.toSorted((a, b) => b - a));
-    for (const { drop, shortfall } of said.drops) {
+    for (const { drop, shortfall } of result.drops) {
       const one = leaking.find(({ reading }) => reading.testPoint === drop);
       if (one?.result.kind !== 'compared') throw new Error('not compared');
       const { measured, predicted } = one.result;
@@ -187,10 +187,10 @@ describe('what a loaded filter or a worse separator does', () => {
     const reality = copyOf(shop);
     reality.condition.filterLoading.value *= 12;
     const { tree, compared } = readEverywhere(shop, reality);
-    const said = sharedShortfall(shop, tree, compared);
-    if (said.kind !== 'shared') throw new Error(said.kind);
-    expect(said.suspects).toContainEqual({ kind: 'collector' });
-    for (const suspect of said.suspects) {
+    const result = sharedShortfall(shop, tree, compared);
+    if (result.kind !== 'shared') throw new Error(result.kind);
+    expect(result.suspects).toContainEqual({ kind: 'collector' });
+    for (const suspect of result.suspects) {
       if (suspect.kind === 'run') expect(suspect.run).not.toBe('branch');
     }
   });
@@ -211,8 +211,8 @@ describe('how small a shortfall could be shown', () => {
         const sensitivities = { ...result.sensitivities, changes: none };
         return { reading, result: { ...result, measured, sensitivities } };
       });
-      const said = sharedShortfall(shop, tree, surer);
-      return said.kind === 'no difference' ? said.couldShow : Number.NaN;
+      const result = sharedShortfall(shop, tree, surer);
+      return result.kind === 'no difference' ? result.couldShow : Number.NaN;
     };
     // By hand, with no shared uncertainty: 3 · (accuracy / 1.96) / √4, as a share of the flow.
     expect(couldShow(0.04)).toBeCloseTo(1 - Math.exp((-3 * 0.04) / 1.96 / 2), 6);

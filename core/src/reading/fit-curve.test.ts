@@ -229,7 +229,7 @@ describe('a field test', () => {
   const density = 1.2;
   const tapDiameter = 0.15;
   const filter = 900;
-  const heads = 4.2;
+  const coefficient = 4.2;
   const velocityPressure = (flow: number) => (density / 2) * (flow / circleArea(tapDiameter)) ** 2;
 
   /** Read without error: a blower, a filter of 900 Pa per m³/s, a separator of 4.2 heads. */
@@ -250,7 +250,7 @@ describe('a field test', () => {
         flow,
         inlet,
         outlet,
-        ahead: inlet - heads * velocityPressure(flow),
+        ahead: inlet - coefficient * velocityPressure(flow),
       };
     }),
   };
@@ -259,7 +259,7 @@ describe('a field test', () => {
     const { curve, exhaust, separator } = fitFieldTest(test);
     expect(ok(curve).shutOff).toBeCloseTo(2500, 2);
     expect(exhaust?.value).toBeCloseTo(filter, 6);
-    expect(separator?.value).toBeCloseTo(heads, 6);
+    expect(separator?.value).toBeCloseTo(coefficient, 6);
     expect(
       fanStatic({ id: '', flow: 0.2, inlet: 900, outlet: 100, ahead: null }, test),
     ).toBeCloseTo(1000 - velocityPressure(0.2), 9);

@@ -50,7 +50,7 @@ function put(shop: Shop, index: number, kind: string, x: number, y: number, turn
   Object.assign(machine, { kind, place: { x, y }, turn, size: { width: 1, depth: 0.8 } });
 }
 
-const said = (shop: Shop, kind: FloorConflict['kind']) =>
+const conflictsOf = (shop: Shop, kind: FloorConflict['kind']) =>
   floorConflicts(shop).filter((conflict) => conflict.kind === kind);
 
 describe('the plane', () => {
@@ -238,7 +238,7 @@ describe('what cannot stand or be worked', () => {
       put(each, 0, 'floorSweep', 2, 2);
       put(each, 1, 'floorSweep', 2.9, 2);
     });
-    const [overlap] = said(shop, 'overlap');
+    const [overlap] = conflictsOf(shop, 'overlap');
     expect(overlap?.short).toBeCloseTo(0.1, 9);
     expect(floorConflicts(shop)).toHaveLength(1);
   });
@@ -251,16 +251,16 @@ describe('what cannot stand or be worked', () => {
       each.room.doors = [{ id: 'd', wall: 1, along: 0, width: 1 }];
       put(each, 2, 'floorSweep', 7.2, 0.6);
     });
-    expect(said(shop, 'outside')[0]?.short).toBeCloseTo(0.2, 9);
+    expect(conflictsOf(shop, 'outside')[0]?.short).toBeCloseTo(0.2, 9);
     // A metre wide from 3.9 on, the post to 4.1.
-    expect(said(shop, 'overlap')[0]).toMatchObject({ other: { kind: 'post' } });
-    expect(said(shop, 'overlap')[0]?.short).toBeCloseTo(0.2, 9);
-    expect(said(shop, 'door blocked')[0]).toMatchObject({ door: 'd' });
+    expect(conflictsOf(shop, 'overlap')[0]).toMatchObject({ other: { kind: 'post' } });
+    expect(conflictsOf(shop, 'overlap')[0]?.short).toBeCloseTo(0.2, 9);
+    expect(conflictsOf(shop, 'door blocked')[0]).toMatchObject({ door: 'd' });
   });
 
   it('a saw whose boards meet a wall, worked by hand: 2 m wanted, 1.1 there', () => {
     const shop = roomy((each) => put(each, 0, 'tableSaw', 4, 1.5));
-    const feeds = said(shop, 'feed blocked');
+    const feeds = conflictsOf(shop, 'feed blocked');
     expect(feeds).toHaveLength(1);
     expect(feeds[0]).toMatchObject({ room: 'infeed', by: { kind: 'wall' }, wanted: 2 });
     expect(feeds[0]?.short).toBeCloseTo(2 - (1.5 - 0.4), 9);
@@ -271,13 +271,13 @@ describe('what cannot stand or be worked', () => {
       put(each, 0, 'tableSaw', 4, 1.5);
       each.room.doors = [{ id: 'd', wall: 0, along: 3.4, width: 1.2 }];
     });
-    expect(said(shop, 'feed blocked')).toEqual([]);
+    expect(conflictsOf(shop, 'feed blocked')).toEqual([]);
     shop.room.doors = [];
     shop.room.boardLength = 1;
-    expect(said(shop, 'feed blocked')).toEqual([]);
+    expect(conflictsOf(shop, 'feed blocked')).toEqual([]);
     const [saw] = shop.machines;
     if (saw) saw.feed = { ahead: 3, behind: 0 };
-    expect(said(shop, 'feed blocked')[0]).toMatchObject({ wanted: 3 });
+    expect(conflictsOf(shop, 'feed blocked')[0]).toMatchObject({ wanted: 3 });
   });
 
   it('a feed meets another machine, whichever way both are turned', () => {
@@ -291,7 +291,7 @@ describe('what cannot stand or be worked', () => {
           const { x, y } = onFloor({ at: { x: 20, y: 20 }, turn }, { x: 0, y: ahead });
           put(each, 1, 'floorSweep', x, y, turn);
         });
-        const feeds = said(shop, 'feed blocked');
+        const feeds = conflictsOf(shop, 'feed blocked');
         expect(feeds).toHaveLength(1);
         expect(feeds[0]).toMatchObject({ room: 'outfeed', by: { kind: 'machine' } });
         expect(feeds[0]?.short).toBeCloseTo(0.5, 6);
@@ -305,7 +305,7 @@ describe('what cannot stand or be worked', () => {
       each.collector.place = { x: 4, y: 3, z: 0 };
       put(each, 0, 'floorSweep', 4, 3);
     });
-    expect(said(shop, 'overlap')[0]).toMatchObject({ other: { kind: 'collector' } });
+    expect(conflictsOf(shop, 'overlap')[0]).toMatchObject({ other: { kind: 'collector' } });
     expect(collectorBlock(shop)?.width).toBeGreaterThan(0.4);
   });
 });

@@ -13,29 +13,29 @@ const RADIUS = DIAMETER / 2;
 const REACH = 1.5 * DIAMETER;
 
 /** All conflicts of a shop with this one duct. */
-const said = (...given: Parameters<typeof loneDuct>) => {
+const conflictsOf = (...given: Parameters<typeof loneDuct>) => {
   const { shop, run, inlet } = loneDuct(...given);
   return { conflicts: ductConflicts(shop), run, inlet };
 };
 
 describe('where a duct lies', () => {
   it('is right straight into the collector, and is not asked of one that is not drawn', () => {
-    expect(said([[-6, 0]]).conflicts).toEqual([]);
-    const undrawn = said([[-6, 0, -9]], (_, run) => {
+    expect(conflictsOf([[-6, 0]]).conflicts).toEqual([]);
+    const undrawn = conflictsOf([[-6, 0, -9]], (_, run) => {
       run.route = null;
     });
     expect(undrawn.conflicts).toEqual([]);
   });
 
   it('has some length, and no two points on one spot', () => {
-    const none = said([[0, 0]]);
+    const none = conflictsOf([[0, 0]]);
     expect(none.conflicts).toEqual([{ kind: 'no length', run: none.run }]);
-    const twice = said([
+    const twice = conflictsOf([
       [-6, 0],
       [-6, 0],
     ]);
     expect(twice.conflicts).toEqual([{ kind: 'one spot', run: twice.run }]);
-    const later = said([
+    const later = conflictsOf([
       [-6, 0],
       [-3, 0],
       [-3, 0],
@@ -45,7 +45,7 @@ describe('where a duct lies', () => {
 
   it('leaves room for its elbows, between each other and to its ends', () => {
     const jog = (wide: number) =>
-      said([
+      conflictsOf([
         [-6, wide],
         [-3, wide],
         [-3, 0],
@@ -55,14 +55,14 @@ describe('where a duct lies', () => {
       { kind: 'no room to bend', run: tight.run, short: expect.closeTo(2 * REACH - 0.3, 9) },
     ]);
     expect(jog(2 * REACH).conflicts).toEqual([]);
-    const atItsStart = said([
+    const atItsStart = conflictsOf([
       [-3, 0.1],
       [-3, 0],
     ]);
     expect(atItsStart.conflicts).toEqual([
       { kind: 'no room to bend', run: atItsStart.run, short: expect.closeTo(REACH - 0.1, 9) },
     ]);
-    const atItsEnd = said([
+    const atItsEnd = conflictsOf([
       [-0.1, 3],
       [-0.1, 0],
     ]);
@@ -75,7 +75,7 @@ describe('where a duct lies', () => {
 
   it('has enough straight duct between its last elbow and the collector', () => {
     const withStraight = (straight: number) =>
-      said([
+      conflictsOf([
         [-straight - REACH, 3],
         [-straight - REACH, 0],
       ]);
@@ -93,13 +93,13 @@ describe('where a duct lies', () => {
   });
 
   it('is no wider than the inlet it leads into', () => {
-    const wide = said([[-6, 0]], ({ collector }) => {
+    const wide = conflictsOf([[-6, 0]], ({ collector }) => {
       collector.separator.inletDiameter = 0.125;
     });
     expect(wide.conflicts).toEqual([
       { kind: 'wider than what follows', run: wide.run, by: expect.closeTo(0.025, 9) },
     ]);
-    const narrow = said([[-6, 0]], ({ collector }) => {
+    const narrow = conflictsOf([[-6, 0]], ({ collector }) => {
       collector.separator.inletDiameter = 0.2;
     });
     expect(narrow.conflicts).toEqual([]);
@@ -107,7 +107,7 @@ describe('where a duct lies', () => {
 
   it('has no long hose, counting its slack', () => {
     const hosed = (length: number, slack: number) =>
-      said(
+      conflictsOf(
         [
           [-6, 0],
           [-6 + length, 0],
@@ -123,7 +123,7 @@ describe('where a duct lies', () => {
     ]);
     expect(hosed(1.8, 0).conflicts).toEqual([]);
     // A run that is all hose has a length.
-    const all = said([[-1, 0]], (_, run) => {
+    const all = conflictsOf([[-1, 0]], (_, run) => {
       run.hose = { kind: 'smooth', length: 1, diameter: DIAMETER, compression: 0 };
     });
     expect(all.conflicts).toEqual([]);
@@ -174,7 +174,7 @@ describe('where a duct lies', () => {
 describe('what is in a duct’s way', () => {
   it('a post, unless it passes beside it', () => {
     const beside = (y: number) =>
-      said([[-6, 0]], ({ room }) => {
+      conflictsOf([[-6, 0]], ({ room }) => {
         const { x, y: own } = { x: 6, y: 4 };
         room.posts = [{ id: 'p', at: { x, y: own + y }, width: 0.2 }];
       });
@@ -187,15 +187,15 @@ describe('what is in a duct’s way', () => {
 
   it('a wall, unless it ends at it', () => {
     const { inlet } = loneDuct([[-6, 0]]);
-    const beyond = said([[-inlet.x - 0.5, 0]]);
+    const beyond = conflictsOf([[-inlet.x - 0.5, 0]]);
     expect(beyond.conflicts).toEqual([{ kind: 'through a wall', run: beyond.run }]);
-    expect(said([[-inlet.x, 0]]).conflicts).toEqual([]);
-    expect(said([[-inlet.x + 0.1, 0]]).conflicts).toEqual([]);
+    expect(conflictsOf([[-inlet.x, 0]]).conflicts).toEqual([]);
+    expect(conflictsOf([[-inlet.x + 0.1, 0]]).conflicts).toEqual([]);
   });
 
   it('a slanting wall, where it crosses it and not where only its line goes on', () => {
     const slanted = (x: number) =>
-      said([[x - loneDuct([[-6, 0]]).inlet.x, 0]], ({ room }) => {
+      conflictsOf([[x - loneDuct([[-6, 0]]).inlet.x, 0]], ({ room }) => {
         room.outline = [
           { x: 0, y: 0 },
           { x: 12, y: 0 },
@@ -210,7 +210,7 @@ describe('what is in a duct’s way', () => {
     expect(through.conflicts).toEqual([{ kind: 'through a wall', run: through.run }]);
     // A room with a nook: the duct passes in front of the nook's wall, or goes through it.
     const nook = (y: number) =>
-      said(
+      conflictsOf(
         [
           [-6, y],
           [-1.5, y],
@@ -234,7 +234,7 @@ describe('what is in a duct’s way', () => {
   it('the collector itself, unless it passes over it', () => {
     // The duct begins on the far side, crosses the collector and comes back to the inlet.
     const across = (z: number) =>
-      said(
+      conflictsOf(
         [
           [1.6, 0, z],
           [-1.5, 0, z],
@@ -253,7 +253,7 @@ describe('what is in a duct’s way', () => {
 
   it('the ceiling: how much higher it would have to be', () => {
     const rising = (z: number, ceiling: number | null = 2.7) =>
-      said(
+      conflictsOf(
         [
           [-6, 0, z],
           [-3, 0, z],
@@ -274,7 +274,7 @@ describe('what is in a duct’s way', () => {
 
   it('the floor: how deep it would lie in it', () => {
     const lying = (z: number) =>
-      said([
+      conflictsOf([
         [-6, 0, z - 2.3],
         [-3, 0, z - 2.3],
         [-3, 0],
@@ -288,7 +288,7 @@ describe('what is in a duct’s way', () => {
 
   it('heads: how high it hangs where one walks, and where that does not count', () => {
     const hanging = (z: number, y = 0, change: (shop: Shop) => void = () => {}) =>
-      said(
+      conflictsOf(
         [[-6, y, z - 2.3], [-3, y, z - 2.3], [-3, y], ...(y === 0 ? [] : [[-3, 0] as const])],
         change,
       );
@@ -334,8 +334,8 @@ describe('what is in a duct’s way', () => {
   });
 
   it('not heads on a leg that rises, that goes on high, or outside the room’s walls', () => {
-    const kinds = (points: Parameters<typeof said>[0], change?: (shop: Shop) => void) =>
-      said(points, change).conflicts.map(({ kind }) => kind);
+    const kinds = (points: Parameters<typeof conflictsOf>[0], change?: (shop: Shop) => void) =>
+      conflictsOf(points, change).conflicts.map(({ kind }) => kind);
     const low = 'below head height';
     // 45° and steeper is part of a riser.
     expect(
@@ -356,7 +356,7 @@ describe('what is in a duct’s way', () => {
     const beyond = (shop: Shop) => {
       shop.room.outline = shop.room.outline.map(({ x, y }) => ({ x, y: y / 4 }));
     };
-    const outside: Parameters<typeof said>[0] = [
+    const outside: Parameters<typeof conflictsOf>[0] = [
       [-6, 0, -0.8],
       [-3, 0, -0.8],
       [-3, 0],

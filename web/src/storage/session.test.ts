@@ -98,15 +98,15 @@ describe('a page', () => {
 
 describe('an edit of a field', () => {
   it('that a shop cannot have is answered with the reason, and told to nobody else', () => {
-    const told: Refusal[] = [];
-    const tell = (refusal: Refusal) => void told.push(refusal);
+    const refusals: Refusal[] = [];
+    const tell = (refusal: Refusal) => void refusals.push(refusal);
     shopSession.onRefused = tell;
     expect(tryEdit(() => setCeiling(1e9))).toBe('30 is the most (room.ceilingHeight)');
     expect(tryEdit(() => setCeiling(3))).toBeNull();
-    expect(told).toEqual([]);
+    expect(refusals).toEqual([]);
     expect(shopSession.onRefused).toBe(tell);
     setCeiling(1e9);
-    expect(told).toMatchObject([
+    expect(refusals).toMatchObject([
       { label: 'ceiling', reason: '30 is the most (room.ceilingHeight)' },
     ]);
     const unname = () => edit('name', ({ shop }) => void Object.assign(shop, { name: '' }));

@@ -170,9 +170,9 @@ describe('what stands in the way, in sentences', () => {
   }
 
   it('names who stands in whom', () => {
-    const said = all.map((conflict) => floorMessage(conflict, 'metric', () => 'Table saw').title);
-    expect(said[0]).toBe('Table saw overlaps the collector.');
-    expect(said[1]).toBe('The collector overlaps a post.');
-    expect(said[6]).toBe('There is no room to stand at Table saw.');
+    const titles = all.map((conflict) => floorMessage(conflict, 'metric', () => 'Table saw').title);
+    expect(titles[0]).toBe('Table saw overlaps the collector.');
+    expect(titles[1]).toBe('The collector overlaps a post.');
+    expect(titles[6]).toBe('There is no room to stand at Table saw.');
   });
 });

@@ -12,10 +12,10 @@ import type { Finding, FindingKind } from './finding';
 import { findings } from './findings';
 
 const judged = (shop: Shop, name = 'saw') => judgedDrop(shop, name);
-const told = (shop: Shop, name = 'saw') => findings(shop, judged(shop, name), 'found', 'one');
+const findingsOf = (shop: Shop, name = 'saw') => findings(shop, judged(shop, name), 'found', 'one');
 
 function find<K extends FindingKind>(shop: Shop, kind: K): Extract<Finding, { kind: K }> | null {
-  const found = told(shop).find((finding) => finding.kind === kind);
+  const found = findingsOf(shop).find((finding) => finding.kind === kind);
   return (found as Extract<Finding, { kind: K }> | undefined) ?? null;
 }
 
@@ -303,7 +303,7 @@ describe('findings about the collector', () => {
       collector.blower.breaker = 5;
       condition.filterLoading.value = 6;
     });
-    const order = told(shop).map(({ severity }) => severity);
+    const order = findingsOf(shop).map(({ severity }) => severity);
     const weights = { serious: 0, caution: 1, note: 2 };
     const weighed = order.map((severity) => weights[severity]);
     expect(weighed).toEqual([...weighed].sort());

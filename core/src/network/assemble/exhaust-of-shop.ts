@@ -47,11 +47,11 @@ export function exhaustOfShop(
       return { ...plain, linear: through(exhaust.filter) };
     case 'outdoors': {
       const { diameter, length, pipe, lossCoefficient, end } = exhaust;
-      const heads = lossCoefficient * factors.fittings + DUCT_ENDS[end].loss + EXIT_LOSS;
+      const coefficient = lossCoefficient * factors.fittings + DUCT_ENDS[end].loss + EXIT_LOSS;
       const friction = lossMethod(shop.shop.rules.friction).pipe(pipe, length, factors.friction);
       return {
         ...plain,
-        quadratic: inSeparator + (heads * density) / (2 * circleArea(diameter) ** 2),
+        quadratic: inSeparator + (coefficient * density) / (2 * circleArea(diameter) ** 2),
         duct: length > 0 ? { diameter, friction } : null,
       };
     }

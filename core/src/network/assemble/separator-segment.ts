@@ -51,7 +51,7 @@ export function separatorSegment(setting: Setting, isFed: boolean): Segment {
   const { shop, tree, factors } = setting;
   const { separator } = shop.collector;
   const isPushed = chainOrder(shop.collector) === 'pushed';
-  const heads = isPushed ? 0 : separatorCoefficient(separator) * factors.separator;
+  const coefficient = isPushed ? 0 : separatorCoefficient(separator) * factors.separator;
   return {
     run: SEPARATOR_RUN,
     downstream: -1,
@@ -62,7 +62,7 @@ export function separatorSegment(setting: Setting, isFed: boolean): Segment {
     junction: null,
     parts: [
       ...leavingParts(tree.inlet.id, setting),
-      lossy('separator', 'up', heads, isPushed ? 'none' : separator.kind),
+      lossy('separator', 'up', coefficient, isPushed ? 'none' : separator.kind),
       ...inletParts(setting),
     ],
   };

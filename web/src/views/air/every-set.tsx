@@ -65,7 +65,7 @@ function Worst({ over }: { readonly over: Extract<OverSets, { kind: 'evaluated' 
       .map(({ id }) => id),
   );
   const mains = over.runs.filter(({ run }) => isMain.has(run));
-  const heads = (...names: string[]) => (
+  const headings = (...names: string[]) => (
     <thead>
       <tr className="border-ink border-b text-[13px] text-quiet [&>th]:px-1 [&>th]:py-1 [&>th]:font-normal">
         {names.map((name, i) => (
@@ -86,7 +86,7 @@ function Worst({ over }: { readonly over: Extract<OverSets, { kind: 'evaluated' 
         </p>
       )}
       <table className="mt-1 w-full border-collapse">
-        {heads('drop', `at worst, ${unit('flow')}`, 'over its need', 'while these draw')}
+        {headings('drop', `at worst, ${unit('flow')}`, 'over its need', 'while these draw')}
         <tbody>
           {over.drops.map((drop) => (
             <DropLine key={drop.drop} drop={drop} />
@@ -95,7 +95,7 @@ function Worst({ over }: { readonly over: Extract<OverSets, { kind: 'evaluated' 
       </table>
       {mains.length > 0 && (
         <table className="mt-3 w-full border-collapse">
-          {heads('main', `slowest, ${unit('velocity')}`, 'fastest', 'slowest while these draw')}
+          {headings('main', `slowest, ${unit('velocity')}`, 'fastest', 'slowest while these draw')}
           <tbody>
             {mains.map((main) => (
               <MainLine key={main.run} main={main} isSlow={main.settles !== null} />

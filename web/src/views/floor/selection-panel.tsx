@@ -28,7 +28,7 @@ export function SelectionPanel() {
     <section aria-label="Selected together" className="mb-4 border-rule border-b pb-3">
       <h2 className="text-[18px]">Selected together</h2>
       <p className="pt-1" role="status">
-        {count === 0 ? 'Nothing yet.' : `${said(selected)}.`}
+        {count === 0 ? 'Nothing yet.' : `${summaryOf(selected)}.`}
       </p>
       <p className="text-[14px] text-quiet">
         Shift and click adds one more; Shift and drag on the floor selects everything inside. Ducts
@@ -66,7 +66,7 @@ export function SelectionPanel() {
 }
 
 /** '2 machines, 1 duct and the collector' */
-function said({ machines, runs, isCollector }: SelectedTogether): string {
+function summaryOf({ machines, runs, isCollector }: SelectedTogether): string {
   const counted = (count: number, one: string) =>
     count === 0 ? [] : [`${count} ${one}${count > 1 ? 's' : ''}`];
   const parts = [
