@@ -20,6 +20,7 @@ const ROOMS = [
   'design',
   'journal',
   'file',
+  'measuring',
   'network',
   'assembly',
   'noise',
@@ -29,6 +30,7 @@ const ROOMS = [
   'analysis',
   'reading',
   'inference',
+  'simulate',
   'sources',
   'api',
   'improve',
@@ -77,7 +79,9 @@ const MAY_IMPORT = {
     'routing',
     'network',
   ],
+  measuring: ['quantity', 'air', 'duct', 'journal'],
   reading: [
+    'measuring',
     'catalogue',
     'quantity',
     'air',
@@ -89,6 +93,7 @@ const MAY_IMPORT = {
     'analysis',
   ],
   inference: [
+    'measuring',
     'catalogue',
     'quantity',
     'air',
@@ -99,6 +104,7 @@ const MAY_IMPORT = {
     'analysis',
     'reading',
   ],
+  simulate: ['quantity', 'air', 'journal', 'measuring'],
   sources: [
     'catalogue',
     'quantity',
@@ -113,6 +119,8 @@ const MAY_IMPORT = {
     'room',
     'routing',
     'analysis',
+    'measuring',
+    'reading',
   ],
   api: [
     'document',

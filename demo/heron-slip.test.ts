@@ -1,9 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { compareCandidates, judgeDrops } from '@frank-gauge/core/analysis';
-import { readShopFile } from '@frank-gauge/core/journal';
+import { type Reading, readShopFile } from '@frank-gauge/core/journal';
 import { toSI } from '@frank-gauge/core/quantity';
-import { compareReadings, sharedShortfall } from '@frank-gauge/core/reading';
+import {
+  circumstancesOf,
+  compareReadings,
+  compareSides,
+  sharedShortfall,
+  worthOfEvents,
+} from '@frank-gauge/core/reading';
 import { arrangeDucts } from '@frank-gauge/core/routing';
 import { describe, expect, it } from 'vitest';
 import { heronSlipFile } from './heron-slip';
@@ -61,6 +67,25 @@ describe('the demo shop', () => {
     expect(first).toMatchObject({ kind: 'run', run: far?.id });
     // The script hid five square inches there.
     expect(first.kind === 'run' && Math.abs(first.area / toSI(5, 'in2') - 1)).toBeLessThan(0.15);
+  });
+
+  it('tells its year: sealing gained, the filter loaded and was cleaned, then a leak opened', () => {
+    const { shop, journal, tree } = demo();
+    const by = (reading: Reading) => circumstancesOf(reading, shop, tree, journal);
+    const [sealed, cleaned] = worthOfEvents(journal.events, journal.readings, by);
+    expect(sealed?.event.kind).toBe('sealed');
+    expect(sealed?.overall?.isSignificant).toBe(true);
+    expect(sealed?.overall?.low).toBeGreaterThan(1.03);
+    expect(sealed?.costPerFlow).toBeGreaterThan(0);
+    expect(cleaned?.event.kind).toBe('cleaned');
+    expect(cleaned?.overall?.isSignificant).toBe(true);
+    expect(cleaned?.overall?.ratio).toBeGreaterThan(1);
+    const planer = tree.drops.find(({ name }) => name === 'Planer');
+    const ofPlaner = journal.readings.filter(({ testPoint }) => testPoint === planer?.id);
+    const [september, november] = ofPlaner.slice(-2);
+    if (!september || !november) throw new Error('no readings');
+    const leak = compareSides({ readings: [september], by }, { readings: [november], by });
+    expect(leak.kind === 'change' && leak.high).toBeLessThan(0.9);
   });
 
   it('has readings over the meter’s range among the others', () => {

@@ -2,7 +2,8 @@
  * The demo shop "Heron Slip": an invented two-person oar and skiff shop in a former
  * smokehouse. Every name and number is invented for this project. Its readings come from the
  * program's own solver with a hidden condition (a leak behind the planer that the document does not
- * know of), with seeded scatter, as a person with a vane meter would have taken them.
+ * know of), with seeded scatter, as a person with a vane meter would have taken them. Its year: first readings
+ * with joints nobody had taped, the same taped, a filter that loads until it is cleaned, and a leak that opens.
  */
 import { compareCandidates, gatesOfDrop } from '@frank-gauge/core/analysis';
 import {
@@ -24,7 +25,7 @@ import {
   emptyJournal,
   type FieldTest,
   type Reading,
-  type ShopEvent,
+  recordWith,
   type SoundReading,
   writeShopFile,
 } from '@frank-gauge/core/journal';
@@ -40,17 +41,7 @@ import {
   portMouth,
   routeDuct,
 } from '@frank-gauge/core/routing';
-
-/** Mulberry32: a small seeded generator, so that the demo is the same whenever it is made. */
-function seeded(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
+import { chanceOf } from '@frank-gauge/core/simulate';
 
 /** Feet and inches, m. */
 const ft = (feet: number, inches = 0): number => toSI(12 * feet + inches, 'in');
@@ -250,15 +241,23 @@ export function heronSlipFile(): string {
     };
   });
 
-  const events: ShopEvent[] = [
-    {
+  const events = [
+    recordWith('events', {
       id: newId(),
       at: '2026-08-29T16:10:00Z',
       kind: 'cleaned',
       note: 'Filter blown out.',
       cost: null,
-    },
-    { id: newId(), at: '2026-09-12T15:30:00Z', kind: 'sealed', note: 'Main taped.', cost: 18 },
+      hours: 0.5,
+    }),
+    recordWith('events', {
+      id: newId(),
+      at: '2026-03-21T15:30:00Z',
+      kind: 'sealed',
+      note: 'Main taped.',
+      cost: 18,
+      hours: 2.5,
+    }),
   ];
 
   const arranged = arrangeDucts(shop);
@@ -286,7 +285,7 @@ export function heronSlipFile(): string {
       note: 'Ear muffs on.',
     },
   ];
-  const random = seeded(41);
+  const { uniform: random } = chanceOf(41);
   const scatter = () => 1 + 0.012 * (random() + random() - 1);
 
   /** The shop as it really is: no cyclone is quite its textbook, no filter quite as guessed. */
@@ -301,6 +300,16 @@ export function heronSlipFile(): string {
     area: toSI(5, 'in2'),
     origin: { kind: 'assumed' },
   });
+
+  /** The year before: the same shop with joints nobody had taped, then with its filter loading. */
+  const untaped: Shop = structuredClone(reality);
+  untaped.condition.sealing.usual = 40;
+  untaped.condition.filterLoading.value = 2.2;
+  const withLoading = (value: number): Shop => {
+    const loaded: Shop = structuredClone(reality);
+    loaded.condition.filterLoading.value = value;
+    return loaded;
+  };
 
   /** The vane meter's range ends here. */
   const RANGE_END = toSI(30, 'ms');
@@ -343,7 +352,7 @@ export function heronSlipFile(): string {
 
   function readings(day: string, of: Shop): Reading[] {
     if (!arranged.ok) return [];
-    return arranged.tree.drops.map((where, i): Reading => {
+    return arranged.tree.drops.map((where, i) => {
       const openGates = gatesOfDrop(where);
       const solved = solveTree(of, arranged.tree, { view: 'found', openGates });
       if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
@@ -351,12 +360,11 @@ export function heronSlipFile(): string {
       const flow = solved.airIn.get(where.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
       const repeats = [0, 1, 2].map(() => (flow / circleArea(diameter)) * scatter());
       const round = (value: number) => toSI(Math.round(fromSI(value, 'fpm') / 10) * 10, 'fpm');
-      return {
+      return recordWith('readings', {
         id: newId(),
         at: `${day}T1${3 + Math.floor(i / 3)}:${10 + i * 7}:00Z`,
         testPoint: where.id,
         instrument: 'vane',
-        round: null,
         quantity: 'velocity',
         spot: 'average',
         diameter,
@@ -368,17 +376,84 @@ export function heronSlipFile(): string {
         unit: 'fpm',
         openGates: [...openGates],
         note: '',
-      };
+      });
     });
   }
 
+  const FILTER = 'across-the-filter';
+  /** The manometer across the filter, with the planer's gate open. */
+  function acrossFilter(day: string, of: Shop): Reading[] {
+    if (!arranged.ok || of.collector.exhaust.kind !== 'filter') return [];
+    const planer = arranged.tree.drops.find(({ name }) => name === 'Planer');
+    if (!planer) throw new Error('no planer');
+    const openGates = gatesOfDrop(planer);
+    const solved = solveTree(of, arranged.tree, { view: 'found', openGates });
+    if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
+    const { filter } = of.collector.exhaust;
+    const pressure =
+      filterResistance(filter, of.condition.filterLoading.value) * solved.blower.flow;
+    const round = (value: number) => toSI(Math.round(fromSI(value, 'inwg') * 50) / 50, 'inwg');
+    return [
+      recordWith('readings', {
+        id: newId(),
+        at: `${day}T16:40:00Z`,
+        testPoint: FILTER,
+        instrument: 'manometer',
+        quantity: 'pressure',
+        spot: 'point',
+        diameter: toSI(6, 'in'),
+        taken: [0, 1, 2].map(() => ({ kind: 'value', value: round(pressure * scatter()) })),
+        unit: 'in. w.g.',
+        openGates: [...openGates],
+        note: '',
+      }),
+    ];
+  }
+
+  const latest = [...readings('2026-09-13', reality), ...readings('2026-11-07', leaking)];
+  const fieldTests = [fieldTest(reality)];
+  const earlier = (
+    [
+      ['2026-02-14', untaped],
+      ['2026-03-22', withLoading(2.4)],
+      ['2026-08-22', withLoading(6.5)],
+      ['2026-08-30', withLoading(3)],
+    ] as const
+  ).flatMap(([day, of]) => [...readings(day, of), ...acrossFilter(day, of)]);
+
   return writeShopFile(shop, {
     ...emptyJournal(),
-    instruments: [{ id: 'vane', name: 'Pocket vane meter', kind: 'vane', accuracy: 0.03 }],
-    testPoints: arranged.tree.drops.map(pointOfDrop),
-    readings: [...readings('2026-09-13', reality), ...readings('2026-11-07', leaking)],
+    instruments: [
+      recordWith('instruments', {
+        id: 'vane',
+        name: 'Pocket vane meter',
+        kind: 'vane',
+        accuracy: 0.03,
+        unit: 'fpm',
+        range: { from: toSI(60, 'fpm'), to: RANGE_END },
+        resolution: toSI(10, 'fpm'),
+        hold: 'average',
+      }),
+      recordWith('instruments', {
+        id: 'manometer',
+        name: 'Tube manometer',
+        kind: 'manometer',
+        accuracy: 0.02,
+        unit: 'in. w.g.',
+        resolution: toSI(0.05, 'inwg'),
+      }),
+    ],
+    testPoints: [
+      ...arranged.tree.drops.map(pointOfDrop),
+      recordWith('testPoints', {
+        id: FILTER,
+        name: 'Across the filter',
+        at: { kind: 'collector', tap: 'filter' },
+      }),
+    ],
+    readings: [...earlier, ...latest],
     events,
     sounds,
-    fieldTests: [fieldTest(reality)],
+    fieldTests,
   });
 }

@@ -12,9 +12,16 @@ export {
   writeShopFile,
 } from '../src/file/shop-file';
 export { faultOfDiff, faultOfRecord } from '../src/journal/check-journal';
-export type { ShopEvent } from '../src/journal/event';
+export { EVENT_KINDS, type EventKind, type ShopEvent } from '../src/journal/event';
 export type { FieldTest } from '../src/journal/field-test';
-export type { Instrument } from '../src/journal/instrument';
+export {
+  type Calibration,
+  HOLD_MODES,
+  type HoldMode,
+  INSTRUMENT_KINDS,
+  type Instrument,
+  type InstrumentKind,
+} from '../src/journal/instrument';
 export {
   emptyJournal,
   type Journal,
@@ -22,8 +29,10 @@ export {
   migrateRecord,
   RECORD_KINDS,
   RECORD_TYPES,
+  type RecordFields,
   type RecordKind,
   recordCount,
+  recordWith,
   timeOf,
 } from '../src/journal/journal';
 export {
@@ -39,6 +48,14 @@ export {
 } from '../src/journal/journal-diff';
 export { readJournalLines, writeJournalLines } from '../src/journal/journal-lines';
 export type { Photo } from '../src/journal/photo';
-export type { Reading, Taken } from '../src/journal/reading';
+export {
+  isOfFlow,
+  QUANTITIES,
+  type Quantity,
+  type Reading,
+  type Taken,
+  TRAVERSE_POINTS,
+} from '../src/journal/reading';
+export type { Round } from '../src/journal/round';
 export type { SoundReading } from '../src/journal/sound';
-export type { TestPoint } from '../src/journal/test-point';
+export { COLLECTOR_TAPS, type CollectorTap, type TestPoint } from '../src/journal/test-point';

@@ -9,13 +9,34 @@ export {
   type Suspect,
   sharedShortfall,
 } from '../src/inference/shared-shortfall';
+export { calibrationAt } from '../src/measuring/calibrate';
+export {
+  type Circumstances,
+  type CorrectedReading,
+  type Correction,
+  type CorrectionKind,
+  correctReading,
+  USUAL_ACCURACY,
+} from '../src/measuring/corrections';
+export { type MeasuredFlow, measuredFlow } from '../src/measuring/measured-flow';
+export { meanOfRepeats } from '../src/measuring/repeats';
+export { LOG_LINEAR, probeMarks, type TraversePoints } from '../src/measuring/traverse';
+export { type Change, chainOf, type Settling } from '../src/reading/change';
+export { circumstancesOf, type Meters } from '../src/reading/circumstances';
 export {
   type Compared,
   type ComparedReading,
   compareReadings,
-  type Meters,
   readingComparer,
 } from '../src/reading/compare-reading';
+export {
+  type ComparedSides,
+  compareSides,
+  type Missing,
+  type SideReadings,
+} from '../src/reading/compare-sides';
+export { type EventWorth, type WorthAtPoint, worthOfEvents } from '../src/reading/event-worth';
+export { type ExpectedReading, expectedReading } from '../src/reading/expected-reading';
 export {
   curvePoints,
   type FieldTestFit,
@@ -25,6 +46,5 @@ export {
 } from '../src/reading/field-test';
 export type { FittedCurve } from '../src/reading/fit-curve';
 export { type FittedSeparator, fitSeparator } from '../src/reading/fit-separator';
-export { type MeasuredFlow, measuredFlow, USUAL_ACCURACY } from '../src/reading/measured-flow';
 export { pointOfDrop } from '../src/reading/point-of-drop';
-export { meanOfRepeats } from '../src/reading/repeats';
+export { type SuspectedBy, type Suspicion, suspicionsOf } from '../src/reading/suspicions';

@@ -1,8 +1,9 @@
-// Reference: mathjs's gamma function, with which Student's distribution is written out, and
-// integration by Simpson's rule.
+// References: mathjs's gamma function, with which Student's distribution is written out and integrated by
+// Simpson's rule; jstat's own inverse of it.
+import { jStat } from 'jstat';
 import { gamma } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { studentT } from '../src/reading/repeats';
+import { studentT } from '../src/measuring/student-t';
 
 /** Probability that Student's t with `freedom` degrees lies within ±`limit`. */
 function within(limit: number, freedom: number): number {
@@ -16,15 +17,28 @@ function within(limit: number, freedom: number): number {
 }
 
 describe('Student’s t for 95 %', () => {
-  it.each([2, 3, 4, 5, 6, 7, 8, 9, 10, 11])('of %i repeats', (count) => {
-    expect(within(studentT(count), count - 1)).toBeCloseTo(0.95, 4);
+  it.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])('with %i degrees of freedom', (freedom) => {
+    expect(within(studentT(freedom), freedom)).toBeCloseTo(0.95, 4);
   });
 
-  it.each([12, 20, 50, 300])('of %i repeats, beyond the table', (count) => {
-    expect(within(studentT(count), count - 1)).toBeCloseTo(0.95, 4);
+  it.each([11, 19, 49, 299])('with %i, beyond the table', (freedom) => {
+    expect(within(studentT(freedom), freedom)).toBeCloseTo(0.95, 4);
   });
 
-  it('of very many is the normal distribution’s', () => {
+  it('with very many is the normal distribution’s', () => {
     expect(studentT(1e6)).toBeCloseTo(1.96, 4);
+    expect(studentT(Number.POSITIVE_INFINITY)).toBeCloseTo(1.96, 4);
+  });
+
+  it('between whole numbers agrees with jstat, and is never narrower by more than rounding', () => {
+    for (let freedom = 1; freedom < 40; freedom += 0.13) {
+      const ratio = studentT(freedom) / jStat.studentt.inv(0.975, freedom);
+      expect(ratio).toBeGreaterThan(0.9998);
+      expect(ratio).toBeLessThan(freedom < 2 ? 1.03 : 1.005);
+    }
+  });
+
+  it('with less than one counts as one', () => {
+    expect(studentT(0.3)).toBe(studentT(1));
   });
 });

@@ -5,7 +5,7 @@ import type { Page } from '@playwright/test';
 import { drawnShop } from '../../core/reference/sample-shops';
 import { gatesOfDrop } from '../../core/src/analysis/gate-sets';
 import { writeShopFile } from '../../core/src/file/shop-file';
-import { emptyJournal } from '../../core/src/journal/journal';
+import { emptyJournal, recordWith } from '../../core/src/journal/journal';
 import type { Reading } from '../../core/src/journal/reading';
 import { pointOfDrop } from '../../core/src/reading/point-of-drop';
 import { arrangeDucts } from '../../core/src/routing/arrange-ducts';
@@ -30,12 +30,11 @@ function hall(name: string, readings: number): string {
     if (!drop) return [];
     const value = 18 + ((i * 7919) % 400) / 100;
     return [
-      {
+      recordWith('readings', {
         id: `reading-${i}`,
         at: new Date(Date.UTC(2016, 0, 1) + i * 5_400_000).toISOString(),
         testPoint: drop.id,
         instrument: 'vane',
-        round: null,
         quantity: 'velocity',
         spot: 'average',
         diameter: drop.port.diameter,
@@ -43,12 +42,14 @@ function hall(name: string, readings: number): string {
         unit: 'fpm',
         openGates: [...gatesOfDrop(drop)],
         note: i % 97 === 0 ? 'Filter cleaned the day before.' : '',
-      },
+      }),
     ];
   }).flat();
   return writeShopFile(shop, {
     ...emptyJournal(),
-    instruments: [{ id: 'vane', name: 'Vane', kind: 'vane', accuracy: 0.03 }],
+    instruments: [
+      recordWith('instruments', { id: 'vane', name: 'Vane', kind: 'vane', accuracy: 0.03 }),
+    ],
     testPoints: drops.map(pointOfDrop),
     readings: taken,
   });

@@ -5,7 +5,7 @@ import { drawnShop } from '../../core/reference/sample-shops';
 import { gatesOfDrop } from '../../core/src/analysis/gate-sets';
 import type { Shop } from '../../core/src/design/schema';
 import { writeShopFile } from '../../core/src/file/shop-file';
-import { emptyJournal } from '../../core/src/journal/journal';
+import { emptyJournal, recordWith } from '../../core/src/journal/journal';
 import type { Reading } from '../../core/src/journal/reading';
 import { solveTree } from '../../core/src/network/solve-shop';
 import { pointOfDrop } from '../../core/src/reading/point-of-drop';
@@ -28,12 +28,11 @@ function readShop(): string {
     const solved = solveTree(real, arranged.tree, { view: 'found', openGates });
     if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
     const flow = solved.airIn.get(drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
-    return {
+    return recordWith('readings', {
       id: `r${i}`,
       at: '2026-01-01T10:00:00Z',
       testPoint: drop.id,
       instrument: 'vane',
-      round: null,
       quantity: 'flow',
       spot: 'average',
       diameter: drop.port.diameter,
@@ -41,11 +40,13 @@ function readShop(): string {
       unit: 'cfm',
       openGates: [...openGates],
       note: '',
-    };
+    });
   });
   return writeShopFile(shop, {
     ...emptyJournal(),
-    instruments: [{ id: 'vane', name: 'Vane', kind: 'vane', accuracy: 0.03 }],
+    instruments: [
+      recordWith('instruments', { id: 'vane', name: 'Vane', kind: 'vane', accuracy: 0.03 }),
+    ],
     testPoints: arranged.tree.drops.map(pointOfDrop),
     readings,
   });

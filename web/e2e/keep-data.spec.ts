@@ -7,28 +7,28 @@ test('log a reading, three times over, one of them over range', async ({ page })
   await expect(page.getByRole('heading', { name: 'New reading' })).toBeVisible();
   const rows = page
     .getByRole('row')
-    .filter({ has: page.getByRole('button', { name: /^Remove the/ }) });
-  await expect(rows).toHaveCount(10);
+    .filter({ has: page.getByRole('button', { name: /open the reading$/ }) });
+  await expect(rows).toHaveCount(34);
   await page.getByRole('button', { name: 'Add reading' }).click();
   await expect(page.getByText('Type at least one value')).toBeVisible();
 
-  await page.getByLabel('Drop', { exact: true }).selectOption({ label: 'Planer' });
+  await page.getByLabel('Test point', { exact: true }).selectOption({ label: 'Planer' });
   await page.getByLabel('Repeat 1', { exact: true }).fill('4,100');
   await page.getByLabel('Repeat 2', { exact: true }).fill('20.9 m/s');
   await page.getByLabel('Repeat 3', { exact: true }).fill('46.5 mph');
   await page.getByRole('button', { name: 'Add reading' }).click();
-  await expect(rows).toHaveCount(11);
+  await expect(rows).toHaveCount(35);
   await expect(rows.first()).toContainText('Planer');
   await expect(rows.first()).toContainText('no significant difference');
 
-  await page.getByLabel('Drop', { exact: true }).selectOption({ label: 'Planer' });
+  await page.getByLabel('Test point', { exact: true }).selectOption({ label: 'Planer' });
   await page.getByLabel('Repeat 1', { exact: true }).fill('30 m/s');
   await page.getByRole('button', { name: 'Repeat 1, over range' }).click();
   await page.getByRole('button', { name: 'Add reading' }).click();
   await expect(rows.first()).toContainText('≥');
   await saved(page);
   await page.reload();
-  await expect(rows).toHaveCount(12);
+  await expect(rows).toHaveCount(36);
 });
 
 test('the log names what the shortfalls share', async ({ page }) => {
@@ -38,9 +38,16 @@ test('the log names what the shortfalls share', async ({ page }) => {
   // Without the readings that fall short there is nothing to speak of.
   for (const name of ['Drum sander', 'Planer']) {
     await page
-      .getByRole('button', { name: `Remove the reading at ${name}` })
+      .getByRole('button', { name: new RegExp(`^${name}, .*open the reading`) })
       .first()
       .click();
+    const reading = page.getByRole('dialog', { name: `Reading at ${name}` });
+    await reading.getByRole('button', { name: 'Strike out' }).click();
+    await expect(reading.getByRole('alert')).toContainText('Enter the reason');
+    await reading.getByLabel('Reason to strike it out').fill('gate half shut');
+    await reading.getByRole('button', { name: 'Strike out' }).click();
+    await expect(reading.getByText(/^Struck out on .*gate half shut/)).toBeVisible();
+    await page.keyboard.press('Escape');
   }
   await expect(page.getByText('No significant difference.')).toBeVisible();
 });

@@ -5,6 +5,7 @@ import { drawnShop } from '../../core/reference/sample-shops';
 import { writeZip } from '../src/storage/bundle';
 import { expect, openDemo, test } from './bench';
 
+const LOG_BENCHES = ['log/history', 'log/instruments'] as const;
 const BENCHES = [
   'collector/elevation',
   'collector/joints',
@@ -91,6 +92,8 @@ for (const theme of ['light', 'dark'] as const) {
     ...BENCHES,
     'air',
     'log',
+    'log/history',
+    'log/instruments',
     'shops',
     'sources',
   ] as const) {
@@ -131,7 +134,7 @@ for (const system of ['US', 'SI']) {
     test.setTimeout(120_000);
     await openDemo(page);
     await page.getByRole('radio', { name: system, exact: true }).click();
-    for (const view of ['floor', 'collector', ...BENCHES, 'air', 'log']) {
+    for (const view of ['floor', 'collector', ...BENCHES, 'air', 'log', ...LOG_BENCHES]) {
       await page.goto(`/shop/heron-slip/${view}`);
       await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
       for (const width of [390, 820, 1024]) {

@@ -10,6 +10,8 @@ const VIEWS = [
   'collector/test',
   'air',
   'log',
+  'log/history',
+  'log/instruments',
 ] as const;
 
 /** What opens details; menus open too, but hold no fields. */

@@ -4,6 +4,7 @@ import { fromVersion2 } from './from-version-2';
 import { fromVersion3 } from './from-version-3';
 import { fromVersion4 } from './from-version-4';
 import { fromVersion5 } from './from-version-5';
+import { fromVersion6 } from './from-version-6';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -14,6 +15,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion3,
   fromVersion4,
   fromVersion5,
+  fromVersion6,
 ];
 
 export type Migrated =

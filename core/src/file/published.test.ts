@@ -14,12 +14,14 @@ const PUBLISHED: Readonly<Record<string, string>> = {
   'from-version-3.ts': '409abe942007c126',
   'from-version-4.ts': 'd3d64eda39bb0c97',
   'from-version-5.ts': '269980780e70427e',
+  'from-version-6.ts': 'f6bc485670964bba',
   'kept/version-1.json': '4cd1951363b77b2d',
   'kept/version-2.json': '65e5dd8074dfe31a',
   'kept/version-3.json': 'a4c3880ea4123f84',
   'kept/version-4.json': '9bf7a78475760a7b',
   'kept/version-5.json': 'b2ac0f60df8df691',
   'kept/version-6.json': '61c1961a5f4d3159',
+  'kept/version-7.json': 'f799a26918197d47',
 };
 
 const here = new URL('.', import.meta.url);

@@ -6,6 +6,7 @@ import { estimatedCurve } from '../collector/estimated-curve';
 import { addDrop, addRun } from '../design/edit-ducts';
 import { newShop } from '../design/new-shop';
 import type { Shop } from '../design/schema';
+import { recordWith } from '../journal/journal';
 import type { Reading } from '../journal/reading';
 import { solveTree } from '../network/solve-shop';
 import { toSI } from '../quantity/units';
@@ -43,12 +44,11 @@ function readEverywhere(shop: Shop, reality: Shop) {
     if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
     const flow = solved.airIn.get(drop.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
     const value = flow / circleArea(drop.port.diameter);
-    return {
+    return recordWith('readings', {
       id: `r${i}`,
       at: `2026-01-0${i + 1}T10:00:00Z`,
       testPoint: drop.id,
       instrument: 'vane',
-      round: null,
       quantity: 'velocity',
       spot: 'average',
       diameter: drop.port.diameter,
@@ -56,7 +56,7 @@ function readEverywhere(shop: Shop, reality: Shop) {
       unit: 'm/s',
       openGates: [...openGates],
       note: '',
-    };
+    });
   });
   const meters = { instruments: [], testPoints: tree.drops.map(pointOfDrop) };
   return { tree, compared: compareReadings(shop, tree, readings, meters) };

@@ -1,6 +1,21 @@
 import { z } from 'zod';
-import { id, note, when } from '../document/atoms';
+import { id, name, note, when } from '../document/atoms';
 import { recordType } from './record-type';
+
+/** `cleaned`: the filter; `emptied`: a bin; `sealed`: joints; `changed`: anything no other kind says. */
+export const EVENT_KINDS = [
+  'cleaned',
+  'filter replaced',
+  'emptied',
+  'sealed',
+  'separator added',
+  'hose shortened',
+  'gate added',
+  'impeller changed',
+  'blower changed',
+  'duct changed',
+  'changed',
+] as const;
 
 /** A change made to the shop: something was cleaned, emptied, sealed or changed. */
 export const eventType = recordType(
@@ -8,11 +23,27 @@ export const eventType = recordType(
   z.strictObject({
     id,
     at: when,
-    kind: z.enum(['cleaned', 'emptied', 'sealed', 'changed']),
+    kind: z.enum(EVENT_KINDS),
     note,
     /** In the shop's own money; null: not known. */
     cost: z.number().min(0).nullable(),
+    /** Work it took, h; null: not noted. */
+    hours: z.number().min(0).max(10_000).nullable().default(null),
+    /** The edit of the design it was, by its label; null: none. */
+    edit: name.nullable().default(null),
+    /** What the model promised of each drop that it changes: flow before and after, m³/s. */
+    promised: z
+      .array(
+        z.strictObject({
+          testPoint: id,
+          before: z.number().min(0).max(50),
+          after: z.number().min(0).max(50),
+        }),
+      )
+      .max(5000)
+      .default([]),
   }),
 );
 
+export type EventKind = (typeof EVENT_KINDS)[number];
 export type ShopEvent = z.infer<typeof eventType.schema>;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { emptyJournal, type Journal } from './journal';
+import { emptyJournal, type Journal, recordWith } from './journal';
 import {
   diffBetween,
   invertDiff,
@@ -36,7 +36,9 @@ const anyJournal: fc.Arbitrary<Journal> = fc
   .map(({ sounds, meters }) => ({
     ...emptyJournal(),
     sounds: sounds.map(({ id, level }) => sound(id, level)),
-    instruments: meters.map((id) => ({ id, name: id, kind: 'vane' as const, accuracy: 0.03 })),
+    instruments: meters.map((id) =>
+      recordWith('instruments', { id, name: id, kind: 'vane', accuracy: 0.03 }),
+    ),
   }));
 
 /** Records by id: their order in a list means nothing. */

@@ -10,7 +10,19 @@ export const photoType = recordType(
     at: when,
     /** What it shows; null: the shop as a whole. */
     of: z
-      .strictObject({ kind: z.enum(['reading', 'event', 'run', 'machine']), id })
+      .strictObject({
+        kind: z.enum([
+          'reading',
+          'event',
+          'run',
+          'machine',
+          'joint',
+          'round',
+          'test point',
+          'weighing',
+        ]),
+        id,
+      })
       .nullable()
       .default(null),
     /** Name of its file, without a path. */

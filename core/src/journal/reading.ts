@@ -1,12 +1,38 @@
 import { z } from 'zod';
 import { diameter, id, note, positive, when } from '../document/atoms';
+import { HOLD_MODES } from './instrument';
 import { recordType } from './record-type';
 
-/** One value as it was read: a number, or that the meter stopped at the end of its range. SI. */
+/** The most any meter shows, in SI: pascals beyond the strongest blower. */
+const MOST_SHOWN = 1e6;
+
+/** One value as it was read: a number, or that the meter stopped at an end of its range. SI. */
 const taken = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('value'), value: z.number().min(0).max(1000) }),
-  z.strictObject({ kind: z.literal('over'), limit: positive(1000) }),
+  z.strictObject({ kind: z.literal('value'), value: z.number().min(0).max(MOST_SHOWN) }),
+  z.strictObject({ kind: z.literal('over'), limit: positive(MOST_SHOWN) }),
+  z.strictObject({ kind: z.literal('under'), limit: positive(MOST_SHOWN) }),
 ]);
+
+/**
+ * What a meter shows: `velocity` m/s, `flow` m³/s, `velocity pressure` and static `pressure` Pa,
+ * `current` A, `rotation` rev/s; `number`: a figure in a unit nobody knows, fit for percentages.
+ */
+export const QUANTITIES = [
+  'velocity',
+  'flow',
+  'velocity pressure',
+  'pressure',
+  'current',
+  'rotation',
+  'number',
+] as const;
+
+/** Whether what a meter shows says how much air flows through the duct it is in. */
+export const isOfFlow = (quantity: (typeof QUANTITIES)[number]): boolean =>
+  quantity === 'velocity' || quantity === 'flow' || quantity === 'velocity pressure';
+
+/** Numbers of points on one diameter of a traverse. */
+export const TRAVERSE_POINTS = [6, 8, 10] as const;
 
 /** One try at measuring: a few repeats at a test point. */
 export const readingType = recordType(
@@ -18,17 +44,41 @@ export const readingType = recordType(
     instrument: id,
     /** The round it belongs to; null: taken by itself. */
     round: id.nullable().default(null),
-    quantity: z.enum(['velocity', 'flow']),
-    /** Where in the pipe: at the centre, or an average across it. */
-    spot: z.enum(['centre', 'average']),
+    /**
+     * `relative`: only percentages of other readings at the same place, taken the same way, mean anything.
+     * `absolute`: it says how much air flows.
+     */
+    method: z.enum(['absolute', 'relative']).default('absolute'),
+    quantity: z.enum(QUANTITIES),
+    /** Where in the pipe: one point, the center, an average across it, or a traverse. */
+    spot: z.enum(['point', 'centre', 'average', 'traverse']),
+    /** Of a traverse: points on each diameter, and how many diameters; null: it is none. */
+    traverse: z
+      .strictObject({
+        points: z.union(TRAVERSE_POINTS.map((n) => z.literal(n))),
+        diameters: z.union([z.literal(1), z.literal(2)]),
+      })
+      .nullable()
+      .default(null),
     /** True inside diameter at the meter, m. */
     diameter,
-    /** Repeats, m/s or m³/s. */
-    taken: z.array(taken).min(1).max(100),
+    /** Repeats, in SI; of a traverse its points one after another, then those of the next repeat. */
+    taken: z.array(taken).min(1).max(400),
     /** The unit it was read in, to show it as it was. */
     unit: z.string().max(16),
+    /** How the meter held the value; null: as its record says. */
+    hold: z.enum(HOLD_MODES).nullable().default(null),
+    /** Of a meter that shows flow: the pipe it was told it is in, m; null: it shows the flow of this one. */
+    presetDiameter: diameter.nullable().default(null),
     /** Runs whose gates stood open. */
     openGates: z.array(id),
+    /** Why it does not count any more, and since when; null: it counts. */
+    struckOut: z
+      .strictObject({ at: when, reason: z.string().min(1).max(1000) })
+      .nullable()
+      .default(null),
+    /** Shown by a stand-in of the program. */
+    isSimulated: z.boolean().default(false),
     note,
   }),
   {
@@ -39,3 +89,4 @@ export const readingType = recordType(
 
 export type Taken = z.infer<typeof taken>;
 export type Reading = z.infer<typeof readingType.schema>;
+export type Quantity = (typeof QUANTITIES)[number];

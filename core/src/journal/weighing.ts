@@ -14,6 +14,10 @@ export const weighingType = recordType(
     mass: z.number().min(0).max(10_000).nullable(),
     /** m³; null: not measured. */
     volume: z.number().min(0).max(100).nullable(),
+    /** Hours the machines ran since the bin was last emptied; null: not noted. */
+    hours: z.number().min(0).max(100_000).nullable().default(null),
+    /** The scale, a share it may be off by 95 % of the time; null: as scales usually are. */
+    accuracy: z.number().min(0).max(1).nullable().default(null),
     note: note.default(''),
   }),
 );

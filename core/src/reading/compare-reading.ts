@@ -1,46 +1,45 @@
-import { type Air, airAtSite } from '../air/air-at-site';
 import { type DropSensitivities, dropSensitivities } from '../analysis/flow-uncertainty';
 import type { Shop } from '../design/schema';
 import type { Drop, DuctTree } from '../design/topology';
-import { PIPES } from '../duct/pipes';
-import type { Journal } from '../journal/journal';
 import type { Reading } from '../journal/reading';
+import { type MeasuredFlow, measuredFlow } from '../measuring/measured-flow';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { CompiledNetwork } from '../network/compiled-network';
 import { solveCompiled } from '../network/solve-shop';
-import { type MeasuredFlow, measuredFlow } from './measured-flow';
+import { circumstancesOf, type Meters, nodeOf } from './circumstances';
+
+/** What was measured where it says something of the flow. */
+export type SomeFlow = Exclude<MeasuredFlow, { kind: 'no flow' }>;
 
 /** A reading held against what the model predicts with the same gates open. m³/s, 95 %. */
 export type Compared =
   | {
       readonly kind: 'compared';
       readonly drop: Drop;
-      readonly measured: MeasuredFlow;
+      readonly measured: SomeFlow;
       readonly predicted: number;
       readonly predictedUncertainty: number;
       /** What that uncertainty is made of, and how the prediction moves with openings and with a loaded filter. */
       readonly sensitivities: DropSensitivities;
-      /** measured − predicted; null for a lower bound below the prediction: it says nothing. */
+      /** measured − predicted; null for a bound on the far side of the prediction: it says nothing. */
       readonly difference: number | null;
       readonly differenceUncertainty: number;
       /** The difference is larger than its uncertainty. */
       readonly isShown: boolean;
     }
   /** The drop is gone, or the shop as it stands has no solution. */
-  | { readonly kind: 'no prediction'; readonly measured: MeasuredFlow };
+  | { readonly kind: 'no prediction'; readonly measured: SomeFlow }
+  /** It says nothing of how much air flows. */
+  | Extract<MeasuredFlow, { kind: 'no flow' }>;
 
 export interface ComparedReading {
   readonly reading: Reading;
   readonly result: Compared;
 }
 
-/** What a reading refers to: the meters, and the places they were held at. */
-export type Meters = Pick<Journal, 'instruments' | 'testPoints'>;
-
 /** What the model says of a drop with certain gates open; null where it has nothing to say. */
 interface Prediction {
   readonly drop: Drop;
-  readonly air: Air;
   readonly sensitivities: DropSensitivities;
 }
 
@@ -62,7 +61,8 @@ export function readingComparer(
       prediction = predict(shop, tree, networkOf, node, reading.openGates);
       predictions.set(key, prediction);
     }
-    return { reading, result: compare(shop, reading, meters, prediction) };
+    const measured = measuredFlow(reading, circumstancesOf(reading, shop, tree, meters));
+    return { reading, result: compare(measured, prediction) };
   };
 }
 
@@ -77,12 +77,6 @@ export function compareReadings(
   return readings.map((reading) => compareOne(reading, meters));
 }
 
-/** Node of the port a reading was taken at; null where its test point is elsewhere, or not known. */
-function nodeOf({ testPoint }: Reading, { testPoints }: Meters): string | null {
-  const at = testPoints.find(({ id }) => id === testPoint)?.at;
-  return at?.kind === 'port' ? at.node : null;
-}
-
 function predict(
   shop: Shop,
   tree: DuctTree,
@@ -95,23 +89,11 @@ function predict(
   const solved = solveCompiled(tree, networkOf(new Set(openGates)));
   if (solved.kind !== 'solved') return null;
   const sensitivities = dropSensitivities(shop, 'found', solved, drop);
-  return sensitivities && { drop, air: solved.network.air, sensitivities };
+  return sensitivities && { drop, sensitivities };
 }
 
-function compare(
-  shop: Shop,
-  reading: Reading,
-  { instruments }: Meters,
-  prediction: Prediction | null,
-): Compared {
-  const instrument = instruments.find(({ id }) => id === reading.instrument);
-  const { roughness } = PIPES[prediction?.drop.path[0]?.pipe ?? 'average'];
-  const measured = measuredFlow(
-    reading,
-    instrument,
-    prediction?.air ?? airAtSite(shop.shop.site),
-    roughness,
-  );
+function compare(measured: MeasuredFlow, prediction: Prediction | null): Compared {
+  if (measured.kind === 'no flow') return measured;
   if (!prediction) return { kind: 'no prediction', measured };
 
   const { drop, sensitivities } = prediction;
@@ -120,7 +102,8 @@ function compare(
   const uncertainty = measured.kind === 'value' ? measured.uncertainty : 0;
   const differenceUncertainty = Math.hypot(uncertainty, predictedUncertainty);
   const gap = measured.flow - predicted;
-  const difference = measured.kind === 'value' || gap > 0 ? gap : null;
+  const says = measured.kind === 'value' || (measured.kind === 'at least' ? gap > 0 : gap < 0);
+  const difference = says ? gap : null;
   return {
     kind: 'compared',
     drop,

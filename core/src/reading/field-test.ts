@@ -3,8 +3,8 @@ import type { BlowerPoint } from '../collector/blower';
 import { filterResistance } from '../collector/filter';
 import type { Media } from '../design/schema';
 import type { FieldTest } from '../journal/field-test';
+import { studentT } from '../measuring/student-t';
 import { type FittedCurve, fitCurve, type TestPoint } from './fit-curve';
-import { studentT } from './repeats';
 
 /** A fixed loss with its 95 % interval. */
 export interface FittedLoss {
@@ -61,7 +61,7 @@ function throughOrigin(
   const xx = used.reduce((sum, [x]) => sum + x * x, 0);
   const value = used.reduce((sum, [x, y]) => sum + x * y, 0) / xx;
   const rest = used.reduce((sum, [x, y]) => sum + (y - value * x) ** 2, 0) / (used.length - 1);
-  const scatter = studentT(used.length) * Math.sqrt(rest / xx);
+  const scatter = studentT(used.length - 1) * Math.sqrt(rest / xx);
   return { value, uncertainty: Math.hypot(scatter, sharedUncertainty * value) };
 }
 

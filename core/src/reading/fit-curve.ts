@@ -1,6 +1,6 @@
 import { inverse, Matrix, solve } from 'ml-matrix';
 import { FALL_EXPONENT } from '../collector/estimated-curve';
-import { studentT } from './repeats';
+import { studentT } from '../measuring/student-t';
 
 /** Flow and the fan static pressure at it, as they were read; m³/s and Pa. */
 export interface TestPoint {
@@ -110,7 +110,7 @@ export function fitCurve(
     0,
   );
   const covariance = covarianceOf(x, variances, fitted, count, chiSquare / freedom);
-  const t = studentT(freedom + 1);
+  const t = studentT(freedom);
   const at = (flow: number): CurveAt => {
     const own = flow / flowScale;
     const direction = gradient(fitted, own).slice(0, count);

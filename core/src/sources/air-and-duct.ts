@@ -43,7 +43,7 @@ export const airAndDuct = (): CoefficientGroup[] => [
   },
   {
     title: 'Hose that is not stretched out',
-    about: `its friction is multiplied by 1 + 0.58·r·e^(−0.126·D), r the compression in per cent, D in inches; beyond ${100 * HOSE_COMPRESSIONS.most} % that is held. Measured on building flex of 6 to 16 in.: an estimate for stiff shop hose and for 4 in.`,
+    about: `its friction is multiplied by 1 + 0.58·r·e^(−0.126·D), r the compression in percent, D in inches; beyond ${100 * HOSE_COMPRESSIONS.most} % the factor stays the same. Measured on building flex of 6 to 16 in.: an estimate for stiff shop hose and for 4 in.`,
     source: `ASHRAE Fundamentals, duct design, after Abushakra et al. 2004 (${FROM_MEMORY})`,
     coefficients: [4, 6, 8].map((inches) =>
       plain(

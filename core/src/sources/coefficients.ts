@@ -11,6 +11,7 @@ import { assemblyAndNoise } from './assembly-and-noise';
 import { collector } from './collector';
 import { ductsOnTheFloor } from './ducts-on-the-floor';
 import { fittings } from './fittings';
+import { measuring } from './measuring';
 
 /**
  * The coefficients the program uses, gathered from the very tables it uses: what is
@@ -86,4 +87,5 @@ export const coefficientGroups = (): CoefficientGroup[] => [
     ],
   },
   ...ductsOnTheFloor(),
+  ...measuring(),
 ];

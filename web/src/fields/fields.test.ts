@@ -1,6 +1,5 @@
 import { fromSI } from '@frank-gauge/core/quantity';
 import { describe, expect, it } from 'vitest';
-import { readRepeat } from '@/views/log/read-repeat';
 import { readCurve } from '@/views/parts/read-curve';
 import { readField } from './read-field';
 
@@ -46,29 +45,5 @@ describe('a curve written down', () => {
   ])('%j is refused with its line', (text, reason) => {
     const read = readCurve(text, 'us');
     expect(read.ok ? '' : read.reason).toMatch(reason);
-  });
-});
-
-describe('a repeat', () => {
-  it('is a value, over range, or blank', () => {
-    expect(readRepeat({ text: '20 m/s', isOver: false }, 'velocity', 'us')).toEqual({
-      ok: true,
-      taken: { kind: 'value', value: 20 },
-    });
-    expect(readRepeat({ text: '30 m/s', isOver: true }, 'velocity', 'us')).toEqual({
-      ok: true,
-      taken: { kind: 'over', limit: 30 },
-    });
-    expect(readRepeat({ text: '0', isOver: true }, 'velocity', 'us')).toEqual({
-      ok: false,
-      reason: 'A meter’s range does not end at zero.',
-    });
-    expect(readRepeat({ text: ' ', isOver: false }, 'velocity', 'us')).toEqual({
-      ok: true,
-      taken: null,
-    });
-    expect(readRepeat({ text: '', isOver: true }, 'velocity', 'us').ok).toBe(false);
-    expect(readRepeat({ text: '400 cfm', isOver: false }, 'velocity', 'us').ok).toBe(false);
-    expect(readRepeat({ text: '90000', isOver: false }, 'velocity', 'us').ok).toBe(false);
   });
 });

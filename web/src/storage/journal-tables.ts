@@ -1,6 +1,7 @@
 import {
   type Entry,
   faultOfRecord,
+  isOfFlow,
   type Journal,
   type JournalDiff,
   type JournalRecord,
@@ -139,7 +140,16 @@ export async function* readingsNewestFirst(
   }
 }
 
-/** The latest reading of every test point that has one. */
+/**
+ * What a row says of the flow may count: it is not struck out, and not of another kind. Rows of earlier versions
+ * lack what says so.
+ */
+function counts({ record }: RecordRow): boolean {
+  const { struckOut, method, quantity } = record as Partial<Reading>;
+  return !struckOut && method !== 'relative' && quantity !== undefined && isOfFlow(quantity);
+}
+
+/** The latest reading of the flow at every test point that has one; those that are struck out are passed over. */
 export async function latestReadings(
   db: Tables,
   shop: string,
@@ -151,13 +161,39 @@ export async function latestReadings(
         .table('readings')
         .where('[shop+record.testPoint+time]')
         .between([shop, point, Dexie.minKey], [shop, point, Dexie.maxKey])
-        .last(),
+        .reverse()
+        .filter(counts)
+        .first(),
     ),
   );
   return recordsOf(
     'readings',
     rows.filter((row) => row !== undefined),
   );
+}
+
+/** The instrument the latest reading at a test point was taken with; null where there is none. */
+export async function lastInstrumentAt(
+  db: Tables,
+  shop: string,
+  testPoint: string,
+): Promise<string | null> {
+  const row = await db
+    .table('readings')
+    .where('[shop+record.testPoint+time]')
+    .between([shop, testPoint, Dexie.minKey], [shop, testPoint, Dexie.maxKey])
+    .last();
+  return (row?.record as Partial<Reading> | undefined)?.instrument ?? null;
+}
+
+/** Whether any reading of a shop was taken with an instrument. */
+export async function isInstrumentUsed(
+  db: Tables,
+  shop: string,
+  instrument: string,
+): Promise<boolean> {
+  const isOf = ({ record }: RecordRow) => (record as Partial<Reading>).instrument === instrument;
+  return (await ofShop(db.table('readings'), shop).filter(isOf).first()) !== undefined;
 }
 
 /** The latest reading of every test point, and what they were taken with. */

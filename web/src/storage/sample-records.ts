@@ -3,6 +3,7 @@ import {
   emptyJournal,
   type Journal,
   type Reading,
+  recordWith,
   type SoundReading,
 } from '@frank-gauge/core/journal';
 
@@ -15,20 +16,20 @@ const curve = [
 
 export const sampleShop = (id = 'one', name = 'One') => newShop(id, name, 'us', curve);
 
-export const sampleReading = (id: string, minute = 0, testPoint = 'port'): Reading => ({
-  id,
-  at: new Date(Date.UTC(2026, 0, 1, 10, minute)).toISOString(),
-  testPoint,
-  instrument: 'meter',
-  round: null,
-  quantity: 'velocity',
-  spot: 'average',
-  diameter: 0.1,
-  taken: [{ kind: 'value', value: 20 }],
-  unit: 'fpm',
-  openGates: ['a', 'b'],
-  note: '',
-});
+export const sampleReading = (id: string, minute = 0, testPoint = 'port'): Reading =>
+  recordWith('readings', {
+    id,
+    at: new Date(Date.UTC(2026, 0, 1, 10, minute)).toISOString(),
+    testPoint,
+    instrument: 'meter',
+    quantity: 'velocity',
+    spot: 'average',
+    diameter: 0.1,
+    taken: [{ kind: 'value', value: 20 }],
+    unit: 'fpm',
+    openGates: ['a', 'b'],
+    note: '',
+  });
 
 export const sampleSound = (id: string, level = 80): SoundReading => ({
   id,
@@ -43,9 +44,16 @@ export const sampleSound = (id: string, level = 80): SoundReading => ({
 
 export const sampleJournal = (readings: number): Journal => ({
   ...emptyJournal(),
-  instruments: [{ id: 'meter', name: 'Meter', kind: 'vane', accuracy: 0.03 }],
+  instruments: [
+    recordWith('instruments', { id: 'meter', name: 'Meter', kind: 'vane', accuracy: 0.03 }),
+  ],
   testPoints: [
-    { id: 'port', name: 'Saw', at: { kind: 'port', node: 'port' }, insideDiameter: 0.1, note: '' },
+    recordWith('testPoints', {
+      id: 'port',
+      name: 'Saw',
+      at: { kind: 'port', node: 'port' },
+      insideDiameter: 0.1,
+    }),
   ],
   readings: Array.from({ length: readings }, (_, i) => sampleReading(`r${i}`, i)),
   sounds: [sampleSound('s1')],

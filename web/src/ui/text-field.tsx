@@ -10,6 +10,8 @@ interface Props {
   readonly onChange: (value: string) => void;
   /** An empty text is refused with this sentence; undefined lets it be empty. */
   readonly whenEmpty?: string;
+  /** Why a text cannot be taken, in a sentence; null where it can. */
+  readonly refuse?: (text: string) => string | null;
   /** False where the text is not part of the document: the browser's own undo stays. */
   readonly saves?: boolean;
   readonly placeholder?: string;
@@ -22,6 +24,7 @@ export function TextField({
   value,
   onChange,
   whenEmpty,
+  refuse,
   saves = true,
   placeholder,
   className = '',
@@ -44,7 +47,7 @@ export function TextField({
         onChange={(event) => {
           const text = event.target.value;
           const isTried = text.trim() !== '' || whenEmpty === undefined;
-          const why = isTried ? take(() => onChange(text)) : null;
+          const why = refuse?.(text) ?? (isTried ? take(() => onChange(text)) : null);
           setTyping({ text, base: isTried && why === null ? text : value, refusal: why });
         }}
         onFocus={() => setFocused(true)}

@@ -135,15 +135,67 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     path: 'log',
     name: 'Log',
     purpose:
-      'Log the readings you take at the drops and compare them with the model. What they have in common points to a leak or a restriction.',
+      'Log the readings you take at the drops and compare them with the model. What they have in common points to a leak or a restriction. Press a reading to see how its number became an airflow, or to strike it out.',
     first: 'Read each drop three times with only its gate open.',
     terms: [
-      { term: 'Reading', means: 'one measurement at one place, with its repeats' },
+      { term: 'Reading', means: 'one measurement at one test point, with its repeats' },
+      { term: 'Test point', means: 'a place you always measure at, such as a drop' },
+      {
+        term: 'Absolute, relative',
+        means:
+          'absolute says how much air flows; relative gives only percentages of other readings at the same place with the same meter, for a meter you do not trust',
+      },
+      {
+        term: 'Traverse',
+        means:
+          'velocities read at set points across the pipe, whose mean is the mean velocity (ISO 3966)',
+      },
       { term: 'Uncertainty, ±', means: 'the range that holds the true value 95 times in 100' },
       {
         term: 'Over range',
         means: 'the meter could not show the value; it is at least the end of its range',
       },
+    ],
+  },
+  {
+    path: 'log/history',
+    name: 'Log, History',
+    purpose:
+      'See what every change of the shop was worth, by the readings before and after it, compare one day with another, and follow one test point over time.',
+    first:
+      'Read the drops, change one thing, read them again, then press Add a change and enter what it was and what it cost.',
+    terms: [
+      {
+        term: 'No significant difference',
+        means: 'the change is smaller than what the readings could show',
+      },
+      {
+        term: '95 % of the time',
+        means: 'the true change lies in the interval 95 times in 100',
+      },
+      { term: 'At least, at most', means: 'the meter reached an end of its range' },
+    ],
+  },
+  {
+    path: 'log/instruments',
+    name: 'Log, Instruments',
+    purpose:
+      'Describe the meters you read with: unit, range, accuracy, head, calibration. Readings are corrected and judged by it.',
+    first: 'Press Add a meter and enter what its sheet says.',
+    terms: [
+      {
+        term: 'Accuracy',
+        means: 'how far it may be off, as a share of what it shows, and in digits',
+      },
+      {
+        term: 'Set to a pipe of',
+        means: 'the diameter a meter multiplies by when it shows CFM; the true one is used instead',
+      },
+      {
+        term: 'Maximum held',
+        means: 'the meter shows the highest value of some seconds, a few percent above the mean',
+      },
+      { term: 'Calibration', means: 'what the meter shows against what is true, with its date' },
     ],
   },
 ];

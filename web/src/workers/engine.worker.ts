@@ -11,6 +11,8 @@ import {
 import type { Reading } from '@frank-gauge/core/journal';
 import type { View } from '@frank-gauge/core/network';
 import {
+  type ExpectedReading,
+  expectedReading,
   type Meters,
   outcomeOf,
   type ReadingOutcome,
@@ -64,6 +66,12 @@ const engine = {
     return new Map(
       readings.map((reading) => [reading.id, outcomeOf(made.compare(reading, meters))]),
     );
+  },
+  /** What is expected of a drop with certain gates open; null where nothing is. */
+  expect(shop: Shop, id: string, openGates: readonly string[]): ExpectedReading | null {
+    const made = comparerOf(shop);
+    const drop = made?.tree.drops.find((each) => each.id === id);
+    return made && drop ? expectedReading(shop, made.tree, drop, new Set(openGates)) : null;
   },
   /** What the latest reading of every drop says together. */
   traceShortfall(shop: Shop, meters: Meters, readings: readonly Reading[]): SharedShortfall | null {

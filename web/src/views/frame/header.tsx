@@ -25,7 +25,7 @@ function Saved() {
   return (
     <span
       role="status"
-      className={`text-[14px] ${saved === 'failed' ? 'text-starved-text' : 'text-quiet'}`}
+      className={`text-[14px] print:hidden ${saved === 'failed' ? 'text-starved-text' : 'text-quiet'}`}
     >
       {saved === 'saved' && isInMemory ? 'in memory only' : SAVED[saved]}
     </span>
@@ -100,13 +100,13 @@ export const Header = memo(function Header() {
       <button
         type="button"
         onClick={() => openSheet('about')}
-        className={BUTTON}
+        className={`${BUTTON} print:hidden`}
         aria-label="About this view"
         title="About this view"
       >
         <CircleHelp size={18} aria-hidden />
       </button>
-      <div className="ml-auto flex items-center gap-2">
+      <div className="ml-auto flex items-center gap-2 print:hidden">
         <Segmented
           label="Shop condition shown"
           value={view}

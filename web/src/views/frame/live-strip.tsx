@@ -15,7 +15,7 @@ import { failureSentence } from '@/words/failure-words';
 export function LiveStrip() {
   const [isOpen, setOpen] = useState(false);
   return (
-    <footer className="sticky bottom-0 z-20 border-ink border-t bg-strip md:static xl:flex xl:h-18 xl:items-stretch">
+    <footer className="sticky bottom-0 z-20 print:hidden border-ink border-t bg-strip md:static xl:flex xl:h-18 xl:items-stretch">
       <div className="flex items-stretch overflow-x-auto xl:contents">
         <Figures />
         <button

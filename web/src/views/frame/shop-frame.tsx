@@ -97,7 +97,7 @@ export function ShopFrame({ children }: { readonly children: ReactNode }) {
   return (
     <OpenShop>
       <FloorConflictsProvider>
-        <div className="flex min-h-dvh flex-col md:h-dvh">
+        <div className="flex min-h-dvh flex-col md:h-dvh print:h-auto print:min-h-0">
           <Header />
           <StorageNotice />
           <RenewedNotice />

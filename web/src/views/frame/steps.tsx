@@ -16,14 +16,27 @@ export const STEPS = [
   { path: 'log', name: 'Log' },
 ] as const;
 
-/** What there is to do at the Collector. */
-export const COLLECTOR_BENCHES = [
-  { path: '', name: 'Compare' },
-  { path: 'elevation', name: 'Elevation' },
-  { path: 'joints', name: 'Joints' },
-  { path: 'noise', name: 'Noise' },
-  { path: 'test', name: 'Field test' },
-] as const;
+/** What there is to do at the steps that have more than one bench. */
+export const BENCHES = {
+  collector: {
+    name: 'Collector',
+    benches: [
+      { path: '', name: 'Compare' },
+      { path: 'elevation', name: 'Elevation' },
+      { path: 'joints', name: 'Joints' },
+      { path: 'noise', name: 'Noise' },
+      { path: 'test', name: 'Field test' },
+    ],
+  },
+  log: {
+    name: 'Log',
+    benches: [
+      { path: '', name: 'Readings' },
+      { path: 'history', name: 'History' },
+      { path: 'instruments', name: 'Instruments' },
+    ],
+  },
+} as const;
 
 /** The order of work, with a mark where a step has something to say. */
 export function Steps({ id }: { readonly id: string }) {
@@ -54,7 +67,7 @@ export function Steps({ id }: { readonly id: string }) {
   return (
     <nav
       aria-label="Order of work"
-      className="flex shrink-0 border-rule border-b md:w-22 md:flex-col md:border-r md:border-b-0 md:pt-2"
+      className="flex shrink-0 border-rule border-b print:hidden md:w-22 md:flex-col md:border-r md:border-b-0 md:pt-2"
     >
       {STEPS.map(({ path, name }, index) => {
         const address = `/shop/${id}/${path}`;

@@ -11,7 +11,7 @@ import { setTheme } from '@/ui/theme';
 import { ABOUT_VIEWS } from '@/words/about-views';
 import { findingMessage } from '@/words/finding-words';
 import { openSheet } from './palette-state';
-import { COLLECTOR_BENCHES, STEPS } from './steps';
+import { BENCHES, STEPS } from './steps';
 import { redoAloud, undoAloud } from './undo-aloud';
 import { useViewCommands, type ViewCommand } from './view-commands';
 
@@ -48,10 +48,14 @@ function usePlaces(): FoundCommand[] {
   const goTo = (path: string) => () => router.push(path);
   return named([
     ...STEPS.map(({ path, name }) => ({ name, run: goTo(`/shop/${id}/${path}`) })),
-    ...COLLECTOR_BENCHES.filter(({ path }) => path !== '').map(({ path, name }) => ({
-      name: `Collector: ${name}`,
-      run: goTo(`/shop/${id}/collector/${path}`),
-    })),
+    ...Object.entries(BENCHES).flatMap(([step, { name: of, benches }]) =>
+      benches
+        .filter(({ path }) => path !== '')
+        .map(({ path, name }) => ({
+          name: `${of}: ${name}`,
+          run: goTo(`/shop/${id}/${step}/${path}`),
+        })),
+    ),
     { name: 'All shops', run: goTo('/') },
     { name: 'Sources: where the numbers come from', run: goTo('/sources') },
   ]);

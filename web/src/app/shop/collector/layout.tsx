@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
-import { BenchLinks } from '@/views/collector/bench-links';
+import { BenchLinks } from '@/views/frame/bench-links';
 
 export default function CollectorLayout({ children }: { readonly children: ReactNode }) {
   return (
     <div className="flex flex-col md:h-full">
-      <BenchLinks />
+      <BenchLinks step="collector" />
       <div className="min-h-0 flex-1">{children}</div>
     </div>
   );

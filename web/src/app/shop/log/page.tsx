@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { LogView } from '@/views/log/log-view';
+import { LogView } from '@/views/log/readings/log-view';
 
 export const metadata: Metadata = { title: 'Log' };
 

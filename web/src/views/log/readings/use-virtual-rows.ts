@@ -17,7 +17,7 @@ import type { LogRow } from './rows-by-day';
  */
 export const ROW_HEIGHTS = { day: 46, reading: 36, note: 26 } as const;
 /** Columns there are at every width: a row across all of them spans no more, or it would add some. */
-export const LEAST_COLUMNS = 5;
+export const LEAST_COLUMNS = 4;
 /** Rows drawn beyond those in sight, at either end: a quick scroll meets no blank ones. */
 const OVERSCAN = 30;
 

@@ -1,21 +1,21 @@
-import type { Reading } from '@frank-gauge/core/journal';
+import { type Reading, recordWith } from '@frank-gauge/core/journal';
 import { describe, expect, it } from 'vitest';
 import { rowsByDay } from './rows-by-day';
 
-const reading = (id: string, at: string, note = ''): Reading => ({
-  id,
-  at,
-  testPoint: 'p',
-  instrument: 'm',
-  round: null,
-  quantity: 'flow',
-  spot: 'average',
-  diameter: 0.1,
-  taken: [{ kind: 'value', value: 0.2 }],
-  unit: 'cfm',
-  openGates: [],
-  note,
-});
+const reading = (id: string, at: string, note = ''): Reading =>
+  recordWith('readings', {
+    id,
+    at,
+    testPoint: 'p',
+    instrument: 'm',
+    quantity: 'flow',
+    spot: 'average',
+    diameter: 0.1,
+    taken: [{ kind: 'value', value: 0.2 }],
+    unit: 'cfm',
+    openGates: [],
+    note,
+  });
 
 describe('rows of the log', () => {
   it('name each day once, above its readings, and put a note under its reading', () => {

@@ -1,24 +1,28 @@
 'use client';
 
-import type { DuctTree } from '@frank-gauge/core/design';
-import type { Reading, TestPoint } from '@frank-gauge/core/journal';
+import type { Reading } from '@frank-gauge/core/journal';
 import { type UnitSystem, unitSymbol } from '@frank-gauge/core/quantity';
 import type { ReadingOutcome } from '@frank-gauge/core/reading';
+import dynamic from 'next/dynamic';
 import { memo, useMemo, useRef } from 'react';
-import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
-import { useJournal } from '@/storage/session';
+import { useDesign, useUnits } from '@/model/use-design';
+import { usePointNames } from '../use-point-names';
+import { useReadings } from '../use-readings';
+import { useOpenedReading } from './opened-reading';
 import { DayRow, NoteRow, ReadingRow } from './reading-row';
 import { rowsByDay } from './rows-by-day';
 import { useCompared } from './use-compared';
-import { useReadings } from './use-readings';
 import { LEAST_COLUMNS, useVirtualRows, type VirtualRows } from './use-virtual-rows';
+
+const ReadingSheet = dynamic(
+  () => import('./reading-sheet').then((module) => module.ReadingSheet),
+  { loading: () => null },
+);
 
 /** Every reading: as it was taken, what it says of the flow, what the model says, the difference. */
 export function ReadingTable() {
   const shopId = useDesign((shop) => shop.id);
-  const tree = useDuctTree();
   const system = useUnits();
-  const testPoints = useJournal((journal) => journal.testPoints);
   const { readings, isWhole } = useReadings(shopId);
   const rows = useMemo(() => rowsByDay(readings), [readings]);
   const box = useRef<HTMLDivElement>(null);
@@ -28,8 +32,9 @@ export function ReadingTable() {
     [inSight],
   );
   const results = useCompared(wanted);
-  const names = useNames(testPoints, tree);
+  const names = usePointNames();
   const flow = unitSymbol('flow', system);
+  const isOneOpen = useOpenedReading(({ opened }) => opened !== null);
   return (
     <div
       ref={box}
@@ -38,6 +43,7 @@ export function ReadingTable() {
       aria-busy={!isWhole}
       className="min-h-0 flex-1 pb-6 [overflow-anchor:none] md:overflow-y-auto"
     >
+      {isOneOpen && <ReadingSheet names={names} />}
       {readings.length > 0 && (
         <table aria-rowcount={rows.length + 1} className="w-full table-fixed border-collapse">
           <caption className="sr-only">Readings, newest first</caption>
@@ -46,15 +52,12 @@ export function ReadingTable() {
               aria-rowindex={1}
               className="text-right text-[13px] text-quiet [&>th]:px-1.5 [&>th]:py-1 [&>th]:font-normal"
             >
-              <th className="w-[30%] text-left sm:w-[24%] lg:w-[19%]">drop</th>
+              <th className="w-[30%] text-left sm:w-[24%] lg:w-[19%]">test point</th>
               <th className="hidden text-left lg:table-cell">as read</th>
               <th className="sm:w-[16%] lg:w-[11%]">measured, {flow}</th>
               <th className="sm:w-[14%] lg:w-[10%]">predicted</th>
               <th className="sm:w-[14%] lg:w-[10%]">difference</th>
               <th className="hidden text-left sm:table-cell lg:w-[19%]">finding</th>
-              <th className="w-11 md:w-9">
-                <span className="sr-only">remove</span>
-              </th>
             </tr>
           </thead>
           <tbody>
@@ -93,26 +96,6 @@ const Rows = memo(function Rows({ inSight, measure, results, names, system }: Ro
     return <ReadingRow key={key} {...place} {...{ system, result: result, name }} />;
   });
 });
-
-/**
- * What each test point is called: its drop as it is called now, or as it was when there was one. One map by
- * identity as long as nothing is called otherwise.
- */
-function useNames(
-  testPoints: readonly TestPoint[],
-  { drops }: DuctTree,
-): ReadonlyMap<string, string> {
-  const called = JSON.stringify(drops.map(({ id, name }) => [id, name]));
-  return useMemo(() => {
-    const dropNames = new Map<string, string>(JSON.parse(called));
-    return new Map(
-      testPoints.map(({ id, name, at }) => {
-        if (at.kind === 'run') return [id, name];
-        return [id, dropNames.get(at.node) ?? `${name} (gone)`];
-      }),
-    );
-  }, [testPoints, called]);
-}
 
 /** What rows out of sight would take. */
 function Room({ height }: { readonly height: number }) {

@@ -1,21 +1,17 @@
 'use client';
 
-import { NO_DIFF, type Reading, timeOf } from '@frank-gauge/core/journal';
+import { type Reading, timeOf } from '@frank-gauge/core/journal';
 import {
-  fromSI,
   type QuantityKind,
   STYLES,
   type UnitSystem,
-  unitSymbol,
   writeNumber,
 } from '@frank-gauge/core/quantity';
 import type { ReadingOutcome } from '@frank-gauge/core/reading';
 import { format } from 'date-fns';
-import { X } from 'lucide-react';
 import { memo } from 'react';
-import { toast } from 'sonner';
-import { apply } from '@/storage/session';
-import { undoAloud } from '../frame/undo-aloud';
+import { asRead } from '../as-read';
+import { openReading } from './opened-reading';
 import { LEAST_COLUMNS, ROW_HEIGHTS } from './use-virtual-rows';
 
 interface Props {
@@ -78,14 +74,22 @@ export const ReadingRow = memo(function ReadingRow({
 }: ReadingProps) {
   const write = (value: number, kind: QuantityKind = 'flow') =>
     writeNumber(value, STYLES[system][kind]);
-  const measured = result?.measured;
+  const measured = result && result.kind !== 'no flow' ? result.measured : null;
+  const isStruckOut = reading.struckOut !== null;
   return (
     <tr
       {...placed(place, 'reading')}
       className="border-rule border-b text-right [&>td]:px-1.5 [&>td]:py-1"
     >
       <td className="text-left">
-        {name}
+        <button
+          type="button"
+          aria-label={`${name}, ${format(timeOf(reading), 'h:mm a')}: open the reading`}
+          onClick={() => openReading(reading)}
+          className={`min-h-11 text-left underline decoration-rule underline-offset-4 hover:decoration-ink md:min-h-0 ${isStruckOut ? 'line-through' : ''}`}
+        >
+          {name}
+        </button>
         <span className="ml-2 text-[13px] text-quiet">{format(timeOf(reading), 'h:mm a')}</span>
       </td>
       <td className="hidden text-left text-[14px] text-quiet lg:table-cell">
@@ -93,15 +97,15 @@ export const ReadingRow = memo(function ReadingRow({
       </td>
       <td className="whitespace-nowrap">
         <strong className="font-semibold text-[16px]">
-          {measured?.kind === 'at least' ? '≥ ' : ''}
-          {measured ? write(measured.flow) : '…'}
+          {measured?.kind === 'at least' ? '≥ ' : measured?.kind === 'at most' ? '≤ ' : ''}
+          {measured ? write(measured.flow) : result ? '–' : '…'}
         </strong>
         {measured?.kind === 'value' && (
           <span className="text-[13px] text-quiet"> ±{write(measured.uncertainty)}</span>
         )}
       </td>
       <td className="whitespace-nowrap">
-        {result?.kind === 'compared' ? (
+        {result?.kind === 'compared' && !isStruckOut ? (
           <>
             {write(result.predicted)}
             <span className="text-[13px] text-quiet"> ±{write(result.predictedUncertainty)}</span>
@@ -111,7 +115,7 @@ export const ReadingRow = memo(function ReadingRow({
         )}
       </td>
       <td className="whitespace-nowrap">
-        {result?.kind === 'compared' && result.difference !== null ? (
+        {result?.kind === 'compared' && result.difference !== null && !isStruckOut ? (
           <>
             {result.difference > 0 ? '+' : ''}
             {write(result.difference)}
@@ -122,32 +126,36 @@ export const ReadingRow = memo(function ReadingRow({
         )}
       </td>
       <td className="hidden text-left sm:table-cell">
-        {result && <ComparedCell result={result} />}
-      </td>
-      <td>
-        <RemoveButton reading={reading} name={name} />
+        {reading.struckOut ? (
+          <span className="text-quiet">struck out: {reading.struckOut.reason}</span>
+        ) : (
+          result && <ComparedCell result={result} />
+        )}
+        {reading.isSimulated && <span className="text-quiet"> simulated</span>}
       </td>
     </tr>
   );
 });
 
-/** The repeats in the shop's unit, and the diameter they were taken in. */
-function asRead(reading: Reading, system: 'us' | 'metric'): string {
-  const style = STYLES[system][reading.quantity];
-  const repeats = reading.taken.map((one) =>
-    one.kind === 'over' ? `> ${writeNumber(one.limit, style)}` : writeNumber(one.value, style),
-  );
-  const across = fromSI(reading.diameter, STYLES[system].diameter.unit);
-  const inside = `${Number(across.toPrecision(4))} ${unitSymbol('diameter', system)}`;
-  return `${repeats.join(' · ')} ${unitSymbol(reading.quantity, system)} in ${inside}${reading.spot === 'centre' ? ', center' : ''}`;
-}
-
 function ComparedCell({ result }: { readonly result: ReadingOutcome }) {
+  if (result.kind === 'no flow') {
+    return (
+      <span className="text-quiet">
+        {result.why === 'relative' ? 'relative: percentages only' : 'no airflow by itself'}
+      </span>
+    );
+  }
   if (result.kind === 'no prediction')
     return <span className="text-quiet">nothing to compare with</span>;
   const { difference, isShown, predicted, measured } = result;
   if (difference === null) {
-    return <span className="text-quiet">over the meter’s range: at least this much</span>;
+    return (
+      <span className="text-quiet">
+        {measured.kind === 'at most'
+          ? 'under the meter’s range: at most this much'
+          : 'over the meter’s range: at least this much'}
+      </span>
+    );
   }
   if (!isShown) return <span className="text-quiet">● no significant difference</span>;
   const share = Math.round((100 * Math.abs(difference)) / predicted);
@@ -158,25 +166,5 @@ function ComparedCell({ result }: { readonly result: ReadingOutcome }) {
       ▲ {measured.kind === 'at least' ? 'at least ' : ''}
       {share} % more
     </span>
-  );
-}
-
-function RemoveButton({ reading, name }: { readonly reading: Reading; readonly name: string }) {
-  return (
-    <button
-      type="button"
-      aria-label={`Remove the reading at ${name}`}
-      title="Remove"
-      className="grid size-11 place-items-center text-quiet hover:bg-selection hover:text-ink md:size-7"
-      onClick={() => {
-        const removed = [{ kind: 'readings', record: reading }] as const;
-        apply(`remove the reading at ${name}`, { ...NO_DIFF, removed });
-        toast('Removed a reading', {
-          action: { label: 'Undo', onClick: () => void undoAloud() },
-        });
-      }}
-    >
-      <X size={15} aria-hidden />
-    </button>
   );
 }

@@ -3,19 +3,20 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useDesign } from '@/model/use-design';
-import { COLLECTOR_BENCHES } from '../frame/steps';
+import { BENCHES } from './steps';
 
-/** The benches of the Collector, side by side; the one that is open underlined. */
-export function BenchLinks() {
-  const shop = useDesign();
+/** The benches of a step, side by side; the one that is open underlined. */
+export function BenchLinks({ step }: { readonly step: keyof typeof BENCHES }) {
+  const shopId = useDesign((shop) => shop.id);
   const pathname = usePathname();
+  const { name: label, benches } = BENCHES[step];
   return (
     <nav
-      aria-label="Collector"
-      className="flex shrink-0 gap-1 overflow-x-auto border-rule border-b px-2"
+      aria-label={label}
+      className="flex shrink-0 gap-1 overflow-x-auto border-rule border-b px-2 print:hidden"
     >
-      {COLLECTOR_BENCHES.map(({ path, name }) => {
-        const address = `/shop/${shop.id}/collector${path === '' ? '' : `/${path}`}`;
+      {benches.map(({ path, name }) => {
+        const address = `/shop/${shopId}/${step}${path === '' ? '' : `/${path}`}`;
         return (
           <Link
             key={path}

@@ -1,0 +1,40 @@
+import { airAtSite } from '../air/air-at-site';
+import type { Shop } from '../design/schema';
+import type { DuctTree } from '../design/topology';
+import { PIPES } from '../duct/pipes';
+import type { Journal } from '../journal/journal';
+import type { Reading } from '../journal/reading';
+import type { Circumstances } from '../measuring/corrections';
+
+/** What a reading refers to: the meters, and the places they were held at. */
+export type Meters = Pick<Journal, 'instruments' | 'testPoints'>;
+
+/** Node of the port a reading was taken at; null where its test point is elsewhere, or not known. */
+export function nodeOf(
+  { testPoint }: Pick<Reading, 'testPoint'>,
+  { testPoints }: Pick<Meters, 'testPoints'>,
+): string | null {
+  const at = testPoints.find(({ id }) => id === testPoint)?.at;
+  return at?.kind === 'port' ? at.node : null;
+}
+
+/** What a reading is corrected by in a shop as it stands: its meter, its place, the air there and the pipe. */
+export function circumstancesOf(
+  reading: Pick<Reading, 'testPoint' | 'instrument'>,
+  shop: Pick<Shop, 'shop' | 'ducts'>,
+  { drops }: Pick<DuctTree, 'drops'>,
+  meters: Meters,
+): Circumstances {
+  const point = meters.testPoints.find(({ id }) => id === reading.testPoint);
+  const at = point?.at;
+  const run =
+    at?.kind === 'run'
+      ? shop.ducts.runs.find(({ id }) => id === at.run)
+      : drops.find(({ id }) => id === nodeOf(reading, meters))?.path[0];
+  return {
+    instrument: meters.instruments.find(({ id }) => id === reading.instrument),
+    point,
+    air: airAtSite(shop.shop.site),
+    roughness: PIPES[run?.pipe ?? 'average'].roughness,
+  };
+}

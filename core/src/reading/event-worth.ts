@@ -1,0 +1,135 @@
+import type { ShopEvent } from '../journal/event';
+import { timeOf } from '../journal/journal';
+import { isOfFlow, type Reading } from '../journal/reading';
+import { measuredFlow } from '../measuring/measured-flow';
+import { type ComparedSides, compareSides, type SideReadings } from './compare-sides';
+
+/** What a change of the shop was worth at one test point: the readings nearest to it on either side. */
+export interface WorthAtPoint {
+  readonly testPoint: string;
+  readonly before: Reading;
+  readonly after: Reading;
+  readonly compared: ComparedSides;
+  /** Airflow gained, m³/s; null: the readings do not say how much air flows. */
+  readonly gained: number | null;
+}
+
+/** What a change of the shop was worth, by the readings around it. */
+export interface EventWorth {
+  readonly event: ShopEvent;
+  /** Other changes between the same readings: what is found is the worth of all of them together. */
+  readonly along: readonly ShopEvent[];
+  readonly points: readonly WorthAtPoint[];
+  /** The airflow at all test points together: their mean ratio, weighed by how sure each is; null: none compares. */
+  readonly overall: {
+    readonly ratio: number;
+    readonly low: number;
+    readonly high: number;
+    readonly isSignificant: boolean;
+  } | null;
+  /** Mean airflow gained at a test point, m³/s; null: not known. */
+  readonly gained: number | null;
+  /** Cost of all changes concerned for each m³/s gained; null: no cost is known, or nothing was shown to be gained. */
+  readonly costPerFlow: number | null;
+  /** What the model promised, over the same test points: after over before; null: it was not asked. */
+  readonly promised: number | null;
+}
+
+/**
+ * What every change of the shop was worth: at each test point the last reading before it held against the first
+ * one after it. Earliest change first.
+ * @param by what each reading is corrected by
+ */
+export function worthOfEvents(
+  events: readonly ShopEvent[],
+  readings: readonly Reading[],
+  by: SideReadings['by'],
+): EventWorth[] {
+  const counting = readings
+    .filter(({ struckOut }) => struckOut === null)
+    .toSorted((a, b) => timeOf(a) - timeOf(b));
+  const ofPoint = new Map<string, Reading[]>();
+  for (const reading of counting) {
+    const list = ofPoint.get(reading.testPoint);
+    if (list) list.push(reading);
+    else ofPoint.set(reading.testPoint, [reading]);
+  }
+  return events
+    .toSorted((a, b) => timeOf(a) - timeOf(b))
+    .map((event) => {
+      const points = [...ofPoint].flatMap(([testPoint, list]) =>
+        worthAt(testPoint, list, timeOf(event), by),
+      );
+      const along = events.filter(
+        (other) => other.id !== event.id && points.some((point) => isBetween(other, point)),
+      );
+      return { event, along, points, ...summary(event, along, points) };
+    });
+}
+
+const isBetween = (event: ShopEvent, { before, after }: WorthAtPoint) =>
+  timeOf(event) >= timeOf(before) && timeOf(event) <= timeOf(after);
+
+function worthAt(
+  testPoint: string,
+  list: readonly Reading[],
+  time: number,
+  by: SideReadings['by'],
+): WorthAtPoint[] {
+  const next = list.findIndex((reading) => timeOf(reading) > time);
+  const [before, after] = [list[next - 1], list[next]];
+  if (!before || !after) return [];
+  const compared = compareSides({ readings: [before], by }, { readings: [after], by });
+  const [was, is] = [measuredFlow(before, by(before)), measuredFlow(after, by(after))];
+  const gained = was.kind === 'value' && is.kind === 'value' ? is.flow - was.flow : null;
+  return [{ testPoint, before, after, compared, gained }];
+}
+
+function summary(
+  event: ShopEvent,
+  along: readonly ShopEvent[],
+  points: readonly WorthAtPoint[],
+): Pick<EventWorth, 'overall' | 'gained' | 'costPerFlow' | 'promised'> {
+  // Pressures and currents change too, but are no airflow.
+  const changes = points.flatMap(({ after, compared }) =>
+    compared.kind === 'change' && isOfFlow(after.quantity) ? [compared] : [],
+  );
+  // Weighed by one over the square of each one's uncertainty, as independent measurements are.
+  const weights = changes.map(({ low, high }) => (2 / Math.log(high / low)) ** 2);
+  const whole = weights.reduce((sum, weight) => sum + weight, 0);
+  const mean = changes.reduce(
+    (sum, { ratio }, i) => sum + ((weights[i] ?? 0) / whole) * Math.log(ratio),
+    0,
+  );
+  const half = 1 / Math.sqrt(whole);
+  const overall = Number.isFinite(mean + half)
+    ? {
+        ratio: Math.exp(mean),
+        low: Math.exp(mean - half),
+        high: Math.exp(mean + half),
+        isSignificant: Math.abs(mean) > half,
+      }
+    : null;
+  const gains = points.flatMap((point) => (point.gained === null ? [] : [point.gained]));
+  const gained =
+    gains.length === 0 ? null : gains.reduce((sum, each) => sum + each, 0) / gains.length;
+  const costs = [event, ...along].flatMap(({ cost }) => (cost === null ? [] : [cost]));
+  const cost = costs.length === 0 ? null : costs.reduce((sum, each) => sum + each, 0);
+  const isGain = overall?.isSignificant && gained !== null && gained > 0;
+  return {
+    overall,
+    gained,
+    costPerFlow: cost !== null && isGain ? cost / gained : null,
+    promised: promisedBy(event, points),
+  };
+}
+
+function promisedBy({ promised }: ShopEvent, points: readonly WorthAtPoint[]): number | null {
+  const read = new Set(points.map(({ testPoint }) => testPoint));
+  const of = promised.filter(
+    ({ testPoint, before, after }) => read.has(testPoint) && before > 0 && after > 0,
+  );
+  if (of.length === 0) return null;
+  const mean = of.reduce((sum, { before, after }) => sum + Math.log(after / before), 0) / of.length;
+  return Math.exp(mean);
+}

@@ -1,0 +1,172 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, openDemo, saved, test } from './bench';
+
+async function openLog(page: Page): Promise<void> {
+  await openDemo(page);
+  await page.getByRole('link', { name: /Log/ }).click();
+  await expect(page.getByRole('heading', { name: 'New reading' })).toBeVisible();
+}
+
+const choose = (page: Page, label: string, option: string) =>
+  page.getByLabel(label, { exact: true }).selectOption({ label: option });
+const repeat = (page: Page, number: number) => page.getByLabel(`Repeat ${number}`, { exact: true });
+const firstRow = (page: Page) =>
+  page
+    .getByRole('row')
+    .filter({ has: page.getByRole('button', { name: /open the reading$/ }) })
+    .first();
+
+test('a slip is remarked on while it is typed, and refused by nothing', async ({ page }) => {
+  await openLog(page);
+  await choose(page, 'Test point', 'Planer');
+  await expect(page.getByText(/^The model expects \d+ CFM ± \d+ CFM here\.$/)).toBeVisible();
+  // 45.6 miles an hour, typed as if it were feet a minute.
+  await repeat(page, 1).fill('45.6');
+  await expect(page.getByText('This would fit if the meter showed mph, not fpm.')).toBeVisible();
+  await repeat(page, 1).fill('7000');
+  await expect(page.getByText(/The meter’s range ends at 5,906 fpm/)).toBeVisible();
+  await repeat(page, 1).fill('4000');
+  await repeat(page, 2).fill('400');
+  await repeat(page, 3).fill('3980');
+  await expect(page.getByText('Repeat 2 is far from the others.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add reading' }).click();
+  await expect(page.getByText('Logged Planer')).toBeVisible();
+  await expect(firstRow(page)).toContainText('Planer');
+});
+
+test('a traverse asks for its points by their depth, and shows its corrections', async ({
+  page,
+}) => {
+  await openLog(page);
+  await choose(page, 'Test point', 'Drum sander');
+  await choose(page, 'Meter position', 'traverse');
+  await page.getByRole('button', { name: 'Add reading' }).click();
+  await expect(page.getByText('A traverse needs all its points.')).toBeVisible();
+  const points = page.getByLabel(/ in$/);
+  await expect(points).toHaveCount(6);
+  for (const [i, value] of ['5200', '5700', '6 m/s', '30 m/s', '5700', '5200'].entries()) {
+    await points.nth(i).fill(value);
+  }
+  await page.getByRole('button', { name: 'Add reading' }).click();
+  await page
+    .getByRole('button', { name: /^Drum sander, .*open the reading/ })
+    .first()
+    .click();
+  const sheet = page.getByRole('dialog', { name: 'Reading at Drum sander' });
+  await expect(sheet.getByText('traverse of 6 points')).toBeVisible();
+  await sheet.getByText('Velocity profile').last().click();
+  await expect(sheet.getByText(/fastest at the center.*may be off by 4\.2 %/)).toBeVisible();
+  await expect(sheet.getByText('usual scatter of a single reading')).toBeVisible();
+});
+
+test('a relative reading is no airflow, and compares with its like alone', async ({ page }) => {
+  await openLog(page);
+  await choose(page, 'Test point', 'Planer');
+  await page.getByRole('radio', { name: 'relative' }).click();
+  for (const [i, value] of ['3900', '3950', '3925'].entries())
+    await repeat(page, i + 1).fill(value);
+  await page.getByRole('button', { name: 'Add reading' }).click();
+  await expect(firstRow(page)).toContainText('relative: percentages only');
+  await saved(page);
+  await page.getByRole('link', { name: 'History' }).click();
+  const row = page.getByRole('row').filter({ hasText: 'Planer' });
+  await expect(row).toContainText('Not comparable: one is relative, the other absolute.');
+});
+
+test('a meter is described, its unit and range go with what it reads', async ({ page }) => {
+  await openLog(page);
+  await page.getByRole('link', { name: 'Instruments', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Add a meter' }).click();
+  await page.getByLabel('Name of the meter').fill('Borrowed vane');
+  await choose(page, 'Unit it shows', 'mph');
+  await page.getByLabel('Range to, Borrowed vane').fill('60 mph');
+  await page.getByRole('button', { name: 'Add a calibration' }).click();
+  const table = page.getByLabel(/^Table, shown = true/);
+  await table.fill('40 = 39; 40 = 38');
+  await expect(page.getByRole('alert').filter({ hasText: 'It shows 40 twice.' })).toBeVisible();
+  await table.fill('20 = 19; 50 = 47.5');
+  await expect(page.getByRole('alert').filter({ hasText: 'twice' })).toHaveCount(0);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel(/^Table, shown = true/)).toHaveValue('20 = 19; 50 = 47.5');
+
+  await page.getByRole('link', { name: 'Readings', exact: true }).click();
+  await choose(page, 'Meter', 'Borrowed vane');
+  await choose(page, 'Test point', 'Planer');
+  await choose(page, 'Meter', 'Borrowed vane');
+  await expect(page.getByText('Three repeats, mph, or type another unit')).toBeVisible();
+  await page.getByRole('button', { name: 'Repeat 1, over range' }).click();
+  await page.getByRole('button', { name: 'Add reading' }).click();
+  await expect(firstRow(page)).toContainText('> 60.0 mph');
+  // What was last used at a test point comes up again there.
+  await choose(page, 'Test point', 'Planer');
+  await expect(page.getByLabel('Meter', { exact: true })).toHaveValue(/.+/);
+  await expect(page.getByText('Three repeats, mph, or type another unit')).toBeVisible();
+  await firstRow(page).getByRole('button').click();
+  await expect(page.getByRole('dialog').getByText('× 0.950')).toBeVisible();
+  await page.keyboard.press('Escape');
+  // It stays, since a reading was taken with it.
+  await page.getByRole('link', { name: 'Instruments', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Remove this meter' }).click();
+  await expect(
+    page.getByText('Readings were taken with it, so it stays in the log.'),
+  ).toBeVisible();
+});
+
+test('what is typed is there again after the tab was killed', async ({ page, context }) => {
+  await openLog(page);
+  await choose(page, 'Test point', 'Band saw');
+  await repeat(page, 1).fill('5,610');
+  await repeat(page, 2).fill('5,6');
+  await page.close({ runBeforeUnload: false });
+  const again = await context.newPage();
+  await again.goto('/shop/heron-slip/log');
+  await expect(repeat(again, 1)).toHaveValue('5,610');
+  await expect(repeat(again, 2)).toHaveValue('5,6');
+  await again.close();
+});
+
+test('a change is logged with its cost, and what the readings around it say it was worth', async ({
+  page,
+}) => {
+  await openLog(page);
+  await page.getByRole('link', { name: 'History' }).click();
+  const changes = page.getByRole('region', { name: 'Changes' });
+  await expect(changes.getByRole('listitem').filter({ hasText: 'Joints sealed' })).toContainText(
+    /▲ \+\d.*\$ 0\.\d\d for each CFM/,
+  );
+  await changes.getByRole('button', { name: 'Add a change' }).click();
+  await choose(page, 'What was done', 'gate added');
+  await changes.getByLabel('Day').fill('2030-01-01');
+  await changes.getByRole('button', { name: 'Add the change' }).click();
+  await expect(changes.getByRole('alert')).toContainText('still to come');
+  await changes.getByLabel('Day').fill('2026-10-10');
+  await changes.getByLabel('Cost').fill('35');
+  await changes.getByLabel('Work').fill('90 min');
+  await changes.getByRole('button', { name: 'Add the change' }).click();
+  const added = changes.getByRole('listitem').filter({ hasText: 'Gate added' });
+  await expect(added).toContainText('$ 35 · 1.5 h of work');
+  await expect(added).toContainText(/▼ −/);
+  await added.getByText('5 test points').click();
+  await expect(added).toContainText('Beyond the meter’s range both times');
+  await saved(page);
+  await page.reload();
+  await expect(changes.getByRole('listitem').filter({ hasText: 'Gate added' })).toBeVisible();
+  await page.getByTitle('Undo, Ctrl+Z').click();
+  await expect(changes.getByRole('listitem').filter({ hasText: 'Gate added' })).toHaveCount(0);
+});
+
+test('the history fits a page to print', async ({ page }) => {
+  await openLog(page);
+  await page.getByRole('link', { name: 'History' }).click();
+  await expect(page.getByRole('heading', { name: 'One test point over time' })).toBeVisible();
+  await page.waitForTimeout(1000);
+  const path = test.info().outputPath('history.pdf');
+  await page.pdf({ path, format: 'Letter' });
+  const pages = readFileSync(path, 'latin1').match(/\/Type\s*\/Page\b/g) ?? [];
+  expect(pages.length).toBe(1);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeHidden();
+  await expect(page.getByRole('heading', { name: 'Joints sealed' })).toBeVisible();
+});

@@ -1,0 +1,163 @@
+'use client';
+
+import { NO_DIFF, type ShopEvent, timeOf } from '@frank-gauge/core/journal';
+import { formatQuantity, formatShort, toSI, unitSymbol } from '@frank-gauge/core/quantity';
+import type { EventWorth, WorthAtPoint } from '@frank-gauge/core/reading';
+import { format } from 'date-fns';
+import { toast } from 'sonner';
+import { useDesign, useUnits } from '@/model/use-design';
+import { apply } from '@/storage/session';
+import { RemoveButton } from '@/ui/remove-button';
+import { comparedWords, EVENT_NAMES, percentChange, percentInterval } from '@/words/change-words';
+import { undoAloud } from '../../frame/undo-aloud';
+
+interface Props {
+  readonly worths: readonly EventWorth[];
+  readonly names: ReadonlyMap<string, string>;
+}
+
+/** Every change of the shop, the latest first, with what the readings around it say it was worth. */
+export function EventList({ worths, names }: Props) {
+  if (worths.length === 0) {
+    return (
+      <p className="max-w-prose text-[17px]">
+        No changes logged yet. Read the drops, change one thing, read them again: the log says what
+        it was worth.
+      </p>
+    );
+  }
+  return (
+    <ol className="border-rule border-t">
+      {worths.toReversed().map((worth) => (
+        <EventItem key={worth.event.id} worth={worth} names={names} />
+      ))}
+    </ol>
+  );
+}
+
+function remove(event: ShopEvent): void {
+  const name = EVENT_NAMES[event.kind];
+  apply(`remove ${name}`, { ...NO_DIFF, removed: [{ kind: 'events', record: event }] });
+  toast(`Removed: ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+}
+
+function EventItem({
+  worth,
+  names,
+}: {
+  readonly worth: EventWorth;
+  readonly names: ReadonlyMap<string, string>;
+}) {
+  const { event, along, points, overall, promised } = worth;
+  const money = useDesign((shop) => shop.shop.money.currency);
+  const day = format(timeOf(event), 'MMMM d, yyyy');
+  const name = EVENT_NAMES[event.kind];
+  const facts = [
+    ...(event.cost === null ? [] : [`${money} ${event.cost}`]),
+    ...(event.hours === null ? [] : [`${event.hours} h of work`]),
+  ];
+  return (
+    <li className="break-inside-avoid border-rule border-b py-2">
+      <div className="flex items-start gap-2">
+        <div className="min-w-0 flex-1">
+          <h2 className="font-semibold">
+            {name.charAt(0).toUpperCase()}
+            {name.slice(1)}
+            <span className="ml-2 font-normal text-[14px] text-quiet">{day}</span>
+          </h2>
+          {(facts.length > 0 || event.note !== '') && (
+            <p className="text-[14px] text-quiet">
+              {[...facts, ...(event.note === '' ? [] : [event.note])].join(' · ')}
+            </p>
+          )}
+        </div>
+        <span className="print:hidden">
+          <RemoveButton label={`Remove ${name}, ${day}`} onClick={() => remove(event)} />
+        </span>
+      </div>
+      <p className="pt-1">
+        {points.length === 0 ? (
+          <span className="text-quiet">
+            Its worth is not known: no test point was read both before and after it.
+          </span>
+        ) : overall === null ? (
+          <span className="text-quiet">The readings around it do not compare.</span>
+        ) : overall.isSignificant ? (
+          <strong
+            className={`font-semibold ${overall.ratio < 1 ? 'text-starved-text' : 'text-enough-text'}`}
+          >
+            {overall.ratio < 1 ? '▼' : '▲'} {percentChange(overall.ratio)} (
+            {percentInterval(overall)})
+          </strong>
+        ) : (
+          <span>● No significant difference ({percentInterval(overall)})</span>
+        )}
+        <Gain worth={worth} />
+      </p>
+      {promised !== null && (
+        <p className="text-[14px] text-quiet">The model had promised {percentChange(promised)}.</p>
+      )}
+      {along.length > 0 && points.length > 0 && (
+        <p className="text-[14px] text-quiet">
+          Together with: {along.map((other) => EVENT_NAMES[other.kind]).join(', ')}. There were no
+          readings between them.
+        </p>
+      )}
+      {points.length > 0 && (
+        <details className="text-[14px]">
+          <summary className="min-h-11 cursor-pointer content-center text-quiet md:min-h-7">
+            {points.length === 1 ? 'One test point' : `${points.length} test points`}
+          </summary>
+          <ul>
+            {points.map((point) => (
+              <PointItem key={point.testPoint} point={point} names={names} />
+            ))}
+          </ul>
+        </details>
+      )}
+    </li>
+  );
+}
+
+/** Airflow gained at a drop in the mean, and what each of it cost. */
+function Gain({ worth: { overall, gained, costPerFlow } }: { readonly worth: EventWorth }) {
+  const system = useUnits();
+  const money = useDesign((shop) => shop.shop.money.currency);
+  if (gained === null || !overall?.isSignificant) return null;
+  const unit = unitSymbol('flow', system);
+  const one = toSI(1, system === 'us' ? 'cfm' : 'm3h');
+  return (
+    <span className="text-quiet">
+      {' '}
+      {gained < 0 ? '' : '+'}
+      {formatShort(gained, 'flow', system)} at a drop
+      {costPerFlow !== null && `, ${money} ${(costPerFlow * one).toFixed(2)} for each ${unit}`}
+    </span>
+  );
+}
+
+function PointItem({
+  point: { testPoint, before, after, compared, gained },
+  names,
+}: {
+  readonly point: WorthAtPoint;
+  readonly names: ReadonlyMap<string, string>;
+}) {
+  const system = useUnits();
+  const day = (time: number) => format(time, 'MMM d');
+  return (
+    <li className="flex flex-wrap gap-x-3 border-rule border-t py-1 pl-3">
+      <span className="min-w-28">{names.get(testPoint) ?? 'an unknown place'}</span>
+      <span className="text-quiet">
+        {day(timeOf(before))} to {day(timeOf(after))}
+      </span>
+      <span className="font-semibold">
+        {compared.kind === 'change' ? percentChange(compared.ratio) : '–'}
+      </span>
+      {gained !== null && (
+        <span className="text-quiet">{formatQuantity(gained, 'flow', system)}</span>
+      )}
+      <span className="basis-full text-quiet">{comparedWords(compared)}</span>
+    </li>
+  );
+}

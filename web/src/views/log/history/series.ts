@@ -1,0 +1,67 @@
+import { type Reading, timeOf } from '@frank-gauge/core/journal';
+import { correctReading, type SideReadings } from '@frank-gauge/core/reading';
+
+/** A reading as a point of a trend. SI, or of a relative series a share of its first value. */
+export interface TrendPoint {
+  readonly id: string;
+  readonly time: number;
+  readonly value: number;
+  /** Half-width of its 95 % interval; null: it is a bound. */
+  readonly uncertainty: number | null;
+  /** On which side of `value` the truth lies, where it is a bound. */
+  readonly bound: 'at least' | 'at most' | null;
+  readonly isSimulated: boolean;
+}
+
+/** What the readings of one test point show over time. */
+export interface Series {
+  /** What they are of; `share`: relative readings, by their first. */
+  readonly quantity: Reading['quantity'] | 'share';
+  /** Earliest first. */
+  readonly points: readonly TrendPoint[];
+  /** Readings there that are of another quantity or method and do not belong to it. */
+  readonly leftOut: number;
+}
+
+/** Readings that may stand in one series: of one method, and of one quantity once corrected. */
+const seriesOf = (reading: Reading, quantity: Reading['quantity']) =>
+  `${reading.method} ${quantity}${reading.method === 'relative' ? ` ${reading.instrument}` : ''}`;
+
+/**
+ * The trend of one test point: its readings that count, corrected, of the kind the latest one is of. Methods are
+ * never mixed. Null: there are none.
+ */
+export function trendOf(readings: readonly Reading[], by: SideReadings['by']): Series | null {
+  const corrected = readings
+    .filter(({ struckOut }) => struckOut === null)
+    .toSorted((a, b) => timeOf(a) - timeOf(b))
+    .map((reading) => ({ reading, ...correctReading(reading, by(reading)) }));
+  const last = corrected.at(-1);
+  if (!last) return null;
+  const wanted = seriesOf(last.reading, last.quantity);
+  const own = corrected.filter(({ reading, quantity }) => seriesOf(reading, quantity) === wanted);
+  const isRelative = last.reading.method === 'relative';
+  const first = own.find(({ mean }) => mean.kind === 'value' && mean.mean > 0)?.mean;
+  const unit = isRelative && first?.kind === 'value' ? first.mean : 1;
+  const points = own.flatMap(({ reading, mean, systematic }): TrendPoint[] => {
+    if (mean.kind === 'nothing') return [];
+    const value = mean.mean / unit;
+    // What the meter does wrong is the same at every relative reading, and cancels.
+    const share = isRelative ? 0 : systematic;
+    return [
+      {
+        id: reading.id,
+        time: timeOf(reading),
+        value,
+        uncertainty: mean.kind === 'value' ? Math.hypot(mean.spread / unit, share * value) : null,
+        bound: mean.kind === 'value' ? null : mean.kind,
+        isSimulated: reading.isSimulated,
+      },
+    ];
+  });
+  return {
+    quantity: isRelative ? 'share' : last.quantity,
+    points,
+    leftOut: corrected.length - own.length,
+  };
+}

@@ -1,0 +1,97 @@
+'use client';
+
+import type { Reading } from '@frank-gauge/core/journal';
+import { compareSides, type SideReadings } from '@frank-gauge/core/reading';
+import { format, parseISO } from 'date-fns';
+import { useMemo, useState } from 'react';
+import { Choice } from '@/ui/choice';
+import { comparedWords, percentChange } from '@/words/change-words';
+import { byPoint, visitsOf } from './visits';
+
+interface Props {
+  readonly readings: readonly Reading[];
+  readonly names: ReadonlyMap<string, string>;
+  readonly by: SideReadings['by'];
+}
+
+const dayName = (day: string) => format(parseISO(day), 'MMMM d, yyyy');
+
+/** One day's readings against another's, test point by test point. */
+export function VisitTable({ readings, names, by }: Props) {
+  const visits = useMemo(() => visitsOf(readings), [readings]);
+  const [chosen, setChosen] = useState<{ before?: string; after?: string }>({});
+  const after = visits.find(({ day }) => day === chosen.after) ?? visits[0];
+  const before = visits.find(({ day }) => day === chosen.before) ?? visits[1];
+  if (!before || !after) {
+    return (
+      <>
+        <h2 className="text-[18px]">Day against day</h2>
+        <p className="pb-4 text-quiet">
+          Read the drops on two days, and what changed between them stands here.
+        </p>
+      </>
+    );
+  }
+  const [was, is] = [byPoint(before), byPoint(after)];
+  const points = [...is.keys()].filter((point) => was.has(point));
+  const options = visits.map(({ day }) => ({ value: day, label: dayName(day) }));
+  return (
+    <>
+      <h2 className="text-[18px]">Day against day</h2>
+      <div className="flex flex-wrap items-center gap-x-2 pb-1">
+        <span className="w-44">
+          <Choice
+            label="Before"
+            value={before.day}
+            options={options}
+            onChange={(day) => setChosen((old) => ({ ...old, before: day }))}
+          />
+        </span>
+        <span className="text-quiet">to</span>
+        <span className="w-44">
+          <Choice
+            label="After"
+            value={after.day}
+            options={options}
+            onChange={(day) => setChosen((old) => ({ ...old, after: day }))}
+          />
+        </span>
+      </div>
+      {points.length === 0 ? (
+        <p className="pb-4 text-quiet">No test point was read on both days.</p>
+      ) : (
+        <table className="mb-5 w-full border-collapse">
+          <thead>
+            <tr className="border-ink border-b text-left text-[13px] text-quiet [&>th]:py-1 [&>th]:font-normal">
+              <th>test point</th>
+              <th className="text-right">change</th>
+              <th className="pl-4">finding</th>
+            </tr>
+          </thead>
+          <tbody>
+            {points.map((point) => {
+              const compared = compareSides(
+                { readings: was.get(point) ?? [], by },
+                { readings: is.get(point) ?? [], by },
+              );
+              const isShown = compared.kind === 'change' && compared.isSignificant;
+              const isLess = isShown && compared.ratio < 1;
+              return (
+                <tr key={point} className="border-rule border-b align-top [&>td]:py-1">
+                  <td>{names.get(point) ?? 'an unknown place'}</td>
+                  <td
+                    className={`whitespace-nowrap text-right ${isShown ? 'font-semibold' : 'text-quiet'} ${isLess ? 'text-starved-text' : ''}`}
+                  >
+                    {isShown && <span aria-hidden>{isLess ? '▼ ' : '▲ '}</span>}
+                    {compared.kind === 'change' ? percentChange(compared.ratio) : '–'}
+                  </td>
+                  <td className="pl-4 text-[14px] text-quiet">{comparedWords(compared)}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}

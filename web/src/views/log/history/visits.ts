@@ -1,0 +1,41 @@
+import { type Reading, timeOf } from '@frank-gauge/core/journal';
+
+/** All readings of one day. */
+export interface Visit {
+  /** `2026-11-07`, in the reader's own calendar. */
+  readonly day: string;
+  /** Earliest first. */
+  readonly readings: readonly Reading[];
+}
+
+const dayOf = (reading: Reading): string => {
+  const at = new Date(timeOf(reading));
+  const two = (part: number) => String(part).padStart(2, '0');
+  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+};
+
+/** The days readings were taken on, the latest first. Struck-out readings make no visit. */
+export function visitsOf(readings: readonly Reading[]): Visit[] {
+  const days = new Map<string, Reading[]>();
+  for (const reading of readings) {
+    if (reading.struckOut !== null) continue;
+    const day = dayOf(reading);
+    const list = days.get(day);
+    if (list) list.push(reading);
+    else days.set(day, [reading]);
+  }
+  return [...days]
+    .map(([day, list]) => ({ day, readings: list.toSorted((a, b) => timeOf(a) - timeOf(b)) }))
+    .sort((a, b) => (a.day < b.day ? 1 : -1));
+}
+
+/** Readings of a visit by their test point. */
+export function byPoint({ readings }: Visit): ReadonlyMap<string, readonly Reading[]> {
+  const points = new Map<string, Reading[]>();
+  for (const reading of readings) {
+    const list = points.get(reading.testPoint);
+    if (list) list.push(reading);
+    else points.set(reading.testPoint, [reading]);
+  }
+  return points;
+}

@@ -1,0 +1,188 @@
+'use client';
+
+import { type Instrument, isOfFlow, recordWith } from '@frank-gauge/core/journal';
+import { UNITS } from '@frank-gauge/core/quantity';
+import { nanoid } from 'nanoid';
+import Link from 'next/link';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { QuantityField } from '@/fields/quantity-field';
+import { useDesign, useUnits } from '@/model/use-design';
+import { record, useJournal } from '@/storage/session';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { useAdopt } from '@/ui/refusal';
+import { TextField } from '@/ui/text-field';
+import { QUANTITY_NAMES } from '@/words/measuring-words';
+import { undoAloud } from '../../frame/undo-aloud';
+import { KIND_OF } from '../as-read';
+import { changeDraft, type DraftReading, nextDraft, useDraft } from './draft-reading';
+import { HowTaken } from './how-taken';
+import { Labelled } from './labelled';
+import { RepeatFields } from './repeat-fields';
+import { SuspicionList } from './suspicion-list';
+import { nextPlace, type Place, usePlaces } from './use-places';
+import { type ReadingFields, useTaking } from './use-taking';
+
+/** A reading at a test point: repeats in any unit, with what they were taken with and how. */
+export function ReadingForm() {
+  const places = usePlaces();
+  const shopId = useDesign((shop) => shop.id);
+  const draft = useDraft(shopId);
+  const place = places.find(({ id }) => id === draft.place) ?? places[0];
+  return place ? <FormAt places={places} place={place} draft={draft} shopId={shopId} /> : null;
+}
+
+interface FormProps {
+  readonly places: readonly Place[];
+  readonly place: Place;
+  readonly draft: DraftReading;
+  readonly shopId: string;
+}
+
+function FormAt({ places, place, draft, shopId }: FormProps) {
+  const system = useUnits();
+  const instruments = useJournal((journal) => journal.instruments);
+  const [isRefused, setRefused] = useState(false);
+  const [whyNot, setWhyNot] = useState<string | null>(null);
+  const adopt = useAdopt();
+  const taking = useTaking(draft, place);
+  const { instrument, quantity, shows, diameter, reads, isTraverse, isWhole, isReadable } = taking;
+  const { fields, expected, suspicions, bare } = taking;
+  const change = (next: Partial<DraftReading>) => changeDraft(shopId, next);
+
+  const add = () => {
+    setRefused(!isWhole || !isReadable);
+    if (!isWhole || !isReadable) return;
+    const why = adopt(() => log(place, instrument, fields));
+    setWhyNot(why);
+    if (why !== null) return;
+    toast(`Logged ${place.name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+    nextDraft(shopId, nextPlace(places, place).id);
+  };
+
+  return (
+    <form
+      className="mt-2 space-y-2.5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      <Labelled label="Test point">
+        <Choice
+          label="Test point"
+          value={place.id}
+          options={places.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(id) => change({ place: id, instrument: null, diameter: null })}
+        />
+      </Labelled>
+      <Labelled label="Meter">
+        <Choice
+          label="Meter"
+          value={instrument.id}
+          options={(instruments.length > 0 ? instruments : [instrument]).map(({ id, name }) => ({
+            value: id,
+            label: name,
+          }))}
+          onChange={(id) => change({ instrument: id, quantity: null, hold: null })}
+        />
+      </Labelled>
+      {shows.length > 1 && (
+        <Labelled label="Meter shows">
+          <Choice
+            label="Meter shows"
+            value={quantity}
+            options={shows.map((each) => ({ value: each, label: QUANTITY_NAMES[each] }))}
+            onChange={(next) => change({ quantity: next })}
+          />
+        </Labelled>
+      )}
+      <HowTaken
+        draft={draft}
+        place={place}
+        instrument={instrument}
+        quantity={quantity}
+        change={change}
+      />
+      {isOfFlow(quantity) && (
+        <Labelled label="Inside diameter">
+          <QuantityField
+            saves={false}
+            label="Inside diameter at the meter"
+            value={diameter}
+            kind="diameter"
+            system={system}
+            min={0.01}
+            max={2}
+            onChange={(value) => change({ diameter: value })}
+          />
+        </Labelled>
+      )}
+      <fieldset>
+        <legend className="text-[14px] text-quiet">
+          {isTraverse ? 'Each point from the wall' : 'Three repeats'}
+          {UNITS[bare].symbol !== '' && `, ${UNITS[bare].symbol}, or type another unit`}
+        </legend>
+        <RepeatFields
+          draft={isTraverse ? draft : { ...draft, spot: 'point' }}
+          diameter={diameter}
+          reads={reads}
+          onChange={(repeats) => change({ repeats })}
+        />
+      </fieldset>
+      <SuspicionList
+        expected={fields.method === 'absolute' && isOfFlow(quantity) ? expected : null}
+        kind={KIND_OF[quantity]}
+        suspicions={suspicions}
+        onDiameter={(inside) => change({ diameter: inside })}
+      />
+      <Labelled label="Note">
+        <TextField
+          saves={false}
+          label="Note"
+          value={draft.note}
+          onChange={(note) => change({ note })}
+        />
+      </Labelled>
+      {isRefused && !(isWhole && isReadable) && (
+        <p role="alert" className="text-starved-text">
+          {!isReadable
+            ? 'One of the values cannot be read; nothing was logged.'
+            : isTraverse
+              ? 'A traverse needs all its points.'
+              : 'Type at least one value; three are better.'}
+        </p>
+      )}
+      {whyNot !== null && (
+        <p role="alert" className="text-starved-text">
+          The reading was not added: {whyNot}.
+        </p>
+      )}
+      <Button type="submit" look="solid" className="w-full">
+        Add reading
+      </Button>
+      <p className="text-[14px] text-quiet">
+        Readings compare only if taken at the same place, with the meter held the same way. What the
+        meter is like is under{' '}
+        <Link className="underline" href={`/shop/${shopId}/log/instruments`}>
+          Instruments
+        </Link>
+        .
+      </p>
+    </form>
+  );
+}
+
+/** Puts a reading into the journal, with its meter and test point where those are new. */
+function log({ name, point }: Place, instrument: Instrument, fields: ReadingFields): void {
+  record(`log ${name}`, ({ instruments, testPoints, readings }) => {
+    if (!instruments.some(({ id }) => id === instrument.id)) {
+      instruments.push(structuredClone(instrument));
+    }
+    if (!testPoints.some(({ id }) => id === point.id)) testPoints.push({ ...point });
+    readings.push(
+      recordWith('readings', { ...fields, id: nanoid(10), at: new Date().toISOString() }),
+    );
+  });
+}

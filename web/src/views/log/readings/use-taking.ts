@@ -1,0 +1,121 @@
+'use client';
+
+import { gatesOfDrop, gatesOpenNow } from '@frank-gauge/core/analysis';
+import { type Instrument, isOfFlow, type Reading, recordWith } from '@frank-gauge/core/journal';
+import { UNITS, type UnitId } from '@frank-gauge/core/quantity';
+import {
+  type ExpectedReading,
+  measuredFlow,
+  type Suspicion,
+  suspicionsOf,
+  USUAL_ACCURACY,
+} from '@frank-gauge/core/reading';
+import { useDuctTree, useUnits } from '@/model/use-design';
+import { useJournal } from '@/storage/session';
+import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
+import { useCircumstances } from '../use-circumstances';
+import { type DraftReading, repeatsOf } from './draft-reading';
+import { bareUnit, type ReadRepeat, readRepeat } from './read-repeat';
+import { useExpected } from './use-expected';
+import { useLastInstrument } from './use-last-instrument';
+import type { Place } from './use-places';
+
+/** A reading but for when it is logged. */
+export type ReadingFields = Omit<Reading, 'id' | 'at' | 'struckOut'>;
+
+/** A reading while it is taken, with all that follows from what was typed. */
+export interface Taking {
+  readonly instrument: Instrument;
+  /** What the meter could show, and what it is taken to. */
+  readonly shows: readonly Reading['quantity'][];
+  readonly quantity: Reading['quantity'];
+  /** Unit of a number without one. */
+  readonly bare: UnitId;
+  readonly diameter: number;
+  readonly reads: readonly ReadRepeat[];
+  readonly isTraverse: boolean;
+  /** All that it needs is typed. */
+  readonly isWhole: boolean;
+  /** What is typed can be read. */
+  readonly isReadable: boolean;
+  readonly fields: ReadingFields;
+  readonly expected: ExpectedReading | null;
+  readonly suspicions: readonly Suspicion[];
+}
+
+/** What a shop’s first reading is taken with, until its meter is described. */
+const firstMeter = () =>
+  recordWith('instruments', { id: 'meter', name: 'Meter', kind: 'vane', accuracy: USUAL_ACCURACY });
+
+/** Inside diameter of a place in no duct: it plays no part. */
+const DIAMETER_OF_NO_DUCT = 0.1;
+
+export function useTaking(draft: DraftReading, { drop, point }: Place): Taking {
+  const system = useUnits();
+  const tree = useDuctTree();
+  const instruments = useJournal((journal) => journal.instruments);
+  const last = useLastInstrument(point.id);
+  const circumstances = useCircumstances();
+  const byId = (id: string | null) => instruments.find((each) => each.id === id);
+  const instrument = byId(draft.instrument) ?? byId(last) ?? instruments[0] ?? firstMeter();
+  const shows = SHOWN_BY[instrument.kind];
+  const quantity =
+    draft.quantity && shows.includes(draft.quantity) ? draft.quantity : usualQuantity(instrument);
+  const diameter =
+    draft.diameter ?? point.insideDiameter ?? drop?.port.diameter ?? DIAMETER_OF_NO_DUCT;
+  const readAs = { quantity, system, instrument };
+  const bare = bareUnit(readAs);
+  const isTraverse = draft.spot === 'traverse' && isOfFlow(quantity);
+  const repeats = repeatsOf(isTraverse ? draft : { ...draft, spot: 'point' });
+  const reads = repeats.map((repeat) => readRepeat(repeat, readAs));
+  const taken = reads.flatMap((read) => (read.ok && read.taken ? [read.taken] : []));
+  const isWhole = isTraverse ? taken.length === reads.length : taken.length > 0;
+  const isReadable = reads.every(({ ok }) => ok);
+  const openGates = [...(draft.gates === 'own' && drop ? gatesOfDrop(drop) : gatesOpenNow(tree))];
+  const read = reads.flatMap((one) => (one.ok && one.taken ? [one.unit] : []))[0];
+  const fields: ReadingFields = {
+    testPoint: point.id,
+    instrument: instrument.id,
+    round: null,
+    method: quantity === 'number' ? 'relative' : draft.method,
+    quantity,
+    spot: isOfFlow(quantity) ? draft.spot : 'point',
+    traverse: isTraverse ? draft.traverse : null,
+    diameter,
+    taken,
+    unit: UNITS[read ?? bare].symbol,
+    hold: draft.hold,
+    presetDiameter: quantity === 'flow' ? instrument.presetDiameter : null,
+    openGates,
+    isSimulated: instrument.isSimulated,
+    note: draft.note,
+  };
+  const expected = useExpected(drop?.id ?? null, openGates);
+  const first = drop?.path[0];
+  const suspicions: readonly Suspicion[] =
+    isWhole && isReadable
+      ? suspicionsOf(fields, {
+          measured: measuredFlow(
+            { ...fields, at: new Date().toISOString() },
+            circumstances(fields),
+          ),
+          expected,
+          rangeEnd: instrument.range.to,
+          pipe: first ? { id: first.pipe, diameter: first.diameter } : null,
+        })
+      : [];
+  return {
+    instrument,
+    shows,
+    quantity,
+    bare,
+    diameter,
+    reads,
+    isTraverse,
+    isWhole,
+    isReadable,
+    fields,
+    expected,
+    suspicions,
+  };
+}
