@@ -46,5 +46,11 @@ export {
 } from '../src/reading/field-test';
 export type { FittedCurve } from '../src/reading/fit-curve';
 export { type FittedSeparator, fitSeparator } from '../src/reading/fit-separator';
+export {
+  guidedSteps,
+  type RoundProgress,
+  type RoundStep,
+  roundProgress,
+} from '../src/reading/guided-round';
 export { pointOfDrop } from '../src/reading/point-of-drop';
 export { type SuspectedBy, type Suspicion, suspicionsOf } from '../src/reading/suspicions';

@@ -10,6 +10,7 @@ const VIEWS = [
   'collector/test',
   'air',
   'log',
+  'log/round',
   'log/history',
   'log/instruments',
 ] as const;

@@ -158,6 +158,18 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     ],
   },
   {
+    path: 'log/round',
+    name: 'Log, Guided round',
+    purpose:
+      'Read every drop in one walk, on a phone beside the machine: it says which gate to open and what to expect, and keeps what you typed if the phone falls asleep.',
+    first: 'Press Start the round, open the gate it names, and type what the meter shows.',
+    terms: [
+      { term: 'Round', means: 'one walk with the meter, its readings and the state of the shop' },
+      { term: 'Repeat', means: 'the same reading taken again: three show how steady it is' },
+      { term: 'Over, under', means: 'the meter stopped at the upper or lower end of its range' },
+    ],
+  },
+  {
     path: 'log/history',
     name: 'Log, History',
     purpose:

@@ -32,6 +32,7 @@ export const BENCHES = {
     name: 'Log',
     benches: [
       { path: '', name: 'Readings' },
+      { path: 'round', name: 'Guided round' },
       { path: 'history', name: 'History' },
       { path: 'instruments', name: 'Instruments' },
     ],

@@ -25,6 +25,27 @@ function addInstrument(): void {
   choosePart(openShopId(), id);
 }
 
+/** A stand-in to try a round with: it reads what the model expects, as unsteadily as a vane in a hand. */
+function addSimulated(): void {
+  const id = nanoid(10);
+  record('add a simulated vane', ({ instruments }) => {
+    instruments.push(
+      recordWith('instruments', {
+        id,
+        name: 'Simulated vane',
+        kind: 'vane',
+        accuracy: USUAL_ACCURACY,
+        unit: 'm/s',
+        range: { from: 0.4, to: 30 },
+        resolution: 0.1,
+        hold: 'average',
+        isSimulated: true,
+      }),
+    );
+  });
+  choosePart(openShopId(), id);
+}
+
 /** The meters readings are taken with: what each shows, how far, how well, and what it does wrong. */
 export function InstrumentsView() {
   const instruments = useJournal((journal) => journal.instruments);
@@ -57,7 +78,10 @@ export function InstrumentsView() {
           ))}
         </div>
         <div className="p-3">
-          <Button onClick={addInstrument}>Add a meter</Button>
+          <Button onClick={addInstrument}>Add a meter</Button>{' '}
+          <Button look="quiet" onClick={addSimulated}>
+            Add a simulated vane
+          </Button>
         </div>
       </section>
       <section

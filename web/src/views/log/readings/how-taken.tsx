@@ -10,9 +10,9 @@ import {
 import { Choice } from '@/ui/choice';
 import { Segmented } from '@/ui/segmented';
 import { HOLD_NAMES } from '@/words/measuring-words';
-import type { DraftReading } from './draft-reading';
+import type { DraftReading } from '../taking/draft-reading';
+import type { Place } from '../taking/use-places';
 import { Labelled } from './labelled';
-import type { Place } from './use-places';
 
 interface HowProps {
   readonly draft: DraftReading;

@@ -1,14 +1,13 @@
 'use client';
 
-import { type Instrument, isOfFlow, recordWith } from '@frank-gauge/core/journal';
+import { isOfFlow } from '@frank-gauge/core/journal';
 import { UNITS } from '@frank-gauge/core/quantity';
-import { nanoid } from 'nanoid';
 import Link from 'next/link';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { QuantityField } from '@/fields/quantity-field';
 import { useDesign, useUnits } from '@/model/use-design';
-import { record, useJournal } from '@/storage/session';
+import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { useAdopt } from '@/ui/refusal';
@@ -16,13 +15,14 @@ import { TextField } from '@/ui/text-field';
 import { QUANTITY_NAMES } from '@/words/measuring-words';
 import { undoAloud } from '../../frame/undo-aloud';
 import { KIND_OF } from '../as-read';
-import { changeDraft, type DraftReading, nextDraft, useDraft } from './draft-reading';
+import { changeDraft, type DraftReading, nextDraft, useDraft } from '../taking/draft-reading';
+import { logReading } from '../taking/log-reading';
+import { SuspicionList } from '../taking/suspicion-list';
+import { nextPlace, type Place, usePlaces } from '../taking/use-places';
+import { useTaking } from '../taking/use-taking';
 import { HowTaken } from './how-taken';
 import { Labelled } from './labelled';
 import { RepeatFields } from './repeat-fields';
-import { SuspicionList } from './suspicion-list';
-import { nextPlace, type Place, usePlaces } from './use-places';
-import { type ReadingFields, useTaking } from './use-taking';
 
 /** A reading at a test point: repeats in any unit, with what they were taken with and how. */
 export function ReadingForm() {
@@ -54,7 +54,7 @@ function FormAt({ places, place, draft, shopId }: FormProps) {
   const add = () => {
     setRefused(!isWhole || !isReadable);
     if (!isWhole || !isReadable) return;
-    const why = adopt(() => log(place, instrument, fields));
+    const why = adopt(() => logReading(place, instrument, fields));
     setWhyNot(why);
     if (why !== null) return;
     toast(`Logged ${place.name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
@@ -172,17 +172,4 @@ function FormAt({ places, place, draft, shopId }: FormProps) {
       </p>
     </form>
   );
-}
-
-/** Puts a reading into the journal, with its meter and test point where those are new. */
-function log({ name, point }: Place, instrument: Instrument, fields: ReadingFields): void {
-  record(`log ${name}`, ({ instruments, testPoints, readings }) => {
-    if (!instruments.some(({ id }) => id === instrument.id)) {
-      instruments.push(structuredClone(instrument));
-    }
-    if (!testPoints.some(({ id }) => id === point.id)) testPoints.push({ ...point });
-    readings.push(
-      recordWith('readings', { ...fields, id: nanoid(10), at: new Date().toISOString() }),
-    );
-  });
 }

@@ -4,8 +4,8 @@ import type { Reading } from '@frank-gauge/core/journal';
 import { LOG_LINEAR } from '@frank-gauge/core/reading';
 import { useUnits } from '@/model/use-design';
 import { tapeLength } from '@/words/tape-length';
-import { type DraftReading, type Repeat, repeatsOf } from './draft-reading';
-import type { ReadRepeat } from './read-repeat';
+import { type DraftReading, type Repeat, repeatsOf } from '../taking/draft-reading';
+import type { ReadRepeat } from '../taking/read-repeat';
 
 interface Props {
   readonly draft: DraftReading;

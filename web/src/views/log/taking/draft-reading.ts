@@ -33,7 +33,7 @@ export interface DraftReading {
 const BLANK: Repeat = { text: '', bound: null };
 const THREE = [BLANK, BLANK, BLANK];
 
-const NEW_DRAFT: DraftReading = {
+export const NEW_DRAFT: DraftReading = {
   place: null,
   instrument: null,
   method: 'absolute',

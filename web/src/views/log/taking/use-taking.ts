@@ -50,14 +50,25 @@ const firstMeter = () =>
 /** Inside diameter of a place in no duct: it plays no part. */
 const DIAMETER_OF_NO_DUCT = 0.1;
 
-export function useTaking(draft: DraftReading, { drop, point }: Place): Taking {
+/**
+ * What follows from a draft at a place.
+ * @param gates runs whose gates stand open, where that is not the draft's to say
+ */
+export function useTaking(
+  draft: DraftReading,
+  { drop, point }: Place,
+  gates: readonly string[] | null = null,
+): Taking {
   const system = useUnits();
   const tree = useDuctTree();
   const instruments = useJournal((journal) => journal.instruments);
   const last = useLastInstrument(point.id);
   const circumstances = useCircumstances();
   const byId = (id: string | null) => instruments.find((each) => each.id === id);
-  const instrument = byId(draft.instrument) ?? byId(last) ?? instruments[0] ?? firstMeter();
+  // A drop is read with what shows the air, a tap with what shows pressure, if there is one.
+  const fitting = instruments.find((each) => isOfFlow(usualQuantity(each)) === (drop !== null));
+  const instrument =
+    byId(draft.instrument) ?? byId(last) ?? fitting ?? instruments[0] ?? firstMeter();
   const shows = SHOWN_BY[instrument.kind];
   const quantity =
     draft.quantity && shows.includes(draft.quantity) ? draft.quantity : usualQuantity(instrument);
@@ -71,7 +82,9 @@ export function useTaking(draft: DraftReading, { drop, point }: Place): Taking {
   const taken = reads.flatMap((read) => (read.ok && read.taken ? [read.taken] : []));
   const isWhole = isTraverse ? taken.length === reads.length : taken.length > 0;
   const isReadable = reads.every(({ ok }) => ok);
-  const openGates = [...(draft.gates === 'own' && drop ? gatesOfDrop(drop) : gatesOpenNow(tree))];
+  const openGates = [
+    ...(gates ?? (draft.gates === 'own' && drop ? gatesOfDrop(drop) : gatesOpenNow(tree))),
+  ];
   const read = reads.flatMap((one) => (one.ok && one.taken ? [one.unit] : []))[0];
   const fields: ReadingFields = {
     testPoint: point.id,

@@ -1,0 +1,217 @@
+'use client';
+
+import { isOfFlow, type Round } from '@frank-gauge/core/journal';
+import { UNITS } from '@frank-gauge/core/quantity';
+import type { RoundStep } from '@frank-gauge/core/reading';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { useDesign, useDuctTree } from '@/model/use-design';
+import { useJournal } from '@/storage/session';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { useAdopt } from '@/ui/refusal';
+import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
+import { undoAloud } from '../../frame/undo-aloud';
+import { Line } from '../../parts/line';
+import { KIND_OF } from '../as-read';
+import { changeDraft, NEW_DRAFT, type Repeat, useDraft } from '../taking/draft-reading';
+import { logReading } from '../taking/log-reading';
+import { SuspicionList } from '../taking/suspicion-list';
+import { type Taking, useTaking } from '../taking/use-taking';
+import { NumberPad } from './number-pad';
+import { useSimulated } from './use-simulated';
+
+interface Props {
+  readonly step: RoundStep;
+  readonly name: string;
+  readonly round: Round;
+  readonly onSkip: () => void;
+}
+
+const REPEATS = 3;
+
+/** One step of a round: what to open, the repeats, and the keys to type them with. */
+export function StepCard({ step, name, round, onSkip }: Props) {
+  const shopId = useDesign((shop) => shop.id);
+  const draftId = `${shopId} round`;
+  const kept = useDraft(draftId);
+  // What was typed at another step is not of this one.
+  const isOwn = kept.place === step.testPoint.id;
+  const instruments = useJournal((journal) => journal.instruments);
+  const fitting = instruments.filter((each) =>
+    step.kind === 'drop' ? isOfFlow(usualQuantity(each)) : SHOWN_BY[each.kind].includes('pressure'),
+  );
+  const chosen = fitting.find(({ id }) => id === kept.instrument);
+  const draft = {
+    ...NEW_DRAFT,
+    place: step.testPoint.id,
+    // The meter in the hand stays from drop to drop; at first it is the one last used there.
+    instrument: chosen?.id ?? null,
+    quantity: step.kind === 'drop' ? null : ('pressure' as const),
+    method: round.method,
+    repeats: isOwn ? kept.repeats : NEW_DRAFT.repeats,
+  };
+  const place = {
+    id: step.testPoint.id,
+    name,
+    drop: step.kind === 'drop' ? step.drop : null,
+    point: step.testPoint,
+  };
+  const taking = useTaking(draft, place, step.openGates);
+  const setRepeats = (repeats: readonly Repeat[]) =>
+    changeDraft(draftId, { place: step.testPoint.id, instrument: draft.instrument, repeats });
+
+  return (
+    <section aria-label={name} className="border border-ink p-3">
+      <h2 className="text-[22px]">{name}</h2>
+      <Gates step={step} />
+      {fitting.length > 1 && (
+        <Line label="Meter">
+          <Choice
+            label="Meter"
+            value={taking.instrument.id}
+            options={fitting.map((each) => ({ value: each.id, label: each.name }))}
+            onChange={(instrument) =>
+              changeDraft(draftId, { place: step.testPoint.id, instrument })
+            }
+          />
+        </Line>
+      )}
+      {step.kind !== 'drop' && fitting.length === 0 ? (
+        <p className="py-2 text-quiet">
+          This takes a manometer. Add yours under Instruments, or pass this over.
+        </p>
+      ) : (
+        <Typing
+          draft={draft.repeats}
+          taking={taking}
+          setRepeats={setRepeats}
+          onDone={() => {
+            logReading(place, taking.instrument, { ...taking.fields, round: round.id });
+            changeDraft(draftId, { place: null, repeats: NEW_DRAFT.repeats });
+            toast(`Logged ${name}`, {
+              action: { label: 'Undo', onClick: () => void undoAloud() },
+            });
+          }}
+        />
+      )}
+      <div className="pt-2">
+        <Button look="quiet" className="w-full" onClick={onSkip}>
+          Pass this over
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+/** Which gates to open, by name. */
+function Gates({ step: { kind, openGates, drop } }: { readonly step: RoundStep }) {
+  const { upstreamFirst } = useDuctTree();
+  const names = upstreamFirst.filter(({ id }) => openGates.includes(id)).map(({ name }) => name);
+  return (
+    <p className="pb-2 text-[17px]">
+      {kind === 'all shut'
+        ? 'Shut all gates. Read the suction ahead of the separator.'
+        : names.length === 0
+          ? `It has no gate: shut all others. ${kind === 'filter' ? 'Read the pressure across the filter.' : ''}`
+          : `Open only ${names.join(' and ')}.${kind === 'filter' ? ` Read the pressure across the filter with ${drop?.name ?? 'it'} drawing.` : ''}`}
+    </p>
+  );
+}
+
+interface TypingProps {
+  readonly draft: readonly Repeat[];
+  readonly taking: Taking;
+  readonly setRepeats: (repeats: readonly Repeat[]) => void;
+  readonly onDone: () => void;
+}
+
+/** Three repeats typed with big keys; the last of them logs the reading. */
+function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
+  const { reads, isWhole, isReadable, fields, expected, suspicions, quantity, bare, instrument } =
+    taking;
+  const [active, setActive] = useState(() => {
+    const blank = draft.findIndex(({ text, bound }) => text === '' && bound === null);
+    return blank < 0 ? REPEATS - 1 : blank;
+  });
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const adopt = useAdopt();
+  const simulate = useSimulated(taking);
+  const now = draft[active] ?? { text: '', bound: null };
+  const put = (next: Repeat) => {
+    setRefusal(null);
+    setRepeats(
+      Array.from({ length: REPEATS }, (_, i) =>
+        i === active ? next : (draft[i] ?? { text: '', bound: null }),
+      ),
+    );
+  };
+  const read = reads[active];
+  const forward = () => {
+    if (read && !read.ok) return setRefusal(read.reason);
+    if (now.text === '' && now.bound === null) return setRefusal('Type what the meter shows.');
+    if (active < REPEATS - 1) {
+      setActive(active + 1);
+      return;
+    }
+    log();
+  };
+  const log = () => {
+    if (!isWhole || !isReadable) return setRefusal('One of the values cannot be read.');
+    setRefusal(adopt(onDone));
+  };
+  const { symbol } = UNITS[bare];
+  return (
+    <>
+      <ol aria-label="Repeats" className="grid grid-cols-3 gap-1.5">
+        {Array.from({ length: REPEATS }, (_, i) => {
+          const repeat = draft[i] ?? { text: '', bound: null };
+          return (
+            <li key={i}>
+              <button
+                type="button"
+                aria-pressed={i === active}
+                aria-label={`Repeat ${i + 1}: ${shownAs(repeat) || 'blank'}`}
+                onClick={() => setActive(i)}
+                className="h-14 w-full border border-rule text-[22px] aria-pressed:border-2 aria-pressed:border-ink"
+              >
+                {shownAs(repeat) || <span className="text-[15px] text-quiet">{i + 1}</span>}
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      <p className="py-1 text-[14px] text-quiet">
+        {symbol === '' ? 'as the meter shows it' : symbol}, {instrument.name}
+      </p>
+      <SuspicionList
+        expected={fields.method === 'absolute' && isOfFlow(quantity) ? expected : null}
+        kind={KIND_OF[quantity]}
+        suspicions={suspicions.filter(({ kind }) => kind !== 'diameter')}
+        onDiameter={() => {}}
+      />
+      {refusal && (
+        <p role="alert" className="text-starved-text">
+          {refusal}
+        </p>
+      )}
+      <NumberPad
+        text={now.text}
+        bound={now.bound}
+        onText={(text) => put({ ...now, text })}
+        onBound={(bound) => put({ text: now.text, bound })}
+        onForward={forward}
+        forward={active < REPEATS - 1 ? 'Next repeat' : 'Log'}
+        onRead={simulate ? async () => put(await simulate()) : null}
+      />
+      {active > 0 && active < REPEATS - 1 && isWhole && (
+        <Button look="quiet" className="mt-1 w-full" onClick={log}>
+          Log with fewer repeats
+        </Button>
+      )}
+    </>
+  );
+}
+
+const shownAs = ({ text, bound }: Repeat): string =>
+  bound === null ? text : `${bound === 'over' ? '>' : '<'} ${text || 'end'}`;
