@@ -11,7 +11,6 @@ const PICTURES = [
   { name: 'floor-3d-dark', path: 'floor', look: '3D', theme: 'dark' },
   { name: 'collector', path: 'collector' },
   { name: 'elevation', path: 'collector/elevation' },
-  { name: 'elevation-dark', path: 'collector/elevation', theme: 'dark' },
   { name: 'elevation-phone', path: 'collector/elevation', width: 390, height: 844 },
   { name: 'joints', path: 'collector/joints' },
   { name: 'noise', path: 'collector/noise' },
@@ -19,9 +18,10 @@ const PICTURES = [
   { name: 'air', path: 'air' },
   { name: 'air-dark', path: 'air', theme: 'dark' },
   { name: 'log', path: 'log' },
-  { name: 'log-dark', path: 'log', theme: 'dark' },
+  { name: 'history', path: 'log/history' },
+  { name: 'round-phone', path: 'log/round', width: 390, height: 844, start: true },
   { name: 'air-phone', path: 'air', width: 390, height: 844 },
-  { name: 'log-phone', path: 'log', width: 390, height: 844 },
+  { name: 'log-phone', path: 'log/points', width: 390, height: 844, press: 'Planer' },
   { name: 'shops', path: null },
   { name: 'sources', path: null, address: '/sources' },
 ];
@@ -38,6 +38,7 @@ for (const {
   height = 800,
   press = null,
   look = null,
+  start = false,
 } of PICTURES) {
   const context = await browser.newContext({
     viewport: { width, height },
@@ -51,6 +52,7 @@ for (const {
   else await page.goto(`${address}/shop/heron-slip/${path}`);
   await page.waitForTimeout(900);
   if (press) await page.getByRole('button', { name: new RegExp(`^${press} \\d`) }).click();
+  if (start) await page.getByRole('button', { name: 'Start the round' }).click();
   if (look) await page.getByRole('radio', { name: look }).click();
   await page.waitForTimeout(look === '3D' ? 2500 : 500);
   await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) });

@@ -5,7 +5,7 @@ import { drawnShop } from '../../core/reference/sample-shops';
 import { writeZip } from '../src/storage/bundle';
 import { expect, openDemo, test } from './bench';
 
-const LOG_BENCHES = ['log/round', 'log/history', 'log/instruments'] as const;
+const LOG_BENCHES = ['log/round', 'log/history', 'log/points', 'log/instruments'] as const;
 const BENCHES = [
   'collector/elevation',
   'collector/joints',
@@ -94,6 +94,7 @@ for (const theme of ['light', 'dark'] as const) {
     'log',
     'log/round',
     'log/history',
+    'log/points',
     'log/instruments',
     'shops',
     'sources',

@@ -170,3 +170,31 @@ test('the history fits a page to print', async ({ page }) => {
   await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeHidden();
   await expect(page.getByRole('heading', { name: 'Joints sealed' })).toBeVisible();
 });
+
+test('a test point says how the meter is held, and what to mark on a probe', async ({ page }) => {
+  await openLog(page);
+  await page.getByRole('link', { name: 'Test points' }).click();
+  await page.getByRole('button', { name: /^Planer/, expanded: false }).click();
+  const how = page.getByRole('region', { name: 'How to hold the meter' });
+  // 0.032 of 5 in. is 0.16 in.
+  await expect(how.getByRole('list', { name: 'Marks' }).getByRole('listitem')).toHaveCount(6);
+  await expect(how.getByRole('listitem').first()).toContainText('3/16 in.');
+  await page.getByLabel('Straight ahead, Planer').fill('25 in');
+  await expect(how.getByText('5.0 diameters of straight duct ahead: short of 10')).toBeVisible();
+  await page.getByLabel('Held by: how the meter is held').fill('In the plywood jig.');
+  await how.getByLabel('Points on a diameter').selectOption('10 points');
+  await expect(how.getByRole('listitem')).toHaveCount(10);
+  await page.getByLabel('Add a test point', { exact: true }).selectOption('At the blower’s inlet');
+  await page.getByLabel('Name of the test point').fill('Tap at the inlet');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Tap at the inlet/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove this test point' }).click();
+  await expect(page.getByRole('button', { name: /^Tap at the inlet/ })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Across the filter/ }).click();
+  await page.getByRole('button', { name: 'Remove this test point' }).click();
+  await expect(page.getByText('Readings were taken there, so it stays in the log.')).toBeVisible();
+  // A jig that is noted makes a comparison surer.
+  await page.getByRole('link', { name: 'Readings', exact: true }).click();
+  await expect(page.getByLabel('Test point', { exact: true })).toContainText('Across the filter');
+});

@@ -12,6 +12,7 @@ const VIEWS = [
   'log',
   'log/round',
   'log/history',
+  'log/points',
   'log/instruments',
 ] as const;
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parseQuantity } from './parse-quantity';
-import { writeFeetAndInches, writeInches } from './tape';
+import { writeFeetAndInches, writeInches, writeInchesOnTape } from './tape';
 import { fromSI, toSI } from './units';
 
 describe('a length as a tape shows it', () => {
@@ -29,6 +29,17 @@ describe('a length as a tape shows it', () => {
         expect(read.ok && Math.abs(fromSI(read.value, 'in') - inches)).toBeLessThan(0.0626);
       }),
     );
+  });
+});
+
+describe('inches on a ruler', () => {
+  it.each([
+    [0.16, '3/16', '⅛'],
+    [3.06, '3 1/16', '3'],
+    [4.84, '4 13/16', '4⅞'],
+  ])('%d in. is %s there, and %s on a tape', (inches, ruler, tape) => {
+    expect(writeInchesOnTape(toSI(inches, 'in'), 1)).toBe(ruler);
+    expect(writeInchesOnTape(toSI(inches, 'in'))).toBe(tape);
   });
 });
 

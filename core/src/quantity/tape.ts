@@ -35,18 +35,22 @@ function mixed(sixteenths: number): string {
 /** Before what rounds to nothing stands no sign. */
 const signOf = (value: number, rounded: number) => (value < 0 && rounded > 0 ? '−' : '');
 
+/** The nearest multiple of so many sixteenths of an inch, in sixteenths, whatever the sign. */
+const toSixteenths = (value: number, finest: number) =>
+  Math.round((Math.abs(fromSI(value, 'in')) * IN_AN_INCH) / finest) * finest;
+
 /** The nearest eighth of an inch, in sixteenths, whatever the sign. */
-const toEighth = (value: number) =>
-  Math.round((Math.abs(fromSI(value, 'in')) * IN_AN_INCH) / EIGHTH) * EIGHTH;
+const toEighth = (value: number) => toSixteenths(value, EIGHTH);
 
 /**
  * Writes a size as a tape measure shows it, in inches to the nearest eighth, however long it is; without the unit.
  *
  * @param value m, of either sign, finite
+ * @param finest the nearest so many sixteenths: 2 on a tape, 1 on a ruler
  * @example writeInchesOnTape(0.8509) // '33½'
  */
-export function writeInchesOnTape(value: number): string {
-  const sixteenths = toEighth(value);
+export function writeInchesOnTape(value: number, finest: 1 | 2 = 2): string {
+  const sixteenths = toSixteenths(value, finest);
   return `${signOf(value, sixteenths)}${mixed(sixteenths)}`;
 }
 

@@ -189,6 +189,20 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     ],
   },
   {
+    path: 'log/points',
+    name: 'Log, Test points',
+    purpose:
+      'Say where you measure and how the meter is held there: every drop, taps on the mains and at the collector, anywhere in the room.',
+    first:
+      'Open a drop, measure its inside diameter and the straight duct ahead, and note the jig that holds the meter.',
+    terms: [
+      { term: 'Tap', means: 'a small hole in the wall of the duct for a manometer’s tube' },
+      { term: 'Straight ahead', means: 'the straight duct between the meter and the last bend' },
+      { term: 'Standoff', means: 'how far the meter is from the mouth of the port' },
+      { term: 'Jig', means: 'what holds the meter at the same place every time' },
+    ],
+  },
+  {
     path: 'log/instruments',
     name: 'Log, Instruments',
     purpose:

@@ -8,3 +8,10 @@ export const tapeLength = (value: number, system: UnitSystem): string =>
   system === 'metric'
     ? formatShort(Math.round(value * 1000) / 1000, 'diameter', 'metric')
     : `${writeInchesOnTape(value)} in.`;
+
+/**
+ * A small size as a ruler shows it: inches with sixteenths in the US, whole millimeters elsewhere.
+ * @example rulerLength(0.004, 'us') // '3/16 in.'
+ */
+export const rulerLength = (value: number, system: UnitSystem): string =>
+  system === 'metric' ? tapeLength(value, system) : `${writeInchesOnTape(value, 1)} in.`;

@@ -34,6 +34,7 @@ export const BENCHES = {
       { path: '', name: 'Readings' },
       { path: 'round', name: 'Guided round' },
       { path: 'history', name: 'History' },
+      { path: 'points', name: 'Test points' },
       { path: 'instruments', name: 'Instruments' },
     ],
   },

@@ -3,7 +3,7 @@
 import type { Reading } from '@frank-gauge/core/journal';
 import { LOG_LINEAR } from '@frank-gauge/core/reading';
 import { useUnits } from '@/model/use-design';
-import { tapeLength } from '@/words/tape-length';
+import { rulerLength } from '@/words/tape-length';
 import { type DraftReading, type Repeat, repeatsOf } from '../taking/draft-reading';
 import type { ReadRepeat } from '../taking/read-repeat';
 
@@ -45,7 +45,7 @@ function pointName(
 ): string {
   const share = LOG_LINEAR[points][index % points] ?? 0;
   const across = diameters === 2 ? `Diameter ${Math.floor(index / points) + 1}, ` : '';
-  return `${across}${tapeLength(share * diameter, system)} in`;
+  return `${across}${rulerLength(share * diameter, system)} in`;
 }
 
 interface FieldProps {

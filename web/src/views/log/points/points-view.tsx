@@ -1,0 +1,118 @@
+'use client';
+
+import { COLLECTOR_TAPS, recordWith, type TestPoint } from '@frank-gauge/core/journal';
+import { formatShort } from '@frank-gauge/core/quantity';
+import { nanoid } from 'nanoid';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
+import { choosePart, useChoices } from '@/storage/choices';
+import { openShopId, record } from '@/storage/session';
+import { Choice } from '@/ui/choice';
+import { OpeningLine } from '../../parts/opening-line';
+import { type Place, usePlaces } from '../taking/use-places';
+import { HoldingSketch } from './holding-sketch';
+import { PointFields } from './point-fields';
+
+/** What a point at a part of the collector is called. */
+const TAP_NAMES: Readonly<Record<(typeof COLLECTOR_TAPS)[number], string>> = {
+  'separator inlet': 'Ahead of the separator',
+  'blower inlet': 'At the blower’s inlet',
+  'blower outlet': 'At the blower’s outlet',
+  filter: 'Across the filter',
+};
+
+const PLACE = 'place';
+
+function addPoint(at: TestPoint['at'], name: string): void {
+  const id = nanoid(10);
+  record(`add the test point ${name}`, ({ testPoints }) => {
+    testPoints.push(recordWith('testPoints', { id, name, at }));
+  });
+  choosePart(openShopId(), id);
+}
+
+/** Where the meter is held: every drop, taps on the mains and at the collector, anywhere in the room. */
+export function PointsView() {
+  const shopId = useDesign((shop) => shop.id);
+  const places = usePlaces();
+  const open = useChoices((choices) => choices.parts[shopId]);
+  const shown = places.find(({ point }) => point.id === open) ?? null;
+  return (
+    <div className="grid md:h-full md:grid-cols-[minmax(0,1fr)_320px] md:overflow-hidden">
+      <section
+        aria-label="Test points"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
+        tabIndex={0}
+        className="min-w-0 md:overflow-y-auto"
+      >
+        <h1 className="px-3 pt-3 pb-1 text-[17px]">Test points</h1>
+        <p className="max-w-prose px-3 pb-2 text-quiet">
+          Only readings of one test point compare. Every drop is one; add taps where you measure
+          pressure.
+        </p>
+        <div className="max-w-2xl border-rule border-t">
+          {places.map((place) => (
+            <PointLine key={place.id} place={place} />
+          ))}
+        </div>
+        <AddPoint places={places} />
+      </section>
+      <section
+        aria-label="How to hold the meter"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
+        tabIndex={0}
+        className="border-rule p-3 max-md:border-t md:overflow-y-auto md:border-l"
+      >
+        <HoldingSketch place={shown} />
+      </section>
+    </div>
+  );
+}
+
+function PointLine({ place }: { readonly place: Place }) {
+  const system = useUnits();
+  const { insideDiameter, straightAhead, holding } = place.point;
+  const inside = insideDiameter ?? place.drop?.port.diameter ?? null;
+  const facts = [
+    ...(inside === null ? [] : [`${formatShort(inside, 'diameter', system)} inside`]),
+    ...(straightAhead === null ? [] : [`${formatShort(straightAhead, 'length', system)} straight`]),
+    ...(holding.trim() === '' ? [] : ['jig noted']),
+  ];
+  return (
+    <OpeningLine id={place.point.id} name={place.name} about={facts.join(', ')} isStrong>
+      <PointFields place={place} />
+    </OpeningLine>
+  );
+}
+
+/** A tap at the collector, in a run, or a place in the room. */
+function AddPoint({ places }: { readonly places: readonly Place[] }) {
+  const { upstreamFirst } = useDuctTree();
+  const taken = new Set(
+    places.flatMap(({ point: { at } }) => (at.kind === 'collector' ? [at.tap] : [])),
+  );
+  const taps = COLLECTOR_TAPS.filter((tap) => !taken.has(tap));
+  const options = [
+    { value: '', label: 'Add a test point…' },
+    ...taps.map((tap) => ({ value: `tap ${tap}`, label: TAP_NAMES[tap] })),
+    ...upstreamFirst.map(({ id, name }) => ({ value: `run ${id}`, label: `In ${name}` })),
+    { value: PLACE, label: 'Somewhere in the room' },
+  ];
+  return (
+    <div className="w-64 p-3">
+      <Choice
+        label="Add a test point"
+        value=""
+        options={options}
+        onChange={(chosen) => {
+          const tap = taps.find((each) => chosen === `tap ${each}`);
+          const run = upstreamFirst.find(({ id }) => chosen === `run ${id}`);
+          if (tap) addPoint({ kind: 'collector', tap }, TAP_NAMES[tap]);
+          else if (run) addPoint({ kind: 'run', run: run.id, along: 0 }, `In ${run.name}`);
+          else if (chosen === PLACE) {
+            addPoint({ kind: 'place', point: { x: 0, y: 0, z: 1.5 } }, 'In the room');
+          }
+        }}
+      />
+    </div>
+  );
+}
