@@ -20,6 +20,7 @@ export {
 } from '../src/measuring/corrections';
 export { type MeasuredFlow, measuredFlow } from '../src/measuring/measured-flow';
 export { meanOfRepeats } from '../src/measuring/repeats';
+export { shownFor } from '../src/measuring/shown-for';
 export { LOG_LINEAR, probeMarks, type TraversePoints } from '../src/measuring/traverse';
 export { type Change, chainOf, type Settling } from '../src/reading/change';
 export { circumstancesOf, type Meters } from '../src/reading/circumstances';

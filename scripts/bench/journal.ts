@@ -123,6 +123,22 @@ async function scriptOfEdit(page: Page): Promise<number> {
   return costs.toSorted((a, b) => a - b)[EDITS >> 1] ?? Number.NaN;
 }
 
+/** From the log to its history: until two days stand against each other, and the longest task meanwhile, ms. */
+async function openHistory(page: Page): Promise<{ historyMs: number; longestMs: number }> {
+  await page.evaluate(`{
+    window.longest = 0;
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) window.longest = Math.max(window.longest, duration);
+    }).observe({ type: 'longtask' });
+  }`);
+  const start = Date.now();
+  await page.getByRole('link', { name: 'History' }).click();
+  await page.getByLabel('Before', { exact: true }).waitFor();
+  const historyMs = Date.now() - start;
+  await page.waitForTimeout(1500);
+  return { historyMs, longestMs: await page.evaluate<number>('window.longest') };
+}
+
 const toLog = async (page: Page, name: string) => {
   await page.getByRole('link', { name: new RegExp(name) }).click();
   await page.waitForURL(/\/shop\//);
@@ -146,6 +162,8 @@ export async function benchJournal({ page, address }: Browsing): Promise<Bench> 
   const editMs = await scriptOfEdit(page);
   const { frames, blank } = await page.evaluate<{ frames: number; blank: number }>(SCROLL);
 
+  const { historyMs, longestMs } = await openHistory(page);
+
   await page.goto(address);
   await page.getByRole('button', { name: 'What to do with Full' }).click();
   const download = page.waitForEvent('download');
@@ -162,10 +180,19 @@ export async function benchJournal({ page, address }: Browsing): Promise<Bench> 
       `  the log opened, to all of it           ${(all - asked).toFixed(0)} ms`,
       `  script of an edit of the design        ${editMs.toFixed(1)} ms, ${(editMs / bareEditMs).toFixed(2)} × that without a reading (${bareEditMs.toFixed(1)} ms)`,
       `  frames with a row missing, scrolling   ${blank} of ${frames}`,
+      `  the history opened                     ${historyMs} ms, longest task ${longestMs.toFixed(0)} ms`,
       `  exported                               ${exportMs} ms`,
     ],
     figures: {
-      journal50k: { openMs: first - asked, editMs, exportMs, importMs, blankFrames: blank },
+      journal50k: {
+        openMs: first - asked,
+        editMs,
+        exportMs,
+        importMs,
+        blankFrames: blank,
+        historyMs,
+        historyLongestMs: longestMs,
+      },
     },
   };
 }

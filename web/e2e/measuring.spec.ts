@@ -20,7 +20,11 @@ const firstRow = (page: Page) =>
 test('a slip is remarked on while it is typed, and refused by nothing', async ({ page }) => {
   await openLog(page);
   await choose(page, 'Test point', 'Planer');
-  await expect(page.getByText(/^The model expects \d+ CFM ± \d+ CFM here\.$/)).toBeVisible();
+  await expect(
+    page.getByText(
+      /^The model expects \d+ CFM ± \d+ CFM here: the meter should show about \d,\d+ fpm\.$/,
+    ),
+  ).toBeVisible();
   // 45.6 miles an hour, typed as if it were feet a minute.
   await repeat(page, 1).fill('45.6');
   await expect(page.getByText('This would fit if the meter showed mph, not fpm.')).toBeVisible();
@@ -70,7 +74,8 @@ test('a relative reading is no airflow, and compares with its like alone', async
   await expect(firstRow(page)).toContainText('relative: percentages only');
   await saved(page);
   await page.getByRole('link', { name: 'History' }).click();
-  const row = page.getByRole('row').filter({ hasText: 'Planer' });
+  const days = page.getByRole('region', { name: 'Readings over time' });
+  const row = days.getByRole('row').filter({ hasText: 'Planer' });
   await expect(row).toContainText('Not comparable: one is relative, the other absolute.');
 });
 

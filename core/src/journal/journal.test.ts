@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { byTime, isRecordKind, type JournalRecord, migrateRecord, timeOf } from './journal';
+import { faultOfRecord } from './check-journal';
+import {
+  byTime,
+  isRecordKind,
+  type JournalRecord,
+  migrateRecord,
+  type RecordFields,
+  timeOf,
+} from './journal';
 
 const event = (id: string, at: string) => ({ id, at }) as unknown as JournalRecord;
 
@@ -37,5 +45,38 @@ describe('records', () => {
     expect(migrateRecord('readings', old, 4, 4)).toBe(old);
     expect(migrateRecord('readings', old, 3, 4)).toBe(old);
     expect(migrateRecord('readings', now, 5, 6)).toBe(now);
+  });
+});
+
+describe('a traverse', () => {
+  const taken = (count: number) =>
+    Array.from({ length: count }, () => ({ kind: 'value' as const, value: 20 }));
+  const faultOf = (fields: Partial<RecordFields<'readings'>>) =>
+    faultOfRecord('readings', {
+      id: 'r',
+      at: '2026-01-01T10:00:00Z',
+      testPoint: 'p',
+      instrument: 'm',
+      quantity: 'velocity',
+      spot: 'traverse',
+      traverse: { points: 6, diameters: 2 },
+      diameter: 0.1,
+      taken: taken(12),
+      unit: 'm/s',
+      openGates: [],
+      note: '',
+      ...fields,
+    })?.message;
+
+  it('has a value for each of its points, once or several times over', () => {
+    expect(faultOf({})).toBeUndefined();
+    expect(faultOf({ taken: taken(24) })).toBeUndefined();
+    expect(faultOf({ taken: taken(11) })).toBe('a traverse has a value for each of its points');
+  });
+
+  it('says of how many points it is, and nothing else does', () => {
+    expect(faultOf({ traverse: null })).toContain('of how many points');
+    expect(faultOf({ spot: 'average' })).toContain('of how many points');
+    expect(faultOf({ spot: 'average', traverse: null, taken: taken(3) })).toBeUndefined();
   });
 });

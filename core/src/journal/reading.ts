@@ -37,50 +37,60 @@ export const TRAVERSE_POINTS = [6, 8, 10] as const;
 /** One try at measuring: a few repeats at a test point. */
 export const readingType = recordType(
   200_000,
-  z.strictObject({
-    id,
-    at: when,
-    testPoint: id,
-    instrument: id,
-    /** The round it belongs to; null: taken by itself. */
-    round: id.nullable().default(null),
-    /**
-     * `relative`: only percentages of other readings at the same place, taken the same way, mean anything.
-     * `absolute`: it says how much air flows.
-     */
-    method: z.enum(['absolute', 'relative']).default('absolute'),
-    quantity: z.enum(QUANTITIES),
-    /** Where in the pipe: one point, the center, an average across it, or a traverse. */
-    spot: z.enum(['point', 'centre', 'average', 'traverse']),
-    /** Of a traverse: points on each diameter, and how many diameters; null: it is none. */
-    traverse: z
-      .strictObject({
-        points: z.union(TRAVERSE_POINTS.map((n) => z.literal(n))),
-        diameters: z.union([z.literal(1), z.literal(2)]),
-      })
-      .nullable()
-      .default(null),
-    /** True inside diameter at the meter, m. */
-    diameter,
-    /** Repeats, in SI; of a traverse its points one after another, then those of the next repeat. */
-    taken: z.array(taken).min(1).max(400),
-    /** The unit it was read in, to show it as it was. */
-    unit: z.string().max(16),
-    /** How the meter held the value; null: as its record says. */
-    hold: z.enum(HOLD_MODES).nullable().default(null),
-    /** Of a meter that shows flow: the pipe it was told it is in, m; null: it shows the flow of this one. */
-    presetDiameter: diameter.nullable().default(null),
-    /** Runs whose gates stood open. */
-    openGates: z.array(id),
-    /** Why it does not count any more, and since when; null: it counts. */
-    struckOut: z
-      .strictObject({ at: when, reason: z.string().min(1).max(1000) })
-      .nullable()
-      .default(null),
-    /** Shown by a stand-in of the program. */
-    isSimulated: z.boolean().default(false),
-    note,
-  }),
+  z
+    .strictObject({
+      id,
+      at: when,
+      testPoint: id,
+      instrument: id,
+      /** The round it belongs to; null: taken by itself. */
+      round: id.nullable().default(null),
+      /**
+       * `relative`: only percentages of other readings at the same place, taken the same way, mean anything.
+       * `absolute`: it says how much air flows.
+       */
+      method: z.enum(['absolute', 'relative']).default('absolute'),
+      quantity: z.enum(QUANTITIES),
+      /** Where in the pipe: one point, the center, an average across it, or a traverse. */
+      spot: z.enum(['point', 'centre', 'average', 'traverse']),
+      /** Of a traverse: points on each diameter, and how many diameters; null: it is none. */
+      traverse: z
+        .strictObject({
+          points: z.union(TRAVERSE_POINTS.map((n) => z.literal(n))),
+          diameters: z.union([z.literal(1), z.literal(2)]),
+        })
+        .nullable()
+        .default(null),
+      /** True inside diameter at the meter, m. */
+      diameter,
+      /** Repeats, in SI; of a traverse its points one after another, then those of the next repeat. */
+      taken: z.array(taken).min(1).max(400),
+      /** The unit it was read in, to show it as it was. */
+      unit: z.string().max(16),
+      /** How the meter held the value; null: as its record says. */
+      hold: z.enum(HOLD_MODES).nullable().default(null),
+      /** Of a meter that shows flow: the pipe it was told it is in, m; null: it shows the flow of this one. */
+      presetDiameter: diameter.nullable().default(null),
+      /** Runs whose gates stood open. */
+      openGates: z.array(id),
+      /** Why it does not count any more, and since when; null: it counts. */
+      struckOut: z
+        .strictObject({ at: when, reason: z.string().min(1).max(1000) })
+        .nullable()
+        .default(null),
+      /** Shown by a stand-in of the program. */
+      isSimulated: z.boolean().default(false),
+      note,
+    })
+    .refine(({ spot, traverse }) => (spot === 'traverse') === (traverse !== null), {
+      path: ['traverse'],
+      message: 'a traverse says of how many points it is, and nothing else does',
+    })
+    .refine(
+      ({ traverse, taken }) =>
+        traverse === null || taken.length % (traverse.points * traverse.diameters) === 0,
+      { path: ['taken'], message: 'a traverse has a value for each of its points' },
+    ),
   {
     // A reading named its port's node, which is the id of the test point made for it.
     4: ({ node, place: _, ...rest }) => ({ ...rest, testPoint: node }),

@@ -92,3 +92,14 @@ export const writeQuantity = (
   quantity: Reading['quantity'],
   system: UnitSystem,
 ): string => formatShort(value, KIND_OF[quantity], system);
+
+/** A value in a unit of its own, with it: `6,370 fpm`. */
+export function writeInUnit(
+  value: number,
+  unit: UnitId,
+  system: UnitSystem,
+  kind: QuantityKind,
+): string {
+  const written = writeTaken({ kind: 'value', value }, unit, system, kind);
+  return `${written} ${UNITS[unit].symbol}`.trim();
+}

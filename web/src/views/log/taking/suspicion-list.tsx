@@ -6,6 +6,8 @@ import { useDuctTree, useUnits } from '@/model/use-design';
 
 interface Props {
   readonly expected: ExpectedReading | null;
+  /** What the meter would show of that, in its own unit; null: not known. */
+  readonly shown: string | null;
   /** What kind of quantity the meter shows. */
   readonly kind: QuantityKind;
   readonly suspicions: readonly Suspicion[];
@@ -13,7 +15,7 @@ interface Props {
 }
 
 /** What the model expects, and what looks like a slip: it refuses nothing. */
-export function SuspicionList({ expected, kind, suspicions, onDiameter }: Props) {
+export function SuspicionList({ expected, shown, kind, suspicions, onDiameter }: Props) {
   const system = useUnits();
   const tree = useDuctTree();
   const flow = (value: number) => formatShort(value, 'flow', system);
@@ -38,7 +40,8 @@ export function SuspicionList({ expected, kind, suspicions, onDiameter }: Props)
     <div aria-live="polite" className="space-y-1 text-[14px]">
       {expected && (
         <p className="text-quiet">
-          The model expects {flow(expected.flow)} ± {flow(expected.uncertainty)} here.
+          The model expects {flow(expected.flow)} ± {flow(expected.uncertainty)} here
+          {shown !== null && `: the meter should show about ${shown}`}.
         </p>
       )}
       {suspicions.map((suspicion) => (

@@ -7,6 +7,7 @@ import {
   type ExpectedReading,
   measuredFlow,
   type Suspicion,
+  shownFor,
   suspicionsOf,
   USUAL_ACCURACY,
 } from '@frank-gauge/core/reading';
@@ -40,6 +41,8 @@ export interface Taking {
   readonly isReadable: boolean;
   readonly fields: ReadingFields;
   readonly expected: ExpectedReading | null;
+  /** What the meter would show of that, SI; null: not known. */
+  readonly expectedShown: number | null;
   readonly suspicions: readonly Suspicion[];
 }
 
@@ -104,14 +107,14 @@ export function useTaking(
     note: draft.note,
   };
   const expected = useExpected(drop?.id ?? null, openGates);
+  const by = circumstances(fields);
+  const at = new Date().toISOString();
+  const expectedShown = expected && shownFor(expected.flow, { ...fields, at }, by);
   const first = drop?.path[0];
   const suspicions: readonly Suspicion[] =
     isWhole && isReadable
       ? suspicionsOf(fields, {
-          measured: measuredFlow(
-            { ...fields, at: new Date().toISOString() },
-            circumstances(fields),
-          ),
+          measured: measuredFlow({ ...fields, at }, by),
           expected,
           rangeEnd: instrument.range.to,
           pipe: first ? { id: first.pipe, diameter: first.diameter } : null,
@@ -129,6 +132,7 @@ export function useTaking(
     isReadable,
     fields,
     expected,
+    expectedShown,
     suspicions,
   };
 }
