@@ -45,9 +45,13 @@ export function worthOfEvents(
   readings: readonly Reading[],
   by: SideReadings['by'],
 ): EventWorth[] {
+  if (events.length === 0) return [];
+  // Their times are read once: a log may have tens of thousands.
   const counting = readings
     .filter(({ struckOut }) => struckOut === null)
-    .toSorted((a, b) => timeOf(a) - timeOf(b));
+    .map((reading) => ({ reading, time: timeOf(reading) }))
+    .sort((a, b) => a.time - b.time)
+    .map(({ reading }) => reading);
   const ofPoint = new Map<string, Reading[]>();
   for (const reading of counting) {
     const list = ofPoint.get(reading.testPoint);

@@ -1,6 +1,6 @@
 import { type JournalRecord, recordWith } from '@frank-gauge/core/journal';
 import { describe, expect, it } from 'vitest';
-import { trendOf } from './series';
+import { MOST_DRAWN, trendOf } from './series';
 
 const vane = recordWith('instruments', { id: 'vane', name: 'Vane', kind: 'vane', accuracy: 0.03 });
 const by = () => ({
@@ -61,6 +61,18 @@ describe('the trend of a test point', () => {
     expect(trend?.points.map(({ value }) => value)).toEqual([1, 1.25]);
     const pressures = trendOf([reading(1, [0.2]), reading(2, [500], { quantity: 'pressure' })], by);
     expect(pressures).toMatchObject({ quantity: 'pressure', leftOut: 1 });
+  });
+
+  it('is of the latest readings where there are very many, and says how many more there are', () => {
+    const many = Array.from({ length: 320 }, (_, i) => ({
+      ...reading(1, [0.2]),
+      id: `r${i}`,
+      at: new Date(Date.UTC(2020, 0, 1 + i, 12)).toISOString(),
+    }));
+    const trend = trendOf(many, by);
+    expect(trend?.points).toHaveLength(MOST_DRAWN);
+    expect(trend?.points.at(-1)?.id).toBe('r319');
+    expect(trend?.earlier).toBe(320 - MOST_DRAWN);
   });
 
   it('is nothing without readings that count', () => {

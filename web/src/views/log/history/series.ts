@@ -21,20 +21,27 @@ export interface Series {
   readonly points: readonly TrendPoint[];
   /** Readings there that are of another quantity or method and do not belong to it. */
   readonly leftOut: number;
+  /** Earlier readings there that are not looked at. */
+  readonly earlier: number;
 }
+
+/** The most readings that are drawn, the latest: more would be a black band. */
+export const MOST_DRAWN = 300;
 
 /** Readings that may stand in one series: of one method, and of one quantity once corrected. */
 const seriesOf = (reading: Reading, quantity: Reading['quantity']) =>
   `${reading.method} ${quantity}${reading.method === 'relative' ? ` ${reading.instrument}` : ''}`;
 
 /**
- * The trend of one test point: its readings that count, corrected, of the kind the latest one is of. Methods are
+ * The trend of one test point: its latest readings that count, corrected, of the kind the latest one is of. Methods are
  * never mixed. Null: there are none.
  */
 export function trendOf(readings: readonly Reading[], by: SideReadings['by']): Series | null {
-  const corrected = readings
+  const counting = readings
     .filter(({ struckOut }) => struckOut === null)
-    .toSorted((a, b) => timeOf(a) - timeOf(b))
+    .toSorted((a, b) => timeOf(a) - timeOf(b));
+  const corrected = counting
+    .slice(-MOST_DRAWN)
     .map((reading) => ({ reading, ...correctReading(reading, by(reading)) }));
   const last = corrected.at(-1);
   if (!last) return null;
@@ -63,5 +70,6 @@ export function trendOf(readings: readonly Reading[], by: SideReadings['by']): S
     quantity: isRelative ? 'share' : last.quantity,
     points,
     leftOut: corrected.length - own.length,
+    earlier: counting.length - corrected.length,
   };
 }

@@ -22,7 +22,7 @@ import { Choice } from '@/ui/choice';
 import { EVENT_NAMES } from '@/words/change-words';
 import { Legend, LegendItem } from '../../parts/legend';
 import { KIND_OF } from '../as-read';
-import { type Series, type TrendPoint, trendOf } from './series';
+import { MOST_DRAWN, type Series, type TrendPoint, trendOf } from './series';
 
 interface Props {
   readonly readings: readonly Reading[];
@@ -87,7 +87,7 @@ interface Drawn extends TrendPoint {
 function TrendChart({ series, name }: { readonly series: Series; readonly name: string }) {
   const system = useUnits();
   const events = useJournal((journal) => journal.events);
-  const { quantity, points, leftOut } = series;
+  const { quantity, points, leftOut, earlier } = series;
   const toAxis = axisOf(quantity, system);
   const drawn = points.map(
     (each): Drawn => ({
@@ -192,6 +192,8 @@ function TrendChart({ series, name }: { readonly series: Series; readonly name: 
             <line x1="12" x2="12" y1="0" y2="12" stroke="var(--quiet)" strokeDasharray="4 3" />
           </LegendItem>
         </Legend>
+        {earlier > 0 &&
+          `The latest ${MOST_DRAWN} readings; ${earlier.toLocaleString('en-US')} earlier ones are under Readings. `}
         {leftOut > 0 &&
           `${leftOut} ${leftOut === 1 ? 'reading is' : 'readings are'} of another kind or method and not drawn. `}
         <Marks marks={marks} />

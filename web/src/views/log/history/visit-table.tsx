@@ -14,6 +14,9 @@ interface Props {
   readonly by: SideReadings['by'];
 }
 
+/** The most days to choose from, the latest. */
+const MOST_LISTED = 300;
+
 const dayName = (day: string) => format(parseISO(day), 'MMMM d, yyyy');
 
 /** One day's readings against another's, test point by test point. */
@@ -34,7 +37,9 @@ export function VisitTable({ readings, names, by }: Props) {
   }
   const [was, is] = [byPoint(before), byPoint(after)];
   const points = [...is.keys()].filter((point) => was.has(point));
-  const options = visits.map(({ day }) => ({ value: day, label: dayName(day) }));
+  const options = visits
+    .slice(0, MOST_LISTED)
+    .map(({ day }) => ({ value: day, label: dayName(day) }));
   return (
     <>
       <h2 className="text-[18px]">Day against day</h2>
@@ -57,6 +62,11 @@ export function VisitTable({ readings, names, by }: Props) {
           />
         </span>
       </div>
+      {visits.length > MOST_LISTED && (
+        <p className="text-[14px] text-quiet">
+          The latest {MOST_LISTED} of {visits.length.toLocaleString('en-US')} days can be chosen.
+        </p>
+      )}
       {points.length === 0 ? (
         <p className="pb-4 text-quiet">No test point was read on both days.</p>
       ) : (

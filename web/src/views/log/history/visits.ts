@@ -14,7 +14,10 @@ const dayOf = (reading: Reading): string => {
   return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
 };
 
-/** The days readings were taken on, the latest first. Struck-out readings make no visit. */
+/**
+ * The days readings were taken on, the latest first. Struck-out readings make no visit.
+ * @param readings newest first
+ */
 export function visitsOf(readings: readonly Reading[]): Visit[] {
   const days = new Map<string, Reading[]>();
   for (const reading of readings) {
@@ -25,7 +28,7 @@ export function visitsOf(readings: readonly Reading[]): Visit[] {
     else days.set(day, [reading]);
   }
   return [...days]
-    .map(([day, list]) => ({ day, readings: list.toSorted((a, b) => timeOf(a) - timeOf(b)) }))
+    .map(([day, list]) => ({ day, readings: list.reverse() }))
     .sort((a, b) => (a.day < b.day ? 1 : -1));
 }
 
