@@ -10,6 +10,7 @@ export {
   sharedShortfall,
 } from '../src/inference/shared-shortfall';
 export { calibrationAt } from '../src/measuring/calibrate';
+export { STRAIGHT_ENOUGH } from '../src/measuring/centre-to-mean';
 export {
   type Circumstances,
   type CorrectedReading,

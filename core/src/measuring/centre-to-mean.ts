@@ -15,12 +15,19 @@ export const STRAIGHT_UNCERTAINTY = 0.02;
 export const STRAIGHT_ENOUGH = 10;
 
 /**
+ * How much of the straight pipe that is enough there is, 0 to 1.
+ * @param diameters of straight pipe ahead of the meter; null: not measured, so none is counted
+ */
+export const straightShare = (diameters: number | null): number =>
+  Math.min(1, Math.max(0, (diameters ?? 0) / STRAIGHT_ENOUGH));
+
+/**
  * How far the profile may be off, as a share, 95 %: falling evenly with the straight pipe ahead.
  * @param diameters of straight pipe ahead of the meter; null: not measured, so none is counted
  * @example profileUncertainty(5) // 0.04
  */
 export function profileUncertainty(diameters: number | null): number {
-  const share = Math.min(1, Math.max(0, (diameters ?? 0) / STRAIGHT_ENOUGH));
+  const share = straightShare(diameters);
   return PROFILE_UNCERTAINTY + share * (STRAIGHT_UNCERTAINTY - PROFILE_UNCERTAINTY);
 }
 

@@ -5,7 +5,7 @@ import type { Instrument } from '../journal/instrument';
 import type { Reading, Taken } from '../journal/reading';
 import type { TestPoint } from '../journal/test-point';
 import { calibrated, calibrationAt } from './calibrate';
-import { centreToMean, profileUncertainty, SOMEWHERE } from './centre-to-mean';
+import { centreToMean, profileUncertainty, SOMEWHERE, straightShare } from './centre-to-mean';
 import { type Mean, meanOfRepeats, numberOf } from './repeats';
 import { SWIRL_UNCERTAINTY, TRAVERSE_UNCERTAINTY } from './traverse';
 
@@ -268,8 +268,8 @@ function profileOf(
     }
     case 'traverse': {
       const own = TRAVERSE_UNCERTAINTY[traverse?.diameters ?? 1];
-      const share = 1 - Math.min(1, (diameters ?? 0) / 10);
-      return { factor: 1, uncertainty: Math.hypot(own, SWIRL_UNCERTAINTY * share) };
+      const swirl = SWIRL_UNCERTAINTY * (1 - straightShare(diameters));
+      return { factor: 1, uncertainty: Math.hypot(own, swirl) };
     }
   }
 }

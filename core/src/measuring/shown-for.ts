@@ -1,5 +1,5 @@
 import { isOfFlow } from '../journal/reading';
-import { type Circumstances, correctReading } from './corrections';
+import { type Circumstances, correctReading, pointsOf } from './corrections';
 
 type ReadingFields = Parameters<typeof correctReading>[0];
 
@@ -19,11 +19,13 @@ export function shownFor(flow: number, reading: ReadingFields, by: Circumstances
   if (!isOfFlow(quantity) || !(flow > 0)) return null;
   // A velocity pressure goes with the square of the flow.
   const power = quantity === 'velocity pressure' ? 2 : 1;
-  const points = reading.traverse ? reading.traverse.points * reading.traverse.diameters : 1;
   let shown: number = USUAL[quantity as keyof typeof USUAL];
   for (let round = 0; round < ROUNDS; round++) {
     const value = shown;
-    const taken = Array.from({ length: points }, () => ({ kind: 'value' as const, value }));
+    const taken = Array.from({ length: pointsOf(reading) }, () => ({
+      kind: 'value' as const,
+      value,
+    }));
     const { mean } = correctReading({ ...reading, taken }, by);
     if (mean.kind !== 'value' || !(mean.mean > 0)) return null;
     shown *= (flow / mean.mean) ** power;

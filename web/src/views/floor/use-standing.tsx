@@ -60,7 +60,7 @@ function useComputed(): Standing {
 
 const Context = createContext<Standing | null>(null);
 
-/** Reckons once, for all that look at the floor, what stands there and what is in the way. */
+/** Works out once, for all that look at the floor, what stands there and what is in the way. */
 export function StandingProvider({ children }: { readonly children: ReactNode }) {
   return <Context value={useComputed()}>{children}</Context>;
 }

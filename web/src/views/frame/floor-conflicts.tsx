@@ -11,7 +11,7 @@ export const FEW_MACHINES = 12;
 
 const Context = createContext<readonly FloorConflict[] | null>(null);
 
-/** Reckons once, for the order of work and for the floor, what stands in the way of what. */
+/** Works out once, for the order of work and for the floor, what stands in the way of what. */
 export function FloorConflictsProvider({ children }: { readonly children: ReactNode }) {
   const part = useDesign(standingPart);
   const rested = useRested(part, part.machines.length <= FEW_MACHINES);

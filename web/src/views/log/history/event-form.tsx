@@ -10,6 +10,7 @@ import { Choice } from '@/ui/choice';
 import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { EVENT_NAMES } from '@/words/change-words';
+import { beginOfDay, localDay } from '@/words/local-day';
 import { undoAloud } from '../../frame/undo-aloud';
 import { Line, ShopQuantity } from '../../parts/line';
 
@@ -21,18 +22,14 @@ interface Typed {
   readonly note: string;
 }
 
-/** The day of a time, as a date field writes it, in the reader's own calendar. */
-const dayOf = (time: Date) =>
-  new Date(time.getTime() - time.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
-
 /** Noon of a day: between the readings of the day before and those of the day after. */
-const noonOf = (day: string) => new Date(`${day}T12:00:00`);
+const noonOf = (day: string) => new Date(beginOfDay(day) + 12 * 3_600_000);
 
 /** What was changed in the shop, when, and what it cost. */
 export function EventForm({ onDone }: { readonly onDone: () => void }) {
   const [typed, setTyped] = useState<Typed>({
     kind: 'cleaned',
-    day: dayOf(new Date()),
+    day: localDay(Date.now()),
     cost: null,
     hours: null,
     note: '',
@@ -42,7 +39,7 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
   const change = (next: Partial<Typed>) => setTyped((before) => ({ ...before, ...next }));
   const add = () => {
     const { kind, day, cost, hours, note } = typed;
-    const isToday = day === dayOf(new Date());
+    const isToday = day === localDay(Date.now());
     const at = isToday ? new Date() : noonOf(day);
     if (Number.isNaN(at.getTime())) return setRefusal('Enter the day it was done.');
     if (at.getTime() > Date.now()) return setRefusal('That day is still to come.');
@@ -84,7 +81,7 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
           type="date"
           aria-label="Day"
           value={typed.day}
-          max={dayOf(new Date())}
+          max={localDay(Date.now())}
           onChange={(event) => change({ day: event.target.value })}
           className="min-h-11 border border-transparent border-b-rule bg-transparent px-1 hover:border-rule md:min-h-7"
         />

@@ -1,4 +1,5 @@
 import { type Reading, timeOf } from '@frank-gauge/core/journal';
+import { localDay } from '@/words/local-day';
 
 /** All readings of one day. */
 export interface Visit {
@@ -8,12 +9,6 @@ export interface Visit {
   readonly readings: readonly Reading[];
 }
 
-const dayOf = (reading: Reading): string => {
-  const at = new Date(timeOf(reading));
-  const two = (part: number) => String(part).padStart(2, '0');
-  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
-};
-
 /**
  * The days readings were taken on, the latest first. Struck-out readings make no visit.
  * @param readings newest first
@@ -22,7 +17,7 @@ export function visitsOf(readings: readonly Reading[]): Visit[] {
   const days = new Map<string, Reading[]>();
   for (const reading of readings) {
     if (reading.struckOut !== null) continue;
-    const day = dayOf(reading);
+    const day = localDay(timeOf(reading));
     const list = days.get(day);
     if (list) list.push(reading);
     else days.set(day, [reading]);

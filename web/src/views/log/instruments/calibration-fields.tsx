@@ -2,12 +2,12 @@
 
 import type { Calibration, Instrument } from '@frank-gauge/core/journal';
 import { UNITS, type UnitSystem } from '@frank-gauge/core/quantity';
-import { format } from 'date-fns';
 import { nanoid } from 'nanoid';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { RemoveButton } from '@/ui/remove-button';
 import { TextField } from '@/ui/text-field';
+import { beginOfDay, localDay } from '@/words/local-day';
 import { usualQuantity } from '@/words/measuring-words';
 import { FieldLine, Line } from '../../parts/line';
 import { unitRead } from '../as-read';
@@ -47,12 +47,10 @@ interface Props {
   readonly instrument: Instrument;
 }
 
-const dayOf = (iso: string) => format(Date.parse(iso), 'yyyy-MM-dd');
-
 function OneCalibration({ calibration, instrument }: Props) {
   const system = useUnits();
   const unit = unitOf(instrument, system);
-  const day = dayOf(calibration.from);
+  const day = localDay(Date.parse(calibration.from));
   const change = (field: string, make: (own: Calibration) => void) =>
     editInstrument(instrument, field, (changing) => {
       const own = changing.calibrations.find(({ id }) => id === calibration.id);
@@ -67,12 +65,11 @@ function OneCalibration({ calibration, instrument }: Props) {
             aria-label={`From, calibration of ${instrument.name}`}
             value={day}
             onChange={(event) => {
-              const from = event.target.valueAsDate;
-              if (from) {
-                change('date of the calibration', (own) => {
-                  own.from = from.toISOString();
-                });
-              }
+              const from = beginOfDay(event.target.value);
+              if (Number.isNaN(from)) return;
+              change('date of the calibration', (own) => {
+                own.from = new Date(from).toISOString();
+              });
             }}
             className="min-h-11 border border-transparent border-b-rule bg-transparent px-1 hover:border-rule md:min-h-7"
           />

@@ -1,15 +1,18 @@
 'use client';
 
 import { formatShort } from '@frank-gauge/core/quantity';
-import { LOG_LINEAR, probeMarks, type TraversePoints } from '@frank-gauge/core/reading';
+import {
+  LOG_LINEAR,
+  probeMarks,
+  STRAIGHT_ENOUGH,
+  type TraversePoints,
+} from '@frank-gauge/core/reading';
 import { useState } from 'react';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { rulerLength, tapeLength } from '@/words/tape-length';
 import type { Place } from '../taking/use-places';
 
-/** Straight duct ahead from which the flow is even, in diameters (common practice, no source). */
-const ENOUGH = 10;
 const COUNTS = ['6', '8', '10'] as const;
 
 /** How the meter is held at a test point: a sketch of the pipe with its marks, and the depths for a probe. */
@@ -43,7 +46,7 @@ export function HoldingSketch({ place }: { readonly place: Place | null }) {
   const points = Number(count) as TraversePoints;
   const marks = probeMarks(points, diameter);
   const straight = point.straightAhead;
-  const isShort = straight !== null && straight < ENOUGH * diameter;
+  const isShort = straight !== null && straight < STRAIGHT_ENOUGH * diameter;
   return (
     <>
       <h2 className="text-[18px]">{name}</h2>
@@ -51,9 +54,9 @@ export function HoldingSketch({ place }: { readonly place: Place | null }) {
       <p>
         {formatShort(diameter, 'diameter', system)} inside.{' '}
         {straight === null
-          ? `Enter how much straight duct lies ahead: ${ENOUGH} diameters, ${tapeLength(ENOUGH * diameter, system)}, are enough.`
+          ? `Enter how much straight duct lies ahead: ${STRAIGHT_ENOUGH} diameters, ${tapeLength(STRAIGHT_ENOUGH * diameter, system)}, are enough.`
           : isShort
-            ? `${(straight / diameter).toFixed(1)} diameters of straight duct ahead: short of ${ENOUGH}, so the interval is wider.`
+            ? `${(straight / diameter).toFixed(1)} diameters of straight duct ahead: short of ${STRAIGHT_ENOUGH}, so the interval is wider.`
             : `${(straight / diameter).toFixed(0)} diameters of straight duct ahead are enough.`}
       </p>
       <h3 className="pt-3 font-semibold">Marks for a traverse</h3>

@@ -14,7 +14,6 @@ import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { QUANTITY_NAMES } from '@/words/measuring-words';
 import { undoAloud } from '../../frame/undo-aloud';
-import { KIND_OF, writeInUnit } from '../as-read';
 import { changeDraft, type DraftReading, nextDraft, useDraft } from '../taking/draft-reading';
 import { logReading } from '../taking/log-reading';
 import { SuspicionList } from '../taking/suspicion-list';
@@ -48,7 +47,7 @@ function FormAt({ places, place, draft, shopId }: FormProps) {
   const adopt = useAdopt();
   const taking = useTaking(draft, place);
   const { instrument, quantity, shows, diameter, reads, isTraverse, isWhole, isReadable } = taking;
-  const { fields, expected, expectedShown, suspicions, bare } = taking;
+  const { fields, bare } = taking;
   const change = (next: Partial<DraftReading>) => changeDraft(shopId, next);
 
   const add = () => {
@@ -131,17 +130,7 @@ function FormAt({ places, place, draft, shopId }: FormProps) {
           onChange={(repeats) => change({ repeats })}
         />
       </fieldset>
-      <SuspicionList
-        expected={fields.method === 'absolute' && isOfFlow(quantity) ? expected : null}
-        shown={
-          expectedShown === null
-            ? null
-            : writeInUnit(expectedShown, bare, system, KIND_OF[quantity])
-        }
-        kind={KIND_OF[quantity]}
-        suspicions={suspicions}
-        onDiameter={(inside) => change({ diameter: inside })}
-      />
+      <SuspicionList taking={taking} onDiameter={(inside) => change({ diameter: inside })} />
       <Labelled label="Note">
         <TextField
           saves={false}

@@ -5,7 +5,7 @@ import { UNITS } from '@frank-gauge/core/quantity';
 import type { RoundStep } from '@frank-gauge/core/reading';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
+import { useDesign, useDuctTree } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -13,7 +13,6 @@ import { useAdopt } from '@/ui/refusal';
 import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
 import { undoAloud } from '../../frame/undo-aloud';
 import { Line } from '../../parts/line';
-import { KIND_OF, writeInUnit } from '../as-read';
 import { changeDraft, NEW_DRAFT, type Repeat, useDraft } from '../taking/draft-reading';
 import { logReading } from '../taking/log-reading';
 import { SuspicionList } from '../taking/suspicion-list';
@@ -126,25 +125,13 @@ interface TypingProps {
 
 /** Three repeats typed with big keys; the last of them logs the reading. */
 function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
-  const {
-    reads,
-    isWhole,
-    isReadable,
-    fields,
-    expected,
-    expectedShown,
-    suspicions,
-    quantity,
-    bare,
-    instrument,
-  } = taking;
+  const { reads, isWhole, isReadable, bare, instrument } = taking;
   const [active, setActive] = useState(() => {
     const blank = draft.findIndex(({ text, bound }) => text === '' && bound === null);
     return blank < 0 ? REPEATS - 1 : blank;
   });
   const [refusal, setRefusal] = useState<string | null>(null);
   const adopt = useAdopt();
-  const system = useUnits();
   const simulate = useSimulated(taking);
   const now = draft[active] ?? { text: '', bound: null };
   const put = (next: Repeat) => {
@@ -193,17 +180,7 @@ function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
       <p className="py-1 text-[14px] text-quiet">
         {symbol === '' ? 'as the meter shows it' : symbol}, {instrument.name}
       </p>
-      <SuspicionList
-        expected={fields.method === 'absolute' && isOfFlow(quantity) ? expected : null}
-        shown={
-          expectedShown === null
-            ? null
-            : writeInUnit(expectedShown, bare, system, KIND_OF[quantity])
-        }
-        kind={KIND_OF[quantity]}
-        suspicions={suspicions.filter(({ kind }) => kind !== 'diameter')}
-        onDiameter={() => {}}
-      />
+      <SuspicionList taking={taking} />
       {refusal && (
         <p role="alert" className="text-starved-text">
           {refusal}

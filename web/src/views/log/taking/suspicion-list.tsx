@@ -1,23 +1,26 @@
 'use client';
 
-import { formatShort, type QuantityKind, UNITS } from '@frank-gauge/core/quantity';
-import type { ExpectedReading, Suspicion } from '@frank-gauge/core/reading';
+import { isOfFlow } from '@frank-gauge/core/journal';
+import { formatShort, UNITS } from '@frank-gauge/core/quantity';
+import type { Suspicion } from '@frank-gauge/core/reading';
 import { useDuctTree, useUnits } from '@/model/use-design';
+import { KIND_OF, writeInUnit } from '../as-read';
+import type { Taking } from './use-taking';
 
 interface Props {
-  readonly expected: ExpectedReading | null;
-  /** What the meter would show of that, in its own unit; null: not known. */
-  readonly shown: string | null;
-  /** What kind of quantity the meter shows. */
-  readonly kind: QuantityKind;
-  readonly suspicions: readonly Suspicion[];
-  readonly onDiameter: (inside: number) => void;
+  readonly taking: Taking;
+  /** Adopts another inside diameter, m; absent: it cannot be changed here. */
+  readonly onDiameter?: (inside: number) => void;
 }
 
 /** What the model expects, and what looks like a slip: it refuses nothing. */
-export function SuspicionList({ expected, shown, kind, suspicions, onDiameter }: Props) {
+export function SuspicionList({ taking, onDiameter }: Props) {
+  const { fields, quantity, bare, expectedShown, suspicions } = taking;
+  const kind = KIND_OF[quantity];
+  const expected = fields.method === 'absolute' && isOfFlow(quantity) ? taking.expected : null;
   const system = useUnits();
   const tree = useDuctTree();
+  const shown = expectedShown === null ? null : writeInUnit(expectedShown, bare, system, kind);
   const flow = (value: number) => formatShort(value, 'flow', system);
   const nameOf = (drop: string) => tree.drops.find(({ id }) => id === drop)?.name ?? 'another drop';
   const sentence = (suspicion: Suspicion): string => {
@@ -25,7 +28,7 @@ export function SuspicionList({ expected, shown, kind, suspicions, onDiameter }:
       case 'unit':
         return `This would fit if the meter showed ${UNITS[suspicion.likely].symbol}, not ${UNITS[suspicion.read].symbol}.`;
       case 'diameter':
-        return `That is what the pipe is called. Inside it measures ${formatShort(suspicion.inside, 'diameter', system)}.`;
+        return `The diameter entered is what the pipe is called. Inside it measures ${formatShort(suspicion.inside, 'diameter', system)}.`;
       case 'gate left open':
         return `This would fit if the gate of ${listed(suspicion.drops.map(nameOf))} were open too.`;
       case 'stray repeat':
@@ -47,7 +50,7 @@ export function SuspicionList({ expected, shown, kind, suspicions, onDiameter }:
       {suspicions.map((suspicion) => (
         <p key={suspicion.kind} className="text-starved-text">
           ◆ {sentence(suspicion)}{' '}
-          {suspicion.kind === 'diameter' && (
+          {suspicion.kind === 'diameter' && onDiameter && (
             <button
               type="button"
               className="min-h-11 font-semibold underline md:min-h-0"
