@@ -68,6 +68,18 @@ const OPENED: readonly { readonly name: string; readonly open: (page: Page) => P
     },
   },
   {
+    name: 'a reading with its corrections',
+    open: async (page) => {
+      await page.goto('/shop/heron-slip/log');
+      await page
+        .getByRole('button', { name: /^Planer, .*open the reading/ })
+        .first()
+        .click();
+      await page.getByRole('dialog').getByText('True inside area').last().click();
+      await page.getByRole('dialog').getByRole('button', { name: 'Strike out' }).click();
+    },
+  },
+  {
     name: 'importing a file that is cut off',
     open: async (page) => {
       const zip = Buffer.from(
@@ -81,6 +93,38 @@ const OPENED: readonly { readonly name: string; readonly open: (page: Page) => P
         mimeType: 'application/zip',
         buffer: zip.subarray(0, Math.round(begins + 0.7 * (ends - begins))),
       });
+    },
+  },
+];
+
+/** Forms that stand in a view, open. */
+const FORMS: typeof OPENED = [
+  {
+    name: 'a round under way',
+    open: async (page) => {
+      await page.goto('/shop/heron-slip/log/round');
+      await page.getByRole('button', { name: 'Start the round' }).click();
+      await page.getByRole('button', { name: 'Next repeat' }).click();
+      await expect(page.getByText('Type what the meter shows.')).toBeVisible();
+    },
+  },
+  {
+    name: 'a change of the shop that is being added',
+    open: async (page) => {
+      await page.goto('/shop/heron-slip/log/history');
+      await page.getByRole('button', { name: 'Add a change' }).click();
+      await expect(page.getByLabel('What was done')).toBeVisible();
+    },
+  },
+  {
+    name: 'a meter and a test point that are described',
+    open: async (page) => {
+      await page.goto('/shop/heron-slip/log/points');
+      await page.getByRole('button', { name: /^Planer/, expanded: false }).click();
+      await page.goto('/shop/heron-slip/log/instruments');
+      await page.getByRole('button', { name: /^Pocket vane meter/, expanded: false }).click();
+      await page.getByRole('button', { name: 'Add a calibration' }).click();
+      await expect(page.getByLabel(/^Table, shown = true/)).toBeVisible();
     },
   },
 ];
@@ -126,6 +170,19 @@ for (const theme of ['light', 'dark'] as const) {
       await expect(page.getByRole('dialog').or(page.getByRole('menu'))).toBeVisible();
       // Until it has faded in: half seen, nothing has contrast.
       await page.waitForTimeout(400);
+      expect(await faults(page)).toEqual([]);
+    });
+  }
+
+  for (const { name, open } of FORMS) {
+    test(`${name} has no fault a checker can find, ${theme}`, async ({
+      page,
+      context,
+      baseURL,
+    }) => {
+      await context.addCookies([{ name: 'theme', value: theme, url: baseURL ?? '' }]);
+      await openDemo(page);
+      await open(page);
       expect(await faults(page)).toEqual([]);
     });
   }

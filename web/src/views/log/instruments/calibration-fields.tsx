@@ -18,7 +18,7 @@ import { readCalibrationTable, writeCalibrationTable } from './read-calibration-
 export function CalibrationFields({ instrument }: { readonly instrument: Instrument }) {
   return (
     <section aria-label={`Calibration of ${instrument.name}`} className="pt-1">
-      <h3 className="text-[14px] text-quiet">Calibration</h3>
+      <h2 className="font-figure font-normal text-[14px] text-quiet">Calibration</h2>
       {instrument.calibrations.map((calibration) => (
         <OneCalibration key={calibration.id} calibration={calibration} instrument={instrument} />
       ))}
