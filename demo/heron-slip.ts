@@ -55,15 +55,15 @@ function names(): () => string {
  * How it stands in the shop: a drum on castors lowered by a lever, the cyclone hung over it, the
  * blower on the wall, a long cartridge beside it with a bag below.
  */
-function standIn(stack: Assembly): void {
+function standIn(assembly: Assembly): void {
   const inches = (value: number) => toSI(value, 'in');
-  Object.assign(stack.bin, { diameter: inches(19), height: inches(29), raised: inches(3) });
-  stack.lid = { thickness: inches(1.5), lip: inches(0.75) };
-  stack.emptying = { kind: 'lower', travel: inches(1.5) };
-  stack.separator.hungAt = inches(33.5);
-  stack.coupling = { kind: 'hose', length: inches(42) };
-  stack.mount = { kind: 'wall', height: inches(88) };
-  stack.cleat = {
+  Object.assign(assembly.bin, { diameter: inches(19), height: inches(29), raised: inches(3) });
+  assembly.lid = { thickness: inches(1.5), lip: inches(0.75) };
+  assembly.emptying = { kind: 'lower', travel: inches(1.5) };
+  assembly.separator.hungAt = inches(33.5);
+  assembly.coupling = { kind: 'hose', length: inches(42) };
+  assembly.mount = { kind: 'wall', height: inches(88) };
+  assembly.cleat = {
     length: inches(24),
     studSpacing: inches(16),
     screws: 6,
@@ -71,10 +71,15 @@ function standIn(stack: Assembly): void {
     screwDepth: inches(2),
     rise: inches(14),
   };
-  stack.transition = { kind: 'rigid', length: inches(8) };
-  stack.filter = { diameter: inches(18.5), height: inches(36), weight: null, hungAt: inches(22) };
-  stack.filterBin = { kind: 'bag', height: inches(18) };
-  stack.people = 2;
+  assembly.transition = { kind: 'rigid', length: inches(8) };
+  assembly.filter = {
+    diameter: inches(18.5),
+    height: inches(36),
+    weight: null,
+    hungAt: inches(22),
+  };
+  assembly.filterBin = { kind: 'bag', height: inches(18) };
+  assembly.people = 2;
 }
 
 /** The text of the demo shop's file, the same whenever it is made. */
@@ -117,7 +122,7 @@ export function heronSlipFile(): string {
   condition.filterLoading = { value: 3, origin: { kind: 'assumed' } };
   condition.sealing.usual = 9;
 
-  standIn(collector.stack);
+  standIn(collector.assembly);
   shop.ducts.stock.bands = [36, 24, 14].map((length) => toSI(length, 'in'));
 
   const run = (id: string) => {
@@ -217,17 +222,17 @@ export function heronSlipFile(): string {
   candidate('3 hp', 1150, (own) => {
     own.blower = blowerOfClass('three', 'us');
     // With a taller cyclone and drum it stands higher than the ceiling: that is yet to be found.
-    own.stack.bin.height = toSI(38, 'in');
-    own.stack.separator = { diameter: null, height: toSI(48, 'in'), weight: null, hungAt: null };
-    own.stack.emptying = { kind: 'lift' };
-    own.stack.coupling = { kind: 'hose', length: toSI(6, 'in') };
-    own.stack.mount = { kind: 'onSeparator' };
+    own.assembly.bin.height = toSI(38, 'in');
+    own.assembly.separator = { diameter: null, height: toSI(48, 'in'), weight: null, hungAt: null };
+    own.assembly.emptying = { kind: 'lift' };
+    own.assembly.coupling = { kind: 'hose', length: toSI(6, 'in') };
+    own.assembly.mount = { kind: 'onSeparator' };
   });
   candidate('One stage', 0, (own) => {
-    Object.assign(own.separator, { kind: 'none', heads: 0, caught: 0 });
-    own.stack.mount = { kind: 'cart', height: toSI(5, 'in') };
-    own.stack.filter.hungAt = null;
-    own.stack.filterBin = { kind: 'bag', height: toSI(24, 'in') };
+    Object.assign(own.separator, { kind: 'none', lossCoefficient: 0, caught: 0 });
+    own.assembly.mount = { kind: 'cart', height: toSI(5, 'in') };
+    own.assembly.filter.hungAt = null;
+    own.assembly.filterBin = { kind: 'bag', height: toSI(24, 'in') };
   });
   candidate('Out of the wall', 140, (own) => {
     own.exhaust = {
@@ -262,7 +267,7 @@ export function heronSlipFile(): string {
 
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) throw new Error(arranged.problems[0]?.message);
-  const reckoned = compareCandidates(shop, arranged.tree, 'found', [])[0]?.noise ?? null;
+  const expected = compareCandidates(shop, arranged.tree, 'found', [])[0]?.noise ?? null;
   const sounds: SoundReading[] = [
     {
       id: newId(),
@@ -270,7 +275,7 @@ export function heronSlipFile(): string {
       place: 'At the bench',
       level: 81,
       distance: toSI(13, 'ft'),
-      reckoned,
+      expected,
       hours: 3,
       note: '',
     },
@@ -280,7 +285,7 @@ export function heronSlipFile(): string {
       place: 'At the planer, planing',
       level: 94,
       distance: null,
-      reckoned,
+      expected,
       hours: 0.6,
       note: 'Ear muffs on.',
     },
@@ -290,7 +295,7 @@ export function heronSlipFile(): string {
 
   /** The shop as it really is: no cyclone is quite its textbook, no filter quite as guessed. */
   const reality: Shop = structuredClone(shop);
-  reality.collector.separator.heads = 3.3;
+  reality.collector.separator.lossCoefficient = 3.3;
   reality.condition.filterLoading.value = 3.3;
 
   /** What nobody in the shop knows: a seam that opened behind the planer, in the far end. */
@@ -321,7 +326,7 @@ export function heronSlipFile(): string {
     const curve = monotoneCurve(points.map(({ flow, pressure }) => [flow, pressure] as const));
     const out = { value: 0, slope: 0 };
     const filter = exhaust.kind === 'filter' ? exhaust.filter : null;
-    const { inletDiameter: tapDiameter, heads } = separator;
+    const { inletDiameter: tapDiameter, lossCoefficient } = separator;
     const round = (value: number) => toSI(Math.round(fromSI(value, 'inwg') * 20) / 20, 'inwg');
     return {
       id: newId(),
@@ -330,8 +335,8 @@ export function heronSlipFile(): string {
       speed: blower.speed,
       wheelDiameter: blower.wheelDiameter,
       tapDiameter,
-      flowDoubt: 0.04,
-      pressureDoubt: 0.02,
+      flowUncertainty: 0.04,
+      pressureUncertainty: 0.02,
       steps: [0, 110, 210, 300, 390, 460, 520, 575].map((cfm) => {
         const flow = toSI(cfm, 'cfm');
         curveInto(out, curve, flow);
@@ -344,7 +349,7 @@ export function heronSlipFile(): string {
           flow: toSI(Math.round(cfm * scatter() * scatter()), 'cfm'),
           inlet: round(inlet * scatter()),
           outlet: round(outlet * scatter()),
-          ahead: round((inlet - heads * dynamic) * scatter()),
+          ahead: round((inlet - lossCoefficient * dynamic) * scatter()),
         };
       }),
     };

@@ -2,6 +2,7 @@ export type { Fault } from '../src/document/fault';
 /** Records of what was measured and done, and the files a shop travels in. */
 
 export { shopJsonSchema } from '../src/file/json-schema';
+export { changeRenamedSince, renamedSince } from '../src/file/migrations';
 export type { Renewal } from '../src/file/renewal';
 export {
   faultOfDesign,
@@ -42,6 +43,7 @@ export {
   isEmptyDiff,
   type JournalDiff,
   joinDiffs,
+  migrateDiff,
   NO_DIFF,
   updateOnto,
   withDiff,

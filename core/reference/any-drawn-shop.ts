@@ -33,7 +33,7 @@ export const anyDrawnShop: fc.Arbitrary<Shop> = fc
     const shop = newShop('any-drawn', 'Any', units, curve);
     setRoomSize(shop, width, depth);
     shop.room.ceilingHeight = ceiling;
-    shop.collector.stack.order = order;
+    shop.collector.assembly.order = order;
     placeCollector(shop);
     for (const kind of kinds) addMachine(shop, kind, newId);
     if (style !== null) {

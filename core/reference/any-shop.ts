@@ -78,7 +78,7 @@ export const anyShop = ({ junctions, friction = 'darcy' }: Methods): fc.Arbitrar
     .record({
       pieces: fc.array(piece, { minLength: 1, maxLength: 25 }),
       loading: fc.double({ min: 1, max: 10, noNaN: true }),
-      heads: fc.double({ min: 0, max: 12, noNaN: true }),
+      lossCoefficient: fc.double({ min: 0, max: 12, noNaN: true }),
       elevation: fc.double({ min: 0, max: 3000, noNaN: true }),
       shutOff: fc.double({ min: 0.5, max: 2, noNaN: true }),
       exhaust: anyExhaust,
@@ -88,20 +88,20 @@ export const anyShop = ({ junctions, friction = 'darcy' }: Methods): fc.Arbitrar
       gap: fc.constantFrom(0, 0, 5e-4, 2e-3),
       order: fc.constantFrom('pulled' as const, 'pushed' as const, 'cleanSide' as const),
     })
-    .map(({ pieces, loading, heads, elevation, shutOff, ...rest }) => {
+    .map(({ pieces, loading, lossCoefficient, elevation, shutOff, ...rest }) => {
       let next = 0;
       const newId = () => `id${next++}`;
       const curve = estimatedCurve(toSI(12, 'in') * shutOff, toSI(3450, 'rpm'), 3, 1.2014);
       const shop = newShop('any', 'Any', 'us', curve);
       Object.assign(shop.shop.rules, { junctions, friction });
       shop.collector.exhaust = rest.exhaust;
-      shop.collector.stack.order = rest.order;
+      shop.collector.assembly.order = rest.order;
       shop.collector.blower.inletElbow = rest.inletElbow;
       shop.condition.pressureSide.area = rest.pressureSide;
       shop.condition.sealing.exponent = rest.exponent;
       shop.condition.joints.usual = rest.gap;
       shop.shop.site.elevation = elevation;
-      shop.collector.separator.heads = heads;
+      shop.collector.separator.lossCoefficient = lossCoefficient;
       shop.condition.filterLoading.value = loading;
       const joints = ['inlet'];
       for (const made of pieces) {

@@ -57,7 +57,12 @@ export function bareMachine(id: BlowerClassId, media: MediaId): Shop {
   const shop = newShop('s', 'Fact', 'us', []);
   const { inletDiameter } = BLOWER_CLASSES[id];
   shop.collector.blower = blowerOfClass(id, 'us');
-  Object.assign(shop.collector.separator, { kind: 'none', heads: 0, caught: 0, inletDiameter });
+  Object.assign(shop.collector.separator, {
+    kind: 'none',
+    lossCoefficient: 0,
+    caught: 0,
+    inletDiameter,
+  });
   shop.collector.exhaust = { kind: 'filter', filter: filterOf(media) };
   const open = { pipe: 'galvanised', diameter: inletDiameter, length: 0, fittings: [] } as const;
   return withDuct(shop, { ...open, fittings: [] });
@@ -81,8 +86,8 @@ function withDuct(shop: Shop, duct: TestDuct): Shop {
 /** The shop with a separator straight on its blower, by ports as wide as the blower's inlet. */
 function withSeparator(shop: Shop, kind: SeparatorKind): Shop {
   const next: Shop = structuredClone(shop);
-  const { heads, caught } = SEPARATORS[kind];
-  Object.assign(next.collector.separator, { kind, heads, caught });
+  const { lossCoefficient, caught } = SEPARATORS[kind];
+  Object.assign(next.collector.separator, { kind, lossCoefficient, caught });
   return next;
 }
 

@@ -38,7 +38,11 @@ describe('what shops measured, by defaults alone (common practice, no source)', 
 function smallShop(): Shop {
   const curve = estimatedCurve(toSI(12, 'in'), toSI(3450, 'rpm'), toSI(1050, 'cfm'), 1.2014);
   const shop = newShop('s', 'Small', 'us', curve);
-  Object.assign(shop.collector.separator, { kind: 'none', inletDiameter: toSI(5, 'in'), heads: 0 });
+  Object.assign(shop.collector.separator, {
+    kind: 'none',
+    inletDiameter: toSI(5, 'in'),
+    lossCoefficient: 0,
+  });
   const id = addDrop(shop, 'inlet', 'lathe', counter());
   const run = shop.ducts.runs.find((candidate) => candidate.id === id);
   if (run) run.length = toSI(10, 'ft');

@@ -31,7 +31,7 @@ describe('the library of blowers', () => {
     const { inletDiameter, bareFlow } = BLOWER_CLASSES[id];
     const shop = newShop('s', 'Bare', 'us', []);
     shop.collector.blower = blowerOfClass(id, 'us');
-    Object.assign(shop.collector.separator, { kind: 'none', heads: 0, inletDiameter });
+    Object.assign(shop.collector.separator, { kind: 'none', lossCoefficient: 0, inletDiameter });
     shop.collector.exhaust = { kind: 'room', filter: null, opening: 100 };
     addDrop(shop, 'inlet', 'floorSweep', counter());
     const [run] = shop.ducts.runs;

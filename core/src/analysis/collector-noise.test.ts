@@ -17,10 +17,10 @@ function level(change: (collector: Shop['collector']) => void = () => {}): numbe
 describe('the level estimated of a collector', () => {
   it('is lower by a partition where it stands behind one', () => {
     for (const kind of ['attic', 'nextRoom'] as const) {
-      const behind = level(({ stack }) => Object.assign(stack.mount, { kind }));
+      const behind = level(({ assembly }) => Object.assign(assembly.mount, { kind }));
       expect(level() - behind).toBeCloseTo(20, 9);
     }
-    expect(level(({ stack }) => Object.assign(stack.mount, { kind: 'wall' }))).toBe(level());
+    expect(level(({ assembly }) => Object.assign(assembly.mount, { kind: 'wall' }))).toBe(level());
   });
 
   it('is lower by its box, whose return filter is an opening in it; both together add', () => {
@@ -36,7 +36,7 @@ describe('the level estimated of a collector', () => {
     expect(level() - level((own) => enclosed(own, true))).toBeCloseTo(quieting, 9);
     const both = level((own) => {
       enclosed(own, true);
-      Object.assign(own.stack.mount, { kind: 'attic' });
+      Object.assign(own.assembly.mount, { kind: 'attic' });
     });
     expect(level() - both).toBeCloseTo(quieting + 20, 9);
   });
@@ -49,7 +49,7 @@ describe('sound readings', () => {
     place: 'By the saw',
     level: 85,
     distance: 3,
-    reckoned: 80,
+    expected: 80,
     hours: null,
     note: '',
     ...change,
@@ -73,8 +73,8 @@ describe('sound readings', () => {
     // Read at 6 m: at 3 m it is 6.02 dB louder.
     expect(foundLouder([reading({ distance: 6, level: 79 })])).toBeCloseTo(5.02, 2);
     const later = { at: '2026-02-01T10:00:00Z' };
-    expect(foundLouder([reading({}), reading({ ...later, level: 90, reckoned: 81 })])).toBe(9);
-    expect(foundLouder([reading({}), reading({ ...later, level: 90, reckoned: null })])).toBe(5);
+    expect(foundLouder([reading({}), reading({ ...later, level: 90, expected: 81 })])).toBe(9);
+    expect(foundLouder([reading({}), reading({ ...later, level: 90, expected: null })])).toBe(5);
     expect(foundLouder([reading({}), reading({ ...later, level: 90, distance: null })])).toBe(5);
     expect(foundLouder([])).toBe(0);
   });

@@ -10,8 +10,8 @@ import {
 } from '../noise/blower-noise';
 
 /** What stands between a blower and the ears, dB: a partition, or a box. */
-function quieting({ stack, exhaust }: Pick<CollectorParts, 'stack' | 'exhaust'>): number {
-  const { kind } = stack.mount;
+function quieting({ assembly, exhaust }: Pick<CollectorParts, 'assembly' | 'exhaust'>): number {
+  const { kind } = assembly.mount;
   const byPlace = kind === 'attic' || kind === 'nextRoom' ? THROUGH_PARTITION : 0;
   const box = exhaust.kind === 'enclosure' ? exhaust.box : null;
   const opening = exhaust.kind === 'enclosure' ? exhaust.returnFilter.area : 0;
@@ -27,7 +27,7 @@ export interface BlowerAtWork {
 
 /** A collector's level at `NOISE_DISTANCE`, dB(A), by its work and what stands around it. */
 export const estimatedLevel = (
-  parts: Pick<CollectorParts, 'stack' | 'exhaust'>,
+  parts: Pick<CollectorParts, 'assembly' | 'exhaust'>,
   { flow, pressure, bestFlow }: BlowerAtWork,
 ): number => levelAt(blowerSoundPower(flow, pressure, bestFlow), NOISE_DISTANCE) - quieting(parts);
 
@@ -45,7 +45,7 @@ export const latestAtDistance = (sounds: readonly SoundReading[]): SoundReading 
  * computed when it was taken: a box built later is no error of the estimate. 0 where nothing was read.
  */
 export function foundLouder(sounds: readonly SoundReading[]): number {
-  const sound = latestAtDistance(sounds.filter(({ reckoned }) => reckoned !== null));
-  if (!sound || sound.distance === null || sound.reckoned === null) return 0;
-  return levelMoved(sound.level, sound.distance, NOISE_DISTANCE) - sound.reckoned;
+  const sound = latestAtDistance(sounds.filter(({ expected }) => expected !== null));
+  if (!sound || sound.distance === null || sound.expected === null) return 0;
+  return levelMoved(sound.level, sound.distance, NOISE_DISTANCE) - sound.expected;
 }

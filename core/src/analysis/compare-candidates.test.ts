@@ -126,7 +126,7 @@ describe('how contenders stand and sound', () => {
     const [present, , bigger] = compared(shop).options;
     expect(bigger?.noise).toBeGreaterThan(present?.noise ?? 0);
     const moved = copyOf(shop);
-    moved.collector.stack.mount = { kind: 'nextRoom', height: 1.5 };
+    moved.collector.assembly.mount = { kind: 'nextRoom', height: 1.5 };
     expect(compared(moved).options[0]?.noise).toBeCloseTo((present?.noise ?? 0) - 20, 9);
   });
 
@@ -134,11 +134,11 @@ describe('how contenders stand and sound', () => {
     const shop = withTwo();
     const before = compared(shop).options.map(({ noise }) => noise ?? 0);
     const sound = { at: '2026-10-01T10:00:00Z', place: 'bench', hours: null, note: '' };
-    const reckoned = before[0] ?? 0;
+    const expected = before[0] ?? 0;
     const sounds: SoundReading[] = [
-      { ...sound, id: 'a', level: 90, distance: 3, reckoned },
-      { ...sound, id: 'b', at: '2026-10-02T10:00:00Z', level: 92, distance: 1.5, reckoned },
-      { ...sound, id: 'c', at: '2026-10-03T10:00:00Z', level: 70, distance: null, reckoned },
+      { ...sound, id: 'a', level: 90, distance: 3, expected },
+      { ...sound, id: 'b', at: '2026-10-02T10:00:00Z', level: 92, distance: 1.5, expected },
+      { ...sound, id: 'c', at: '2026-10-03T10:00:00Z', level: 70, distance: null, expected },
     ];
     const after = compared(shop, sounds).options.map(({ noise }) => noise ?? 0);
     // 92 at half the distance is 85.98 at 3 m.
@@ -147,7 +147,7 @@ describe('how contenders stand and sound', () => {
       expect(level - (before[i] ?? 0)).toBeCloseTo((after[0] ?? 0) - (before[0] ?? 0), 9);
     });
     // What stands in another room since quiets itself, and makes no other louder.
-    shop.collector.stack.mount = { kind: 'nextRoom', height: 1.5 };
+    shop.collector.assembly.mount = { kind: 'nextRoom', height: 1.5 };
     const moved = compared(shop, sounds).options.map(({ noise }) => noise ?? 0);
     expect(moved[0]).toBeCloseTo((after[0] ?? 0) - 20, 9);
     expect(moved.slice(1)).toEqual(after.slice(1));
@@ -156,7 +156,7 @@ describe('how contenders stand and sound', () => {
 
 describe('kinds of separator', () => {
   const shop = threeBranchShop();
-  Object.assign(shop.collector.separator, { kind: 'cyclone', heads: 4 });
+  Object.assign(shop.collector.separator, { kind: 'cyclone', lossCoefficient: 4 });
   const filter = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
   shop.collector.exhaust = { kind: 'filter', filter };
   const { tree } = compared(shop);

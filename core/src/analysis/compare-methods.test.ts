@@ -24,7 +24,11 @@ describe('the methods side by side', () => {
       { flow: 0, pressure: shutOff },
       { flow: free, pressure: 0 },
     ]);
-    Object.assign(one.collector.separator, { kind: 'none', heads: 0, inletDiameter: diameter });
+    Object.assign(one.collector.separator, {
+      kind: 'none',
+      lossCoefficient: 0,
+      inletDiameter: diameter,
+    });
     one.collector.exhaust = { kind: 'room', filter: null, opening: 100 };
     addDrop(one, 'inlet', 'floorSweep', counter());
     const [run] = one.ducts.runs;

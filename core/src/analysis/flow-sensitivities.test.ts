@@ -183,12 +183,18 @@ describe('derivatives by the adjoint', () => {
         for (const [quantity, read] of quantities) {
           const { onDown } = differentiate(compiled, state).adjointOf(quantity);
           // A loss more at the end of the last segment, as so many heads of it.
-          const solvedWith = (heads: number) => {
+          const solvedWith = (lossCoefficient: number) => {
             const changed = withSegment(network, last, ({ parts, ...rest }) => ({
               ...rest,
               parts: [
                 ...parts,
-                { kind: 'other', name: '', half: 'down', coefficient: heads, friction: null },
+                {
+                  kind: 'other',
+                  name: '',
+                  half: 'down',
+                  coefficient: lossCoefficient,
+                  friction: null,
+                },
               ],
             }));
             const at = solveOperatingPoint(compileNetwork(changed), state);

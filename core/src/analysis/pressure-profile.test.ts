@@ -85,7 +85,7 @@ describe('the way of a drop’s air', () => {
 
   it('passes a separator the blower pushes into behind the blower', () => {
     const { solution, drop } = judged(({ collector, condition }) => {
-      collector.stack.order = 'pushed';
+      collector.assembly.order = 'pushed';
       condition.pressureSide.area = 5e-4;
     });
     const [blower, separator, exhaust] = pressureProfile(solution, drop).slice(-3);
@@ -106,7 +106,7 @@ describe('the way of a drop’s air', () => {
 
   it('passes a filter ahead of the blower there, and leaves the blower at the room’s pressure', () => {
     const { solution, drop } = judged(({ collector }) => {
-      collector.stack.order = 'cleanSide';
+      collector.assembly.order = 'cleanSide';
     });
     const steps = pressureProfile(solution, drop);
     const [exhaust, blower] = steps.slice(-2);

@@ -30,7 +30,7 @@ const usual = (own: Separator, kind: SeparatorKind): Separator =>
     : {
         ...own,
         kind,
-        heads: SEPARATORS[kind].heads,
+        lossCoefficient: SEPARATORS[kind].lossCoefficient,
         caught: SEPARATORS[kind].caught,
         proportions: null,
         origin: { kind: 'assumed' },

@@ -26,11 +26,11 @@ describe('what stands the blower’s suction', () => {
 
   it('a square bin of thin sheet gives way; one that is pushed into is not under suction', () => {
     const shop = threeBranchShop();
-    shop.collector.stack.bin.shape = 'square';
+    shop.collector.assembly.bin.shape = 'square';
     const { bin, shutOff } = suctionStrength(shop, shop.collector);
     expect(bin.some(({ pressure }) => pressure < shutOff)).toBe(true);
     expect(bin.some(({ pressure }) => pressure > shutOff)).toBe(true);
-    shop.collector.stack.order = 'pushed';
+    shop.collector.assembly.order = 'pushed';
     expect(suctionStrength(shop, shop.collector).bin).toEqual([]);
     shop.ducts.runs = [];
     expect(suctionStrength(shop, shop.collector).weakestPipe).toBeNull();

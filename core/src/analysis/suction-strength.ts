@@ -24,7 +24,7 @@ export function suctionStrength(
   { shop, ducts }: Pick<Shop, 'shop' | 'ducts'>,
   parts: CollectorParts,
 ): SuctionStrength {
-  const { blower, separator, stack } = parts;
+  const { blower, separator, assembly } = parts;
   const { density } = airAtSite(shop.site);
   const running = scaleBlower(blower.curve, blower.measured, { ...blower, density });
   const strengths = ducts.runs.map(({ id, pipe, diameter }) => ({
@@ -36,10 +36,10 @@ export function suctionStrength(
     null,
   );
   const { bin } = sizesOf(parts);
-  const isSucked = separator.kind !== 'none' && stack.order !== 'pushed';
+  const isSucked = separator.kind !== 'none' && assembly.order !== 'pushed';
   return {
     shutOff: Math.max(0, ...running.map(({ pressure }) => pressure)),
     weakestPipe,
-    bin: isSucked ? binStrengths(stack.bin.shape, bin.diameter, bin.height) : [],
+    bin: isSucked ? binStrengths(assembly.bin.shape, bin.diameter, bin.height) : [],
   };
 }

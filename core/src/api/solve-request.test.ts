@@ -137,7 +137,7 @@ describe('an answer', () => {
       with: { value: 3400, uncertainty: 70 },
     };
     const { separatorPair } = answered({ openGates: ['saw'], separatorPair: pair });
-    expect(separatorPair?.ok && separatorPair.heads).toBeGreaterThan(0);
+    expect(separatorPair?.ok && separatorPair.lossCoefficient).toBeGreaterThan(0);
   });
 });
 

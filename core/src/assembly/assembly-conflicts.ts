@@ -94,7 +94,7 @@ function heights(parts: CollectorParts, elevation: Elevation): Conflict[] {
   const { ceiling, sizes } = elevation;
   if (ceiling === null) return [];
   const found: Conflict[] = [];
-  const isHere = !['attic', 'nextRoom'].includes(parts.stack.mount.kind);
+  const isHere = !['attic', 'nextRoom'].includes(parts.assembly.mount.kind);
   const onEnd = sizes.blower.width + sizes.blower.motorLength;
   const own = elevation.shaft === 'upright' ? onEnd : sizes.blower.housing;
   if (isHere) found.push(...short('larger than the room', 'serious', 'blower', own, ceiling));
@@ -110,7 +110,7 @@ function heights(parts: CollectorParts, elevation: Elevation): Conflict[] {
     null,
   );
   if (top) found.push(...short('over the ceiling', 'serious', top.part, top.z1, ceiling));
-  const isIn = parts.stack.mount.kind !== 'attic';
+  const isIn = parts.assembly.mount.kind !== 'attic';
   for (const { part, points, diameter } of isIn ? elevation.joints : []) {
     const over = Math.max(...points.map(({ z }) => z)) + diameter / 2;
     found.push(...short('pipe over the ceiling', 'caution', part, over, ceiling));
@@ -120,12 +120,12 @@ function heights(parts: CollectorParts, elevation: Elevation): Conflict[] {
 
 /** Whether the bin comes free: lowered far enough, or what stands on it lifted. */
 function freeing(parts: CollectorParts, elevation: Elevation): Conflict[] {
-  const { stack, separator } = parts;
+  const { assembly, separator } = parts;
   if (separator.kind === 'none') return [];
-  const { lid, emptying, bin } = stack;
+  const { lid, emptying, bin } = assembly;
   const { sizes, ceiling } = elevation;
-  const { hungAt } = stack.separator;
-  const carriesBlower = stack.mount.kind === 'onSeparator' && elevation.shaft === 'upright';
+  const { hungAt } = assembly.separator;
+  const carriesBlower = assembly.mount.kind === 'onSeparator' && elevation.shaft === 'upright';
   const found: Conflict[] = [];
 
   if (hungAt !== null) {
@@ -151,7 +151,7 @@ function freeing(parts: CollectorParts, elevation: Elevation): Conflict[] {
   if (ceiling !== null && top <= ceiling) {
     found.push(...short('no room to lift', 'serious', 'separator', lid.lip, ceiling - top));
   }
-  if (!carriesBlower && stack.coupling.kind === 'rigid' && lid.lip > TOLERANCE) {
+  if (!carriesBlower && assembly.coupling.kind === 'rigid' && lid.lip > TOLERANCE) {
     found.push(plain('coupling holds', 'serious', 'coupling'));
   }
   const { offBin, byPeople } = assemblyMasses(parts);
@@ -166,14 +166,14 @@ function joining(parts: CollectorParts, elevation: Elevation): Conflict[] {
     const { needed, length } = coupling;
     found.push(...short('coupling too short', 'serious', 'coupling', needed, length));
   }
-  if (parts.stack.mount.kind === 'attic' && coupling) {
+  if (parts.assembly.mount.kind === 'attic' && coupling) {
     found.push(
       ...short('coupling too short', 'serious', 'coupling', coupling.needed, coupling.length),
     );
   }
-  if (parts.stack.filter.hungAt !== null && elevation.filterX !== null) {
+  if (parts.assembly.filter.hungAt !== null && elevation.filterX !== null) {
     const { height } = elevation.sizes.filterBin;
-    const { hungAt } = parts.stack.filter;
+    const { hungAt } = parts.assembly.filter;
     found.push(...short('filter bin too tall', 'serious', 'filterBin', height, hungAt));
   }
   return found;
@@ -181,21 +181,21 @@ function joining(parts: CollectorParts, elevation: Elevation): Conflict[] {
 
 /** What the blower hangs or stands on. */
 function carrying(parts: CollectorParts, elevation: Elevation): Conflict[] {
-  const { stack } = parts;
+  const { assembly } = parts;
   const { sizes } = elevation;
   const found: Conflict[] = [];
   const { blower, byPeople } = assemblyMasses(parts);
-  if (stack.mount.kind !== 'cart') {
+  if (assembly.mount.kind !== 'cart') {
     found.push(...short('heavy blower', 'caution', 'blower', blower, byPeople, 'mass'));
   }
-  if (stack.mount.kind === 'onSeparator' && elevation.shaft === 'lying') {
+  if (assembly.mount.kind === 'onSeparator' && elevation.shaft === 'lying') {
     found.push(plain('nothing to stand on', 'serious', 'blower'));
   }
-  if (stack.mount.kind !== 'wall') return found;
+  if (assembly.mount.kind !== 'wall') return found;
   const reach = sizes.blower.housing / 2;
-  const load = bracketLoad(stack.cleat, sizes.blower.weight, reach);
+  const load = bracketLoad(assembly.cleat, sizes.blower.weight, reach);
   found.push(
-    ...short('cleat too short', 'caution', 'cleat', load.lengthWanted, stack.cleat.length),
+    ...short('cleat too short', 'caution', 'cleat', load.lengthWanted, assembly.cleat.length),
     ...short('screws draw out', 'serious', 'cleat', load.pull, load.pullBorne, 'force'),
     ...short('screws shear', 'serious', 'cleat', load.weight, load.weightBorne, 'force'),
   );
@@ -221,16 +221,16 @@ function boxed({ exhaust }: CollectorParts, elevation: Elevation): Conflict[] {
 }
 
 function asideOfSizes(parts: CollectorParts): Conflict[] {
-  const { stack, blower, separator } = parts;
+  const { assembly, blower, separator } = parts;
   const found: Conflict[] = [];
-  if (stack.blower.housing !== null) {
+  if (assembly.blower.housing !== null) {
     found.push(
       ...short(
         'wheel in its housing',
         'serious',
         'blower',
         blower.wheelDiameter,
-        stack.blower.housing,
+        assembly.blower.housing,
       ),
     );
   }
@@ -238,7 +238,7 @@ function asideOfSizes(parts: CollectorParts): Conflict[] {
   const order = chainOrder(parts);
   if (order === 'pushed') found.push(plain('chips pass the wheel', 'caution', 'blower'));
   if (order === 'pushed') return found;
-  if (stack.bin.shape === 'square') found.push(plain('flat sides', 'caution', 'bin'));
-  if (stack.bin.isLined) found.push(plain('liner sucked up', 'note', 'bin'));
+  if (assembly.bin.shape === 'square') found.push(plain('flat sides', 'caution', 'bin'));
+  if (assembly.bin.isLined) found.push(plain('liner sucked up', 'note', 'bin'));
   return found;
 }

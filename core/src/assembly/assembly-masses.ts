@@ -40,19 +40,19 @@ export interface AssemblyMasses {
 /** m³ inside a bin, computed by its outside. */
 export function binVolume(parts: CollectorParts): number {
   const { diameter, height } = sizesOf(parts).bin;
-  const isRound = parts.stack.bin.shape === 'round';
+  const isRound = parts.assembly.bin.shape === 'round';
   return (isRound ? Math.PI / 4 : 1) * diameter ** 2 * height;
 }
 
 export function assemblyMasses(parts: CollectorParts): AssemblyMasses {
-  const { stack } = parts;
+  const { assembly } = parts;
   const sizes = sizesOf(parts);
-  const stands = stack.mount.kind === 'onSeparator' ? sizes.blower.weight : 0;
+  const stands = assembly.mount.kind === 'onSeparator' ? sizes.blower.weight : 0;
   const hasBin = parts.separator.kind !== 'none';
   return {
     blower: sizes.blower.weight,
     fullBin: hasBin ? sizes.bin.weight + CHIP_DENSITY * binVolume(parts) : 0,
-    offBin: hasBin && stack.emptying.kind === 'lift' ? sizes.separator.weight + stands : 0,
-    byPeople: liftBy(stack.people),
+    offBin: hasBin && assembly.emptying.kind === 'lift' ? sizes.separator.weight + stands : 0,
+    byPeople: liftBy(assembly.people),
   };
 }

@@ -22,22 +22,22 @@ const inch = (value: number) => toSI(value, 'in');
  */
 function typed(change: (parts: CollectorParts) => void = () => {}): CollectorParts {
   const { separator, blower, exhaust } = copyOf(threeBranchShop()).collector;
-  const stack = usualAssembly(true);
-  Object.assign(separator, { kind: 'cyclone', heads: 5, inletDiameter: inch(6) });
-  Object.assign(stack.bin, { diameter: inch(20), height: inch(28), raised: inch(2), weight: 5 });
-  stack.lid = { thickness: inch(1.5), lip: inch(1) };
-  stack.separator = { diameter: inch(16), height: inch(36), weight: 9, hungAt: null };
-  stack.coupling = { kind: 'hose', length: inch(6) };
-  stack.blower = { housing: inch(18), width: inch(5), motorLength: inch(10), weight: 26 };
-  stack.filter = { diameter: inch(18), height: inch(24), weight: 8, hungAt: null };
-  stack.filterBin = { kind: 'bin', height: inch(12) };
-  stack.people = 4;
+  const assembly = usualAssembly(true);
+  Object.assign(separator, { kind: 'cyclone', lossCoefficient: 5, inletDiameter: inch(6) });
+  Object.assign(assembly.bin, { diameter: inch(20), height: inch(28), raised: inch(2), weight: 5 });
+  assembly.lid = { thickness: inch(1.5), lip: inch(1) };
+  assembly.separator = { diameter: inch(16), height: inch(36), weight: 9, hungAt: null };
+  assembly.coupling = { kind: 'hose', length: inch(6) };
+  assembly.blower = { housing: inch(18), width: inch(5), motorLength: inch(10), weight: 26 };
+  assembly.filter = { diameter: inch(18), height: inch(24), weight: 8, hungAt: null };
+  assembly.filterBin = { kind: 'bin', height: inch(12) };
+  assembly.people = 4;
   const filter = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
   const parts: CollectorParts = {
     separator,
     blower,
     exhaust: exhaust.kind === 'filter' ? exhaust : { kind: 'filter', filter },
-    stack,
+    assembly,
   };
   change(parts);
   return parts;
@@ -72,8 +72,8 @@ describe('a stack', () => {
 
   it('is as wide as what stands side by side, and as deep as its widest part', () => {
     const elevation = standAssembly(
-      typed(({ stack }) => {
-        stack.transition.length = inch(12);
+      typed(({ assembly }) => {
+        assembly.transition.length = inch(12);
       }),
       CEILING,
     );
@@ -96,16 +96,16 @@ describe('a stack', () => {
   it('a shorter bin makes it fit', () => {
     const parts = typed();
     expect(kinds(parts, inch(87))).toContain('over the ceiling');
-    parts.stack.bin.height = inch(24);
+    parts.assembly.bin.height = inch(24);
     expect(kinds(parts, inch(87))).toEqual([]);
   });
 
   it('hung, takes a bin that reaches the lid, and no taller one', () => {
     const hung = (bin: number, travel: number) =>
-      typed(({ stack }) => {
-        stack.separator.hungAt = inch(31);
-        stack.bin.height = inch(bin);
-        stack.emptying = { kind: 'lower', travel: inch(travel) };
+      typed(({ assembly }) => {
+        assembly.separator.hungAt = inch(31);
+        assembly.bin.height = inch(bin);
+        assembly.emptying = { kind: 'lower', travel: inch(travel) };
       });
     expect(kinds(hung(28, 1))).toEqual([]);
     expect(conflict(hung(30, 1), 'bin too tall')?.short).toBeCloseTo(inch(2), 9);
@@ -116,15 +116,15 @@ describe('a stack', () => {
   it('cannot be lowered from under what stands on it, nor lifted off where it hangs', () => {
     expect(
       kinds(
-        typed(({ stack }) => {
-          stack.emptying = { kind: 'lower', travel: inch(1.5) };
+        typed(({ assembly }) => {
+          assembly.emptying = { kind: 'lower', travel: inch(1.5) };
         }),
       ),
     ).toContain('nothing holds the separator');
     expect(
       kinds(
-        typed(({ stack }) => {
-          stack.separator.hungAt = inch(30);
+        typed(({ assembly }) => {
+          assembly.separator.hungAt = inch(30);
         }),
       ),
     ).toEqual(['hangs, cannot be lifted']);
@@ -132,13 +132,13 @@ describe('a stack', () => {
 
   it('weighs what has to be lifted against the people there', () => {
     expect(assemblyMasses(typed()).offBin).toBe(9 + 26);
-    const alone = typed(({ stack }) => {
-      stack.people = 1;
+    const alone = typed(({ assembly }) => {
+      assembly.people = 1;
     });
     expect(conflict(alone, 'heavy lift off the bin')?.short).toBeCloseTo(35 - LIFT_BY_ONE, 9);
     expect(conflict(alone, 'heavy blower')?.short).toBeCloseTo(3, 9);
-    const two = typed(({ stack }) => {
-      stack.people = 2;
+    const two = typed(({ assembly }) => {
+      assembly.people = 2;
     });
     expect(conflict(two, 'heavy lift off the bin')?.short).toBeCloseTo(35 - liftBy(2), 9);
   });
@@ -160,9 +160,9 @@ describe('a stack', () => {
 
   it('on the wall: lifting under a rigid coupling is refused, a hose long enough is not', () => {
     const wall = (kind: 'rigid' | 'hose', length: number) =>
-      typed(({ stack }) => {
-        stack.mount = { kind: 'wall', height: inch(80) };
-        stack.coupling = { kind, length: inch(length) };
+      typed(({ assembly }) => {
+        assembly.mount = { kind: 'wall', height: inch(80) };
+        assembly.coupling = { kind, length: inch(length) };
       });
     expect(kinds(wall('rigid', 60))).toEqual(['coupling holds']);
     expect(kinds(wall('hose', 60))).toEqual([]);
@@ -182,18 +182,18 @@ describe('a stack', () => {
   });
 
   it('in the attic or the next room it takes no height here', () => {
-    const attic = typed(({ stack }) => {
-      stack.mount = { kind: 'attic' };
-      stack.coupling.length = inch(80);
+    const attic = typed(({ assembly }) => {
+      assembly.mount = { kind: 'attic' };
+      assembly.coupling.length = inch(80);
     });
     const elevation = standAssembly(attic, CEILING);
     expect(elevation.height).toBeCloseTo(inch(67.5), 9);
     expect(place(elevation, 'blower').isElsewhere).toBe(true);
     expect(place(elevation, 'blower').z0).toBeGreaterThan(CEILING);
     expect(kinds(attic)).toEqual([]);
-    const next = typed(({ stack }) => {
-      stack.mount = { kind: 'nextRoom', height: inch(72) };
-      stack.coupling.length = inch(80);
+    const next = typed(({ assembly }) => {
+      assembly.mount = { kind: 'nextRoom', height: inch(72) };
+      assembly.coupling.length = inch(80);
     });
     const beyond = standAssembly(next, CEILING);
     expect(place(beyond, 'blower').x0).toBeGreaterThan(beyond.partitionX ?? Infinity);
@@ -220,17 +220,17 @@ describe('a stack', () => {
     for (const { x1 } of elevation.placed) expect(x1).toBeLessThan(elevation.outsideX ?? 0);
     expect(standAssembly(typed(), CEILING).outsideX).toBeNull();
     // On the wall its outlet goes up an 8-in. duct's width, and half the duct stands over that.
-    out.stack.mount = { kind: 'wall', height: inch(80) };
-    out.stack.coupling.length = 3;
+    out.assembly.mount = { kind: 'wall', height: inch(80) };
+    out.assembly.coupling.length = 3;
     expect(conflict(out, 'pipe over the ceiling')?.short).toBeCloseTo(inch(80 + 9 + 8 + 4 - 96), 9);
-    out.stack.mount.height = inch(70);
+    out.assembly.mount.height = inch(70);
     expect(kinds(out)).toEqual([]);
   });
 
   it('one stage stands on its cart', () => {
-    const one = typed(({ separator, stack }) => {
+    const one = typed(({ separator, assembly }) => {
       separator.kind = 'none';
-      stack.mount = { kind: 'cart', height: inch(5) };
+      assembly.mount = { kind: 'cart', height: inch(5) };
     });
     const elevation = standAssembly(one, CEILING);
     expect(elevation.separatorX).toBeNull();
@@ -238,23 +238,23 @@ describe('a stack', () => {
     expect(place(elevation, 'filterBin').z0).toBeCloseTo(inch(5), 9);
     expect(elevation.height).toBeCloseTo(inch(5 + 12 + 24) + 0.06, 9);
     expect(kinds(one)).toEqual([]);
-    one.stack.mount = { kind: 'onSeparator' };
+    one.assembly.mount = { kind: 'onSeparator' };
     expect(kinds(one)).toEqual(['nothing to stand on']);
   });
 
   it('names what else cannot be: wheel, filter bin, a blower as large as the room', () => {
-    const wheel = typed(({ stack, blower }) => {
-      stack.blower.housing = inch(12);
+    const wheel = typed(({ assembly, blower }) => {
+      assembly.blower.housing = inch(12);
       blower.wheelDiameter = inch(14);
     });
     expect(conflict(wheel, 'wheel in its housing')?.short).toBeCloseTo(inch(2), 9);
-    const hung = typed(({ stack }) => {
-      stack.filter.hungAt = inch(10);
+    const hung = typed(({ assembly }) => {
+      assembly.filter.hungAt = inch(10);
     });
     expect(conflict(hung, 'filter bin too tall')?.short).toBeCloseTo(inch(2), 9);
-    const large = typed(({ stack }) => {
-      stack.mount = { kind: 'wall', height: inch(40) };
-      stack.blower.housing = inch(100);
+    const large = typed(({ assembly }) => {
+      assembly.mount = { kind: 'wall', height: inch(40) };
+      assembly.blower.housing = inch(100);
     });
     expect(conflict(large, 'larger than the room')?.short).toBeCloseTo(inch(4), 9);
   });
@@ -262,7 +262,7 @@ describe('a stack', () => {
   it('an enclosure has to hold blower and filter with air around them', () => {
     const boxed = (height: number) =>
       typed((parts) => {
-        parts.stack.mount = { kind: 'cart', height: 0 };
+        parts.assembly.mount = { kind: 'cart', height: 0 };
         parts.separator.kind = 'none';
         parts.exhaust = {
           kind: 'enclosure',
@@ -281,9 +281,9 @@ describe('a stack', () => {
       { kind: 'cart', height: 0.1 },
       { kind: 'wall', height: 1.6 },
     ] as const) {
-      const parts = typed(({ stack }) => {
-        stack.mount = mount;
-        stack.coupling.length = 3;
+      const parts = typed(({ assembly }) => {
+        assembly.mount = mount;
+        assembly.coupling.length = 3;
       });
       const box = boxAround(parts);
       parts.exhaust = {
@@ -297,19 +297,19 @@ describe('a stack', () => {
   });
 
   it('cautions of drums under suction, and of chips through the wheel', () => {
-    const drum = typed(({ stack }) => {
-      Object.assign(stack.bin, { shape: 'square', isLined: true });
+    const drum = typed(({ assembly }) => {
+      Object.assign(assembly.bin, { shape: 'square', isLined: true });
     });
     expect(kinds(drum)).toEqual(['flat sides', 'liner sucked up']);
-    drum.stack.order = 'pushed';
-    drum.stack.mount = { kind: 'cart', height: 0 };
-    drum.stack.coupling.length = 3;
+    drum.assembly.order = 'pushed';
+    drum.assembly.mount = { kind: 'cart', height: 0 };
+    drum.assembly.coupling.length = 3;
     expect(kinds(drum)).toEqual(['chips pass the wheel']);
   });
 
   it('what is not typed is as such parts usually are, and larger with the machine', () => {
-    const open = typed(({ stack }) => {
-      Object.assign(stack, usualAssembly(true));
+    const open = typed(({ assembly }) => {
+      Object.assign(assembly, usualAssembly(true));
     });
     const small = sizesOf(open);
     expect(small.blower.housing).toBeGreaterThan(open.blower.wheelDiameter);
@@ -339,12 +339,12 @@ describe('a stack', () => {
     });
     fc.assert(
       fc.property(any, ({ order, kind, mount, bin, housing, hungAt, ceiling }) => {
-        const parts = typed(({ stack, separator }) => {
+        const parts = typed(({ assembly, separator }) => {
           separator.kind = kind;
-          Object.assign(stack, { order, mount });
-          stack.bin.height = bin;
-          stack.blower.housing = housing;
-          stack.separator.hungAt = hungAt;
+          Object.assign(assembly, { order, mount });
+          assembly.bin.height = bin;
+          assembly.blower.housing = housing;
+          assembly.separator.hungAt = hungAt;
         });
         const elevation = standAssembly(parts, ceiling);
         for (const { x0, x1, z0, z1 } of elevation.placed) {
@@ -398,10 +398,10 @@ describe('a wall bracket', () => {
   });
 
   it('short thread and a short cleat are named', () => {
-    const hung = typed(({ stack }) => {
-      stack.mount = { kind: 'wall', height: inch(80) };
-      stack.coupling.length = 3;
-      stack.cleat = { ...cleat, length: inch(12), screwDepth: inch(0.1), rise: inch(4) };
+    const hung = typed(({ assembly }) => {
+      assembly.mount = { kind: 'wall', height: inch(80) };
+      assembly.coupling.length = 3;
+      assembly.cleat = { ...cleat, length: inch(12), screwDepth: inch(0.1), rise: inch(4) };
     });
     expect(kinds(hung)).toEqual(['screws draw out', 'cleat too short']);
     expect(conflict(hung, 'cleat too short')?.short).toBeCloseTo(inch(5.5), 9);

@@ -22,16 +22,16 @@ const PARTITION = 0.12;
 
 /** Columns side by side, in the order the air meets them. */
 export function columnsOf(
-  { stack, separator, exhaust }: CollectorParts,
+  { assembly, separator, exhaust }: CollectorParts,
   sizes: AssemblySizes,
   order: ChainOrder,
 ): Columns {
-  const isInNextRoom = stack.mount.kind === 'nextRoom';
+  const isInNextRoom = assembly.mount.kind === 'nextRoom';
   const separatorWidth =
     separator.kind === 'none' ? 0 : Math.max(sizes.bin.diameter, sizes.separator.diameter);
-  const isOnTop = stack.mount.kind === 'onSeparator' && order === 'pulled' && separatorWidth > 0;
+  const isOnTop = assembly.mount.kind === 'onSeparator' && order === 'pulled' && separatorWidth > 0;
   const beside = sizes.blower.width + sizes.blower.motorLength;
-  const blowerWidth = isOnTop || stack.mount.kind === 'attic' ? 0 : beside;
+  const blowerWidth = isOnTop || assembly.mount.kind === 'attic' ? 0 : beside;
   const filterWidth = sizes.filter.diameter;
   const columns = { separatorX: 0, filterX: 0, blowerX: 0, partitionX: null as number | null };
   let x = 0;
@@ -54,7 +54,7 @@ export function columnsOf(
     filter: () => {
       if (filterWidth === 0) return;
       const overhang = isOnTop ? Math.max(0, sizes.blower.housing - separatorWidth) / 2 : 0;
-      x += Math.max(overhang, stack.transition.length - BETWEEN, 0);
+      x += Math.max(overhang, assembly.transition.length - BETWEEN, 0);
       if (exhaust.kind === 'room' && columns.partitionX === null) wall();
       columns.filterX = x + filterWidth / 2;
       x += filterWidth + BETWEEN;
@@ -63,7 +63,7 @@ export function columnsOf(
   for (const part of CHAINS[order]) place[part]();
   const isFilterElsewhere =
     columns.partitionX !== null && order !== 'pushed' && columns.filterX > columns.partitionX;
-  const reach = Math.max(stack.transition.length, BETWEEN) + BETWEEN;
+  const reach = Math.max(assembly.transition.length, BETWEEN) + BETWEEN;
   const outsideX = exhaust.kind === 'outdoors' ? x + reach : null;
   return { ...columns, isFilterElsewhere, outsideX };
 }

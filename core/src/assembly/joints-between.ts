@@ -25,12 +25,12 @@ export interface Ends {
 const HOSE_SLACK = 1.1;
 
 /** The two pipes of the chain: from the first to the second part, and on to the third. */
-export function jointsBetween({ stack }: CollectorParts, ends: Ends): Joint[] {
+export function jointsBetween({ assembly }: CollectorParts, ends: Ends): Joint[] {
   const { order, hasSeparator, hasFilter, separator, side, filter, inlet, diameter } = ends;
   const { up, down } = ends.outlets;
   const outletTo = ({ z }: Point) => (z >= (up.z + down.z) / 2 ? up : down);
   const joint = (part: Joint['part'], ...points: Point[]): Joint => {
-    const { kind, length } = stack[part];
+    const { kind, length } = assembly[part];
     const [first, last] = [points[0], points.at(-1)];
     const needed =
       kind === 'hose' && first && last

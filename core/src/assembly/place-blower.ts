@@ -26,7 +26,7 @@ export interface StandingBlower {
 
 /** Where a blower stands by what carries it. */
 export function placeBlower(
-  { stack, separator }: CollectorParts,
+  { assembly, separator }: CollectorParts,
   sizes: AssemblySizes,
   order: ChainOrder,
   columns: Columns,
@@ -34,7 +34,7 @@ export function placeBlower(
   ceiling: number | null,
 ): StandingBlower {
   const { housing, width, motorLength } = sizes.blower;
-  const { mount, coupling } = stack;
+  const { mount, coupling } = assembly;
   const canStand = order === 'pulled' && separator.kind !== 'none';
   if (mount.kind === 'attic' || (mount.kind === 'onSeparator' && canStand)) {
     const isElsewhere = mount.kind === 'attic';
@@ -61,7 +61,7 @@ export function placeBlower(
     };
   }
   const isElsewhere = mount.kind === 'nextRoom';
-  const shaft = shaftHeight(stack.mount, housing, separatorTop);
+  const shaft = shaftHeight(assembly.mount, housing, separatorTop);
   // Its inlet faces what comes before it, and its motor is behind.
   const x = columns.blowerX;
   return {
@@ -94,7 +94,7 @@ export function placeBlower(
 }
 
 function shaftHeight(
-  mount: CollectorParts['stack']['mount'],
+  mount: CollectorParts['assembly']['mount'],
   housing: number,
   separatorTop: number,
 ): number {

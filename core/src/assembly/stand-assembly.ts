@@ -79,11 +79,11 @@ interface Column {
 const NO_COLUMN: Column = { placed: [], top: 0, lidZ: 0 };
 
 /** Bin, lid and separator, the lid where it hangs or on the bin. */
-function separatorColumn({ stack }: CollectorParts, sizes: AssemblySizes, x: number): Column {
-  const { bin, lid, emptying } = stack;
+function separatorColumn({ assembly }: CollectorParts, sizes: AssemblySizes, x: number): Column {
+  const { bin, lid, emptying } = assembly;
   const binZ = bin.raised + (emptying.kind === 'lower' ? emptying.travel : 0);
   const binTop = binZ + sizes.bin.height;
-  const lidZ = stack.separator.hungAt ?? binTop;
+  const lidZ = assembly.separator.hungAt ?? binTop;
   const foot = lidZ + lid.thickness;
   const top = foot + sizes.separator.height;
   const lidWidth = Math.max(sizes.bin.diameter + 2 * LID_EDGE, sizes.separator.diameter);
@@ -100,17 +100,18 @@ function separatorColumn({ stack }: CollectorParts, sizes: AssemblySizes, x: num
 
 /** The filter where it hangs, or on its own bin on floor or cart. */
 function filterColumn(
-  { stack }: CollectorParts,
+  { assembly }: CollectorParts,
   sizes: AssemblySizes,
   { filterX, isFilterElsewhere }: Columns,
 ): Column {
-  const deck = stack.mount.kind === 'cart' ? stack.mount.height : 0;
+  const deck = assembly.mount.kind === 'cart' ? assembly.mount.height : 0;
   const bin = sizes.filterBin.height;
-  const z0 = stack.filter.hungAt ?? deck + bin + FILTER_RING;
+  const z0 = assembly.filter.hungAt ?? deck + bin + FILTER_RING;
   const top = z0 + sizes.filter.height;
   const { diameter } = sizes.filter;
   // A bag hangs from its filter; a bin stands under it.
-  const binZ = stack.filterBin.kind === 'bag' ? z0 - bin : stack.filter.hungAt === null ? deck : 0;
+  const binZ =
+    assembly.filterBin.kind === 'bag' ? z0 - bin : assembly.filter.hungAt === null ? deck : 0;
   return {
     placed: [
       ...(bin > 0
@@ -135,8 +136,8 @@ function standing(
 }
 
 /** Room on the floor: what hangs on a wall takes none. */
-function floorOf({ stack }: CollectorParts, sizes: AssemblySizes, inRoom: readonly Placed[]) {
-  const isOnFloor = stack.mount.kind === 'cart' || stack.mount.kind === 'onSeparator';
+function floorOf({ assembly }: CollectorParts, sizes: AssemblySizes, inRoom: readonly Placed[]) {
+  const isOnFloor = assembly.mount.kind === 'cart' || assembly.mount.kind === 'onSeparator';
   const taking = inRoom.filter(({ part }) => isOnFloor || (part !== 'blower' && part !== 'motor'));
   const has = (part: AssemblyPart) => taking.some((placed) => placed.part === part);
   const x0 = taking.length === 0 ? 0 : Math.min(...taking.map((placed) => placed.x0));
@@ -150,14 +151,14 @@ function floorOf({ stack }: CollectorParts, sizes: AssemblySizes, inRoom: readon
 }
 
 /** What stands under or around the others. */
-function carriers({ stack, exhaust }: CollectorParts, placed: readonly Placed[]): Placed[] {
+function carriers({ assembly, exhaust }: CollectorParts, placed: readonly Placed[]): Placed[] {
   const carried = placed.filter(({ part }) =>
     ['blower', 'motor', 'filter', 'filterBin'].includes(part),
   );
   const left = Math.min(...carried.map(({ x0 }) => x0));
   const right = Math.max(...carried.map(({ x1 }) => x1));
   const low = Math.min(...carried.map(({ z0 }) => z0));
-  const { mount } = stack;
+  const { mount } = assembly;
   const out: Placed[] = [];
   if (mount.kind === 'cart' && mount.height > 0) {
     out.push(standing('cart', (left + right) / 2, right - left + 0.06, 0, mount.height));

@@ -51,11 +51,11 @@ const BAG = { diameter: 0.5, least: 0.4, most: 3, weight: 2 } as const;
  * from wheel, motor, inlet and media area).
  */
 export function sizesOf(parts: CollectorParts): AssemblySizes {
-  const { stack, blower, separator } = parts;
+  const { assembly, blower, separator } = parts;
   const bin = {
-    diameter: stack.bin.diameter ?? BIN.diameter,
-    height: stack.bin.height ?? BIN.height,
-    weight: stack.bin.weight ?? BIN.weight,
+    diameter: assembly.bin.diameter ?? BIN.diameter,
+    height: assembly.bin.height ?? BIN.height,
+    weight: assembly.bin.weight ?? BIN.weight,
   };
   const own = usualSeparator(separator, bin.diameter);
   const power = blower.motor.power;
@@ -63,28 +63,28 @@ export function sizesOf(parts: CollectorParts): AssemblySizes {
   return {
     bin,
     separator: {
-      diameter: stack.separator.diameter ?? own.diameter,
-      height: stack.separator.height ?? own.height,
-      weight: stack.separator.weight ?? own.weight,
+      diameter: assembly.separator.diameter ?? own.diameter,
+      height: assembly.separator.height ?? own.height,
+      weight: assembly.separator.weight ?? own.weight,
       coneShare: own.coneShare,
     },
     blower: {
-      housing: stack.blower.housing ?? HOUSING.diameter * blower.wheelDiameter,
-      width: stack.blower.width ?? HOUSING.width * blower.wheelDiameter,
-      motorLength: stack.blower.motorLength ?? MOTOR_LENGTH.least + MOTOR_LENGTH.perWatt * power,
-      weight: stack.blower.weight ?? BLOWER_WEIGHT.least + BLOWER_WEIGHT.perWatt * power,
+      housing: assembly.blower.housing ?? HOUSING.diameter * blower.wheelDiameter,
+      width: assembly.blower.width ?? HOUSING.width * blower.wheelDiameter,
+      motorLength: assembly.blower.motorLength ?? MOTOR_LENGTH.least + MOTOR_LENGTH.perWatt * power,
+      weight: assembly.blower.weight ?? BLOWER_WEIGHT.least + BLOWER_WEIGHT.perWatt * power,
     },
     filter: {
-      diameter: stack.filter.diameter ?? filter.diameter,
-      height: filter.height === 0 ? 0 : (stack.filter.height ?? filter.height),
-      weight: stack.filter.weight ?? filter.weight,
+      diameter: assembly.filter.diameter ?? filter.diameter,
+      height: filter.height === 0 ? 0 : (assembly.filter.height ?? filter.height),
+      weight: assembly.filter.weight ?? filter.weight,
       isBag: filter.isBag,
     },
     filterBin: {
       height:
-        stack.filterBin.kind === 'none'
+        assembly.filterBin.kind === 'none'
           ? 0
-          : (stack.filterBin.height ?? (stack.filterBin.kind === 'bag' ? 0.6 : 0.35)),
+          : (assembly.filterBin.height ?? (assembly.filterBin.kind === 'bag' ? 0.6 : 0.35)),
     },
   };
 }

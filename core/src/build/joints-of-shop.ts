@@ -125,7 +125,7 @@ function chainJoints(
   joint: (id: string, upstream: JointEnd, downstream: JointEnd) => JointPlace,
 ): JointPlace[] {
   const { inletDiameter } = collector.separator;
-  const { coupling, transition } = collector.stack;
+  const { coupling, transition } = collector.assembly;
   const spigot = (what: EndWhat) => bought(what, '', inletDiameter);
   const connector = (what: 'coupling' | 'transition', kind: 'rigid' | 'hose'): JointEnd => ({
     ...spigot(what),

@@ -18,7 +18,7 @@ function jointsOf(shop: Shop): JointPlace[] {
 /** The sample shop with a cyclone, a blower and a filter in its collector. */
 function filteredShop(): Shop {
   const shop = copyOf(threeBranchShop());
-  Object.assign(shop.collector.separator, { kind: 'cyclone', heads: 5 });
+  Object.assign(shop.collector.separator, { kind: 'cyclone', lossCoefficient: 5 });
   const filter = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
   shop.collector.exhaust = { kind: 'filter', filter };
   return shop;
@@ -107,7 +107,7 @@ describe('the joints of a shop', () => {
       'blowerOutlet transition',
       'transition filter',
     ]);
-    shop.collector.stack.order = 'cleanSide';
+    shop.collector.assembly.order = 'cleanSide';
     expect(chain()).toEqual([
       'separatorOutlet coupling',
       'coupling filter',
@@ -115,7 +115,7 @@ describe('the joints of a shop', () => {
       'transition blowerInlet',
     ]);
     shop.collector.separator.kind = 'none';
-    shop.collector.stack.order = 'pulled';
+    shop.collector.assembly.order = 'pulled';
     expect(chain()).toEqual(['blowerOutlet transition', 'transition filter']);
     shop.collector.exhaust = { kind: 'room', filter: null, opening: 0.2 };
     expect(chain()).toEqual([]);

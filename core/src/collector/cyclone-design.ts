@@ -19,7 +19,7 @@ export interface CycloneAtWork {
   /** m/s in its rectangular inlet. */
   readonly inletSpeed: number;
   /** Velocity heads of that inlet, and of the round duct that feeds it. */
-  readonly heads: number;
+  readonly lossCoefficient: number;
   readonly roundCoefficient: number;
   /** Pa */
   readonly pressure: number;
@@ -47,7 +47,7 @@ export function cycloneAtWork(
   return {
     proportions,
     inletSpeed,
-    heads: coefficient,
+    lossCoefficient: coefficient,
     roundCoefficient: roundInletCoefficient(proportions, inletDiameter),
     pressure: (coefficient * air.density * inletSpeed ** 2) / 2,
     cutSize: cut,

@@ -76,7 +76,7 @@ describe('a cyclone from its proportions', () => {
     };
     const work = cycloneAtWork(proportions, 0.288, air, DUSTS.saw, 0.15);
     expect(work.inletSpeed).toBeCloseTo(18, 9);
-    expect(work.heads).toBeCloseTo(6.4, 9);
+    expect(work.lossCoefficient).toBeCloseTo(6.4, 9);
     expect(work.pressure).toBeCloseTo(6.4 * 0.6 * 18 ** 2, 6);
     expect(work.cutSize).toBe(cutSize(proportions, 0.288, air));
     // The same loss on the round duct's own velocity pressure.

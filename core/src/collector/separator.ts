@@ -13,18 +13,24 @@ import { type CycloneProportions, inletArea, inletCoefficient } from './cyclone'
  * for high-efficiency ones: small cyclones as they are sold are wider in their inlet and outlet.
  */
 export const SEPARATORS = {
-  none: { name: 'None, one stage', heads: 0, range: [0, 0], caught: 0, origin: 'standard' },
-  cyclone: { name: 'Cyclone', heads: 3, range: [2, 5], caught: 0.97, origin: 'estimate' },
+  none: {
+    name: 'None, one stage',
+    lossCoefficient: 0,
+    range: [0, 0],
+    caught: 0,
+    origin: 'standard',
+  },
+  cyclone: { name: 'Cyclone', lossCoefficient: 3, range: [2, 5], caught: 0.97, origin: 'estimate' },
   baffle: {
     name: 'Slotted baffle in a drum',
-    heads: 9,
+    lossCoefficient: 9,
     range: [7, 12],
     caught: 0.92,
     origin: 'estimate',
   },
   lid: {
     name: 'Lid with two elbows',
-    heads: 5,
+    lossCoefficient: 5,
     range: [4, 8],
     caught: 0.88,
     origin: 'estimate',
@@ -33,7 +39,7 @@ export const SEPARATORS = {
   SeparatorKind,
   {
     name: string;
-    heads: number;
+    lossCoefficient: number;
     range: readonly [number, number];
     caught: number;
     origin: Origin;

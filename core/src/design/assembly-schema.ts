@@ -17,7 +17,7 @@ const joint = z.strictObject({
  * How a collector's parts stand: sizes, heights, what holds them, and how its bin comes free. The
  * air's own measures (inlet, wheel, media) are kept with the parts themselves.
  */
-export const stack = z.strictObject({
+export const assembly = z.strictObject({
   /**
    * What the air meets after what. Pulled: separator, blower, filter. Pushed: blower, separator,
    * filter. Clean side: separator, filter, blower.

@@ -17,18 +17,18 @@ export const CHAINS: Readonly<Record<ChainOrder, readonly ChainPart[]>> = {
  * blower can only stand behind a filter that gives its air back to the room at once.
  */
 export function chainOrder({
-  stack,
+  assembly,
   separator,
   exhaust,
-}: Pick<CollectorParts, 'stack' | 'separator' | 'exhaust'>): ChainOrder {
-  if (stack.order === 'pushed') return separator.kind === 'none' ? 'pulled' : 'pushed';
-  if (stack.order === 'cleanSide') return exhaust.kind === 'filter' ? 'cleanSide' : 'pulled';
+}: Pick<CollectorParts, 'assembly' | 'separator' | 'exhaust'>): ChainOrder {
+  if (assembly.order === 'pushed') return separator.kind === 'none' ? 'pulled' : 'pushed';
+  if (assembly.order === 'cleanSide') return exhaust.kind === 'filter' ? 'cleanSide' : 'pulled';
   return 'pulled';
 }
 
 /** The parts that are there, as the air meets them. */
 export const chainOf = (
-  parts: Pick<CollectorParts, 'stack' | 'separator' | 'exhaust'>,
+  parts: Pick<CollectorParts, 'assembly' | 'separator' | 'exhaust'>,
 ): ChainPart[] =>
   CHAINS[chainOrder(parts)].filter(
     (part) => part !== 'separator' || parts.separator.kind !== 'none',

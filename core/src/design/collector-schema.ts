@@ -82,7 +82,7 @@ export const separator = z.strictObject({
   kind: z.enum(SEPARATOR_KINDS),
   inletDiameter: diameter,
   /** Loss as velocity heads of its inlet, believed while no proportions are given. */
-  heads: z.number().min(0).max(100),
+  lossCoefficient: z.number().min(0).max(100),
   origin,
   /** A cyclone's own lengths, m, from which its loss and cut size follow. */
   proportions: z

@@ -34,13 +34,13 @@ export function swapIn(shop: Shop, id: string, presentName: string): void {
 }
 
 /** What makes a collector: the one that stands in the shop, or a candidate for its place. */
-export type CollectorParts = Pick<Candidate, 'separator' | 'blower' | 'exhaust' | 'stack'>;
+export type CollectorParts = Pick<Candidate, 'separator' | 'blower' | 'exhaust' | 'assembly'>;
 
-const partsOf = ({ separator, blower, exhaust, stack }: CollectorParts): CollectorParts => ({
+const partsOf = ({ separator, blower, exhaust, assembly }: CollectorParts): CollectorParts => ({
   separator,
   blower,
   exhaust,
-  stack,
+  assembly,
 });
 
 /** The shop with a candidate standing where its collector does. */

@@ -52,7 +52,7 @@ export function newShop(
       separator: {
         kind: 'cyclone',
         inletDiameter: units === 'us' ? toSI(6, 'in') : toSI(150, 'mm'),
-        heads: 3,
+        lossCoefficient: 3,
         origin: { kind: 'assumed' },
         proportions: null,
         caught: 0.97,
@@ -81,7 +81,7 @@ export function newShop(
         },
       },
       dust: { rate: toSI(4, 'lbh'), median: 150e-6, spread: 3 },
-      stack: usualAssembly(true),
+      assembly: usualAssembly(true),
       place: null,
       turn: 0,
       inlet: { side: 'left', height: null },

@@ -14,7 +14,7 @@ import {
   size,
   turn,
 } from '../document/atoms';
-import { stack } from './assembly-schema';
+import { assembly } from './assembly-schema';
 import { blower, dust, exhaust, type media, separator } from './collector-schema';
 import {
   type bend,
@@ -39,7 +39,7 @@ import {
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 7;
+export const VERSION = 8;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),
@@ -135,7 +135,7 @@ const collector = z.strictObject({
   blower,
   exhaust,
   dust,
-  stack,
+  assembly,
   place: point3.nullable(),
   /** Of its footprint, counter-clockwise, rad. */
   turn,
@@ -153,7 +153,7 @@ const candidate = z.strictObject({
   separator,
   blower,
   exhaust,
-  stack,
+  assembly,
   /** What changing to it costs, in the shop's money; null: not known. */
   cost: z.number().min(0).max(1e9).nullable(),
 });
@@ -212,5 +212,5 @@ export type Separator = Collector['separator'];
 export type Exhaust = Collector['exhaust'];
 export type Media = z.infer<typeof media>;
 export type Rules = z.infer<typeof rules>;
-export type Assembly = z.infer<typeof stack>;
+export type Assembly = z.infer<typeof assembly>;
 export type MeasuredEnd = z.infer<typeof measuredEnd>;

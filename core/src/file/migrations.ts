@@ -1,10 +1,15 @@
 import { VERSION } from '../design/schema';
+import type { DocumentChange } from '../document/changes';
+import { isJson, type Json } from '../document/json-walk';
+import { changeWithRenames, withRenames } from '../document/rename';
+import { isRecordKind, migrateRecord } from '../journal/journal';
 import { fromVersion1 } from './from-version-1';
 import { fromVersion2 } from './from-version-2';
 import { fromVersion3 } from './from-version-3';
 import { fromVersion4 } from './from-version-4';
 import { fromVersion5 } from './from-version-5';
 import { fromVersion6 } from './from-version-6';
+import { fromVersion7 } from './from-version-7';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -16,6 +21,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion4,
   fromVersion5,
   fromVersion6,
+  fromVersion7,
 ];
 
 export type Migrated =
@@ -51,7 +57,31 @@ export function migrate(
     const step = migrations.find(({ from }) => from === at);
     if (!step) return { ok: false, reason: `no way is known from its version ${at} to ${present}` };
     renewed.push(...(step.renews?.(current) ?? []));
-    current = { ...step.migrate(current), version: at + 1 };
+    current = { ...step.migrate(withRecords(current, at)), version: at + 1 };
   }
   return { ok: true, document: current, renewed };
 }
+
+/** A document of version `from`, from 5 on, with the records of its journal brought one version further. */
+function withRecords(document: Json, from: number): Json {
+  const { journal } = document;
+  if (!isJson(journal)) return document;
+  const lists = Object.entries(journal).map(([kind, list]) => [
+    kind,
+    isRecordKind(kind) && Array.isArray(list)
+      ? list.map((one) => (isJson(one) ? migrateRecord(kind, one, from, from + 1) : one))
+      : list,
+  ]);
+  return { ...document, journal: Object.fromEntries(lists) };
+}
+
+const renamesSince = (version: number) =>
+  MIGRATIONS.flatMap(({ from, renames }) => (from >= version && renames ? [renames] : []));
+
+/** A design of an earlier version with what has taken another name since, and nothing else brought forward. */
+export const renamedSince = <T>(version: number, design: T): T =>
+  renamesSince(version).reduce((document, renames) => withRenames(document, renames), design);
+
+/** A remembered change of a design of an earlier version, by the names its members have now. */
+export const changeRenamedSince = (version: number, change: DocumentChange): DocumentChange =>
+  renamesSince(version).reduce(changeWithRenames, change);

@@ -15,6 +15,7 @@ const PUBLISHED: Readonly<Record<string, string>> = {
   'from-version-4.ts': 'd3d64eda39bb0c97',
   'from-version-5.ts': '269980780e70427e',
   'from-version-6.ts': 'f6bc485670964bba',
+  'from-version-7.ts': '24b215e5c8615a91',
   'kept/version-1.json': '4cd1951363b77b2d',
   'kept/version-2.json': '65e5dd8074dfe31a',
   'kept/version-3.json': 'a4c3880ea4123f84',
@@ -22,6 +23,7 @@ const PUBLISHED: Readonly<Record<string, string>> = {
   'kept/version-5.json': 'b2ac0f60df8df691',
   'kept/version-6.json': '61c1961a5f4d3159',
   'kept/version-7.json': 'f799a26918197d47',
+  'kept/version-8.json': 'b51d98368a1705ac',
 };
 
 const here = new URL('.', import.meta.url);
@@ -31,6 +33,8 @@ const kept = readdirSync(new URL('kept/', here)).map((name) => `kept/${name}`);
 /** Steps of single records stand with their schemas. */
 const PUBLISHED_OF_RECORDS: Readonly<Record<string, string>> = {
   'readings 4': '95343992dcccada1',
+  'fieldTests 7': '3d0cfaca1130b60e',
+  'sounds 7': '311bea522e1215d1',
 };
 
 /** Of what it does: how it is set out, and where its imports lie, may change. */

@@ -74,7 +74,7 @@ describe('what shortfalls share', () => {
   it('is nothing where only the separator is a little worse than believed', () => {
     const shop = branchedShop();
     const reality = copyOf(shop);
-    reality.collector.separator.heads *= 1.15;
+    reality.collector.separator.lossCoefficient *= 1.15;
     const { tree, compared } = readEverywhere(shop, reality);
     expect(sharedShortfall(shop, tree, compared).kind).toBe('no difference');
   });

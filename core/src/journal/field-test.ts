@@ -14,8 +14,8 @@ export const fieldTestType = recordType(
     /** Duct where the suction is read, m. */
     tapDiameter: diameter,
     /** Shares the two meters may be off by, 95 % of the time. */
-    flowDoubt: z.number().min(0).max(1),
-    pressureDoubt: z.number().min(0).max(1),
+    flowUncertainty: z.number().min(0).max(1),
+    pressureUncertainty: z.number().min(0).max(1),
     steps: z
       .array(
         z.strictObject({
@@ -29,6 +29,13 @@ export const fieldTestType = recordType(
       )
       .max(100),
   }),
+  {
+    7: ({ flowDoubt, pressureDoubt, ...rest }) => ({
+      ...rest,
+      flowUncertainty: flowDoubt,
+      pressureUncertainty: pressureDoubt,
+    }),
+  },
 );
 
 export type FieldTest = z.infer<typeof fieldTestType.schema>;

@@ -16,7 +16,7 @@ const sound = (id: string, level: number) => ({
   place: 'Bench',
   level,
   distance: null,
-  reckoned: null,
+  expected: null,
   hours: null,
   note: '',
 });

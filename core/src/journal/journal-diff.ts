@@ -1,5 +1,12 @@
 import { changesBetween, isSame, withChanges } from '../document/changes';
-import { byTime, type Journal, type JournalRecord, RECORD_KINDS, type RecordKind } from './journal';
+import {
+  byTime,
+  type Journal,
+  type JournalRecord,
+  migrateRecord,
+  RECORD_KINDS,
+  type RecordKind,
+} from './journal';
 
 /** A record with the kind of list it stands in. */
 export interface Entry {
@@ -90,6 +97,22 @@ export function withDiff<T extends SomeLists>(lists: T, diff: JournalDiff): T {
     });
   }
   return { ...lists, ...next };
+}
+
+/** A remembered diff with its records brought from one version of the file to a later one. */
+export function migrateDiff(diff: JournalDiff, from: number, to: number): JournalDiff {
+  const brought = (kind: RecordKind, record: JournalRecord) =>
+    migrateRecord(kind, record, from, to) as JournalRecord;
+  const entry = ({ kind, record }: Entry): Entry => ({ kind, record: brought(kind, record) });
+  return {
+    added: diff.added.map(entry),
+    updated: diff.updated.map(({ kind, before, after }) => ({
+      kind,
+      before: brought(kind, before),
+      after: brought(kind, after),
+    })),
+    removed: diff.removed.map(entry),
+  };
 }
 
 /** Two diffs in succession as one: what was added and then updated was added so. */

@@ -13,12 +13,15 @@ export const soundType = recordType(
     level: z.number().min(20).max(150),
     /** From the collector, m; null: not measured. */
     distance: positive(100).nullable(),
-    /** Level this program estimated for the collector that stood there then; null: not known. */
-    reckoned: z.number().nullable(),
+    /** Level the model expected of the collector that stood there then; null: not known. */
+    expected: z.number().nullable(),
     /** Hours a day at this level; null: not a place where anyone stays. */
     hours: z.number().min(0).max(24).nullable(),
     note,
   }),
+  {
+    7: ({ reckoned, ...rest }) => ({ ...rest, expected: reckoned }),
+  },
 );
 
 export type SoundReading = z.infer<typeof soundType.schema>;

@@ -34,19 +34,19 @@ export const fanStatic = (
 export function fitFieldTest(test: FieldTest): FieldTestFit {
   const points = test.steps.map((step) => ({ flow: step.flow, pressure: fanStatic(step, test) }));
   const curve = fitCurve(points, {
-    flow: test.flowDoubt,
-    pressure: test.pressureDoubt,
+    flow: test.flowUncertainty,
+    pressure: test.pressureUncertainty,
   });
   const exhaust = throughOrigin(
     test.steps.flatMap(({ flow, outlet }) => (outlet === null ? [] : [[flow, outlet] as const])),
-    Math.hypot(test.flowDoubt, test.pressureDoubt),
+    Math.hypot(test.flowUncertainty, test.pressureUncertainty),
   );
   const area = circleArea(test.tapDiameter);
   const separator = throughOrigin(
     test.steps.flatMap(({ flow, inlet, ahead }) =>
       ahead === null ? [] : [[velocityPressure(flow / area, test.density), inlet - ahead] as const],
     ),
-    Math.hypot(2 * test.flowDoubt, test.pressureDoubt),
+    Math.hypot(2 * test.flowUncertainty, test.pressureUncertainty),
   );
   return { curve, points, exhaust, separator };
 }

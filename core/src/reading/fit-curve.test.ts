@@ -240,8 +240,8 @@ describe('a field test', () => {
     speed: 57.5,
     wheelDiameter: 0.3,
     tapDiameter,
-    flowDoubt: 0.03,
-    pressureDoubt: 0.02,
+    flowUncertainty: 0.03,
+    pressureUncertainty: 0.02,
     steps: OPENINGS.map((flow, i) => {
       const outlet = filter * flow;
       const inlet = truth(flow, 1.9) - outlet + velocityPressure(flow);

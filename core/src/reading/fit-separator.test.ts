@@ -14,8 +14,8 @@ if (!drop) throw new Error('no drop');
 const options = { view: 'found', openGates: gatesOfDrop(drop) } as const;
 
 /** Flow at the drop with a separator of so many heads. */
-function flowWith(heads: number): number {
-  const separator = { ...shop.collector.separator, kind: 'lid' as const, heads };
+function flowWith(lossCoefficient: number): number {
+  const separator = { ...shop.collector.separator, kind: 'lid' as const, lossCoefficient };
   const changed = { ...shop, collector: { ...shop.collector, separator } };
   const solved = solveTree(changed, tree, options);
   if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
@@ -33,18 +33,20 @@ const fit = (without: number, withIt: number, uncertainty = 0.02) =>
   );
 
 describe('a separator fitted to a before/after pair', () => {
-  it.each([1, 4.5, 10, 25])('finds the %f heads the readings were made with', (heads) => {
-    const fitted = fit(flowWith(0), flowWith(heads));
+  it.each([1, 4.5, 10, 25])('finds the %f heads the readings were made with', (lossCoefficient) => {
+    const fitted = fit(flowWith(0), flowWith(lossCoefficient));
     if (!fitted.ok) throw new Error(fitted.reason);
-    expect(fitted.heads).toBeCloseTo(heads, 4);
-    expect(fitted.least).toBeLessThan(heads);
-    expect(fitted.most).toBeGreaterThan(heads);
+    expect(fitted.lossCoefficient).toBeCloseTo(lossCoefficient, 4);
+    expect(fitted.least).toBeLessThan(lossCoefficient);
+    expect(fitted.most).toBeGreaterThan(lossCoefficient);
   });
 
   it('does not mind a meter that reads in its own unit, nor one that reads high', () => {
     const plain = fit(flowWith(0), flowWith(6));
     const other = fit(1.2 * 196.85 * flowWith(0), 1.2 * 196.85 * flowWith(6));
-    expect(plain.ok && other.ok && Math.abs(plain.heads - other.heads)).toBeLessThan(1e-4);
+    expect(
+      plain.ok && other.ok && Math.abs(plain.lossCoefficient - other.lossCoefficient),
+    ).toBeLessThan(1e-4);
   });
 
   it('is the surer the better the readings', () => {
@@ -78,8 +80,8 @@ describe('a separator fitted to a before/after pair', () => {
     const least = fit(free, held * (1 + off), 0);
     const most = fit(free, held * (1 - off), 0);
     if (!fitted.ok || !least.ok || !most.ok) throw new Error('refused');
-    expect(fitted.least).toBeCloseTo(least.heads, 5);
-    expect(fitted.most).toBeCloseTo(most.heads, 5);
+    expect(fitted.least).toBeCloseTo(least.lossCoefficient, 5);
+    expect(fitted.most).toBeCloseTo(most.lossCoefficient, 5);
     // Where one of the two readings is sure, only the other's uncertainty counts.
     const one = fitSeparator(
       shop,
@@ -90,7 +92,7 @@ describe('a separator fitted to a before/after pair', () => {
       { value: held, uncertainty: 0.02 * held },
     );
     const end = fit(free, held * 0.98, 0);
-    expect(one.ok && end.ok && one.most - end.heads).toBeCloseTo(0, 5);
+    expect(one.ok && end.ok && one.most - end.lossCoefficient).toBeCloseTo(0, 5);
   });
 
   it('ranges from no heads to a hundred where the readings leave that open', () => {

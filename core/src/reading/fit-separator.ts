@@ -14,7 +14,7 @@ export type FittedSeparator =
   | {
       readonly ok: true;
       /** Velocity heads of its inlet, with the interval the readings' uncertainties leave, 95 %. */
-      readonly heads: number;
+      readonly lossCoefficient: number;
       readonly least: number;
       readonly most: number;
     }
@@ -63,7 +63,7 @@ export function fitSeparator(
   const coefficientAt = (wanted: number) => coefficientForShare(shareWith, wanted);
   return {
     ok: true,
-    heads: coefficientAt(ratio),
+    lossCoefficient: coefficientAt(ratio),
     least: coefficientAt(Math.min(1, ratio * (1 + uncertainty))),
     most: coefficientAt(ratio * (1 - uncertainty)),
   };
@@ -71,20 +71,23 @@ export function fitSeparator(
 
 /** The drop's flow with a separator of so many heads, over its flow without one. */
 function flowShares(shop: Shop, tree: DuctTree, drop: Drop, options: NetworkOptions) {
-  const flowWith = (heads: number): number | null => {
+  const flowWith = (lossCoefficient: number): number | null => {
     const kind = 'lid' as const;
-    const separator = { ...shop.collector.separator, kind, heads, proportions: null };
+    const separator = { ...shop.collector.separator, kind, lossCoefficient, proportions: null };
     const changed = { ...shop, collector: { ...shop.collector, separator } };
     const solved = solveTree(changed, tree, options);
     return solved.kind === 'solved' ? dropFlow(solved, drop) : null;
   };
   const free = flowWith(0);
   if (free === null || !(free > 0)) return null;
-  return (heads: number) => (flowWith(heads) ?? free) / free;
+  return (lossCoefficient: number) => (flowWith(lossCoefficient) ?? free) / free;
 }
 
 /** More heads, less flow: the share is met by halving, to far within any reading. */
-function coefficientForShare(shareWith: (heads: number) => number, wanted: number): number {
+function coefficientForShare(
+  shareWith: (lossCoefficient: number) => number,
+  wanted: number,
+): number {
   let low = 0;
   let high = MOST_HEADS;
   if (wanted <= shareWith(high)) return high;

@@ -72,9 +72,9 @@ export const collector = (): CoefficientGroup[] => [
     source:
       'modeling defaults that agree with what shops measured, to be fitted to your own readings; shares caught common practice',
     coefficients: Object.values(SEPARATORS)
-      .filter(({ heads }) => heads > 0)
-      .flatMap(({ name, heads, caught, origin }) => [
-        plain(name, heads, origin),
+      .filter(({ lossCoefficient }) => lossCoefficient > 0)
+      .flatMap(({ name, lossCoefficient, caught, origin }) => [
+        plain(name, lossCoefficient, origin),
         {
           name: `${name}, separation efficiency`,
           value: caught,

@@ -27,7 +27,7 @@ describe('what the air depends on', () => {
     ['the filter', (draft) => draft.condition.filterLoading.value++],
     ['the site', (draft) => draft.shop.site.elevation++],
     ['a rule', (draft) => draft.shop.rules.settlingVelocity++],
-    ['the collector', (draft) => draft.collector.separator.heads++],
+    ['the collector', (draft) => draft.collector.separator.lossCoefficient++],
     [
       'the units, by which wiring rules go',
       (draft) => Object.assign(draft.shop, { units: 'metric' }),

@@ -1,11 +1,14 @@
 import { isExtended, type Shop, VERSION } from '@frank-gauge/core/design';
 import {
+  changeRenamedSince,
   type Journal,
+  migrateDiff,
   migrateRecord,
   RECORD_KINDS,
   RECORD_TYPES,
   type Renewal,
   readShop,
+  renamedSince,
 } from '@frank-gauge/core/journal';
 import Dexie, { type DexieOptions, type EntityTable, type Table, type Transaction } from 'dexie';
 import { nanoid } from 'nanoid';
@@ -141,9 +144,10 @@ async function moveApart(db: Pick<Transaction, 'table'>): Promise<void> {
 }
 
 /**
- * Brings what tables of version `from` hold one version on: designs as a whole, records one by one. Undo
- * stays where a design only gained what defaults fill in; where it took another shape, or records did, the
- * remembered changes speak of the old one and are let go. What cannot be read stays as it lies.
+ * Brings what tables of version `from` hold on: designs to the present version, records one version further,
+ * and so the records in remembered changes. Undo stays where a design only took new names and gained what
+ * defaults fill in: remembered changes follow the names. Where it took another shape, they speak of the old
+ * one and are let go. What cannot be read stays as it lies.
  */
 async function bringForward(
   db: Pick<Transaction, 'table'>,
@@ -152,6 +156,7 @@ async function bringForward(
 ): Promise<void> {
   const designs = db.table<DesignRow, string>('designs');
   const summaries = db.table<SummaryRow, string>('summaries');
+  const history = db.table<ChangeRow>('history');
   const stepped = RECORD_KINDS.filter((kind) => RECORD_TYPES[kind].migrations[from]);
   for (const { id, document } of await designs.toArray()) {
     if (document.version !== from) continue;
@@ -160,20 +165,24 @@ async function bringForward(
     if (!now.ok || !summary) continue;
     await designs.put({ id, document: now.shop });
     const { version: _, ...before } = document;
-    const keepsUndo = stepped.length === 0 && isExtended(before, now.shop);
-    if (!keepsUndo) {
-      const ofShop = [id, Dexie.minKey];
-      await db
-        .table('history')
-        .where('[shop+position]')
-        .between(ofShop, [id, Dexie.maxKey])
-        .delete();
+    const keepsUndo = isExtended(renamedSince(from, before), now.shop);
+    const remembered = history
+      .where('[shop+position]')
+      .between([id, Dexie.minKey], [id, Dexie.maxKey]);
+    if (keepsUndo) {
+      await remembered.filter(isWhole).modify((row) => {
+        row.design = row.design.map((change) => changeRenamedSince(from, change));
+        row.inverse = row.inverse.map((change) => changeRenamedSince(from, change));
+      });
+    } else {
+      await remembered.delete();
     }
     await summaries.put({
       ...summary,
       ...(keepsUndo ? {} : { cursor: 0, changes: 0 }),
       revision: summary.revision + 1,
       designRevision: summary.designRevision + 1,
+      lastDiff: null,
       renewed: [...summary.renewed, ...now.renewed],
     });
   }
@@ -185,7 +194,15 @@ async function bringForward(
         row.record = migrateRecord(kind, row.record, from, from + 1);
       });
   }
+  if (stepped.length === 0) return;
+  await history.filter(isWhole).modify((row) => {
+    row.journal = migrateDiff(row.journal, from, from + 1);
+  });
 }
+
+/** Whether a remembered change has all its parts: one that lies damaged must not keep the shops from opening. */
+const isWhole = ({ design, inverse, journal }: Partial<ChangeRow>): boolean =>
+  [design, inverse, journal?.added, journal?.updated, journal?.removed].every(Array.isArray);
 
 let inUse = new Database();
 

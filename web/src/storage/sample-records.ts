@@ -37,7 +37,7 @@ export const sampleSound = (id: string, level = 80): SoundReading => ({
   place: 'Bench',
   level,
   distance: null,
-  reckoned: null,
+  expected: null,
   hours: null,
   note: '',
 });

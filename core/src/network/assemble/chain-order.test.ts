@@ -10,15 +10,15 @@ import { type ShopSolution, solveShop } from '../solve-shop';
 /** The sample shop with a cyclone and a filter. */
 function filteredShop(): Shop {
   const shop = threeBranchShop();
-  Object.assign(shop.collector.separator, { kind: 'cyclone', heads: 5 });
+  Object.assign(shop.collector.separator, { kind: 'cyclone', lossCoefficient: 5 });
   const filter = { name: '', area: 10, permeability: 0.1, seasoned: 1, grade: null };
   shop.collector.exhaust = { kind: 'filter', filter };
   return shop;
 }
 
-const ordered = (shop: Shop, order: Shop['collector']['stack']['order']): Shop => {
+const ordered = (shop: Shop, order: Shop['collector']['assembly']['order']): Shop => {
   const changed = copyOf(shop);
-  changed.collector.stack.order = order;
+  changed.collector.assembly.order = order;
   return changed;
 };
 

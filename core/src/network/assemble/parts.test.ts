@@ -312,7 +312,7 @@ describe('what estimates are multiplied by', () => {
       2 * doubled(shop, null).exhaust.linear,
       9,
     );
-    shop.collector.stack.order = 'pushed';
+    shop.collector.assembly.order = 'pushed';
     const pushed = doubled(shop, null).exhaust;
     expect(pushed.separator).toBeGreaterThan(0);
     expect(doubled(shop, 'separator').exhaust.separator).toBeCloseTo(2 * pushed.separator, 12);
@@ -365,7 +365,7 @@ describe('a change of diameter', () => {
 describe('a separator', () => {
   const taken = (change: Partial<Shop['collector']['separator']>) => {
     const shop = threeBranchShop();
-    Object.assign(shop.collector.separator, { heads: 5, inletDiameter: 0.15, ...change });
+    Object.assign(shop.collector.separator, { lossCoefficient: 5, inletDiameter: 0.15, ...change });
     const [part] = partsOf(shop, SEPARATOR_RUN, 'separator');
     return [part?.name, part?.coefficient];
   };
@@ -383,9 +383,9 @@ describe('a separator', () => {
     expect(taken({ kind: 'baffle' })).toEqual(['baffle', 5]);
     expect(taken({ kind: 'baffle', proportions })).toEqual(['baffle', 5]);
     expect(taken({ kind: 'cyclone' })).toEqual(['cyclone', 5]);
-    const [, heads] = taken({ kind: 'cyclone', proportions });
-    expect(heads).toBeCloseTo(roundInletCoefficient(proportions, 0.15), 12);
-    expect(heads).not.toBeCloseTo(5, 1);
+    const [, lossCoefficient] = taken({ kind: 'cyclone', proportions });
+    expect(lossCoefficient).toBeCloseTo(roundInletCoefficient(proportions, 0.15), 12);
+    expect(lossCoefficient).not.toBeCloseTo(5, 1);
   });
 });
 

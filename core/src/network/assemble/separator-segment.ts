@@ -14,14 +14,14 @@ export const SEPARATOR_RUN = 'separator';
 /** Velocity heads a separator takes of its inlet: a cyclone's by its proportions where given. */
 export function separatorCoefficient({
   kind,
-  heads,
+  lossCoefficient,
   proportions,
   inletDiameter,
 }: Separator): number {
   if (kind === 'none') return 0;
   return kind === 'cyclone' && proportions
     ? roundInletCoefficient(proportions, inletDiameter)
-    : heads;
+    : lossCoefficient;
 }
 
 /** An elbow ahead of a blower's inlet with the straight duct between them, m. */

@@ -111,7 +111,7 @@ describe('a field test that is written down', () => {
     const { blower, separator } = shop().collector;
     expect(blower.curve[0]?.pressure).toBeCloseTo(2000, 0);
     expect(blower.measured.density).toBe(test.density);
-    expect(separator.heads).toBeCloseTo(4, 6);
+    expect(separator.lossCoefficient).toBeCloseTo(4, 6);
     expect(separator.origin).toEqual({ kind: 'fitted', on: test.at });
     // A spun-bond cartridge of 110 ft² takes 125 Pa / (10.2 m² · 0.0508 m/s) a m³/s when clean.
     expect(shop().condition.filterLoading.value).toBeCloseTo(900 / (125 / (10.219 * 0.0508)), 2);

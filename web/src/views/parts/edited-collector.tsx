@@ -57,7 +57,7 @@ const editing = (
     editParts,
     editBlower: (field, change) => editParts(field, ({ blower }) => change(blower)),
     editSeparator: (field, change) => editParts(field, ({ separator }) => change(separator)),
-    editAssembly: (field, change) => editParts(field, ({ stack }) => change(stack)),
+    editAssembly: (field, change) => editParts(field, ({ assembly }) => change(assembly)),
   };
 };
 

@@ -30,7 +30,7 @@ export function SeparatorFields() {
           onChange={(kind) =>
             editSeparator('kind of separator', (own) => {
               own.kind = kind;
-              own.heads = SEPARATORS[kind].heads;
+              own.lossCoefficient = SEPARATORS[kind].lossCoefficient;
               own.caught = SEPARATORS[kind].caught;
               own.origin = { kind: 'assumed' };
               own.proportions = null;
@@ -68,13 +68,13 @@ function CoefficientFields({ separator }: Props) {
         <span className="grid grid-cols-[72px_1fr] items-center gap-2">
           <ShopQuantity
             label="Loss coefficient (C), separator"
-            value={separator.heads}
+            value={separator.lossCoefficient}
             kind="number"
             min={0}
             max={100}
-            onChange={(heads) =>
+            onChange={(lossCoefficient) =>
               editSeparator('loss coefficient', (own) => {
-                own.heads = heads;
+                own.lossCoefficient = lossCoefficient;
                 own.origin = { kind: 'assumed' };
               })
             }
@@ -100,7 +100,7 @@ function CoefficientFields({ separator }: Props) {
   );
 }
 
-const BY_HEADS = 'heads';
+const BY_HEADS = 'lossCoefficient';
 /** Body of a new cyclone in diameters of its round inlet: a usual proportion, to be measured. */
 const USUAL_BODY = 3;
 

@@ -22,7 +22,7 @@ export function AssemblyFields() {
   const { parts } = useCollector();
   const { elevation } = useElevation();
   const { sizes } = elevation;
-  const { stack } = parts;
+  const { assembly } = parts;
   const length = (value: number) => tapeLength(value, system);
   const across = (diameter: number, height: number) => `${length(diameter)} × ${length(height)}`;
   const hasSeparator = parts.separator.kind !== 'none';
@@ -33,7 +33,7 @@ export function AssemblyFields() {
         <OpeningLine
           id="bin"
           name="Bin and lid"
-          about={`${across(sizes.bin.diameter, sizes.bin.height)}, ${stack.emptying.kind === 'lower' ? 'lowered' : 'lifted off'}`}
+          about={`${across(sizes.bin.diameter, sizes.bin.height)}, ${assembly.emptying.kind === 'lower' ? 'lowered' : 'lifted off'}`}
         >
           <BinFields />
         </OpeningLine>
@@ -43,7 +43,7 @@ export function AssemblyFields() {
         name="Separator"
         about={
           hasSeparator
-            ? `${across(sizes.separator.diameter, sizes.separator.height)}${stack.separator.hungAt === null ? '' : ', hung'}`
+            ? `${across(sizes.separator.diameter, sizes.separator.height)}${assembly.separator.hungAt === null ? '' : ', hung'}`
             : 'none, one stage'
         }
       >
@@ -56,7 +56,7 @@ export function AssemblyFields() {
       <OpeningLine
         id="coupling"
         name="Couplings"
-        about={`${stack.coupling.kind}, ${stack.transition.kind}`}
+        about={`${assembly.coupling.kind}, ${assembly.transition.kind}`}
       >
         <JointFields which="coupling" line="First" />
         <JointFields which="transition" line="Second" />
@@ -68,9 +68,9 @@ export function AssemblyFields() {
       >
         <BlowerSizeFields />
       </OpeningLine>
-      <OpeningLine id="mount" name="Carried by" about={MOUNTS[stack.mount.kind]}>
+      <OpeningLine id="mount" name="Carried by" about={MOUNTS[assembly.mount.kind]}>
         <MountFields />
-        {stack.mount.kind === 'wall' && <BracketFields />}
+        {assembly.mount.kind === 'wall' && <BracketFields />}
       </OpeningLine>
       {sizes.filter.height > 0 && (
         <OpeningLine

@@ -72,7 +72,7 @@ function Figures() {
   const masses = assemblyMasses(parts);
   const { ceiling, height, floor, sizes } = elevation;
   const coupling = elevation.joints.find(({ part }) => part === 'coupling');
-  const bracket = bracketLoad(parts.stack.cleat, sizes.blower.weight, sizes.blower.housing / 2);
+  const bracket = bracketLoad(parts.assembly.cleat, sizes.blower.weight, sizes.blower.housing / 2);
   const hasBin = parts.separator.kind !== 'none';
   return (
     <dl className="pt-1">
@@ -89,9 +89,9 @@ function Figures() {
       {hasBin && (
         <>
           <Figure name="to free the bin">
-            {parts.stack.emptying.kind === 'lower'
-              ? `lower ${length(parts.stack.emptying.travel)}; the lip needs ${length(parts.stack.lid.lip)}`
-              : `lift ${mass(masses.offBin)} by ${length(parts.stack.lid.lip)}`}
+            {parts.assembly.emptying.kind === 'lower'
+              ? `lower ${length(parts.assembly.emptying.travel)}; the lip needs ${length(parts.assembly.lid.lip)}`
+              : `lift ${mass(masses.offBin)} by ${length(parts.assembly.lid.lip)}`}
           </Figure>
           <Figure name="bin, full">
             {formatShort(binVolume(parts), 'volume', system)}, about {mass(masses.fullBin)}
@@ -100,17 +100,17 @@ function Figures() {
       )}
       {coupling && (
         <Figure name="first coupling">
-          {parts.stack.mount.kind === 'onSeparator' && elevation.shaft === 'upright'
+          {parts.assembly.mount.kind === 'onSeparator' && elevation.shaft === 'upright'
             ? `${coupling.kind}, ${length(coupling.length)}`
             : `${coupling.kind}, needs ${length(coupling.needed)}, has ${length(coupling.length)}`}
         </Figure>
       )}
       <Figure name="blower to lift">
         {mass(masses.blower)};{' '}
-        {parts.stack.people === 1 ? 'one person' : `${parts.stack.people} people`} can lift{' '}
+        {parts.assembly.people === 1 ? 'one person' : `${parts.assembly.people} people`} can lift{' '}
         {mass(masses.byPeople)}
       </Figure>
-      {parts.stack.mount.kind === 'wall' && (
+      {parts.assembly.mount.kind === 'wall' && (
         <Figure name="upper screws">
           {mass(bracket.pull / GRAVITY)} pull, capacity {mass(bracket.pullBorne / GRAVITY)}
         </Figure>
@@ -131,7 +131,7 @@ function Suction() {
   const roughly = (value: number) =>
     pressure(toSI(Number(fromSI(value, unit).toPrecision(2)), unit));
   const run = shop.ducts.runs.find(({ id }) => id === weakestPipe?.run);
-  const isFlat = parts.stack.bin.shape === 'square';
+  const isFlat = parts.assembly.bin.shape === 'square';
   const stands = (value: number) => (
     <>
       {value < shutOff && (

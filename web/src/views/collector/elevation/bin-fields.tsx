@@ -9,7 +9,7 @@ import { useElevation } from '../../parts/use-elevation';
 export function BinFields() {
   const { parts, editAssembly } = useCollector();
   const { elevation, warn } = useElevation();
-  const { bin, lid, emptying } = parts.stack;
+  const { bin, lid, emptying } = parts.assembly;
   const { sizes } = elevation;
   return (
     <>

@@ -14,7 +14,7 @@ interface JointProps {
 export function JointFields({ which, line }: JointProps) {
   const { parts, editAssembly } = useCollector();
   const { warn } = useElevation();
-  const joint = parts.stack[which];
+  const joint = parts.assembly[which];
   return (
     <>
       <Line label={`${line} coupling`}>

@@ -48,11 +48,11 @@ describe('an elevation as it is drawn', () => {
   });
 
   it('lets be dragged what hangs, and nothing that stands', () => {
-    const { stack } = shop.collector;
-    expect(heightOf(stack, 'blower')).toBeCloseTo(2.2352, 9);
-    expect(heightOf(stack, 'separator')).toBe(stack.separator.hungAt);
-    expect(heightOf(stack, 'filter')).toBe(stack.filter.hungAt);
-    const standing = { ...stack, mount: { kind: 'cart', height: 0.1 } } as const;
+    const { assembly } = shop.collector;
+    expect(heightOf(assembly, 'blower')).toBeCloseTo(2.2352, 9);
+    expect(heightOf(assembly, 'separator')).toBe(assembly.separator.hungAt);
+    expect(heightOf(assembly, 'filter')).toBe(assembly.filter.hungAt);
+    const standing = { ...assembly, mount: { kind: 'cart', height: 0.1 } } as const;
     expect(heightOf(standing, 'blower')).toBeNull();
   });
 });

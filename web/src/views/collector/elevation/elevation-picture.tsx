@@ -92,13 +92,13 @@ function Picture({ drawing, width, height }: PictureProps) {
       )}
       {outsideX !== null && <Partition x={drawing.x(outsideX)} drawing={drawing} name="outdoors" />}
       <ComingIn drawing={drawing} />
-      {parts.stack.mount.kind === 'wall' && <Bracket drawing={drawing} />}
+      {parts.assembly.mount.kind === 'wall' && <Bracket drawing={drawing} />}
       {joints.map((joint) => (
         <JointShape key={joint.part} joint={joint} drawing={drawing} />
       ))}
       {placed.map((each) => {
         const hanging = HANGS[each.part];
-        const canMove = hanging !== undefined && heightOf(parts.stack, hanging) !== null;
+        const canMove = hanging !== undefined && heightOf(parts.assembly, hanging) !== null;
         const isOpen = open === OPENS[each.part];
         const isWrong = wrong.has(each.part);
         const moves = canMove ? '; arrow keys move it up and down' : '';

@@ -30,7 +30,7 @@ const KINDS = Object.keys(MOUNTS) as Mount['kind'][];
 export function MountFields() {
   const { parts, editAssembly } = useCollector();
   const { elevation, warn } = useElevation();
-  const { mount } = parts.stack;
+  const { mount } = parts.assembly;
   const isHigh = mount.kind === 'wall' || mount.kind === 'nextRoom';
   return (
     <>
@@ -41,7 +41,8 @@ export function MountFields() {
           options={KINDS.map((value) => ({ value, label: MOUNTS[value] }))}
           onChange={(kind) =>
             editAssembly('blower mount', (own) => {
-              const middle = elevation.blowerZ + sizesOf({ ...parts, stack: own }).blower.width / 2;
+              const middle =
+                elevation.blowerZ + sizesOf({ ...parts, assembly: own }).blower.width / 2;
               own.mount = startOf(kind, Math.round(middle * 100) / 100);
             })
           }
@@ -73,7 +74,7 @@ export function MountFields() {
 export function BracketFields() {
   const { parts, editAssembly } = useCollector();
   const { warn } = useElevation();
-  const { cleat } = parts.stack;
+  const { cleat } = parts.assembly;
   const measure = (
     key: Exclude<keyof Assembly['cleat'], 'screws'>,
     label: string,

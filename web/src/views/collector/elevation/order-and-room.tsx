@@ -16,10 +16,10 @@ export function OrderAndRoom() {
   const { parts, editAssembly } = useCollector();
   const { warn } = useElevation();
   const possible = ORDERS.filter(
-    (order) => chainOrder({ ...parts, stack: { ...parts.stack, order } }) === order,
+    (order) => chainOrder({ ...parts, assembly: { ...parts.assembly, order } }) === order,
   ).map((value) => ({
     value,
-    label: chainOf({ ...parts, stack: { ...parts.stack, order: value } }).join(', '),
+    label: chainOf({ ...parts, assembly: { ...parts.assembly, order: value } }).join(', '),
   }));
   return (
     <div className="space-y-1 px-3 pt-1 pb-2">
@@ -67,7 +67,7 @@ export function OrderAndRoom() {
       />
       <FieldLine
         label="People to lift"
-        value={parts.stack.people}
+        value={parts.assembly.people}
         kind="number"
         isWhole
         min={1}

@@ -30,15 +30,15 @@ function Plain(props: ShapeProps) {
 function Bin(props: ShapeProps) {
   const { x, y, width, height } = box(props);
   const { drawing, parts, placed, elevation } = props;
-  const { stack, separator } = parts;
+  const { assembly, separator } = parts;
   const floor = drawing.z(0);
-  const castor = Math.max(2, (drawing.z(0) - drawing.z(stack.bin.raised)) / 2);
-  const deck = drawing.z(stack.bin.raised);
+  const castor = Math.max(2, (drawing.z(0) - drawing.z(assembly.bin.raised)) / 2);
+  const deck = drawing.z(assembly.bin.raised);
   const platform = drawing.z(placed.z0);
   const plate = elevation.lidZ - separator.inletDiameter;
   return (
     <>
-      {stack.bin.raised > 0.01 && (
+      {assembly.bin.raised > 0.01 && (
         <>
           <circle cx={x + width * 0.18} cy={floor - castor} r={castor} />
           <circle cx={x + width * 0.82} cy={floor - castor} r={castor} />
@@ -50,8 +50,8 @@ function Bin(props: ShapeProps) {
           fill="var(--selection)"
         />
       )}
-      <rect x={x} y={y} width={width} height={height} rx={stack.bin.shape === 'round' ? 3 : 0} />
-      {stack.bin.shape === 'round' ? (
+      <rect x={x} y={y} width={width} height={height} rx={assembly.bin.shape === 'round' ? 3 : 0} />
+      {assembly.bin.shape === 'round' ? (
         [1 / 3, 2 / 3].map((share) => (
           <line
             key={share}
@@ -222,7 +222,7 @@ function Filter(props: ShapeProps) {
 
 function FilterBin(props: ShapeProps) {
   const { x, y, width, height } = box(props);
-  if (props.parts.stack.filterBin.kind === 'bag') {
+  if (props.parts.assembly.filterBin.kind === 'bag') {
     const round = Math.min(width / 3, height / 2);
     return (
       <path

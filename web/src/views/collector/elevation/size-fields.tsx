@@ -10,7 +10,7 @@ import { useElevation } from '../../parts/use-elevation';
 export function SeparatorSizeFields() {
   const { parts, editAssembly } = useCollector();
   const { elevation, warn } = useElevation();
-  const { separator } = parts.stack;
+  const { separator } = parts.assembly;
   const usual = elevation.sizes.separator;
   const size = (
     key: 'diameter' | 'height' | 'weight',
@@ -62,7 +62,7 @@ export function SeparatorSizeFields() {
 export function BlowerSizeFields() {
   const { parts, editAssembly, editBlower } = useCollector();
   const { elevation, warn } = useElevation();
-  const { blower } = parts.stack;
+  const { blower } = parts.assembly;
   const usual = elevation.sizes.blower;
   const size = (key: keyof Assembly['blower'], label: string, warning: string | null = null) => (
     <SizeLine
@@ -106,7 +106,7 @@ export function BlowerSizeFields() {
 export function FilterSizeFields() {
   const { parts, editAssembly } = useCollector();
   const { elevation, warn } = useElevation();
-  const { filter, filterBin } = parts.stack;
+  const { filter, filterBin } = parts.assembly;
   const { sizes } = elevation;
   return (
     <>

@@ -70,7 +70,7 @@ export function Partition({ x, drawing, name }: PartitionProps) {
 export function Bracket({ drawing }: { readonly drawing: Drawing }) {
   const { parts } = useCollector();
   const { elevation } = useElevation();
-  const { cleat } = parts.stack;
+  const { cleat } = parts.assembly;
   const blower = elevation.placed.find(({ part }) => part === 'blower');
   if (!blower) return null;
   const middle = (blower.x0 + blower.x1) / 2;

@@ -13,18 +13,18 @@ export type Hanging = 'blower' | 'filter' | 'separator';
 const HIGHEST = 20;
 
 /** The height a part hangs at; null where something under it sets it. */
-export function heightOf(stack: Assembly, part: Hanging): number | null {
-  if (part === 'filter') return stack.filter.hungAt;
-  if (part === 'separator') return stack.separator.hungAt;
-  const { mount } = stack;
+export function heightOf(assembly: Assembly, part: Hanging): number | null {
+  if (part === 'filter') return assembly.filter.hungAt;
+  if (part === 'separator') return assembly.separator.hungAt;
+  const { mount } = assembly;
   return mount.kind === 'wall' || mount.kind === 'nextRoom' ? mount.height : null;
 }
 
-function setHeight(stack: Assembly, part: Hanging, height: number): void {
-  if (part === 'filter') stack.filter.hungAt = height;
-  else if (part === 'separator') stack.separator.hungAt = height;
-  else if (stack.mount.kind === 'wall' || stack.mount.kind === 'nextRoom') {
-    stack.mount.height = height;
+function setHeight(assembly: Assembly, part: Hanging, height: number): void {
+  if (part === 'filter') assembly.filter.hungAt = height;
+  else if (part === 'separator') assembly.separator.hungAt = height;
+  else if (assembly.mount.kind === 'wall' || assembly.mount.kind === 'nextRoom') {
+    assembly.mount.height = height;
   }
 }
 
@@ -39,7 +39,7 @@ export function useDragHeight(drawing: Drawing) {
     editAssembly(`height of the ${part}`, (own) => setHeight(own, part, height));
   };
   return (part: Hanging) => {
-    const height = heightOf(parts.stack, part);
+    const height = heightOf(parts.assembly, part);
     if (height === null) return {};
     return {
       onPointerDown: (event: PointerEvent<SVGGElement>) => {

@@ -27,8 +27,8 @@ export function startTest({ shop: { site }, collector }: Shop): void {
       speed,
       wheelDiameter,
       tapDiameter: collector.separator.inletDiameter,
-      flowDoubt: USUAL_UNCERTAINTIES.flow,
-      pressureDoubt: USUAL_UNCERTAINTIES.pressure,
+      flowUncertainty: USUAL_UNCERTAINTIES.flow,
+      pressureUncertainty: USUAL_UNCERTAINTIES.pressure,
       steps: [newStep()],
     });
   });
@@ -94,7 +94,7 @@ export function adoptCoefficient(test: FieldTest, { separator }: FieldTestFit): 
   if (!separator) return;
   edit('velocity heads', ({ collector }) => {
     Object.assign(collector.separator, {
-      heads: Math.min(100, Math.max(0, separator.value)),
+      lossCoefficient: Math.min(100, Math.max(0, separator.value)),
       proportions: null,
       origin: { kind: 'fitted', on: test.at },
     });

@@ -44,25 +44,25 @@ export function TestFields({ test }: { readonly test: FieldTest }) {
         />
         <FieldLine
           label="Flow meter accuracy"
-          value={test.flowDoubt}
+          value={test.flowUncertainty}
           kind="ratio"
           min={0}
           max={1}
           onChange={(uncertainty) =>
             editTest(test, 'flow meter', (own) => {
-              own.flowDoubt = uncertainty;
+              own.flowUncertainty = uncertainty;
             })
           }
         />
         <FieldLine
           label="Manometer accuracy"
-          value={test.pressureDoubt}
+          value={test.pressureUncertainty}
           kind="ratio"
           min={0}
           max={1}
           onChange={(uncertainty) =>
             editTest(test, 'manometer', (own) => {
-              own.pressureDoubt = uncertainty;
+              own.pressureUncertainty = uncertainty;
             })
           }
         />

@@ -81,7 +81,7 @@ function Estimates() {
     () => compareCandidates(shop, tree, view, sounds),
     [shop, tree, view, sounds],
   );
-  const heard = latestAtDistance(sounds.filter(({ reckoned }) => reckoned !== null));
+  const heard = latestAtDistance(sounds.filter(({ expected }) => expected !== null));
   return (
     <>
       <h2 className="pt-4 text-[18px]">Collectors, at {noiseDistance(system)}</h2>

@@ -36,7 +36,7 @@ export function SoundForm() {
     if (level === null) return setRefusal('Enter what the meter shows, in dB(A), slow.');
     // Without what earlier readings moved it by.
     const bare = { ...shop, candidates: [] };
-    const reckoned = compareCandidates(bare, tree, view, [])[0]?.noise ?? null;
+    const expected = compareCandidates(bare, tree, view, [])[0]?.noise ?? null;
     const sound = {
       id: nanoid(10),
       at: new Date().toISOString(),
@@ -44,7 +44,7 @@ export function SoundForm() {
       level,
       distance,
       hours,
-      reckoned,
+      expected,
       note: '',
     };
     const why = keep(() => record('log a sound reading', ({ sounds }) => void sounds.push(sound)));
