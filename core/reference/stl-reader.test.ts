@@ -164,8 +164,8 @@ describe('an adapter as STL, read by another program', () => {
       { ends: [adapter.ends[0], { diameter: 0.02, goes: 'inside', length: 0.03 }], wall: 0.01 },
       /no way through/,
     ],
-  ] as [string, Partial<Adapter>, RegExp][])('%s is refused in a sentence', (_, change, says) => {
+  ] as [string, Partial<Adapter>, RegExp][])('%s is refused in a sentence', (_, change, reason) => {
     const section = adapterSection({ ...adapter, ...change });
-    expect(section.ok ? '' : section.reason).toMatch(says);
+    expect(section.ok ? '' : section.reason).toMatch(reason);
   });
 });

@@ -22,7 +22,7 @@ const HARDENING = {
 };
 
 /** What the server says to bytes that need not be a request at all: its status, and its headers. */
-function say(
+function message(
   address: string,
   bytes: string,
 ): Promise<{ status: number; headers: Map<string, string> }> {
@@ -137,7 +137,7 @@ test('whatever is asked, the answer carries the hardening headers, and is no fau
   const { address } = app;
   const { host } = new URL(address);
   const get = (path: string, method = 'GET') =>
-    say(address, `${method} ${path} HTTP/1.1\r\nHost: ${host}\r\n\r\n`);
+    message(address, `${method} ${path} HTTP/1.1\r\nHost: ${host}\r\n\r\n`);
   const cases: [string, Promise<{ status: number; headers: Map<string, string> }>, number[]][] = [
     ['a page', get('/'), [200]],
     ['a page that is not there', get('/nothing'), [404]],
@@ -153,15 +153,15 @@ test('whatever is asked, the answer carries the hardening headers, and is no fau
     ['PUT', get('/api/solve', 'PUT'), [405]],
     ['DELETE', get('/', 'DELETE'), [405]],
     ['asking the solver by GET', get('/api/solve'), [405]],
-    ['nonsense', say(address, 'nonsense\r\n\r\n'), [400]],
+    ['nonsense', message(address, 'nonsense\r\n\r\n'), [400]],
     [
       'a header without end',
-      say(address, `GET / HTTP/1.1\r\nHost: ${host}\r\nX: ${'x'.repeat(30_000)}\r\n\r\n`),
+      message(address, `GET / HTTP/1.1\r\nHost: ${host}\r\nX: ${'x'.repeat(30_000)}\r\n\r\n`),
       [431],
     ],
     [
       'a broken length',
-      say(address, `POST /api/solve HTTP/1.1\r\nHost: ${host}\r\nContent-Length: -5\r\n\r\n`),
+      message(address, `POST /api/solve HTTP/1.1\r\nHost: ${host}\r\nContent-Length: -5\r\n\r\n`),
       [400],
     ],
   ];

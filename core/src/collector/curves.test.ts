@@ -129,9 +129,9 @@ describe('a curve from two field tests', () => {
     [2500, { entryLoss: -0.1 }, /zero or more/],
     [2500, { entryLoss: Number.NaN }, /zero or more/],
     [2500, { outlet: 2500 }, /would take more than the pressure/],
-  ])('%f Pa with %j is refused with the reason', (blocked, change, says) => {
+  ])('%f Pa with %j is refused with the reason', (blocked, change, reason) => {
     const made = curveFromTests(blocked, { ...openTest(0.4, 100), ...change }, 1.2);
-    expect(made.ok ? '' : made.reason).toMatch(says);
+    expect(made.ok ? '' : made.reason).toMatch(reason);
   });
 
   it('takes a filter and an inlet that lose nothing', () => {

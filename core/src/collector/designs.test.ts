@@ -53,9 +53,9 @@ describe('a slotted baffle', () => {
   it.each([
     [12, 28, 6, /do not both fit/],
     [18.5, 16, 6, /too low/],
-  ])('in a drum of %i × %i in. is refused', (across, high, inlet, says) => {
+  ])('in a drum of %i × %i in. is refused', (across, high, inlet, reason) => {
     const refused = baffleFor(inch(across), inch(high), inch(inlet));
-    expect(refused.ok ? '' : refused.reason).toMatch(says);
+    expect(refused.ok ? '' : refused.reason).toMatch(reason);
   });
 });
 

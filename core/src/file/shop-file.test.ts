@@ -69,10 +69,10 @@ describe('a shop file', () => {
     [{ format: 'frank-gauge', collectors: [] }, 'collector', /^a shop has one blower; /],
     [{ format: 'frank-gauge', collector: [{}, {}] }, 'collector', /^a shop has one blower; /],
     [{ format: 'frank-gauge', version: 'x' }, 'version', /^its version, "x", is not/],
-  ])('the document %j is refused, at %j', (document, path, says) => {
+  ])('the document %j is refused, at %j', (document, path, expected) => {
     const read = readShop(document);
     expect(read.ok ? [] : read.faults).toEqual([
-      { path, message: typeof says === 'string' ? says : expect.stringMatching(says) },
+      { path, message: typeof expected === 'string' ? expected : expect.stringMatching(expected) },
     ]);
   });
 

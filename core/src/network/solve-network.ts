@@ -180,10 +180,10 @@ function iterate(compiled: CompiledNetwork, from: NetworkState | undefined, task
   while (worst > TOLERANCE && iterations < MAX_ITERATIONS) {
     iterations++;
     eliminate(compiled, unknowns, residuals, step, task.imposed);
-    take(compiled.count, unknowns, step, 1);
+    applyStep(compiled.count, unknowns, step, 1);
     let now = evaluate(compiled, unknowns, residuals, task);
     for (let halving = 1; now > worst && halving <= MAX_HALVINGS; halving++) {
-      take(compiled.count, unknowns, step, -(0.5 ** halving));
+      applyStep(compiled.count, unknowns, step, -(0.5 ** halving));
       now = evaluate(compiled, unknowns, residuals, task);
     }
     if (!(now < LOST)) break;
@@ -450,7 +450,7 @@ function meetLegs(residuals: Residuals, step: Step, s: number): void {
 }
 
 /** Adds `share` of a step to the unknowns. */
-function take(count: number, unknowns: Unknowns, step: Step, share: number): void {
+function applyStep(count: number, unknowns: Unknowns, step: Step, share: number): void {
   const { qUp, qDown, pUp, pMid } = unknowns;
   const { qUp: dqUp, qDown: dqDown, pUp: dpUp, pMid: dpMid } = step;
   for (let s = 0; s < count; s++) {

@@ -102,8 +102,8 @@ function compare(measured: MeasuredFlow, prediction: Prediction | null): Compare
   const uncertainty = measured.kind === 'value' ? measured.uncertainty : 0;
   const differenceUncertainty = Math.hypot(uncertainty, predictedUncertainty);
   const gap = measured.flow - predicted;
-  const says = measured.kind === 'value' || (measured.kind === 'at least' ? gap > 0 : gap < 0);
-  const difference = says ? gap : null;
+  const isTelling = measured.kind === 'value' || (measured.kind === 'at least' ? gap > 0 : gap < 0);
+  const difference = isTelling ? gap : null;
   return {
     kind: 'compared',
     drop,

@@ -219,9 +219,9 @@ describe('a blower’s curve from a field test', () => {
       /does not fall/,
     ],
     ['a step without pressure', pointsOf(1.9, [0, 0.2, 0.4, 0.5]), /no pressure/],
-  ] as [string, TestPoint[], RegExp][])('%s is refused in a sentence', (_, points, says) => {
+  ] as [string, TestPoint[], RegExp][])('%s is refused in a sentence', (_, points, reason) => {
     const curve = fitCurve(points, { flow: 0.03, pressure: 0.02 });
-    expect(curve.ok ? '' : curve.reason).toMatch(says);
+    expect(curve.ok ? '' : curve.reason).toMatch(reason);
   });
 });
 

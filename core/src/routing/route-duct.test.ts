@@ -339,7 +339,7 @@ describe('leading ducts', () => {
     const { shop, newId, off } = set;
     const saw = machineAt(set, 6, 2);
     const port = { kind: 'port', machine: saw, port: portOf(shop, saw) } as const;
-    const lead = (from: DuctEnd, target: DuctEnd, between: Point3[], hasHose: boolean) => {
+    const routed = (from: DuctEnd, target: DuctEnd, between: Point3[], hasHose: boolean) => {
       const copy = copyOf(shop);
       const routed = routeDuct(copy, from, target, { between, hasHose }, newId);
       if (!routed.ok) throw new Error(routed.why);
@@ -348,22 +348,22 @@ describe('leading ducts', () => {
     };
     const free = { kind: 'free', at: off(-8, 2) } as const;
     const inlet = { kind: 'inlet' } as const;
-    expect(lead(port, inlet, [off(-2, -1)], true).run?.hose).not.toBeNull();
+    expect(routed(port, inlet, [off(-2, -1)], true).run?.hose).not.toBeNull();
     for (const [from, between, hasHose] of [
       [port, [], true],
       [port, [off(-2, -1)], false],
       [free, [off(-2, -1)], true],
     ] as const) {
-      const { run } = lead(from, inlet, [...between], hasHose);
+      const { run } = routed(from, inlet, [...between], hasHose);
       expect([run?.hose, run?.route?.slack]).toEqual([null, 0]);
     }
     const first = shop.ducts.runs[0];
     const joint = { kind: 'node', node: first?.from ?? '' } as const;
-    expect(lead(free, joint, [], false).run?.name).toBe('Main 2');
-    expect(lead(free, inlet, [], false).run?.name).toBe('Main 2');
+    expect(routed(free, joint, [], false).run?.name).toBe('Main 2');
+    expect(routed(free, inlet, [], false).run?.name).toBe('Main 2');
     // Where it leads into something it is made of the same pipe.
     if (first) first.pipe = 'spiralMetric';
-    const { run, copy } = lead(free, joint, [], false);
+    const { run, copy } = routed(free, joint, [], false);
     expect(run).toMatchObject({ pipe: 'spiralMetric', to: joint.node, gate: null });
     expect(copy.ducts.nodes.find(({ id }) => id === run?.from)).toMatchObject({
       kind: { kind: 'joint' },

@@ -64,7 +64,7 @@ export function QuantityField(props: Props) {
   const mayBeEmpty = onClear !== undefined && text.trim() === '';
   const read = typed === null || mayBeEmpty ? null : readField(typed, props);
   const refusal = read?.ok === false ? read.reason : (typed !== null && draft?.refusal) || null;
-  const take = useAdopt();
+  const adopt = useAdopt();
   const echo =
     isFocused && read?.ok && typed !== null && needsEcho(typed)
       ? `= ${formatQuantity(read.value, kind, system)}`
@@ -72,12 +72,12 @@ export function QuantityField(props: Props) {
 
   const type = (next: string) => {
     if (next.trim() === '' && onClear) {
-      setDraft({ text: next, base: null, refusal: take(onClear), system });
+      setDraft({ text: next, base: null, refusal: adopt(onClear), system });
       return;
     }
     const result = readField(next, props);
     const isNew = result.ok && result.value !== value;
-    const why = isNew ? take(() => onChange(result.value)) : null;
+    const why = isNew ? adopt(() => onChange(result.value)) : null;
     const base = result.ok && why === null ? result.value : value;
     setDraft({ text: next, base, refusal: why, system });
   };

@@ -99,12 +99,12 @@ describe('a page', () => {
 describe('an edit of a field', () => {
   it('that a shop cannot have is answered with the reason, and told to nobody else', () => {
     const refusals: Refusal[] = [];
-    const tell = (refusal: Refusal) => void refusals.push(refusal);
-    shopSession.onRefused = tell;
+    const report = (refusal: Refusal) => void refusals.push(refusal);
+    shopSession.onRefused = report;
     expect(tryEdit(() => setCeiling(1e9))).toBe('30 is the most (room.ceilingHeight)');
     expect(tryEdit(() => setCeiling(3))).toBeNull();
     expect(refusals).toEqual([]);
-    expect(shopSession.onRefused).toBe(tell);
+    expect(shopSession.onRefused).toBe(report);
     setCeiling(1e9);
     expect(refusals).toMatchObject([
       { label: 'ceiling', reason: '30 is the most (room.ceilingHeight)' },
@@ -117,6 +117,6 @@ describe('an edit of a field', () => {
         throw new Error('a fault of the field');
       }),
     ).toThrow('a fault of the field');
-    expect(shopSession.onRefused).toBe(tell);
+    expect(shopSession.onRefused).toBe(report);
   });
 });

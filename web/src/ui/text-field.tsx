@@ -34,7 +34,7 @@ export function TextField({
   const draft = ownText(typing, value, isFocused);
   const isEmpty = draft !== null && draft.trim() === '' && whenEmpty !== undefined;
   const refusal = isEmpty ? whenEmpty : draft !== null && typing?.refusal;
-  const take = useAdopt();
+  const adopt = useAdopt();
   return (
     <span className="relative block min-w-0">
       <input
@@ -47,7 +47,7 @@ export function TextField({
         onChange={(event) => {
           const text = event.target.value;
           const isTried = text.trim() !== '' || whenEmpty === undefined;
-          const why = refuse?.(text) ?? (isTried ? take(() => onChange(text)) : null);
+          const why = refuse?.(text) ?? (isTried ? adopt(() => onChange(text)) : null);
           setTyping({ text, base: isTried && why === null ? text : value, refusal: why });
         }}
         onFocus={() => setFocused(true)}

@@ -352,7 +352,7 @@ describe('a finding about the collector', () => {
       },
     ]);
     // A straight line has its best flow in the middle: half of that is choked, 1.4 times it is run out.
-    for (const [free, says] of [
+    for (const [free, wanted] of [
       [0.6, []],
       [2, ['choked blower']],
       [0.25, ['run-out blower']],
@@ -362,9 +362,9 @@ describe('a finding about the collector', () => {
       const { flow } = air.solution.blower;
       const share = flow / (free / 2);
       const kinds = findings(shop, air, 'found', 'one').map(({ kind }) => kind);
-      expect(share < 0.5, String(free)).toBe(says.some((kind) => kind === 'choked blower'));
-      expect(share > 1.4, String(free)).toBe(says.some((kind) => kind === 'run-out blower'));
-      expect(kinds.filter((kind) => /blower$/.test(kind))).toEqual(says);
+      expect(share < 0.5, String(free)).toBe(wanted.some((kind) => kind === 'choked blower'));
+      expect(share > 1.4, String(free)).toBe(wanted.some((kind) => kind === 'run-out blower'));
+      expect(kinds.filter((kind) => /blower$/.test(kind))).toEqual(wanted);
     }
   });
 

@@ -29,7 +29,7 @@ export function SoundForm() {
   const tree = useDuctTree();
   const view = useChoices((choices) => choices.view);
   const keep = useAdopt();
-  const take = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
+  const adopt = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
   const log = () => {
     const { place, level, distance, hours } = typed;
     if (place.trim() === '') return setRefusal('Enter where it was read.');
@@ -67,7 +67,7 @@ export function SoundForm() {
           label="Place"
           value={typed.place}
           saves={false}
-          onChange={(place) => take({ place })}
+          onChange={(place) => adopt({ place })}
         />
       </Line>
       <FieldLine
@@ -78,8 +78,8 @@ export function SoundForm() {
         max={150}
         placeholder="A, slow"
         saves={false}
-        onChange={(level) => take({ level })}
-        onClear={() => take({ level: null })}
+        onChange={(level) => adopt({ level })}
+        onClear={() => adopt({ level: null })}
       />
       <FieldLine
         label="Distance from the collector"
@@ -90,8 +90,8 @@ export function SoundForm() {
         max={100}
         placeholder="not measured"
         saves={false}
-        onChange={(distance) => take({ distance })}
-        onClear={() => take({ distance: null })}
+        onChange={(distance) => adopt({ distance })}
+        onClear={() => adopt({ distance: null })}
       />
       <FieldLine
         label="Hours a day there"
@@ -101,8 +101,8 @@ export function SoundForm() {
         max={24}
         placeholder="nobody there"
         saves={false}
-        onChange={(hours) => take({ hours })}
-        onClear={() => take({ hours: null })}
+        onChange={(hours) => adopt({ hours })}
+        onClear={() => adopt({ hours: null })}
       />
       {refusal && (
         <p role="alert" className="text-[14px] text-starved-text">

@@ -64,7 +64,7 @@ export function DrawLayer({ drawing, ducts, width, height }: Props) {
     const raw = drawing.floor({ x: event.clientX - box.x, y: event.clientY - box.y });
     const caught = nearest(raw, catches, ducts, NEAR / drawing.scale, begun, last);
     if (caught) return { at: caught.at, caught };
-    return { at: laidOut(raw, last, z, GRID[system], event.altKey), caught: null };
+    return { at: onGrid(raw, last, z, GRID[system], event.altKey), caught: null };
   };
   const click = (event: PointerEvent<SVGRectElement>) => {
     const { at, caught } = pointed(event);
@@ -245,7 +245,7 @@ function nearest(
 }
 
 /** A point snapped to the grid, square to the last one or at 45° from it unless drawn free. */
-function laidOut(
+function onGrid(
   raw: { readonly x: number; readonly y: number },
   last: Point3 | null,
   z: number,

@@ -276,7 +276,7 @@ function UnmetList({ unmet }: { readonly unmet: readonly Unmet[] }) {
   const system = useUnits();
   const drop = (id: string) => tree.drops.find((each) => each.id === id)?.name ?? '';
   const run = (id: string) => tree.upstreamFirst.find((each) => each.id === id)?.name ?? '';
-  const say = (what: Unmet) => {
+  const sentenceOf = (what: Unmet) => {
     switch (what.kind) {
       case 'need':
         return `${drop(what.drop)} gets ${formatShort(what.gets, 'flow', system)} of ${formatShort(what.wants, 'flow', system)}; no size gives it more.`;
@@ -289,7 +289,7 @@ function UnmetList({ unmet }: { readonly unmet: readonly Unmet[] }) {
   return (
     <ul className="text-[14px]">
       {unmet.slice(0, MOST_UNMET).map((what) => (
-        <li key={say(what)}>▼ {say(what)}</li>
+        <li key={sentenceOf(what)}>▼ {sentenceOf(what)}</li>
       ))}
       {unmet.length > MOST_UNMET && <li>and {unmet.length - MOST_UNMET} more.</li>}
     </ul>
