@@ -7,6 +7,7 @@ export {
   chainOrder,
   reorderChain,
 } from '../src/design/chain-order';
+export { type DesignDifference, designDifferences } from '../src/design/design-differences';
 export {
   addCandidate,
   type CollectorParts,

@@ -49,6 +49,8 @@ export {
   withDiff,
 } from '../src/journal/journal-diff';
 export { readJournalLines, writeJournalLines } from '../src/journal/journal-lines';
+export type { Differing, Merge } from '../src/journal/merge-journals';
+export { mergeJournals } from '../src/journal/merge-journals';
 export type { Photo } from '../src/journal/photo';
 export {
   isOfFlow,
@@ -58,6 +60,7 @@ export {
   type Taken,
   TRAVERSE_POINTS,
 } from '../src/journal/reading';
+export { revisionsOf } from '../src/journal/revisions';
 export type { Round } from '../src/journal/round';
 export type { SoundReading } from '../src/journal/sound';
 export { COLLECTOR_TAPS, type CollectorTap, type TestPoint } from '../src/journal/test-point';

@@ -37,9 +37,14 @@ async function exportZip(page: Page): Promise<string> {
   return path;
 }
 
+/** Of a file of a shop that is here already, makes another shop. */
+const importApart = (page: Page) =>
+  page.getByRole('button', { name: 'Import as a second shop' }).click();
+
 test('a shop goes out as a zip and comes back with its journal', async ({ page }) => {
   const path = await exportZip(page);
   await page.getByLabel('Shop file').setInputFiles(path);
+  await importApart(page);
   await expect(page.getByRole('link', { name: /Heron Slip.*5 drops/ })).toHaveCount(2);
   await page
     .getByRole('link', { name: /Heron Slip/ })
@@ -76,6 +81,7 @@ test('of a zip that is cut off, what is whole is imported, or nothing, as one li
 
   await page.getByLabel('Shop file').setInputFiles(cut);
   await sheet.getByRole('button', { name: 'Import what is whole' }).click();
+  await importApart(page);
   await expect(page.getByRole('link', { name: /drops · changed/ })).toHaveCount(2);
   await page
     .getByRole('link', { name: /Heron Slip/ })

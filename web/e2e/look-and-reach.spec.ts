@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { emptyJournal } from '@frank-gauge/core/journal';
 import type { Page } from '@playwright/test';
@@ -92,6 +93,21 @@ const OPENED: readonly { readonly name: string; readonly open: (page: Page) => P
         name: 'cut.zip',
         mimeType: 'application/zip',
         buffer: zip.subarray(0, Math.round(begins + 0.7 * (ends - begins))),
+      });
+    },
+  },
+  {
+    name: 'a copy of a shop that is here',
+    open: async (page) => {
+      const demo = JSON.parse(readFileSync('demo/heron-slip.json', 'utf8'));
+      const [reading] = demo.journal.readings;
+      demo.journal.readings.push({ ...reading, id: 'from-the-phone' });
+      demo.shop.note = 'Moved';
+      await page.goto('/');
+      await page.getByLabel('Shop file').setInputFiles({
+        name: 'phone.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(JSON.stringify(demo)),
       });
     },
   },

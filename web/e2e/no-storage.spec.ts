@@ -46,6 +46,7 @@ test('where storage is blocked all of it works in memory, and is saved as a file
   await page.getByRole('link', { name: 'Frank Gauge' }).click();
   await expect(page.getByRole('link', { name: /Heron Slip 5 drops/ })).toBeVisible();
   await page.getByLabel('Shop file').setInputFiles(path);
+  await page.getByRole('button', { name: 'Import as a second shop' }).click();
   await expect(page.getByRole('link', { name: /Heron Slip/ })).toHaveCount(2);
 
   // It is gone with the page, which asks first.

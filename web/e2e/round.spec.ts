@@ -26,9 +26,10 @@ async function type(page: Page, number: string): Promise<number> {
   return number.length;
 }
 
-test('a guided round with a simulated vane: offline, the tab killed half-way, and resumed', async ({
+test('a guided round with a simulated vane: offline, the tab killed half-way, resumed, and merged', async ({
   page,
   context,
+  browser,
 }) => {
   test.setTimeout(120_000);
   await withSimulatedVane(page);
@@ -92,8 +93,44 @@ test('a guided round with a simulated vane: offline, the tab killed half-way, an
   await again.getByRole('link', { name: 'Readings', exact: true }).tap();
   const rows = again.getByRole('row').filter({ hasText: 'simulated' });
   await expect(rows).toHaveCount(5);
+
+  // Off the phone as a file, still offline, to the laptop, whose shop has moved on meanwhile.
+  await again.goto('/');
+  await again.getByRole('button', { name: 'What to do with Heron Slip' }).tap();
+  const download = again.waitForEvent('download');
+  await again.getByRole('menuitem', { name: 'Export as a file' }).tap();
+  const path = test.info().outputPath('phone.json');
+  await (await download).saveAs(path);
   await context.setOffline(false);
   await again.close();
+
+  const laptop = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await openDemo(laptop);
+  await laptop.getByLabel('Shop name', { exact: true }).fill('Heron Slip, back room');
+  await laptop.goto('/shop/heron-slip/log');
+  await laptop.getByLabel('Test point', { exact: true }).selectOption({ label: 'Planer' });
+  await laptop.getByLabel('Repeat 1', { exact: true }).fill('3700');
+  await laptop.getByRole('button', { name: 'Add reading' }).click();
+  await saved(laptop);
+  await laptop.goto('/');
+  await laptop.getByLabel('Shop file').setInputFiles(path);
+  const sheet = laptop.getByRole('dialog', { name: 'Heron Slip is here already' });
+  await expect(sheet).toContainText(/New in its journal: .*1 round, 6 readings\./);
+  await expect(sheet).toContainText('The shop: name');
+  await sheet.getByRole('button', { name: /^Merge into/ }).click();
+  await expect(laptop.getByText(/^Merged into Heron Slip/)).toBeVisible();
+  // A second time it brings nothing.
+  await laptop.getByLabel('Shop file').setInputFiles(path);
+  await expect(sheet).toContainText('Its journal has nothing that is not here.');
+  await sheet.getByRole('button', { name: 'Import nothing' }).click();
+  await laptop.getByRole('link', { name: /Heron Slip, back room/ }).click();
+  await laptop.getByRole('link', { name: /Log/ }).click();
+  await expect(laptop.getByRole('row').filter({ hasText: 'simulated' })).toHaveCount(5);
+  await expect(laptop.getByRole('row').filter({ hasText: '3,700' })).toHaveCount(1);
+  await laptop.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(laptop.getByRole('row').filter({ hasText: 'simulated' })).toHaveCount(0);
+  await expect(laptop.getByRole('row').filter({ hasText: '3,700' })).toHaveCount(1);
+  await laptop.close();
 });
 
 test('ten readings of three repeats take three taps each beyond their digits', async ({ page }) => {

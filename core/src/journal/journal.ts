@@ -6,6 +6,7 @@ import { instrumentType } from './instrument';
 import { photoType } from './photo';
 import { readingType } from './reading';
 import type { RecordType } from './record-type';
+import { revisionType } from './revision';
 import { roundType } from './round';
 import { soundType } from './sound';
 import { testPointType } from './test-point';
@@ -25,6 +26,7 @@ export const RECORD_TYPES = {
   sounds: soundType,
   fieldTests: fieldTestType,
   photos: photoType,
+  revisions: revisionType,
 } as const satisfies Record<string, RecordType>;
 
 export type RecordKind = keyof typeof RECORD_TYPES;

@@ -1,4 +1,4 @@
-import type { Imported } from '@/storage/transfer';
+import type { ImportChoices, Imported } from '@/storage/transfer';
 import { engine } from './engine';
 
 /** The longest a file may be read, ms: the largest shops take a tenth of it. */
@@ -13,13 +13,13 @@ export interface Importing {
 }
 
 /**
- * Reads a file into a new shop, in the engine: however large it is, the page goes on.
- * @param takesPart of a file that ends early, store what is whole
+ * Reads a file into a new shop, or into the one it is a copy of, in the engine: however large it is, the page goes
+ * on.
  */
-export function importShop(file: File, takesPart: boolean): Importing {
+export function importShop(file: File, choices: ImportChoices): Importing {
   const asked = engine.ask(
     'import',
-    async (remote): Promise<Imported> => remote.importShop(file, takesPart),
+    async (remote): Promise<Imported> => remote.importShop(file, choices),
     { budget: BUDGET },
   );
   const refused = (why: string): Imported => ({ kind: 'refused', reason: `${file.name}: ${why}.` });

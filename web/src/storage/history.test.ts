@@ -234,6 +234,31 @@ describe('stored changes of the journal', () => {
     expect(await sounds()).toEqual([{ ...before, level: 90 }]);
   });
 
+  it('note when a record was last changed or taken out, and an undo takes that back', async () => {
+    const noted = async () =>
+      (await readJournal(db, 'one')).revisions.map(({ id, revised, isRemoved }) => [
+        id,
+        Date.parse(revised),
+        isRemoved,
+      ]);
+    await storeChange(db, 'one', add('new'), later());
+    expect(await noted()).toEqual([]);
+    const before = sampleSound('new');
+    const after = { ...before, level: 91 };
+    const update = journalChange({ updated: [{ kind: 'sounds', before, after }] });
+    await storeChange(db, 'one', update, later());
+    expect(await noted()).toEqual([['sounds/new', 120_000, false]]);
+    const removal = journalChange({ removed: [{ kind: 'sounds', record: after }] });
+    await storeChange(db, 'one', removal, later());
+    expect(await noted()).toEqual([['sounds/new', 180_000, true]]);
+    await stepChange(db, 'one', -1, later());
+    expect(await noted()).toEqual([['sounds/new', 120_000, false]]);
+    await stepChange(db, 'one', -1, later());
+    expect(await noted()).toEqual([]);
+    await stepChange(db, 'one', 1, later());
+    expect(await noted()).toEqual([['sounds/new', 120_000, false]]);
+  });
+
   it('of a record that is gone, or against its schema, are refused whole', async () => {
     const before = sampleSound('gone');
     const updated = [{ kind: 'sounds', before, after: { ...before, level: 90 } }] as const;

@@ -15,7 +15,14 @@ import {
 } from '@frank-gauge/core/journal';
 import Dexie from 'dexie';
 import type { Database } from './database';
-import { Conflict, Invalid, readingsMore, restoreDiff, storeDiff } from './journal-tables';
+import {
+  Conflict,
+  Invalid,
+  noteRevisions,
+  readingsMore,
+  restoreDiff,
+  storeDiff,
+} from './journal-tables';
 import type { ChangeRow, SummaryRow } from './rows';
 
 /** Changes of one field within this many milliseconds are undone together. */
@@ -56,9 +63,11 @@ const refused = (reason: 'gone' | 'nothing' | 'conflict'): Written => ({ ok: fal
 export const changesOf = (db: Database, shop: string, from: unknown, to: unknown) =>
   db.history.where('[shop+position]').between([shop, from], [shop, to]);
 
-const kindsIn = ({ added, updated, removed }: JournalDiff): RecordKind[] => [
-  ...new Set([...added, ...updated, ...removed].map(({ kind }) => kind)),
-];
+const kindsIn = ({ added, updated, removed }: JournalDiff): RecordKind[] => {
+  const revised = [...updated, ...removed];
+  const kinds = new Set([...added, ...revised].map(({ kind }) => kind));
+  return revised.length > 0 ? [...kinds.add('revisions')] : [...kinds];
+};
 
 /** Runs a write in one transaction: all of it is stored, or nothing. */
 async function inOne(
@@ -135,7 +144,8 @@ export function storeChange(
     const writes = summary.writes ?? [];
     if (write !== undefined && writes.includes(write)) return refused('nothing');
     const made = change.design.length > 0 ? await changedDesign(db, shop, change.design) : null;
-    const journal = await storeDiff(db, shop, change.journal);
+    const stored = await storeDiff(db, shop, change.journal);
+    const journal = await noteRevisions(db, shop, stored, now);
     if (!made && isEmptyDiff(journal)) return refused('nothing');
 
     await changesOf(db, shop, summary.cursor, Dexie.maxKey).delete();

@@ -9,6 +9,7 @@ import {
   RECORD_TYPES,
   type Reading,
   type RecordKind,
+  revisionsOf,
   timeOf,
   updateOnto,
 } from '@frank-gauge/core/journal';
@@ -101,10 +102,12 @@ export async function readJournal(db: Tables, shop: string): Promise<Journal> {
   return Object.fromEntries(lists) as unknown as Journal;
 }
 
-/** What of a journal is held in memory while its shop is open: all but the readings. */
-export type OpenJournal = Omit<Journal, 'readings'>;
+/** What of a journal is held in memory while its shop is open: all but the readings, and when what was revised. */
+export type OpenJournal = Omit<Journal, 'readings' | 'revisions'>;
 
-export const HELD_KINDS = RECORD_KINDS.filter((kind) => kind !== 'readings');
+export const HELD_KINDS = RECORD_KINDS.filter(
+  (kind) => kind !== 'readings' && kind !== 'revisions',
+);
 
 export async function readOpenJournal(db: Tables, shop: string): Promise<OpenJournal> {
   const lists = await Promise.all(
@@ -248,6 +251,40 @@ export async function storeDiff(db: Tables, shop: string, diff: JournalDiff): Pr
     added.push(entry);
   }
   return { added, updated, removed };
+}
+
+/**
+ * Notes when the records a stored diff changed or took out were revised, unless it says so itself; answers the
+ * diff with that in it, so that an undo takes it back too.
+ */
+export async function noteRevisions(
+  db: Tables,
+  shop: string,
+  diff: JournalDiff,
+  now: Date,
+): Promise<JournalDiff> {
+  const { added, updated, removed } = diff;
+  const own = new Set(
+    [...added, ...updated.map(({ kind, after: record }) => ({ kind, record }))].flatMap(
+      ({ kind, record }) => (kind === 'revisions' ? [record.id] : []),
+    ),
+  );
+  const made: JournalDiff[] = [];
+  for (const record of revisionsOf(diff, now.toISOString())) {
+    if (own.has(record.id)) continue;
+    const before = (await db.table('revisions').get(keyOf(shop, record)))?.record;
+    await put(db, shop, { kind: 'revisions', record });
+    made.push({
+      added: before ? [] : [{ kind: 'revisions', record }],
+      updated: before ? [{ kind: 'revisions', before, after: record }] : [],
+      removed: [],
+    });
+  }
+  return {
+    added: [...added, ...made.flatMap((revision) => revision.added)],
+    updated: [...updated, ...made.flatMap((revision) => revision.updated)],
+    removed,
+  };
 }
 
 /** Makes a diff as it stands: of undo and redo, which go back over what was stored. */

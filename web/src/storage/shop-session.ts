@@ -11,7 +11,6 @@ import {
   type JournalDiff,
   joinDiffs,
   NO_DIFF,
-  type Reading,
   readShop,
   withDiff,
 } from '@frank-gauge/core/journal';
@@ -55,7 +54,8 @@ const GATHER_MOST = 2000;
 /** Storage that could not be read is read again after so long, ms. */
 const LOOK_AGAIN = 1000;
 
-const NO_READINGS: Reading[] = [];
+/** What no memory holds: a recipe adds to readings, and leaves revisions alone. */
+const NOT_HELD: Pick<Journal, 'readings' | 'revisions'> = { readings: [], revisions: [] };
 
 /** What a tab knows to be stored of the shop it watches; −1: nothing yet. */
 const UNKNOWN = { revision: -1, design: -1, journal: -1 } as const;
@@ -183,7 +183,7 @@ export class ShopSession {
   readonly record = (label: string, recipe: JournalRecipe, options: EditOptions = {}): void => {
     const session = this.state.getState();
     if (session.status !== 'open') return;
-    const before: Journal = { ...session.journal, readings: NO_READINGS };
+    const before: Journal = { ...session.journal, ...NOT_HELD };
     const after = produce(before, (draft) => {
       recipe(draft as Draft<Journal>);
     });

@@ -3,10 +3,11 @@ import { writeShopFile } from '@frank-gauge/core/journal';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { writeZip } from './bundle';
 import { database } from './database';
+import { stepChange } from './history';
 import { readJournal } from './journal-tables';
 import { sampleJournal, sampleShop } from './sample-records';
 import { fileName } from './shop-file';
-import { addShop, listShops, readPhotoFiles } from './shop-list';
+import { addShop, deleteShop, listShops, readPhotoFiles } from './shop-list';
 import { exportShop, importShop } from './transfer';
 
 const shop = sampleShop();
@@ -68,7 +69,8 @@ describe('exported and imported again', () => {
 
   it('a second time gets an id of its own', async () => {
     await importShop(file(writeShopFile(shop, journal)));
-    const again = await importShop(file(writeShopFile(shop, journal)));
+    const apart = { takesPart: false, known: 'apart' } as const;
+    const again = await importShop(file(writeShopFile(shop, journal)), apart);
     expect(again.kind === 'imported' && again.id).not.toBe('one');
     // That is no renaming to be told of: the one it had is taken.
     expect(again).toMatchObject({ isRenamed: false });
@@ -77,6 +79,85 @@ describe('exported and imported again', () => {
 
   it('a shop that is not there is null', async () => {
     expect(await exportShop('none', 'json')).toBeNull();
+  });
+});
+
+describe('a copy of a shop that is here', () => {
+  const merging = (known: 'here' | 'there') => ({ takesPart: false, known }) as const;
+  const note = 'Written on the phone.';
+  /** The shop as the phone sends it back: two readings and a picture more, an edited note, another design. */
+  function fromPhone() {
+    const [first, second] = journal.readings;
+    const [sound] = journal.sounds;
+    if (!first || !second || !sound) throw new Error('no records');
+    const readings = [...journal.readings, { ...first, id: 'new-1' }, { ...second, id: 'new-2' }];
+    const edited = { ...sound, note };
+    const revision = {
+      id: `sounds/${sound.id}`,
+      revised: '2026-11-20T08:00:00Z',
+      of: { kind: 'sounds', id: sound.id },
+      isRemoved: false,
+    };
+    return {
+      shop: { ...shop, shop: { ...shop.shop, note: 'Longer hose' } },
+      journal: { ...journal, readings, sounds: [edited], revisions: [revision] },
+      photos,
+    };
+  }
+
+  it('stores nothing before it is chosen, and says what merging it would do', async () => {
+    await addShop(shop, { keepId: true, journal });
+    const asked = await importShop(file(writeZip(fromPhone()), 'phone.zip'));
+    if (asked.kind !== 'known') throw new Error(asked.kind);
+    expect(asked.report).toMatchObject({
+      added: [{ record: { id: 'new-1' } }, { record: { id: 'new-2' } }],
+      adopted: [{ kind: 'sounds', there: { note } }],
+      kept: [],
+      removed: [],
+      differences: [{ area: 'shop', members: ['note'] }],
+    });
+    expect(await readJournal(database(), 'one')).toEqual(journal);
+  });
+
+  it.each([
+    ['here', shop.shop.note],
+    ['there', 'Longer hose'],
+  ] as const)('merges with the design %s, in one step that can be undone', async (design, then) => {
+    await addShop(shop, { keepId: true, journal });
+    const merged = await importShop(file(writeZip(fromPhone()), 'phone.zip'), merging(design));
+    expect(merged).toMatchObject({ kind: 'merged', id: 'one', name: 'One' });
+    const stored = await readJournal(database(), 'one');
+    expect(stored.readings).toHaveLength(202);
+    expect(stored.sounds).toMatchObject([{ note }]);
+    // The edit keeps the time it was made on the phone.
+    expect(stored.revisions).toMatchObject([{ revised: '2026-11-20T08:00:00Z' }]);
+    expect((await database().designs.get('one'))?.document.shop.note).toBe(then);
+    expect(await readPhotoFiles(database(), 'one')).toMatchObject(photos.map(({ id }) => ({ id })));
+    expect(await database().summaries.get('one')).toMatchObject({ readings: 202, cursor: 1 });
+    const again = await importShop(file(writeZip(fromPhone()), 'phone.zip'));
+    expect(again.kind === 'known' && again.report.added).toEqual([]);
+    await stepChange(database(), 'one', -1, new Date());
+    expect(await readJournal(database(), 'one')).toEqual(journal);
+    expect((await database().designs.get('one'))?.document).toEqual(shop);
+  });
+
+  it('is a shop of its own where the one here was thrown away', async () => {
+    await addShop(shop, { keepId: true, journal });
+    await deleteShop('one');
+    expect((await importShop(file(writeZip(fromPhone()), 'phone.zip'))).kind).toBe('imported');
+  });
+
+  it('is refused as a whole where a record of it is wrong', async () => {
+    await addShop(shop, { keepId: true, journal });
+    const broken = fromPhone();
+    const [first] = broken.journal.readings;
+    const readings = [...journal.readings, { ...first, id: 'new-1', diameter: 99 } as never];
+    const text = writeShopFile(broken.shop, { ...broken.journal, readings });
+    const refused = await importShop(file(text), merging('here'));
+    expect(refused.kind === 'refused' && refused.reason).toMatch(
+      /shop\.json: at journal\.readings/,
+    );
+    expect(await readJournal(database(), 'one')).toEqual(journal);
   });
 });
 
@@ -132,7 +213,7 @@ describe('a file', () => {
     if (first.kind !== 'cut off') throw new Error(first.kind);
     expect(first).toMatchObject({ name: 'One', promised: 204 });
     expect(await count()).toBe(0);
-    const taken = await importShop(cut, { takesPart: true });
+    const taken = await importShop(cut, { takesPart: true, known: 'ask' });
     expect(taken).toEqual({ kind: 'imported', id: 'one', name: 'One', isRenamed: false });
     const stored = await readJournal(database(), 'one');
     const lists = Object.values(stored) as unknown[][];

@@ -2,6 +2,7 @@ import { LARGEST_FILE, readShop } from '@frank-gauge/core/journal';
 import { type CutOff, LARGEST_ZIP, readBundle, writeZip } from './bundle';
 import { type Database, database } from './database';
 import { readJournal } from './journal-tables';
+import { type KeptDesign, type MergeReport, mergeShop, reportMerge } from './merge-shop';
 import { type FileForm, fileName, jsonFile } from './shop-file';
 import { addShop, readPhotoFiles } from './shop-list';
 
@@ -14,19 +15,34 @@ export type Imported =
       readonly isRenamed: boolean;
     }
   | { readonly kind: 'refused'; readonly reason: string }
+  /** It is a copy of a shop that is here. Nothing is stored yet: whoever imports it chooses. */
+  | { readonly kind: 'known'; readonly name: string; readonly report: MergeReport }
+  | {
+      readonly kind: 'merged';
+      readonly id: string;
+      readonly name: string;
+      readonly report: MergeReport;
+    }
   /** Nothing is stored yet: whoever imports it chooses between what is whole of it and nothing. */
   | ({ readonly kind: 'cut off'; readonly name: string } & CutOff);
 
-interface ImportOptions {
+export interface ImportChoices {
   /** Of a file that ends early, take what is whole. */
-  readonly takesPart?: boolean;
-  readonly db?: Database;
+  readonly takesPart: boolean;
+  /** Of one that is a copy of a shop that is here: ask, make a shop apart, or merge it and keep that design. */
+  readonly known: 'ask' | 'apart' | KeptDesign;
 }
 
-/** Reads a file into a new shop. Anything wrong with it: a sentence, and nothing is stored. */
+const ASKING: ImportChoices = { takesPart: false, known: 'ask' };
+
+/**
+ * Reads a file into a new shop, or merges it into the one it is a copy of. Anything wrong with it: a sentence,
+ * and nothing is stored.
+ */
 export async function importShop(
   file: File,
-  { takesPart = false, db = database() }: ImportOptions = {},
+  { takesPart, known }: ImportChoices = ASKING,
+  db: Database = database(),
 ): Promise<Imported> {
   const refuse = (reason: string): Imported => ({
     kind: 'refused',
@@ -46,6 +62,13 @@ export async function importShop(
     return { kind: 'cut off', name, whole, promised, missingPictures };
   }
   try {
+    if (known === 'ask') {
+      const report = await reportMerge(db, read);
+      if (report) return { kind: 'known', name, report };
+    } else if (known !== 'apart') {
+      const report = await mergeShop(db, read, known, new Date());
+      if (report) return { kind: 'merged', id: shop.id, name, report };
+    }
     const id = await addShop(shop, { keepId: true, journal, photos, renewed, db });
     const isTaken = id !== shop.id && (await db.summaries.get(shop.id)) !== undefined;
     return { kind: 'imported', id, name, isRenamed: id !== shop.id && !isTaken };

@@ -1,15 +1,21 @@
 import { database } from '@/storage/database';
 import type { FileForm } from '@/storage/shop-file';
 import { storeStanding } from '@/storage/standing';
-import { exportShop, type Imported, importShop, type ShopFile } from '@/storage/transfer';
+import {
+  exportShop,
+  type ImportChoices,
+  type Imported,
+  importShop,
+  type ShopFile,
+} from '@/storage/transfer';
 
 /**
  * What the engine does with what is stored: in its worker, which opens the browser's storage by itself; on the
  * page, where everything is in the page's memory.
  */
 export const storageWork = {
-  importShop(file: File, takesPart: boolean): Promise<Imported> {
-    return importShop(file, { takesPart });
+  importShop(file: File, choices: ImportChoices): Promise<Imported> {
+    return importShop(file, choices);
   },
   exportShop(id: string, form: FileForm): Promise<ShopFile | null> {
     return exportShop(id, form);

@@ -5,9 +5,9 @@ import { Sheet } from '@/ui/sheet';
 import type { Import } from './use-import';
 
 /** Of a file that ends early: what is whole of it, or nothing. */
-export function CutOffSheet({ cutOff, takePart, takeNothing }: Import) {
-  if (!cutOff) return null;
-  const { file, of } = cutOff;
+export function CutOffSheet({ undecided, decide, importNothing }: Import) {
+  if (undecided?.of.kind !== 'cut off') return null;
+  const { file, of } = undecided;
   const missing = of.promised - of.whole;
   return (
     <Sheet
@@ -15,7 +15,7 @@ export function CutOffSheet({ cutOff, takePart, takeNothing }: Import) {
       about={`${file.name} ends before it should: it may not have been copied whole.`}
       open
       onOpenChange={(isOpen) => {
-        if (!isOpen) takeNothing();
+        if (!isOpen) importNothing();
       }}
     >
       <p>
@@ -28,10 +28,10 @@ export function CutOffSheet({ cutOff, takePart, takeNothing }: Import) {
         {of.missingPictures > 0 && `Pictures that are missing: ${of.missingPictures}.`}
       </p>
       <div className="mt-4 flex flex-wrap gap-2">
-        <Button look="solid" onClick={() => void takePart()}>
+        <Button look="solid" onClick={() => void decide({ takesPart: true })}>
           Import what is whole
         </Button>
-        <Button onClick={takeNothing}>Import nothing</Button>
+        <Button onClick={importNothing}>Import nothing</Button>
       </div>
     </Sheet>
   );

@@ -15,6 +15,7 @@ import { Sheet } from '@/ui/sheet';
 import { PlaceNotice } from '../frame/storage-notice';
 import { ThemeButton } from '../frame/theme-button';
 import { CutOffSheet } from './cut-off-sheet';
+import { MergeSheet } from './merge-sheet';
 import { NewShopForm } from './new-shop-form';
 import { OnThisDevice } from './on-this-device';
 import { ShopLine } from './shop-line';
@@ -112,6 +113,7 @@ export function ShopsView() {
         </Link>
       </p>
       <CutOffSheet {...importing} />
+      <MergeSheet {...importing} />
       <Sheet
         title="New shop"
         about="It starts with a small two-stage collector, which you can change to match yours."

@@ -4,36 +4,40 @@ import { useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { type Importing, importShop } from '@/model/import-shop';
 import { askToPersist } from '@/storage/persistence';
-import type { Imported } from '@/storage/transfer';
+import type { ImportChoices, Imported } from '@/storage/transfer';
+import { countsWords } from '@/words/record-words';
 
-/** A file that ends early, to be decided on. */
-export interface CutOff {
+/** A file that cannot be imported before something is decided, and what was decided of it so far. */
+export interface Undecided {
   readonly file: File;
-  readonly of: Extract<Imported, { kind: 'cut off' }>;
+  readonly choices: ImportChoices;
+  readonly of: Extract<Imported, { kind: 'cut off' | 'known' }>;
 }
 
 export interface Import {
   readonly isBusy: boolean;
   /** Why the last file was refused; null: it wasn't. */
   readonly refusal: string | null;
-  readonly cutOff: CutOff | null;
+  readonly undecided: Undecided | null;
   readonly begin: (file: File) => Promise<void>;
   /** Ends the reading that is under way; nothing of it is stored. */
   readonly stop: () => void;
-  /** Takes what is whole of the file that ends early. */
-  readonly takePart: () => Promise<void>;
-  readonly takeNothing: () => void;
+  /** Goes on with the file that something had to be decided of. */
+  readonly decide: (choices: Partial<ImportChoices>) => Promise<void>;
+  readonly importNothing: () => void;
 }
+
+const UNASKED: ImportChoices = { takesPart: false, known: 'ask' };
 
 /** Importing a file, step by step. */
 export function useImport(): Import {
   const [isBusy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const [cutOff, setCutOff] = useState<CutOff | null>(null);
+  const [undecided, setUndecided] = useState<Undecided | null>(null);
   const running = useRef<Importing | null>(null);
-  const read = async (file: File, takesPart: boolean) => {
+  const read = async (file: File, choices: ImportChoices) => {
     setBusy(true);
-    const own = importShop(file, takesPart);
+    const own = importShop(file, choices);
     running.current = own;
     const imported = await own.imported;
     if (running.current !== own) return;
@@ -41,30 +45,45 @@ export function useImport(): Import {
     setBusy(false);
     if (!imported) return;
     setRefusal(imported.kind === 'refused' ? imported.reason : null);
-    setCutOff(imported.kind === 'cut off' ? { file, of: imported } : null);
-    if (imported.kind === 'imported') {
-      const renamed = imported.isRenamed
-        ? ' Its id could not stand in an address; it has a new one.'
-        : '';
-      void askToPersist();
-      toast(`Imported ${imported.name}.${renamed}`);
-    }
+    const isOpen = imported.kind === 'cut off' || imported.kind === 'known';
+    setUndecided(isOpen ? { file, choices, of: imported } : null);
+    const done = doneWords(imported);
+    if (done === null) return;
+    void askToPersist();
+    toast(done);
   };
   return {
     isBusy,
     refusal,
-    cutOff,
+    undecided,
     begin: (file) => {
       setRefusal(null);
-      return read(file, false);
+      return read(file, UNASKED);
     },
     stop: () => running.current?.stop(),
-    takePart: async () => {
-      if (cutOff) await read(cutOff.file, true);
+    decide: async (choices) => {
+      if (undecided) await read(undecided.file, { ...undecided.choices, ...choices });
     },
-    takeNothing: () => {
-      setCutOff(null);
+    importNothing: () => {
+      setUndecided(null);
       setRefusal(null);
     },
   };
+}
+
+function doneWords(imported: Imported): string | null {
+  if (imported.kind === 'imported') {
+    const renamed = imported.isRenamed
+      ? ' Its id could not stand in an address; it has a new one.'
+      : '';
+    return `Imported ${imported.name}.${renamed}`;
+  }
+  if (imported.kind !== 'merged') return null;
+  const { added, adopted, removed } = imported.report;
+  const parts = [
+    added.length > 0 && `${countsWords(added)} added`,
+    adopted.length > 0 && `${countsWords(adopted)} updated`,
+    removed.length > 0 && `${countsWords(removed)} taken out`,
+  ].filter((part) => part !== false);
+  return `Merged into ${imported.name}: ${parts.join('; ') || 'its journal had everything already'}.`;
 }
