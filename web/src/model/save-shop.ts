@@ -41,3 +41,23 @@ export async function saveShop(id: string, form: FileForm): Promise<void> {
     toast('The shop could not be written to a file. Nothing of it was changed; try again.');
   }
 }
+
+/** Kinds of files that browsers share; the text of a shop's file is the same in each. */
+const SHARED_AS = [
+  { ending: '.json', type: 'application/json' },
+  { ending: '.txt', type: 'text/plain' },
+] as const;
+
+/** A shop as a file that this browser would share; null where it shares no files, or cannot write this one. */
+export async function shopToShare(id: string): Promise<File | null> {
+  if (typeof navigator.canShare !== 'function') return null;
+  await shopSession.settled();
+  const made = await engine.ask('export to share', (remote) => remote.exportShop(id, 'json'))
+    .outcome;
+  if (made.kind !== 'answered' || !made.answer) return null;
+  const { name, content } = made.answer;
+  const files = SHARED_AS.map(
+    ({ ending, type }) => new File([content], name.replace(/\.json$/, ending), { type }),
+  );
+  return files.find((file) => navigator.canShare({ files: [file] })) ?? null;
+}

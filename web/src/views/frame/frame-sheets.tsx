@@ -2,6 +2,7 @@
 
 import { AboutSheet } from './about-sheet';
 import { Palette } from './palette';
+import { SendOpenShop } from './send-open-shop';
 import { Shortcuts } from './shortcuts';
 
 /** The sheets any view can open; loaded when the first of them is. */
@@ -11,6 +12,7 @@ export function FrameSheets() {
       <Palette />
       <Shortcuts />
       <AboutSheet />
+      <SendOpenShop />
     </>
   );
 }

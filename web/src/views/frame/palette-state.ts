@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 
 /** Which sheet of the frame is open; anyone may open one. */
-export type FrameSheet = 'commands' | 'about' | 'keys' | null;
+export type FrameSheet = 'commands' | 'about' | 'keys' | 'send' | null;
 
 export const useFrameSheet = create<{ readonly open: FrameSheet }>(() => ({ open: null }));
 

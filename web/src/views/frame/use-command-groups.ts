@@ -147,6 +147,7 @@ function useShopCommands(): FoundCommand[] {
     },
     { name: 'Export this shop as a file', run: () => void saveShop(id, 'json') },
     { name: 'Export this shop with its photos, as a zip', run: () => void saveShop(id, 'zip') },
+    { name: 'Send this shop to another device', run: () => openSheet('send') },
     { name: 'Theme: light', run: () => setTheme('light') },
     { name: 'Theme: dark', run: () => setTheme('dark') },
     { name: 'Theme: same as the system', run: () => setTheme('system') },

@@ -22,6 +22,7 @@ export function MergeSheet({ undecided, decide, importNothing }: Import) {
       title={`${name} is here already`}
       about={`${undecided.file.name} is another copy of it.`}
       open
+      isRead
       onOpenChange={(isOpen) => {
         if (!isOpen) importNothing();
       }}

@@ -3,6 +3,7 @@
 import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { formatDistanceToNow } from 'date-fns';
 import { MoreVertical } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { DropdownMenu } from 'radix-ui';
 import { useEffect, useState } from 'react';
@@ -15,6 +16,10 @@ import { Sheet } from '@/ui/sheet';
 import { TextField } from '@/ui/text-field';
 import { useMainOfPage } from '@/ui/use-main-of-page';
 import { exportReminder } from './export-reminder';
+
+const SendSheet = dynamic(() => import('../frame/send-sheet').then((module) => module.SendSheet), {
+  loading: () => null,
+});
 
 /** How the shop stands; null while the engine works it out, since its design changed since it last did. */
 function useStanding({ id, standing, designRevision }: SummaryRow): Standing | null {
@@ -53,6 +58,7 @@ export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
   const { id, name, note, units, changed } = summary;
   const standing = useStanding(summary);
   const [isRenaming, setRenaming] = useState(false);
+  const [isSending, setSending] = useState(false);
   const reminder = exportReminder(summary, new Date());
   return (
     <li className="flex items-center gap-4 border-rule border-b hover:bg-selection">
@@ -65,7 +71,13 @@ export function ShopLine({ summary }: { readonly summary: SummaryRow }) {
         {reminder && <span className="block text-[14px] text-quiet md:truncate">{reminder}</span>}
       </Link>
       {standing?.kind === 'judged' && <Worst worst={standing.worst} units={units} />}
-      <LineMenu id={id} name={name} onRename={() => setRenaming(true)} />
+      <LineMenu
+        id={id}
+        name={name}
+        onRename={() => setRenaming(true)}
+        onSend={() => setSending(true)}
+      />
+      {isSending && <SendSheet id={id} name={name} open onOpenChange={setSending} />}
       <Sheet
         title="Rename the shop"
         about="Saved as you type."
@@ -110,12 +122,13 @@ interface MenuProps {
   readonly id: string;
   readonly name: string;
   readonly onRename: () => void;
+  readonly onSend: () => void;
 }
 
 const ITEM =
   'flex min-h-11 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-selection md:min-h-8';
 
-function LineMenu({ id, name, onRename }: MenuProps) {
+function LineMenu({ id, name, onRename, onSend }: MenuProps) {
   const [main, findMain] = useMainOfPage();
   const restore = () => restoreShop(id).catch(() => notStored(id, `${name} was not brought back`));
   const remove = async () => {
@@ -151,6 +164,9 @@ function LineMenu({ id, name, onRename }: MenuProps) {
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => void duplicate()}>
             Duplicate
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={onSend}>
+            Send to another device…
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => void saveShop(id, 'json')}>
             Export as a file

@@ -20,6 +20,7 @@ import { NewShopForm } from './new-shop-form';
 import { OnThisDevice } from './on-this-device';
 import { ShopLine } from './shop-line';
 import { useImport } from './use-import';
+import { useScannedShop } from './use-scanned-shop';
 
 const unreadable = (error: unknown) => ({
   unreadable: error instanceof Error ? error.message : String(error),
@@ -42,6 +43,8 @@ export function ShopsView() {
     // What cannot be emptied now is emptied another time.
     emptyBin(new Date()).catch(() => undefined);
   }, []);
+
+  useScannedShop(importing.begin, place === 'browser' || isInMemory);
 
   const create = async (name: string, units: 'us' | 'metric') => {
     const shop = newShop(nanoid(12), name, units, []);
@@ -138,7 +141,7 @@ function ImportButton({
       <input
         ref={input}
         type="file"
-        accept=".json,.zip,application/json,application/zip"
+        accept=".json,.txt,.zip,application/json,text/plain,application/zip"
         aria-label="Shop file"
         className="sr-only"
         tabIndex={-1}

@@ -3,14 +3,22 @@
 import { COLLECTOR_TAPS, recordWith, type TestPoint } from '@frank-gauge/core/journal';
 import { formatShort } from '@frank-gauge/core/quantity';
 import { nanoid } from 'nanoid';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { choosePart, useChoices } from '@/storage/choices';
 import { openShopId, record } from '@/storage/session';
+import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
+import { PartLoading } from '@/ui/part-loading';
 import { OpeningLine } from '../../parts/opening-line';
 import { type Place, usePlaces } from '../taking/use-places';
 import { HoldingSketch } from './holding-sketch';
 import { PointFields } from './point-fields';
+
+const LabelsView = dynamic(() => import('./labels-view').then((module) => module.LabelsView), {
+  loading: PartLoading,
+});
 
 /** What a point at a part of the collector is called. */
 const TAP_NAMES: Readonly<Record<(typeof COLLECTOR_TAPS)[number], string>> = {
@@ -35,7 +43,9 @@ export function PointsView() {
   const shopId = useDesign((shop) => shop.id);
   const places = usePlaces();
   const open = useChoices((choices) => choices.parts[shopId]);
+  const [hasLabels, setHasLabels] = useState(false);
   const shown = places.find(({ point }) => point.id === open) ?? null;
+  if (hasLabels) return <LabelsView places={places} onDone={() => setHasLabels(false)} />;
   return (
     <div className="grid md:h-full md:grid-cols-[minmax(0,1fr)_320px] md:overflow-hidden">
       <section
@@ -55,6 +65,11 @@ export function PointsView() {
           ))}
         </div>
         <AddPoint places={places} />
+        {places.length > 0 && (
+          <div className="px-3 pb-4">
+            <Button onClick={() => setHasLabels(true)}>Labels to print</Button>
+          </div>
+        )}
       </section>
       <section
         aria-label="How to hold the meter"

@@ -16,6 +16,7 @@ import { QUANTITY_NAMES } from '@/words/measuring-words';
 import { undoAloud } from '../../frame/undo-aloud';
 import { changeDraft, type DraftReading, nextDraft, useDraft } from '../taking/draft-reading';
 import { logReading } from '../taking/log-reading';
+import { useScannedPlace } from '../taking/scanned-place';
 import { SuspicionList } from '../taking/suspicion-list';
 import { nextPlace, type Place, usePlaces } from '../taking/use-places';
 import { useTaking } from '../taking/use-taking';
@@ -28,6 +29,7 @@ export function ReadingForm() {
   const places = usePlaces();
   const shopId = useDesign((shop) => shop.id);
   const draft = useDraft(shopId);
+  useScannedPlace(shopId, places);
   const place = places.find(({ id }) => id === draft.place) ?? places[0];
   return place ? <FormAt places={places} place={place} draft={draft} shopId={shopId} /> : null;
 }
