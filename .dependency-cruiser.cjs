@@ -31,6 +31,7 @@ const ROOMS = [
   'reading',
   'inference',
   'simulate',
+  'spreadsheet',
   'sources',
   'api',
   'improve',
@@ -104,6 +105,7 @@ const MAY_IMPORT = {
     'analysis',
     'reading',
   ],
+  spreadsheet: ['quantity', 'journal', 'measuring'],
   simulate: ['quantity', 'air', 'journal', 'measuring'],
   sources: [
     'catalogue',
@@ -187,7 +189,7 @@ module.exports = {
       to: {
         pathNot: [
           '^core/src/',
-          'node_modules/(zod|papaparse|@types/papaparse|ml-matrix|dxf|@tarikjabiri/dxf)/',
+          'node_modules/(zod|date-fns|papaparse|@types/papaparse|ml-matrix|dxf|@tarikjabiri/dxf)/',
         ],
       },
     },

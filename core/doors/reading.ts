@@ -20,6 +20,7 @@ export {
   USUAL_ACCURACY,
 } from '../src/measuring/corrections';
 export { type MeasuredFlow, measuredFlow } from '../src/measuring/measured-flow';
+export { MOST_READ } from '../src/measuring/most-read';
 export { meanOfRepeats } from '../src/measuring/repeats';
 export { shownFor } from '../src/measuring/shown-for';
 export { LOG_LINEAR, probeMarks, type TraversePoints } from '../src/measuring/traverse';

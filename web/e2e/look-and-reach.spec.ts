@@ -6,7 +6,13 @@ import { drawnShop } from '../../core/reference/sample-shops';
 import { writeZip } from '../src/storage/bundle';
 import { expect, openDemo, test } from './bench';
 
-const LOG_BENCHES = ['log/round', 'log/history', 'log/points', 'log/instruments'] as const;
+const LOG_BENCHES = [
+  'log/round',
+  'log/history',
+  'log/points',
+  'log/instruments',
+  'log/table',
+] as const;
 const BENCHES = [
   'collector/elevation',
   'collector/joints',
@@ -133,6 +139,18 @@ const FORMS: typeof OPENED = [
     },
   },
   {
+    name: 'a table being imported',
+    open: async (page) => {
+      await page.goto('/shop/heron-slip/log/table');
+      await page.getByLabel('CSV file').setInputFiles({
+        name: 'readings.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('Date,Drop,Speed\n3/7/2026,Planer,3500 fpm\n3/7/2026,Lathe,3500\n'),
+      });
+      await page.getByRole('region', { name: 'Faults' }).waitFor();
+    },
+  },
+  {
     name: 'a meter and a test point that are described',
     open: async (page) => {
       await page.goto('/shop/heron-slip/log/points');
@@ -156,6 +174,7 @@ for (const theme of ['light', 'dark'] as const) {
     'log/history',
     'log/points',
     'log/instruments',
+    'log/table',
     'shops',
     'sources',
   ] as const) {

@@ -13,6 +13,7 @@ const VIEWS = [
   'log/round',
   'log/history',
   'log/points',
+  'log/table',
   'log/instruments',
 ] as const;
 

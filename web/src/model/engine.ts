@@ -153,6 +153,7 @@ function withMemory(remote: Remote<EngineApi>): Remote<EngineApi> {
 const OF_STORAGE: Readonly<Record<keyof StorageWork, true>> = {
   importShop: true,
   exportShop: true,
+  readTableRows: true,
   storeStanding: true,
 };
 

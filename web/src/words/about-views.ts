@@ -224,6 +224,18 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
       { term: 'Calibration', means: 'what the meter shows against what is true, with its date' },
     ],
   },
+  {
+    path: 'log/table',
+    name: 'Log, Import and export',
+    purpose:
+      'Bring in readings you kept in a spreadsheet, and save all readings as a table another program can open.',
+    first:
+      'Save your spreadsheet as CSV, choose the file, and check what each column is taken to hold.',
+    terms: [
+      { term: 'CSV', means: 'a table as plain text: a line for each row, cells parted by commas' },
+      { term: 'Header', means: 'the first line, which names the columns' },
+    ],
+  },
 ];
 
 /** What the view at an address of a shop is about. */

@@ -1,18 +1,8 @@
 import type { Instrument, Reading, Taken } from '@frank-gauge/core/journal';
 import { parseQuantity, STYLES, type UnitId, type UnitSystem } from '@frank-gauge/core/quantity';
+import { MOST_READ } from '@frank-gauge/core/reading';
 import { KIND_OF, unitRead } from '../as-read';
 import type { Repeat } from './draft-reading';
-
-/** The most a hand-held meter could show: a slip beyond it is refused. SI. */
-const MOST: Readonly<Record<Reading['quantity'], number>> = {
-  velocity: 100,
-  flow: 20,
-  'velocity pressure': 10_000,
-  pressure: 50_000,
-  current: 1000,
-  rotation: 1000,
-  number: 1e6,
-};
 
 /** How a repeat is read. */
 export interface ReadAs {
@@ -52,7 +42,7 @@ export function readRepeat({ text, bound }: Repeat, as: ReadAs): ReadRepeat {
   if (!parsed.ok) return parsed;
   const { value } = parsed;
   if (value < 0) return { ok: false, reason: 'A reading is not below zero.' };
-  if (value > MOST[quantity]) {
+  if (value > MOST_READ[quantity]) {
     return { ok: false, reason: 'No meter reads that high; check the unit.' };
   }
   if (bound !== null && value === 0) {

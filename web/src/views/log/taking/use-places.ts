@@ -3,6 +3,7 @@
 import type { Drop } from '@frank-gauge/core/design';
 import type { TestPoint } from '@frank-gauge/core/journal';
 import { pointOfDrop } from '@frank-gauge/core/reading';
+import { useMemo } from 'react';
 import { useDuctTree } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
 
@@ -18,14 +19,16 @@ export interface Place {
 export function usePlaces(): readonly Place[] {
   const { drops } = useDuctTree();
   const testPoints = useJournal((journal) => journal.testPoints);
-  const ports = drops.map((drop): Place => {
-    const own = testPoints.find(({ at }) => at.kind === 'port' && at.node === drop.id);
-    return { id: drop.id, name: drop.name, drop, point: own ?? pointOfDrop(drop) };
-  });
-  const others = testPoints
-    .filter(({ at }) => at.kind !== 'port')
-    .map((point): Place => ({ id: point.id, name: point.name, drop: null, point }));
-  return [...ports, ...others];
+  return useMemo(() => {
+    const ports = drops.map((drop): Place => {
+      const own = testPoints.find(({ at }) => at.kind === 'port' && at.node === drop.id);
+      return { id: drop.id, name: drop.name, drop, point: own ?? pointOfDrop(drop) };
+    });
+    const others = testPoints
+      .filter(({ at }) => at.kind !== 'port')
+      .map((point): Place => ({ id: point.id, name: point.name, drop: null, point }));
+    return [...ports, ...others];
+  }, [drops, testPoints]);
 }
 
 export const nextPlace = (places: readonly Place[], place: Place): Place =>

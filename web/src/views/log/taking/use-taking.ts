@@ -47,7 +47,7 @@ export interface Taking {
 }
 
 /** What a shop’s first reading is taken with, until its meter is described. */
-const firstMeter = () =>
+export const firstMeter = () =>
   recordWith('instruments', { id: 'meter', name: 'Meter', kind: 'vane', accuracy: USUAL_ACCURACY });
 
 /** Inside diameter of a place in no duct: it plays no part. */
