@@ -21,7 +21,8 @@ export const photoType = recordType(
           'test point',
           'weighing',
         ]),
-        id,
+        /** A record's or a part's id; of a joint, as `jointsOf` names it. */
+        id: z.string().min(1).max(200),
       })
       .nullable()
       .default(null),

@@ -1,5 +1,6 @@
 import type { Shop } from '@frank-gauge/core/design';
 import { emptyJournal, type Journal, type Renewal, readShop } from '@frank-gauge/core/journal';
+import Dexie from 'dexie';
 import { nanoid } from 'nanoid';
 import { type Database, database } from './database';
 import { forgetChanges, storeChange } from './history';
@@ -138,8 +139,11 @@ export async function emptyBin(now: Date): Promise<void> {
     deleted !== null && now.getTime() - Date.parse(deleted) > KEEP_DELETED;
   for (const { id } of rows.filter(isOld)) {
     await db.transaction('rw', db.shopTables, async () => {
-      const photos = await readPhotoFiles(db, id);
-      await db.photoFiles.bulkDelete(photos.map((photo): [string, string] => [id, photo.id]));
+      // Also pictures whose photo was taken out, or never came to be stored.
+      await db.photoFiles
+        .where('[shop+id]')
+        .between([id, Dexie.minKey], [id, Dexie.maxKey])
+        .delete();
       await deleteRecords(db, id);
       await forgetChanges(db, id);
       await db.designs.delete(id);

@@ -6,6 +6,7 @@ import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { closingWords, endWord, gapWords, INSIDE } from '@/words/fit-words';
 import { ShopQuantity } from '../../parts/line';
+import { Photos } from '../../parts/photos/photos';
 import { forgetEnd, measureEnd } from './edit-ends';
 
 interface Props {
@@ -48,6 +49,11 @@ export function JointTable({ joints, chosen, onAdapter }: Props) {
                 {joint.fit.inside === 'neither' && joint.fit.closing.kind !== 'coupler' && '◆ '}
                 {closingWords(joint.fit.closing, system)}
               </span>
+              <Photos
+                of={{ kind: 'joint', id: joint.id }}
+                name={`the joint: ${endWord(joint.upstream)}`}
+                isCompact
+              />
               {joint.fit.closing.kind !== 'clamp' && joint.fit.closing.kind !== 'nothing' && (
                 <div>
                   <Button

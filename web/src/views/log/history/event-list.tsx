@@ -10,6 +10,7 @@ import { apply } from '@/storage/session';
 import { RemoveButton } from '@/ui/remove-button';
 import { comparedWords, EVENT_NAMES, percentChange, percentInterval } from '@/words/change-words';
 import { undoAloud } from '../../frame/undo-aloud';
+import { Photos } from '../../parts/photos/photos';
 
 interface Props {
   readonly worths: readonly EventWorth[];
@@ -103,6 +104,7 @@ function EventItem({
           readings between them.
         </p>
       )}
+      <Photos of={{ kind: 'event', id: event.id }} name={`${name}, ${day}`} />
       {points.length > 0 && (
         <details className="text-[14px]">
           <summary className="min-h-11 cursor-pointer content-center text-quiet md:min-h-7">

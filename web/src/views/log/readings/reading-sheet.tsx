@@ -12,6 +12,7 @@ import { Sheet } from '@/ui/sheet';
 import { TextField } from '@/ui/text-field';
 import { CORRECTION_WORDS, HOLD_NAMES } from '@/words/measuring-words';
 import { Line } from '../../parts/line';
+import { Photos } from '../../parts/photos/photos';
 import { asRead, writeQuantity } from '../as-read';
 import { useCircumstances } from '../use-circumstances';
 import { openReading, useOpenedReading } from './opened-reading';
@@ -44,6 +45,7 @@ export function ReadingSheet({ names }: { readonly names: ReadonlyMap<string, st
             onChange={(note) => change(`note of ${name}`, reading, { ...reading, note })}
           />
         </Line>
+        <Photos of={{ kind: 'reading', id: reading.id }} name={`the reading at ${name}`} />
         <Counting key={reading.id} reading={reading} name={name} />
       </div>
     </Sheet>
