@@ -27,6 +27,7 @@ import {
   type Reading,
   recordWith,
   type SoundReading,
+  type Weighing,
   writeShopFile,
 } from '@frank-gauge/core/journal';
 import { solveTree } from '@frank-gauge/core/network';
@@ -458,7 +459,26 @@ export function heronSlipFile(): string {
     ],
     readings: [...earlier, ...latest],
     events,
+    weighings: weighingsOfYear(newId),
     sounds,
     fieldTests,
   });
+}
+
+/** What came out of the two bins that year: by day, kg and hours of the machines since the time before. */
+function weighingsOfYear(newId: () => string): Weighing[] {
+  const emptied = [
+    ['2026-03-07', 'separator', 21.5, 22],
+    ['2026-05-16', 'separator', 19.8, 19],
+    ['2026-06-20', 'filter', 2.1, null],
+    ['2026-07-25', 'separator', 22.6, 24],
+    ['2026-10-10', 'separator', 18.9, 20],
+    ['2026-10-31', 'filter', 1.6, null],
+  ] as const;
+  return emptied.map(([day, bin, mass, hours]) =>
+    recordWith('weighings', {
+      ...{ id: newId(), at: `${day}T17:00:00Z`, bin, mass, hours, volume: null },
+      accuracy: 0.02,
+    }),
+  );
 }

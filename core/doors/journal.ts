@@ -64,3 +64,4 @@ export { revisionsOf } from '../src/journal/revisions';
 export type { Round } from '../src/journal/round';
 export type { SoundReading } from '../src/journal/sound';
 export { COLLECTOR_TAPS, type CollectorTap, type TestPoint } from '../src/journal/test-point';
+export type { Weighing } from '../src/journal/weighing';

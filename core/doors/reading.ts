@@ -24,6 +24,12 @@ export { MOST_READ } from '../src/measuring/most-read';
 export { meanOfRepeats } from '../src/measuring/repeats';
 export { shownFor } from '../src/measuring/shown-for';
 export { LOG_LINEAR, probeMarks, type TraversePoints } from '../src/measuring/traverse';
+export {
+  type Catches,
+  type CaughtShare,
+  catchesOf,
+  WEIGHING_ACCURACY,
+} from '../src/reading/caught-share';
 export { type Change, chainOf, type Settling } from '../src/reading/change';
 export { circumstancesOf, type Meters } from '../src/reading/circumstances';
 export {
@@ -47,6 +53,7 @@ export {
   fitFieldTest,
   loadingOf,
 } from '../src/reading/field-test';
+export { filterAtOneFlow } from '../src/reading/filter-at-flow';
 export type { FittedCurve } from '../src/reading/fit-curve';
 export { type FittedSeparator, fitSeparator } from '../src/reading/fit-separator';
 export {

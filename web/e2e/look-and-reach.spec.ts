@@ -12,6 +12,7 @@ const LOG_BENCHES = [
   'log/points',
   'log/instruments',
   'log/table',
+  'log/weighings',
 ] as const;
 const BENCHES = [
   'collector/elevation',
@@ -175,6 +176,7 @@ for (const theme of ['light', 'dark'] as const) {
     'log/points',
     'log/instruments',
     'log/table',
+    'log/weighings',
     'shops',
     'sources',
   ] as const) {

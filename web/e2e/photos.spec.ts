@@ -70,7 +70,9 @@ test('a photo of a reading is kept small, comes back after a reload, and travels
   await other.getByRole('button', { name: 'Undo', exact: true }).first().click();
   await saved(other);
   await openFirstReading(other);
-  await expect(other.getByRole('button', { name: /^Photo of the reading at .*elbow$/ })).toBeVisible();
+  await expect(
+    other.getByRole('button', { name: /^Photo of the reading at .*elbow$/ }),
+  ).toBeVisible();
   await other.close();
 });
 

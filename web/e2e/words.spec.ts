@@ -14,6 +14,7 @@ const VIEWS = [
   'log/history',
   'log/points',
   'log/table',
+  'log/weighings',
   'log/instruments',
 ] as const;
 

@@ -225,6 +225,20 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     ],
   },
   {
+    path: 'log/weighings',
+    name: 'Log, Weighings',
+    purpose:
+      'Weigh what comes out of the bins: the share the separator catches, and how many pounds an hour the machines make.',
+    first: 'Empty the separator’s bin, weigh it, and enter the weight and the machine hours.',
+    terms: [
+      {
+        term: 'Separation efficiency',
+        means: 'the share of what arrives that ends in the separator’s bin',
+      },
+      { term: 'Machine hours', means: 'how long machines ran, all of them together' },
+    ],
+  },
+  {
     path: 'log/table',
     name: 'Log, Import and export',
     purpose:

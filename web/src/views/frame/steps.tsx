@@ -36,6 +36,7 @@ export const BENCHES = {
       { path: 'history', name: 'History' },
       { path: 'points', name: 'Test points' },
       { path: 'instruments', name: 'Instruments' },
+      { path: 'weighings', name: 'Weighings' },
       { path: 'table', name: 'Import and export' },
     ],
   },

@@ -10,7 +10,7 @@ import { Choice } from '@/ui/choice';
 import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { EVENT_NAMES } from '@/words/change-words';
-import { beginOfDay, localDay } from '@/words/local-day';
+import { dayMoment, localDay } from '@/words/local-day';
 import { undoAloud } from '../../frame/undo-aloud';
 import { Line, ShopQuantity } from '../../parts/line';
 
@@ -21,9 +21,6 @@ interface Typed {
   readonly hours: number | null;
   readonly note: string;
 }
-
-/** Noon of a day: between the readings of the day before and those of the day after. */
-const noonOf = (day: string) => new Date(beginOfDay(day) + 12 * 3_600_000);
 
 /** What was changed in the shop, when, and what it cost. */
 export function EventForm({ onDone }: { readonly onDone: () => void }) {
@@ -39,10 +36,8 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
   const change = (next: Partial<Typed>) => setTyped((before) => ({ ...before, ...next }));
   const add = () => {
     const { kind, day, cost, hours, note } = typed;
-    const isToday = day === localDay(Date.now());
-    const at = isToday ? new Date() : noonOf(day);
-    if (Number.isNaN(at.getTime())) return setRefusal('Enter the day it was done.');
-    if (at.getTime() > Date.now()) return setRefusal('That day is still to come.');
+    const at = dayMoment(day, Date.now());
+    if (typeof at === 'string') return setRefusal(at);
     const why = adopt(() =>
       record(`log ${EVENT_NAMES[kind]}`, ({ events }) => {
         const event = { id: nanoid(10), at: at.toISOString(), kind, cost, note };

@@ -1,5 +1,10 @@
-import { type Reading, timeOf } from '@frank-gauge/core/journal';
-import { correctReading, type SideReadings } from '@frank-gauge/core/reading';
+import { type Reading, type SoundReading, timeOf, type Weighing } from '@frank-gauge/core/journal';
+import {
+  catchesOf,
+  correctReading,
+  filterAtOneFlow,
+  type SideReadings,
+} from '@frank-gauge/core/reading';
 
 /** A reading as a point of a trend. SI, or of a relative series a share of its first value. */
 export interface TrendPoint {
@@ -15,8 +20,8 @@ export interface TrendPoint {
 
 /** What the readings of one test point show over time. */
 export interface Series {
-  /** What they are of; `share`: relative readings, by their first. */
-  readonly quantity: Reading['quantity'] | 'share';
+  /** What they are of; `share`: relative readings, by their first; `caught`: a share of what came. */
+  readonly quantity: Reading['quantity'] | 'share' | 'caught' | 'sound';
   /** Earliest first. */
   readonly points: readonly TrendPoint[];
   /** Readings there that are of another quantity or method and do not belong to it. */
@@ -71,5 +76,54 @@ export function trendOf(readings: readonly Reading[], by: SideReadings['by']): S
     points,
     leftOut: corrected.length - own.length,
     earlier: counting.length - corrected.length,
+  };
+}
+
+const latest = (points: readonly TrendPoint[]) => ({
+  points: points.slice(-MOST_DRAWN),
+  earlier: Math.max(0, points.length - MOST_DRAWN),
+});
+
+/** What the separator caught, a point for each emptying of the filter's bin; null: nothing was weighed. */
+export function caughtTrend(weighings: readonly Weighing[]): Series | null {
+  const { periods } = catchesOf(weighings);
+  if (periods.length === 0) return null;
+  const points = periods.map(({ id, time, share, uncertainty }) => ({
+    ...{ id, time, value: share, uncertainty },
+    bound: null,
+    isSimulated: false,
+  }));
+  return { quantity: 'caught', ...latest(points), leftOut: 0 };
+}
+
+/** The sound level at one place; what the meter may be off by is not noted. */
+export function soundTrend(sounds: readonly SoundReading[]): Series | null {
+  if (sounds.length === 0) return null;
+  const points = sounds
+    .toSorted((a, b) => timeOf(a) - timeOf(b))
+    .map((sound) => ({
+      ...{ id: sound.id, time: timeOf(sound), value: sound.level, uncertainty: 0 },
+      bound: null,
+      isSimulated: false,
+    }));
+  return { quantity: 'sound', ...latest(points), leftOut: 0 };
+}
+
+/** Pressure across the filter at one flow, and that flow, m³/s; null: none was read beside an airflow. */
+export function filterTrend(
+  readings: readonly Reading[],
+  filters: ReadonlySet<string>,
+  by: SideReadings['by'],
+): { readonly series: Series; readonly atFlow: number } | null {
+  const found = filterAtOneFlow(readings, filters, by);
+  if (!found || found.points.length === 0) return null;
+  const points = found.points.map(({ reading, pressure, uncertainty }) => ({
+    ...{ id: reading.id, time: timeOf(reading), value: pressure, uncertainty },
+    bound: null,
+    isSimulated: reading.isSimulated,
+  }));
+  return {
+    series: { quantity: 'pressure', ...latest(points), leftOut: found.leftOut },
+    atFlow: found.atFlow,
   };
 }

@@ -1,7 +1,13 @@
 'use client';
 
 import { type Reading, type ShopEvent, timeOf } from '@frank-gauge/core/journal';
-import { fromSI, STYLES, type UnitSystem, unitSymbol } from '@frank-gauge/core/quantity';
+import {
+  formatShort,
+  fromSI,
+  STYLES,
+  type UnitSystem,
+  unitSymbol,
+} from '@frank-gauge/core/quantity';
 import type { SideReadings } from '@frank-gauge/core/reading';
 import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
@@ -22,7 +28,15 @@ import { Choice } from '@/ui/choice';
 import { EVENT_NAMES } from '@/words/change-words';
 import { Legend, LegendItem } from '../../parts/legend';
 import { KIND_OF } from '../as-read';
-import { MOST_DRAWN, type Series, type TrendPoint, trendOf } from './series';
+import {
+  caughtTrend,
+  filterTrend,
+  MOST_DRAWN,
+  type Series,
+  soundTrend,
+  type TrendPoint,
+  trendOf,
+} from './series';
 
 interface Props {
   readonly readings: readonly Reading[];
@@ -30,52 +44,110 @@ interface Props {
   readonly by: SideReadings['by'];
 }
 
-/** One test point over time, with the changes of the shop as marks. */
+/** One thing over time: a test point, the filter at one flow, the separator's catch, a sound level. */
 export function Trend({ readings, names, by }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
-  const counts = useMemo(() => {
-    const found = new Map<string, number>();
-    for (const { testPoint, taken } of readings) {
-      const isValue = taken.every(({ kind }) => kind === 'value');
-      found.set(testPoint, (found.get(testPoint) ?? 0) + (isValue ? 1 : 0));
-    }
-    return found;
-  }, [readings]);
-  const points = [...counts.keys()].filter((point) => names.has(point));
-  // The one with the most to see stands there first.
-  const most = points.toSorted((a, b) => (counts.get(b) ?? 0) - (counts.get(a) ?? 0))[0];
-  const point = points.find((id) => id === chosen) ?? most;
-  const series = useMemo(
-    () =>
-      point === undefined
-        ? null
-        : trendOf(
-            readings.filter(({ testPoint }) => testPoint === point),
-            by,
-          ),
-    [readings, point, by],
-  );
+  const subjects = useSubjects(readings, names, by);
+  const subject = subjects.find(({ value }) => value === chosen) ?? subjects[0];
+  const trend = useMemo(() => subject?.trend() ?? null, [subject]);
   return (
     <>
-      <h2 className="text-[18px]">One test point over time</h2>
-      {point === undefined || !series ? (
+      <h2 className="text-[18px]">One thing over time</h2>
+      {!subject || !trend ? (
         <p className="text-quiet">Readings stand here by their date once there are some.</p>
       ) : (
         <>
-          <div className="w-56 print:hidden">
+          <div className="w-64 print:hidden">
             <Choice
-              label="Test point"
-              value={point}
-              options={points.map((id) => ({ value: id, label: names.get(id) ?? id }))}
+              label="What is drawn over time"
+              value={subject.value}
+              options={subjects.map(({ value, label }) => ({ value, label }))}
               onChange={setChosen}
             />
           </div>
-          <TrendChart series={series} name={names.get(point) ?? ''} />
+          <TrendChart series={trend.series} name={subject.label} title={trend.title} />
         </>
       )}
     </>
   );
 }
+
+/** Something that can be drawn over time. */
+interface Subject {
+  readonly value: string;
+  readonly label: string;
+  /** Its points, and what its axis is called where its quantity does not say. */
+  readonly trend: () => { readonly series: Series; readonly title?: string } | null;
+}
+
+/** All that can be drawn, the test point with the most to see first. */
+function useSubjects(
+  readings: readonly Reading[],
+  names: ReadonlyMap<string, string>,
+  by: SideReadings['by'],
+): readonly Subject[] {
+  const system = useUnits();
+  const testPoints = useJournal((journal) => journal.testPoints);
+  const weighings = useJournal((journal) => journal.weighings);
+  const sounds = useJournal((journal) => journal.sounds);
+  return useMemo(() => {
+    const counts = new Map<string, number>();
+    for (const { testPoint, taken } of readings) {
+      const isValue = taken.every(({ kind }) => kind === 'value');
+      counts.set(testPoint, (counts.get(testPoint) ?? 0) + (isValue ? 1 : 0));
+    }
+    const points = [...counts.keys()]
+      .filter((point) => names.has(point))
+      .toSorted((a, b) => (counts.get(b) ?? 0) - (counts.get(a) ?? 0));
+    const isFilter = ({ at }: (typeof testPoints)[number]) =>
+      at.kind === 'collector' && at.tap === 'filter';
+    const filters = new Set(testPoints.filter(isFilter).map(({ id }) => id));
+    const ofPoints = points.map((point): Subject => {
+      const label = names.get(point) ?? point;
+      const own = () => readings.filter(({ testPoint }) => testPoint === point);
+      return { value: `point ${point}`, label, trend: () => wrapped(trendOf(own(), by)) };
+    });
+    const ofFilter = points.some((point) => filters.has(point))
+      ? [
+          {
+            value: 'filter',
+            label: 'Filter, at one flow',
+            trend: () => {
+              const found = filterTrend(readings, filters, by);
+              const symbol = unitSymbol('pressure', system);
+              return (
+                found && {
+                  series: found.series,
+                  title: `filter at ${formatShort(found.atFlow, 'flow', system)}, ${symbol}`,
+                }
+              );
+            },
+          },
+        ]
+      : [];
+    const ofWeighings = caughtTrend(weighings)
+      ? [
+          {
+            value: 'caught',
+            label: 'Separation efficiency',
+            trend: () => wrapped(caughtTrend(weighings)),
+          },
+        ]
+      : [];
+    const places = [...new Set(sounds.map(({ place }) => place))];
+    const ofSounds = places.map((place): Subject => {
+      const own = () => sounds.filter((sound) => sound.place === place);
+      return {
+        value: `sound ${place}`,
+        label: `Sound, ${place}`,
+        trend: () => wrapped(soundTrend(own())),
+      };
+    });
+    return [...ofPoints, ...ofFilter, ...ofWeighings, ...ofSounds];
+  }, [readings, names, by, system, testPoints, weighings, sounds]);
+}
+
+const wrapped = (series: Series | null) => series && { series };
 
 const AXIS_TITLE = { fill: 'var(--quiet)', fontSize: 13 } as const;
 
@@ -84,7 +156,14 @@ interface Drawn extends TrendPoint {
   readonly error: number;
 }
 
-function TrendChart({ series, name }: { readonly series: Series; readonly name: string }) {
+interface ChartProps {
+  readonly series: Series;
+  readonly name: string;
+  /** What its axis is called; absent: by its quantity. */
+  readonly title?: string | undefined;
+}
+
+function TrendChart({ series, name, title }: ChartProps) {
   const system = useUnits();
   const events = useJournal((journal) => journal.events);
   const { quantity, points, leftOut, earlier } = series;
@@ -124,7 +203,7 @@ function TrendChart({ series, name }: { readonly series: Series; readonly name: 
             {...axis}
             label={{
               ...AXIS_TITLE,
-              value: toAxis.title,
+              value: title ?? toAxis.title,
               angle: -90,
               position: 'insideLeft',
               offset: 6,
@@ -218,6 +297,20 @@ function axisOf(quantity: Series['quantity'], system: UnitSystem) {
       title: 'percent of the first reading',
       value: (share: number) => 100 * share,
       write: (percent: number) => `${percent.toFixed(1)} %`,
+    };
+  }
+  if (quantity === 'caught') {
+    return {
+      title: 'separation efficiency, %',
+      value: (share: number) => 100 * share,
+      write: (percent: number) => `${percent.toFixed(1)} %`,
+    };
+  }
+  if (quantity === 'sound') {
+    return {
+      title: 'sound level, dB(A)',
+      value: (level: number) => level,
+      write: (level: number) => `${level.toFixed(0)} dB(A)`,
     };
   }
   const kind = KIND_OF[quantity];

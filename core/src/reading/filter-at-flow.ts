@@ -1,0 +1,81 @@
+import { timeOf } from '../journal/journal';
+import type { Reading } from '../journal/reading';
+import { correctReading } from '../measuring/corrections';
+import { measuredFlow } from '../measuring/measured-flow';
+import type { SideReadings } from './compare-sides';
+
+/** A reading across the filter, brought to one flow. */
+export interface FilterAtFlow {
+  readonly reading: Reading;
+  /** Pa at `atFlow`, with the half-width of its 95 % interval. */
+  readonly pressure: number;
+  readonly uncertainty: number;
+  /** m³/s it was read at. */
+  readonly flow: number;
+}
+
+export interface FilterSeries {
+  /** The flow they are all brought to, m³/s: that of the latest. */
+  readonly atFlow: number;
+  /** Earliest first. */
+  readonly points: readonly FilterAtFlow[];
+  /** Readings across the filter with no airflow read the same day with the same gates open. */
+  readonly leftOut: number;
+}
+
+/** An airflow tells of a pressure read within so long of it, ms. */
+const SAME_VISIT = 12 * 3_600_000;
+
+const gatesKey = ({ openGates }: Reading) => [...openGates].sort().join(' ');
+
+/**
+ * Pressures across the filter brought to one flow, by which alone they tell of its loading: media takes pressure in
+ * proportion to flow (laminar, ASTM D737). The flow a pressure was read at is that of the drop read nearest in time
+ * the same day with the same gates open. Null: there are none.
+ * @param filters ids of the test points across the filter
+ */
+export function filterAtOneFlow(
+  readings: readonly Reading[],
+  filters: ReadonlySet<string>,
+  by: SideReadings['by'],
+): FilterSeries | null {
+  const counting = readings
+    .filter(({ struckOut, method }) => struckOut === null && method === 'absolute')
+    .toSorted((a, b) => timeOf(a) - timeOf(b));
+  const across = counting.filter(
+    ({ testPoint, quantity }) => filters.has(testPoint) && quantity === 'pressure',
+  );
+  if (across.length === 0) return null;
+  const flows = new Map<string, Reading[]>();
+  for (const reading of counting) {
+    if (filters.has(reading.testPoint)) continue;
+    const key = gatesKey(reading);
+    flows.set(key, [...(flows.get(key) ?? []), reading]);
+  }
+  const found = across.flatMap((reading) => {
+    const { mean, systematic } = correctReading(reading, by(reading));
+    const flow = flowBeside(reading, flows.get(gatesKey(reading)) ?? [], by);
+    if (mean.kind !== 'value' || !flow) return [];
+    const share = Math.hypot(mean.spread / mean.mean, systematic, flow.uncertainty / flow.flow);
+    return [{ reading, pressure: mean.mean, share, flow: flow.flow }];
+  });
+  const last = found.at(-1);
+  if (!last) return { atFlow: 0, points: [], leftOut: across.length };
+  const points = found.map(({ reading, pressure, share, flow }): FilterAtFlow => {
+    const brought = (pressure * last.flow) / flow;
+    return { reading, pressure: brought, uncertainty: share * brought, flow };
+  });
+  return { atFlow: last.flow, points, leftOut: across.length - found.length };
+}
+
+function flowBeside(pressure: Reading, candidates: readonly Reading[], by: SideReadings['by']) {
+  const distance = (other: Reading) => Math.abs(timeOf(other) - timeOf(pressure));
+  const near = candidates
+    .filter((other) => distance(other) <= SAME_VISIT)
+    .toSorted((a, b) => distance(a) - distance(b));
+  for (const reading of near) {
+    const flow = measuredFlow(reading, by(reading));
+    if (flow.kind === 'value' && flow.flow > 0) return flow;
+  }
+  return null;
+}

@@ -1,0 +1,173 @@
+'use client';
+
+import { recordWith, type Weighing } from '@frank-gauge/core/journal';
+import { WEIGHING_ACCURACY } from '@frank-gauge/core/reading';
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { record } from '@/storage/session';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { useAdopt } from '@/ui/refusal';
+import { TextField } from '@/ui/text-field';
+import { dayMoment, localDay } from '@/words/local-day';
+import { undoAloud } from '../../frame/undo-aloud';
+import { Line, ShopQuantity } from '../../parts/line';
+import { BIN_NAMES } from './bin-names';
+
+interface Typed {
+  readonly bin: Weighing['bin'];
+  readonly day: string;
+  readonly mass: number | null;
+  readonly volume: number | null;
+  /** s */
+  readonly hours: number | null;
+  readonly accuracy: number | null;
+  readonly note: string;
+}
+
+const blank = (bin: Weighing['bin'] = 'separator'): Typed => ({
+  bin,
+  day: localDay(Date.now()),
+  mass: null,
+  volume: null,
+  hours: null,
+  accuracy: null,
+  note: '',
+});
+
+/** What a bin held, by weight or by volume, and how long the machines ran meanwhile. */
+export function WeighingForm() {
+  const [typed, setTyped] = useState<Typed>(blank);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const adopt = useAdopt();
+  const change = (next: Partial<Typed>) => setTyped((before) => ({ ...before, ...next }));
+  const add = () => {
+    const { bin, day, mass, volume, hours, accuracy, note } = typed;
+    const at = dayMoment(day, Date.now());
+    if (typeof at === 'string') return setRefusal(at);
+    if (mass === null && volume === null)
+      return setRefusal('Enter what it weighed, or its volume.');
+    const why = adopt(() =>
+      record(`log ${BIN_NAMES[bin].toLowerCase()}`, ({ weighings }) => {
+        weighings.push(
+          recordWith('weighings', {
+            ...{ id: nanoid(10), at: at.toISOString(), bin, mass, volume, accuracy, note },
+            hours: hours === null ? null : hours / 3600,
+          }),
+        );
+      }),
+    );
+    setRefusal(why);
+    if (why !== null) return;
+    toast(`Logged: ${BIN_NAMES[bin].toLowerCase()}`, {
+      action: { label: 'Undo', onClick: () => void undoAloud() },
+    });
+    setTyped(blank(bin));
+  };
+  return (
+    <form
+      noValidate
+      className="space-y-1 pt-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      <Line label="Bin">
+        <Choice
+          label="Bin"
+          value={typed.bin}
+          options={(['separator', 'filter'] as const).map((bin) => ({
+            value: bin,
+            label: BIN_NAMES[bin],
+          }))}
+          onChange={(bin) => change({ bin })}
+        />
+      </Line>
+      <Line label="Day">
+        <input
+          type="date"
+          aria-label="Day"
+          value={typed.day}
+          max={localDay(Date.now())}
+          onChange={(event) => change({ day: event.target.value })}
+          className="min-h-11 border border-transparent border-b-rule bg-transparent px-1 hover:border-rule md:min-h-7"
+        />
+      </Line>
+      <Line label="Weight">
+        <ShopQuantity
+          saves={false}
+          label="Weight"
+          value={typed.mass}
+          kind="mass"
+          min={0}
+          max={10_000}
+          placeholder="not weighed"
+          onChange={(mass) => change({ mass })}
+          onClear={() => change({ mass: null })}
+        />
+      </Line>
+      <Line label="Volume">
+        <ShopQuantity
+          saves={false}
+          label="Volume"
+          value={typed.volume}
+          kind="volume"
+          min={0}
+          max={100}
+          placeholder="not measured"
+          onChange={(volume) => change({ volume })}
+          onClear={() => change({ volume: null })}
+        />
+      </Line>
+      <Line label="Machine hours">
+        <ShopQuantity
+          saves={false}
+          label="Machine hours"
+          value={typed.hours}
+          kind="duration"
+          min={0}
+          max={3.6e8}
+          placeholder="not noted"
+          onChange={(hours) => change({ hours })}
+          onClear={() => change({ hours: null })}
+        />
+      </Line>
+      <Line label="Accuracy, ±">
+        <ShopQuantity
+          saves={false}
+          label="Accuracy, ±"
+          value={typed.accuracy}
+          kind="ratio"
+          min={0}
+          max={1}
+          placeholder={`${100 * (typed.mass === null && typed.volume !== null ? WEIGHING_ACCURACY.volume : WEIGHING_ACCURACY.mass)} %, est.`}
+          onChange={(accuracy) => change({ accuracy })}
+          onClear={() => change({ accuracy: null })}
+        />
+      </Line>
+      <Line label="Note">
+        <TextField
+          saves={false}
+          label="Note"
+          value={typed.note}
+          onChange={(note) => change({ note })}
+        />
+      </Line>
+      {refusal && (
+        <p role="alert" className="text-starved-text">
+          {refusal}
+        </p>
+      )}
+      <div className="pt-2">
+        <Button type="submit" look="solid">
+          Add weighing
+        </Button>
+      </div>
+      <p className="pt-2 text-[14px] text-quiet">
+        Machine hours: how long machines ran since this bin was last emptied.
+      </p>
+    </form>
+  );
+}
