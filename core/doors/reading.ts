@@ -63,4 +63,5 @@ export {
   roundProgress,
 } from '../src/reading/guided-round';
 export { pointOfDrop } from '../src/reading/point-of-drop';
+export { type PromisedFlow, promisedFlows } from '../src/reading/promised-flows';
 export { type SuspectedBy, type Suspicion, suspicionsOf } from '../src/reading/suspicions';

@@ -165,7 +165,7 @@ test('a change is logged with its cost, and what the readings around it say it w
 test('the history fits a page to print', async ({ page }) => {
   await openLog(page);
   await page.getByRole('link', { name: 'History' }).click();
-  await expect(page.getByRole('heading', { name: 'One test point over time' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'One thing over time' })).toBeVisible();
   await page.waitForTimeout(1000);
   const path = test.info().outputPath('history.pdf');
   await page.pdf({ path, format: 'Letter' });
@@ -202,4 +202,43 @@ test('a test point says how the meter is held, and what to mark on a probe', asy
   // A jig that is noted makes a comparison surer.
   await page.getByRole('link', { name: 'Readings', exact: true }).click();
   await expect(page.getByLabel('Test point', { exact: true })).toContainText('Across the filter');
+});
+
+test('a change is linked to the edit of the design it was, with what the model promised', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/floor');
+  await page.goto('/shop/heron-slip/air');
+  await page.getByLabel('Length of Far end').fill('5 ft');
+  await page.getByLabel('Length of Far end').press('Enter');
+  await saved(page);
+  await page.goto('/shop/heron-slip/log/history');
+  await page.getByRole('button', { name: 'Add a change' }).click();
+  await choose(page, 'What was done', 'duct changed');
+  const edits = page.getByLabel('Edit of the design');
+  const option = await edits.locator('option').nth(1).getAttribute('value');
+  await edits.selectOption(option);
+  const promise = page.getByText('The model promises, as found:');
+  await expect(promise).toBeVisible();
+  // A shorter far end gives its drops more, and no drop on the other main anything.
+  await expect(
+    page.getByRole('listitem').filter({ hasText: /^Planer: .* CFM to .* CFM \(\+/ }),
+  ).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: /^Table saw: .*CFM to/ })).toHaveCount(
+    0,
+  );
+  await page.getByRole('button', { name: 'Add the change' }).click();
+  await saved(page);
+  await expect(page.getByText(/edit of the design: /)).toBeVisible();
+  // Read before and after it, the promise stands beside what came of it.
+  await page.goto('/shop/heron-slip/log');
+  await page.getByLabel('Test point', { exact: true }).selectOption({ label: 'Planer' });
+  for (const repeat of [1, 2, 3]) {
+    await page.getByLabel(`Repeat ${repeat}`, { exact: true }).fill('4400');
+  }
+  await page.getByRole('button', { name: 'Add reading' }).click();
+  await saved(page);
+  await page.goto('/shop/heron-slip/log/history');
+  await expect(page.getByText(/The model had promised \+\d/)).toBeVisible();
 });

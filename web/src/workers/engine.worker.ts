@@ -15,6 +15,8 @@ import {
   expectedReading,
   type Meters,
   outcomeOf,
+  type PromisedFlow,
+  promisedFlows,
   type ReadingOutcome,
   readingComparer,
   type SharedShortfall,
@@ -72,6 +74,12 @@ const engine = {
     const made = comparerOf(shop);
     const drop = made?.tree.drops.find((each) => each.id === id);
     return made && drop ? expectedReading(shop, made.tree, drop, new Set(openGates)) : null;
+  },
+  /** What the model says an edit from one design to the other does; null where either has no tree of ducts. */
+  promise(before: Shop, after: Shop): readonly PromisedFlow[] | null {
+    const [was, is] = [arrangeDucts(before), arrangeDucts(after)];
+    if (!was.ok || !is.ok) return null;
+    return promisedFlows({ shop: before, tree: was.tree }, { shop: after, tree: is.tree });
   },
   /** What the latest reading of every drop says together. */
   traceShortfall(shop: Shop, meters: Meters, readings: readonly Reading[]): SharedShortfall | null {

@@ -1,18 +1,22 @@
 'use client';
 
 import { EVENT_KINDS, type EventKind, recordWith } from '@frank-gauge/core/journal';
+import { formatShort } from '@frank-gauge/core/quantity';
+import { format } from 'date-fns';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { record } from '@/storage/session';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
+import { record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
-import { EVENT_NAMES } from '@/words/change-words';
+import { EVENT_NAMES, percentChange } from '@/words/change-words';
 import { dayMoment, localDay } from '@/words/local-day';
 import { undoAloud } from '../../frame/undo-aloud';
 import { Line, ShopQuantity } from '../../parts/line';
+import { type Promised, useDesignEdits, usePromise } from './use-design-edits';
 
 interface Typed {
   readonly kind: EventKind;
@@ -20,6 +24,8 @@ interface Typed {
   readonly cost: number | null;
   readonly hours: number | null;
   readonly note: string;
+  /** Position of the edit of the design it was; null: none. */
+  readonly edit: number | null;
 }
 
 /** What was changed in the shop, when, and what it cost. */
@@ -30,7 +36,15 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
     cost: null,
     hours: null,
     note: '',
+    edit: null,
   });
+  const shopId = useDesign((shop) => shop.id);
+  const edits = useDesignEdits(shopId);
+  const edit = edits.find(({ position }) => position === typed.edit) ?? null;
+  const promised = usePromise(edit);
+  const testPoints = useJournal((journal) => journal.testPoints);
+  const pointOf = (drop: string) =>
+    testPoints.find(({ at }) => at.kind === 'port' && at.node === drop)?.id ?? drop;
   const [refusal, setRefusal] = useState<string | null>(null);
   const adopt = useAdopt();
   const change = (next: Partial<Typed>) => setTyped((before) => ({ ...before, ...next }));
@@ -42,7 +56,18 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
       record(`log ${EVENT_NAMES[kind]}`, ({ events }) => {
         const event = { id: nanoid(10), at: at.toISOString(), kind, cost, note };
         events.push(
-          recordWith('events', { ...event, hours: hours === null ? null : hours / 3600 }),
+          recordWith('events', {
+            ...event,
+            hours: hours === null ? null : hours / 3600,
+            edit: edit?.label ?? null,
+            promised: Array.isArray(promised)
+              ? promised.map(({ drop, before, after }) => ({
+                  testPoint: pointOf(drop),
+                  before,
+                  after,
+                }))
+              : [],
+          }),
         );
       }),
     );
@@ -114,13 +139,30 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
           onChange={(note) => change({ note })}
         />
       </Line>
+      {edits.length > 0 && (
+        <Line label="Edit of the design">
+          <Choice
+            label="Edit of the design"
+            value={typed.edit === null ? '' : String(typed.edit)}
+            options={[
+              { value: '', label: 'none' },
+              ...edits.map(({ position, label, at }) => ({
+                value: String(position),
+                label: `${label}, ${format(at, 'MMM d, h:mm a')}`,
+              })),
+            ]}
+            onChange={(position) => change({ edit: position === '' ? null : Number(position) })}
+          />
+        </Line>
+      )}
+      <PromiseLine promised={promised} />
       {refusal && (
         <p role="alert" className="text-starved-text">
           {refusal}
         </p>
       )}
       <div className="flex gap-1.5 pt-2">
-        <Button type="submit" look="solid">
+        <Button type="submit" look="solid" disabled={promised === 'asking'}>
           Add the change
         </Button>
         <Button look="quiet" onClick={onDone}>
@@ -128,5 +170,42 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
         </Button>
       </div>
     </form>
+  );
+}
+
+/** What the model says the chosen edit is worth at each drop, before it is logged. */
+function PromiseLine({ promised }: { readonly promised: Promised }) {
+  const system = useUnits();
+  const { drops } = useDuctTree();
+  if (promised === null) return null;
+  if (promised === 'asking') {
+    return (
+      <p role="status" className="text-quiet">
+        Asking the model…
+      </p>
+    );
+  }
+  if (promised === 'unknown') {
+    return (
+      <p>
+        The design has changed too much since this edit: what the model promised is not known any
+        more.
+      </p>
+    );
+  }
+  if (promised.length === 0) return <p>The model says this edit changes no airflow.</p>;
+  const flow = (value: number) => formatShort(value, 'flow', system);
+  return (
+    <div>
+      <p>The model promises, as found:</p>
+      <ul>
+        {promised.map(({ drop, before, after }) => (
+          <li key={drop} className="text-quiet">
+            {drops.find(({ id }) => id === drop)?.name ?? 'a drop'}: {flow(before)} to {flow(after)}{' '}
+            ({percentChange(after / before)})
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }

@@ -55,6 +55,7 @@ function EventItem({
   const name = EVENT_NAMES[event.kind];
   const facts = [
     ...(event.cost === null ? [] : [`${money} ${event.cost}`]),
+    ...(event.edit === null ? [] : [`edit of the design: ${event.edit}`]),
     ...(event.hours === null ? [] : [`${event.hours} h of work`]),
   ];
   return (
