@@ -17,7 +17,7 @@ import { placeEverything } from './edit-things';
 import { FloorLedger } from './floor-ledger';
 import { FloorPicture } from './floor-picture';
 import { NextSteps } from './next-steps';
-import { RoomFields } from './room-fields';
+import { loadRoomShape, RoomFields } from './room-fields';
 import { useTakingKeys } from './selection-keys';
 import { CollectorPlaceLine, loadThingFields, MachineLine } from './thing-lines';
 import { useFloorCommands } from './use-floor-commands';
@@ -57,6 +57,7 @@ export function FloorView() {
     loadHelpers,
     loadDuctFields,
     loadThingFields,
+    loadRoomShape,
   );
   const isMissing = collector.place === null || machines.some(({ place }) => place === null);
   return (

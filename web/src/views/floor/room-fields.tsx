@@ -2,14 +2,17 @@
 
 import { formatShort } from '@frank-gauge/core/quantity';
 import { extentOf, isRectangular, ROOM_SIZES, setRoomSize } from '@frank-gauge/core/room';
+import dynamic from 'next/dynamic';
 import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
+import { PartLoading } from '@/ui/part-loading';
 import { FieldLine } from '../parts/line';
 import { OpeningLine } from '../parts/opening-line';
-import { Corners } from './corner-fields';
 import { editRoom } from './edit-things';
-import { Openings, Posts, Studs } from './opening-fields';
 import { OutlineFile } from './outline-file';
+
+export const loadRoomShape = () => import('./room-shape').then((module) => module.RoomShape);
+const RoomShape = dynamic(loadRoomShape, { loading: PartLoading });
 
 /** A room that nobody has measured yet, m. */
 const USUAL = { width: 6, depth: 6 } as const;
@@ -67,15 +70,7 @@ export function RoomFields() {
           })
         }
       />
-      {extent && (
-        <>
-          <Corners />
-          <Openings which="doors" one="door" />
-          <Openings which="windows" one="window" />
-          <Posts />
-          <Studs />
-        </>
-      )}
+      {extent && <RoomShape />}
     </OpeningLine>
   );
 }
