@@ -45,6 +45,7 @@ export {
   type SideReadings,
 } from '../src/reading/compare-sides';
 export { type EventWorth, type WorthAtPoint, worthOfEvents } from '../src/reading/event-worth';
+export { expectedPressure } from '../src/reading/expected-pressure';
 export { type ExpectedReading, expectedReading } from '../src/reading/expected-reading';
 export {
   curvePoints,

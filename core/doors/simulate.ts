@@ -2,6 +2,11 @@
 
 export { type Chance, chanceOf } from '../src/simulate/chance';
 export {
+  type HiddenCondition,
+  hiddenCondition,
+  withHidden,
+} from '../src/simulate/hidden-condition';
+export {
   type Imperfection,
   type MeterSource,
   shownBy,

@@ -242,3 +242,40 @@ test('a change is linked to the edit of the design it was, with what the model p
   await page.goto('/shop/heron-slip/log/history');
   await expect(page.getByText(/The model had promised \+\d/)).toBeVisible();
 });
+
+test('simulated meters read a hidden condition, at drops and at the collector, and say so in the log', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/log/instruments');
+  await page.getByRole('button', { name: 'Add a simulated vane' }).click();
+  await page.getByRole('button', { name: 'Add a simulated manometer' }).click();
+  await saved(page);
+  const fields = page.getByRole('region', { name: 'Simulated meters' });
+  await fields.getByRole('radio', { name: 'a hidden condition' }).click();
+  await expect(fields.getByText(/An opening of|No opening anywhere/)).toHaveCount(0);
+  await fields.getByRole('button', { name: 'Show what is hidden' }).click();
+  await expect(fields.getByText(/An opening of|No opening anywhere/)).toBeVisible();
+  const hidden = await fields.getByRole('list').textContent();
+
+  await page.goto('/shop/heron-slip/log');
+  await choose(page, 'Test point', 'Planer');
+  await choose(page, 'Meter', 'Simulated vane');
+  await page.getByRole('button', { name: 'Read the simulated meter' }).click();
+  await page.getByRole('button', { name: 'Read the simulated meter' }).click();
+  await expect(repeat(page, 2)).toHaveValue(/^\d/);
+  await page.getByRole('button', { name: 'Add reading' }).click();
+  await choose(page, 'Test point', 'Across the filter');
+  await choose(page, 'Meter', 'Simulated manometer');
+  await expect(page.getByText(/^The model expects about [\d,]+ Pa here\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Read the simulated meter' }).click();
+  await expect(repeat(page, 1)).toHaveValue(/^\d+/);
+  await page.getByRole('button', { name: 'Add reading' }).click();
+  await saved(page);
+  await expect(page.getByRole('row').filter({ hasText: 'simulated' })).toHaveCount(2);
+
+  // The same one again after a reload: two readings of it compare.
+  await page.goto('/shop/heron-slip/log/instruments');
+  await fields.getByRole('button', { name: 'Show what is hidden' }).click();
+  expect(await fields.getByRole('list').textContent()).toBe(hidden);
+});

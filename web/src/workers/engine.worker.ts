@@ -8,10 +8,11 @@ import {
   type SizedDucts,
   sizeDucts,
 } from '@frank-gauge/core/improve';
-import type { Reading } from '@frank-gauge/core/journal';
+import type { CollectorTap, Reading } from '@frank-gauge/core/journal';
 import type { View } from '@frank-gauge/core/network';
 import {
   type ExpectedReading,
+  expectedPressure,
   expectedReading,
   type Meters,
   outcomeOf,
@@ -74,6 +75,11 @@ const engine = {
     const made = comparerOf(shop);
     const drop = made?.tree.drops.find((each) => each.id === id);
     return made && drop ? expectedReading(shop, made.tree, drop, new Set(openGates)) : null;
+  },
+  /** What a manometer should show at a tap of the collector, Pa; null where the model says nothing. */
+  expectPressure(shop: Shop, tap: CollectorTap, openGates: readonly string[]): number | null {
+    const made = comparerOf(shop);
+    return made && expectedPressure(shop, made.tree, tap, new Set(openGates));
   },
   /** What the model says an edit from one design to the other does; null where either has no tree of ducts. */
   promise(before: Shop, after: Shop): readonly PromisedFlow[] | null {

@@ -8,6 +8,7 @@ import { openShopId, record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { INSTRUMENT_NAMES } from '@/words/measuring-words';
 import { OpeningLine } from '../../parts/opening-line';
+import { HiddenFields } from './hidden-fields';
 import { InstrumentFields } from './instrument-fields';
 
 /** A new meter, open to be described. */
@@ -25,23 +26,33 @@ function addInstrument(): void {
   choosePart(openShopId(), id);
 }
 
-/** A stand-in to try a round with: it reads what the model expects, as unsteadily as a vane in a hand. */
-function addSimulated(): void {
+/** Stand-ins to try a round with, each as such a meter usually is. */
+const STAND_INS = {
+  vane: {
+    name: 'Simulated vane',
+    kind: 'vane',
+    accuracy: USUAL_ACCURACY,
+    unit: 'm/s',
+    range: { from: 0.4, to: 30 },
+    resolution: 0.1,
+    hold: 'average',
+  },
+  manometer: {
+    name: 'Simulated manometer',
+    kind: 'manometer',
+    accuracy: 0.02,
+    unit: 'Pa',
+    range: { from: 1, to: 5000 },
+    resolution: 1,
+    hold: 'average',
+  },
+} as const;
+
+/** A stand-in for a meter: it reads the solved shop, as unsteadily as such a meter in a hand. */
+function addSimulated(kind: keyof typeof STAND_INS): void {
   const id = nanoid(10);
-  record('add a simulated vane', ({ instruments }) => {
-    instruments.push(
-      recordWith('instruments', {
-        id,
-        name: 'Simulated vane',
-        kind: 'vane',
-        accuracy: USUAL_ACCURACY,
-        unit: 'm/s',
-        range: { from: 0.4, to: 30 },
-        resolution: 0.1,
-        hold: 'average',
-        isSimulated: true,
-      }),
-    );
+  record(`add a simulated ${kind}`, ({ instruments }) => {
+    instruments.push(recordWith('instruments', { ...STAND_INS[kind], id, isSimulated: true }));
   });
   choosePart(openShopId(), id);
 }
@@ -79,10 +90,14 @@ export function InstrumentsView() {
         </div>
         <div className="p-3">
           <Button onClick={addInstrument}>Add a meter</Button>{' '}
-          <Button look="quiet" onClick={addSimulated}>
+          <Button look="quiet" onClick={() => addSimulated('vane')}>
             Add a simulated vane
+          </Button>{' '}
+          <Button look="quiet" onClick={() => addSimulated('manometer')}>
+            Add a simulated manometer
           </Button>
         </div>
+        {instruments.some(({ isSimulated }) => isSimulated) && <HiddenFields />}
       </section>
       <section
         aria-label="About meters"

@@ -14,12 +14,19 @@ import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { QUANTITY_NAMES } from '@/words/measuring-words';
 import { undoAloud } from '../../frame/undo-aloud';
-import { changeDraft, type DraftReading, nextDraft, useDraft } from '../taking/draft-reading';
+import {
+  changeDraft,
+  type DraftReading,
+  nextDraft,
+  repeatsOf,
+  useDraft,
+} from '../taking/draft-reading';
 import { logReading } from '../taking/log-reading';
 import { useScannedPlace } from '../taking/scanned-place';
 import { SuspicionList } from '../taking/suspicion-list';
 import { nextPlace, type Place, usePlaces } from '../taking/use-places';
-import { useTaking } from '../taking/use-taking';
+import { useSimulated } from '../taking/use-simulated';
+import { type Taking, useTaking } from '../taking/use-taking';
 import { HowTaken } from './how-taken';
 import { Labelled } from './labelled';
 import { RepeatFields } from './repeat-fields';
@@ -131,6 +138,7 @@ function FormAt({ places, place, draft, shopId }: FormProps) {
           reads={reads}
           onChange={(repeats) => change({ repeats })}
         />
+        <SimulatedButton taking={taking} draft={draft} change={change} />
       </fieldset>
       <SuspicionList taking={taking} onDiameter={(inside) => change({ diameter: inside })} />
       <Labelled label="Note">
@@ -167,5 +175,29 @@ function FormAt({ places, place, draft, shopId }: FormProps) {
         .
       </p>
     </form>
+  );
+}
+
+interface SimulatedProps {
+  readonly taking: Taking;
+  readonly draft: DraftReading;
+  readonly change: (next: Partial<DraftReading>) => void;
+}
+
+/** Puts what a simulated meter shows into the first blank repeat. */
+function SimulatedButton({ taking, draft, change }: SimulatedProps) {
+  const simulate = useSimulated(taking);
+  if (!simulate) return null;
+  const read = async () => {
+    const repeats = repeatsOf(taking.isTraverse ? draft : { ...draft, spot: 'point' });
+    const blank = repeats.findIndex(({ text, bound }) => text === '' && bound === null);
+    const at = blank < 0 ? repeats.length - 1 : blank;
+    const shown = await simulate();
+    change({ repeats: repeats.map((repeat, i) => (i === at ? shown : repeat)) });
+  };
+  return (
+    <Button className="mt-1 w-full" onClick={() => void read()}>
+      Read the simulated meter
+    </Button>
   );
 }

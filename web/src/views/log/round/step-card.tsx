@@ -16,9 +16,9 @@ import { Line } from '../../parts/line';
 import { changeDraft, NEW_DRAFT, type Repeat, useDraft } from '../taking/draft-reading';
 import { logReading } from '../taking/log-reading';
 import { SuspicionList } from '../taking/suspicion-list';
+import { useSimulated } from '../taking/use-simulated';
 import { type Taking, useTaking } from '../taking/use-taking';
 import { NumberPad } from './number-pad';
-import { useSimulated } from './use-simulated';
 
 interface Props {
   readonly step: RoundStep;

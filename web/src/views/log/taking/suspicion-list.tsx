@@ -47,6 +47,9 @@ export function SuspicionList({ taking, onDiameter }: Props) {
           {shown !== null && `: the meter should show about ${shown}`}.
         </p>
       )}
+      {!expected && quantity === 'pressure' && shown !== null && (
+        <p className="text-quiet">The model expects about {shown} here.</p>
+      )}
       {suspicions.map((suspicion) => (
         <p key={suspicion.kind} className="text-starved-text">
           ◆ {sentence(suspicion)}{' '}

@@ -17,7 +17,8 @@ import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
 import { useCircumstances } from '../use-circumstances';
 import { type DraftReading, repeatsOf } from './draft-reading';
 import { bareUnit, type ReadRepeat, readRepeat } from './read-repeat';
-import { useExpected } from './use-expected';
+import { useExpected, useExpectedPressure } from './use-expected';
+import { useReadShop } from './use-hidden';
 import { useLastInstrument } from './use-last-instrument';
 import type { Place } from './use-places';
 
@@ -43,6 +44,8 @@ export interface Taking {
   readonly expected: ExpectedReading | null;
   /** What the meter would show of that, SI; null: not known. */
   readonly expectedShown: number | null;
+  /** What a simulated meter is at: the same in the shop’s hidden condition, SI; null: not known. */
+  readonly trueShown: number | null;
   readonly suspicions: readonly Suspicion[];
 }
 
@@ -106,10 +109,20 @@ export function useTaking(
     isSimulated: instrument.isSimulated,
     note: draft.note,
   };
-  const expected = useExpected(drop?.id ?? null, openGates);
+  const believed = useReadShop(false);
+  const real = useReadShop(instrument.isSimulated);
+  const node = drop?.id ?? null;
+  const tap = point.at.kind === 'collector' && quantity === 'pressure' ? point.at.tap : null;
+  const expected = useExpected(believed, node, openGates);
+  const pressure = useExpectedPressure(believed, tap, openGates);
+  const truth = useExpected(real, instrument.isSimulated ? node : null, openGates);
+  const truePressure = useExpectedPressure(real, instrument.isSimulated ? tap : null, openGates);
   const by = circumstances(fields);
   const at = new Date().toISOString();
-  const expectedShown = expected && shownFor(expected.flow, { ...fields, at }, by);
+  const shownOf = (flow: ExpectedReading | null, atTap: number | null) =>
+    flow && isOfFlow(quantity) ? shownFor(flow.flow, { ...fields, at }, by) : atTap;
+  const expectedShown = shownOf(expected, pressure);
+  const trueShown = shownOf(truth, truePressure);
   const first = drop?.path[0];
   const suspicions: readonly Suspicion[] =
     isWhole && isReadable
@@ -133,6 +146,7 @@ export function useTaking(
     fields,
     expected,
     expectedShown,
+    trueShown,
     suspicions,
   };
 }
