@@ -58,6 +58,7 @@ export { filterAtOneFlow } from '../src/reading/filter-at-flow';
 export type { FittedCurve } from '../src/reading/fit-curve';
 export { type FittedSeparator, fitSeparator } from '../src/reading/fit-separator';
 export {
+  dropsByDistance,
   guidedSteps,
   type RoundProgress,
   type RoundStep,

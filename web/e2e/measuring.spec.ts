@@ -162,6 +162,17 @@ test('a change is logged with its cost, and what the readings around it say it w
   await expect(changes.getByRole('listitem').filter({ hasText: 'Gate added' })).toHaveCount(0);
 });
 
+test('far drops stand against the nearest, in the order of the duct between', async ({ page }) => {
+  await openLog(page);
+  await page.getByRole('link', { name: 'History' }).click();
+  const far = page.getByRole('region', { name: 'Near against far' });
+  await expect(far).toContainText(/November 7, 2026, against .+, \d+′.* from the blower/);
+  const lengths = await far.getByRole('row').locator('td:nth-child(2)').allTextContents();
+  expect(lengths).toHaveLength(4);
+  const feet = lengths.map((text) => Number.parseFloat(text));
+  expect(feet).toEqual(feet.toSorted((a, b) => a - b));
+});
+
 test('the history fits a page to print', async ({ page }) => {
   await openLog(page);
   await page.getByRole('link', { name: 'History' }).click();

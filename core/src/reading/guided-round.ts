@@ -19,6 +19,18 @@ export interface RoundStep {
   readonly openGates: readonly string[];
 }
 
+/** Every drop with how much duct lies between it and the blower, m, the nearest first. */
+export function dropsByDistance(
+  tree: Pick<DuctTree, 'drops' | 'nodes'>,
+): readonly { readonly drop: Drop; readonly distance: number }[] {
+  return tree.drops
+    .map((drop) => ({
+      drop,
+      distance: drop.path.reduce((sum, run) => sum + runLength(run, tree), 0),
+    }))
+    .sort((a, b) => a.distance - b.distance);
+}
+
 /** Ids of the test points a guided round makes at the collector. */
 const SUCTION = 'suction-all-shut';
 const FILTER = 'across-the-filter';
@@ -34,8 +46,7 @@ export function guidedSteps(
   testPoints: readonly TestPoint[],
   hasFilter: boolean,
 ): RoundStep[] {
-  const lengthOf = ({ path }: Drop) => path.reduce((sum, run) => sum + runLength(run, tree), 0);
-  const byDistance = tree.drops.toSorted((a, b) => lengthOf(a) - lengthOf(b));
+  const byDistance = dropsByDistance(tree).map(({ drop }) => drop);
   const [nearest] = byDistance;
   if (!nearest) return [];
   const ofDrops = byDistance.map(

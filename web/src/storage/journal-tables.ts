@@ -201,13 +201,14 @@ export async function isInstrumentUsed(
 
 /** The latest reading of every test point, and what they were taken with. */
 export async function latestMeasured(db: Tables, shop: string) {
-  const [instruments, testPoints] = await Promise.all([
+  const [instruments, testPoints, rounds] = await Promise.all([
     readRecords(db, shop, 'instruments'),
     readRecords(db, shop, 'testPoints'),
+    readRecords(db, shop, 'rounds'),
   ]);
   const points = testPoints.map(({ id }) => id);
   const readings = await latestReadings(db, shop, points);
-  return { meters: { instruments, testPoints }, readings };
+  return { meters: { instruments, testPoints, rounds }, readings };
 }
 
 /** Thrown inside a transaction to break it off: what a diff is about is no longer so. */

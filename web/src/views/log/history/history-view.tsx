@@ -60,8 +60,9 @@ export function HistoryView() {
         tabIndex={0}
         className="@container min-w-0 border-rule px-4 pt-3 pb-6 max-xl:border-t md:overflow-y-auto"
       >
-        <VisitTable readings={readings} names={names} by={by} />
-        <Trend readings={readings} names={names} by={by} />
+        <VisitTable readings={readings} names={names} by={by}>
+          <Trend readings={readings} names={names} by={by} />
+        </VisitTable>
       </section>
     </div>
   );

@@ -1,30 +1,40 @@
 'use client';
 
-import type { Reading } from '@frank-gauge/core/journal';
+import { type Reading, timeOf } from '@frank-gauge/core/journal';
 import { compareSides, type SideReadings } from '@frank-gauge/core/reading';
 import { format, parseISO } from 'date-fns';
-import { useMemo, useState } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
+import { useJournal } from '@/storage/session';
 import { Choice } from '@/ui/choice';
 import { comparedWords, percentChange } from '@/words/change-words';
-import { byPoint, visitsOf } from './visits';
+import { NearAndFar } from './near-and-far';
+import { byPoint, type Visit, visitsOf } from './visits';
 
 interface Props {
   readonly readings: readonly Reading[];
   readonly names: ReadonlyMap<string, string>;
   readonly by: SideReadings['by'];
+  /** What stands between the days and what the chosen one says of near and far. */
+  readonly children: ReactNode;
 }
 
 /** The most days to choose from, the latest. */
 const MOST_LISTED = 300;
 
-const dayName = (day: string) => format(parseISO(day), 'MMMM d, yyyy');
+const dayName = ({ day, round }: Visit) =>
+  round === null
+    ? format(parseISO(day), 'MMMM d, yyyy')
+    : `round of ${format(timeOf(round), 'MMM d, h:mm a')}${round.by === '' ? '' : `, ${round.by}`}`;
 
 /** One day's readings against another's, test point by test point. */
-export function VisitTable({ readings, names, by }: Props) {
-  const visits = useMemo(() => visitsOf(readings), [readings]);
+export function VisitTable({ readings, names, by, children }: Props) {
+  const rounds = useJournal((journal) => journal.rounds);
+  const visits = useMemo(() => visitsOf(readings, rounds), [readings, rounds]);
   const [chosen, setChosen] = useState<{ before?: string; after?: string }>({});
-  const after = visits.find(({ day }) => day === chosen.after) ?? visits[0];
-  const before = visits.find(({ day }) => day === chosen.before) ?? visits[1];
+  const after = visits.find(({ key }) => key === chosen.after) ?? visits[0];
+  const before =
+    visits.find(({ key }) => key === chosen.before) ??
+    visits.find((visit) => visit.round === null && visit !== after);
   if (!before || !after) {
     return (
       <>
@@ -32,6 +42,7 @@ export function VisitTable({ readings, names, by }: Props) {
         <p className="pb-4 text-quiet">
           Read the drops on two days, and what changed between them stands here.
         </p>
+        {children}
       </>
     );
   }
@@ -39,7 +50,7 @@ export function VisitTable({ readings, names, by }: Props) {
   const points = [...is.keys()].filter((point) => was.has(point));
   const options = visits
     .slice(0, MOST_LISTED)
-    .map(({ day }) => ({ value: day, label: dayName(day) }));
+    .map((visit) => ({ value: visit.key, label: dayName(visit) }));
   return (
     <>
       <h2 className="text-[18px]">Day against day</h2>
@@ -47,7 +58,7 @@ export function VisitTable({ readings, names, by }: Props) {
         <span className="w-44">
           <Choice
             label="Before"
-            value={before.day}
+            value={before.key}
             options={options}
             onChange={(day) => setChosen((old) => ({ ...old, before: day }))}
           />
@@ -56,7 +67,7 @@ export function VisitTable({ readings, names, by }: Props) {
         <span className="w-44">
           <Choice
             label="After"
-            value={after.day}
+            value={after.key}
             options={options}
             onChange={(day) => setChosen((old) => ({ ...old, after: day }))}
           />
@@ -64,11 +75,12 @@ export function VisitTable({ readings, names, by }: Props) {
       </div>
       {visits.length > MOST_LISTED && (
         <p className="text-[14px] text-quiet">
-          The latest {MOST_LISTED} of {visits.length.toLocaleString('en-US')} days can be chosen.
+          The latest {MOST_LISTED} of {visits.length.toLocaleString('en-US')} days and rounds can be
+          chosen.
         </p>
       )}
       {points.length === 0 ? (
-        <p className="pb-4 text-quiet">No test point was read on both days.</p>
+        <p className="pb-4 text-quiet">No test point was read both times.</p>
       ) : (
         <table className="mb-5 w-full border-collapse">
           <thead>
@@ -102,6 +114,8 @@ export function VisitTable({ readings, names, by }: Props) {
           </tbody>
         </table>
       )}
+      {children}
+      <NearAndFar visit={after} name={dayName(after)} by={by} />
     </>
   );
 }

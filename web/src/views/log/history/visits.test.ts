@@ -21,18 +21,34 @@ const reading = (id: string, day: string, testPoint = 'planer', isStruckOut = fa
 
 describe('visits', () => {
   it('are the days readings were taken on, the latest first, each in order of time', () => {
-    const visits = visitsOf([
-      reading('bb', '2026-11-07'),
-      reading('a', '2026-11-07', 'saw'),
-      reading('c', '2026-09-13'),
-    ]);
+    const visits = visitsOf(
+      [reading('bb', '2026-11-07'), reading('a', '2026-11-07', 'saw'), reading('c', '2026-09-13')],
+      [],
+    );
     expect(visits.map(({ day }) => day)).toEqual(['2026-11-07', '2026-09-13']);
     expect(visits[0]?.readings.map(({ id }) => id)).toEqual(['a', 'bb']);
-    expect([...byPoint(visits[0] ?? { day: '', readings: [] }).keys()]).toEqual(['saw', 'planer']);
+    const [first] = visits;
+    if (!first) throw new Error('no visit');
+    expect([...byPoint(first).keys()]).toEqual(['saw', 'planer']);
   });
 
   it('are none where all readings of the day are struck out', () => {
-    expect(visitsOf([reading('a', '2026-11-07', 'saw', true)])).toEqual([]);
-    expect(visitsOf([])).toEqual([]);
+    expect(visitsOf([reading('a', '2026-11-07', 'saw', true)], [])).toEqual([]);
+    expect(visitsOf([], [])).toEqual([]);
+  });
+
+  it('of a day with more than one round are the day and each of its rounds', () => {
+    const rounds = ['r1', 'r2'].map((id) =>
+      recordWith('rounds', { id, at: '2026-11-07T12:00:00Z', by: id }),
+    );
+    const of = (id: string, round: string | null) => ({ ...reading(id, '2026-11-07'), round });
+    const visits = visitsOf([of('ccc', 'r2'), of('bb', 'r1'), of('a', 'r1')], rounds);
+    expect(visits.map(({ key, readings }) => [key, readings.map(({ id }) => id)])).toEqual([
+      ['2026-11-07', ['a', 'bb', 'ccc']],
+      ['r2', ['ccc']],
+      ['r1', ['a', 'bb']],
+    ]);
+    // One round alone is its day.
+    expect(visitsOf([of('a', 'r1'), of('bb', null)], rounds)).toHaveLength(1);
   });
 });

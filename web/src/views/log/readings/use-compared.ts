@@ -1,7 +1,7 @@
 'use client';
 
 import type { Shop } from '@frank-gauge/core/design';
-import type { Instrument, Reading, TestPoint } from '@frank-gauge/core/journal';
+import type { Instrument, Reading, Round, TestPoint } from '@frank-gauge/core/journal';
 import type { ReadingOutcome } from '@frank-gauge/core/reading';
 import { useEffect, useState } from 'react';
 import { engine } from '@/model/engine';
@@ -14,6 +14,7 @@ interface Against {
   readonly part: Shop;
   readonly instruments: readonly Instrument[];
   readonly testPoints: readonly TestPoint[];
+  readonly rounds: readonly Round[];
 }
 
 interface Known {
@@ -30,7 +31,10 @@ const NOTHING: Known = { against: null, fresh: new Set(), results: new Map() };
 const AFTER_EDIT = 60;
 
 const isSameAs = (a: Against | null, b: Against) =>
-  a?.part === b.part && a.instruments === b.instruments && a.testPoints === b.testPoints;
+  a?.part === b.part &&
+  a.instruments === b.instruments &&
+  a.testPoints === b.testPoints &&
+  a.rounds === b.rounds;
 
 /**
  * Readings held against the model by the engine, only those that are asked for. Behind an edit the answers
@@ -41,13 +45,14 @@ export function useCompared(readings: readonly Reading[]): ReadonlyMap<Reading, 
   const part = airPart(shop);
   const instruments = useJournal((journal) => journal.instruments);
   const testPoints = useJournal((journal) => journal.testPoints);
+  const rounds = useJournal((journal) => journal.rounds);
   const [known, setKnown] = useState(NOTHING);
   useEffect(() => {
-    const against = { part, instruments, testPoints };
+    const against = { part, instruments, testPoints, rounds };
     const fresh = isSameAs(known.against, against) ? known.fresh : NOTHING.fresh;
     const missing = readings.filter((reading) => !fresh.has(reading));
     if (missing.length === 0) return;
-    const meters = { instruments, testPoints };
+    const meters = { instruments, testPoints, rounds };
     let cancel = () => {};
     const ask = () => {
       const asked = engine.ask('compare', (remote) => remote.compare(part, meters, missing), {
@@ -74,6 +79,6 @@ export function useCompared(readings: readonly Reading[]): ReadonlyMap<Reading, 
       clearTimeout(timer);
       cancel();
     };
-  }, [part, instruments, testPoints, readings, known]);
+  }, [part, instruments, testPoints, rounds, readings, known]);
   return known.results;
 }

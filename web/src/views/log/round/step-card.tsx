@@ -56,7 +56,7 @@ export function StepCard({ step, name, round, onSkip }: Props) {
     drop: step.kind === 'drop' ? step.drop : null,
     point: step.testPoint,
   };
-  const taking = useTaking(draft, place, step.openGates);
+  const taking = useTaking(draft, place, step.openGates, round.id);
   const setRepeats = (repeats: readonly Repeat[]) =>
     changeDraft(draftId, { place: step.testPoint.id, instrument: draft.instrument, repeats });
 
@@ -86,7 +86,7 @@ export function StepCard({ step, name, round, onSkip }: Props) {
           taking={taking}
           setRepeats={setRepeats}
           onDone={() => {
-            logReading(place, taking.instrument, { ...taking.fields, round: round.id });
+            logReading(place, taking.instrument, taking.fields);
             changeDraft(draftId, { place: null, repeats: NEW_DRAFT.repeats });
             toast(`Logged ${name}`, {
               action: { label: 'Undo', onClick: () => void undoAloud() },

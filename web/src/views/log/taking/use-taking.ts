@@ -59,11 +59,13 @@ const DIAMETER_OF_NO_DUCT = 0.1;
 /**
  * What follows from a draft at a place.
  * @param gates runs whose gates stand open, where that is not the draft's to say
+ * @param round the round it belongs to, by whose air it is corrected
  */
 export function useTaking(
   draft: DraftReading,
   { drop, point }: Place,
   gates: readonly string[] | null = null,
+  round: string | null = null,
 ): Taking {
   const system = useUnits();
   const tree = useDuctTree();
@@ -95,7 +97,7 @@ export function useTaking(
   const fields: ReadingFields = {
     testPoint: point.id,
     instrument: instrument.id,
-    round: null,
+    round,
     method: quantity === 'number' ? 'relative' : draft.method,
     quantity,
     spot: isOfFlow(quantity) ? draft.spot : 'point',
