@@ -173,6 +173,21 @@ test('far drops stand against the nearest, in the order of the duct between', as
   expect(feet).toEqual(feet.toSorted((a, b) => a - b));
 });
 
+test('a day stands against the model, as found and as designed', async ({ page }) => {
+  await openLog(page);
+  await page.getByRole('link', { name: 'History' }).click();
+  const table = page.getByRole('table', { name: 'Against the model' });
+  const planer = table.getByRole('row').filter({ hasText: 'Planer' });
+  await choose(page, 'Before', 'the model, as found');
+  await expect(planer).toContainText(/▼ −1\d %/);
+  const found = await planer.getByRole('cell').nth(1).textContent();
+  await choose(page, 'Before', 'the model, as designed');
+  await expect(planer.getByRole('cell').nth(1)).not.toHaveText(found ?? '');
+  await expect(planer).toContainText('95 % of the time.');
+  await choose(page, 'Before', 'September 13, 2026');
+  await expect(table).toHaveCount(0);
+});
+
 test('the history fits a page to print', async ({ page }) => {
   await openLog(page);
   await page.getByRole('link', { name: 'History' }).click();

@@ -4,6 +4,7 @@ import type { Drop, DuctTree } from '../design/topology';
 import type { Reading } from '../journal/reading';
 import { type MeasuredFlow, measuredFlow } from '../measuring/measured-flow';
 import { networksByGates } from '../network/assemble/networks-by-gates';
+import type { View } from '../network/assemble/setting';
 import type { CompiledNetwork } from '../network/compiled-network';
 import { solveCompiled } from '../network/solve-shop';
 import { circumstancesOf, type Meters, nodeOf } from './circumstances';
@@ -46,19 +47,21 @@ interface Prediction {
 /**
  * A function that holds readings against the model, one by one. Those at one drop with the same gates
  * open share one prediction, which it remembers, so a long journal costs little more than a short one.
+ * @param view the model as found, with wear and leaks, or as designed
  */
 export function readingComparer(
   shop: Shop,
   tree: DuctTree,
+  view: View = 'found',
 ): (reading: Reading, meters: Meters) => ComparedReading {
   const predictions = new Map<string, Prediction | null>();
-  const networkOf = networksByGates(shop, tree, { view: 'found' });
+  const networkOf = networksByGates(shop, tree, { view });
   return (reading, meters) => {
     const node = nodeOf(reading, meters);
     const key = [node, ...[...reading.openGates].sort()].join('\n');
     let prediction = predictions.get(key);
     if (prediction === undefined) {
-      prediction = predict(shop, tree, networkOf, node, reading.openGates);
+      prediction = predict(shop, tree, view, networkOf, node, reading.openGates);
       predictions.set(key, prediction);
     }
     const measured = measuredFlow(reading, circumstancesOf(reading, shop, tree, meters));
@@ -80,6 +83,7 @@ export function compareReadings(
 function predict(
   shop: Shop,
   tree: DuctTree,
+  view: View,
   networkOf: (openGates: ReadonlySet<string>) => CompiledNetwork,
   node: string | null,
   openGates: readonly string[],
@@ -88,7 +92,7 @@ function predict(
   if (!drop) return null;
   const solved = solveCompiled(tree, networkOf(new Set(openGates)));
   if (solved.kind !== 'solved') return null;
-  const sensitivities = dropSensitivities(shop, 'found', solved, drop);
+  const sensitivities = dropSensitivities(shop, view, solved, drop);
   return sensitivities && { drop, sensitivities };
 }
 

@@ -41,12 +41,12 @@ interface Compared {
 let last: Compared | null = null;
 
 /** Null: the ducts are no tree. */
-function comparerOf(shop: Shop): Compared['made'] {
-  const key = JSON.stringify(shop);
+function comparerOf(shop: Shop, view: View = 'found'): Compared['made'] {
+  const key = `${view} ${JSON.stringify(shop)}`;
   if (last?.key !== key) {
     const arranged = arrangeDucts(shop);
     const made = arranged.ok
-      ? { tree: arranged.tree, compare: readingComparer(shop, arranged.tree) }
+      ? { tree: arranged.tree, compare: readingComparer(shop, arranged.tree, view) }
       : null;
     last = { key, made };
   }
@@ -63,8 +63,9 @@ const engine = {
     shop: Shop,
     meters: Meters,
     readings: readonly Reading[],
+    view: View = 'found',
   ): ReadonlyMap<string, ReadingOutcome> | null {
-    const made = comparerOf(shop);
+    const made = comparerOf(shop, view);
     if (!made) return null;
     return new Map(
       readings.map((reading) => [reading.id, outcomeOf(made.compare(reading, meters))]),

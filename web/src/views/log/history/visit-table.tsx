@@ -1,12 +1,14 @@
 'use client';
 
 import { type Reading, timeOf } from '@frank-gauge/core/journal';
+import type { View } from '@frank-gauge/core/network';
 import { compareSides, type SideReadings } from '@frank-gauge/core/reading';
 import { format, parseISO } from 'date-fns';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useJournal } from '@/storage/session';
 import { Choice } from '@/ui/choice';
 import { comparedWords, percentChange } from '@/words/change-words';
+import { ModelTable } from './model-table';
 import { NearAndFar } from './near-and-far';
 import { byPoint, type Visit, visitsOf } from './visits';
 
@@ -26,7 +28,13 @@ const dayName = ({ day, round }: Visit) =>
     ? format(parseISO(day), 'MMMM d, yyyy')
     : `round of ${format(timeOf(round), 'MMM d, h:mm a')}${round.by === '' ? '' : `, ${round.by}`}`;
 
-/** One day's readings against another's, test point by test point. */
+/** What stands in the list of days for the model. */
+const MODELS: Readonly<Record<string, View>> = {
+  'the model, as found': 'found',
+  'the model, as designed': 'designed',
+};
+
+/** One day's readings against another's, or against the model, test point by test point. */
 export function VisitTable({ readings, names, by, children }: Props) {
   const rounds = useJournal((journal) => journal.rounds);
   const visits = useMemo(() => visitsOf(readings, rounds), [readings, rounds]);
@@ -35,7 +43,8 @@ export function VisitTable({ readings, names, by, children }: Props) {
   const before =
     visits.find(({ key }) => key === chosen.before) ??
     visits.find((visit) => visit.round === null && visit !== after);
-  if (!before || !after) {
+  const model = MODELS[chosen.before ?? ''];
+  if (!after || !(before || model)) {
     return (
       <>
         <h2 className="text-[18px]">Day against day</h2>
@@ -46,7 +55,7 @@ export function VisitTable({ readings, names, by, children }: Props) {
       </>
     );
   }
-  const [was, is] = [byPoint(before), byPoint(after)];
+  const [was, is] = [byPoint(before ?? after), byPoint(after)];
   const points = [...is.keys()].filter((point) => was.has(point));
   const options = visits
     .slice(0, MOST_LISTED)
@@ -58,8 +67,11 @@ export function VisitTable({ readings, names, by, children }: Props) {
         <span className="w-44">
           <Choice
             label="Before"
-            value={before.key}
-            options={options}
+            value={model ? (chosen.before ?? '') : (before?.key ?? '')}
+            options={[
+              ...options,
+              ...Object.keys(MODELS).map((name) => ({ value: name, label: name })),
+            ]}
             onChange={(day) => setChosen((old) => ({ ...old, before: day }))}
           />
         </span>
@@ -79,7 +91,9 @@ export function VisitTable({ readings, names, by, children }: Props) {
           chosen.
         </p>
       )}
-      {points.length === 0 ? (
+      {model ? (
+        <ModelTable visit={after} view={model} names={names} />
+      ) : points.length === 0 ? (
         <p className="pb-4 text-quiet">No test point was read both times.</p>
       ) : (
         <table className="mb-5 w-full border-collapse">
