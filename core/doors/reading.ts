@@ -20,6 +20,7 @@ export {
   USUAL_ACCURACY,
 } from '../src/measuring/corrections';
 export { type MeasuredFlow, measuredFlow } from '../src/measuring/measured-flow';
+export { takenOfLine } from '../src/measuring/meter-line';
 export { MOST_READ } from '../src/measuring/most-read';
 export { meanOfRepeats } from '../src/measuring/repeats';
 export { shownFor } from '../src/measuring/shown-for';

@@ -305,3 +305,37 @@ test('simulated meters read a hidden condition, at drops and at the collector, a
   await fields.getByRole('button', { name: 'Show what is hidden' }).click();
   expect(await fields.getByRole('list').textContent()).toBe(hidden);
 });
+
+test('a meter on a cable is read line by line, and one that falls silent says so', async ({
+  page,
+}) => {
+  // A port of the test’s own in place of the browser’s: it sends what `window.sendLine` is given.
+  await page.addInitScript(() => {
+    let controller: ReadableStreamDefaultController<Uint8Array> | null = null;
+    const readable = new ReadableStream<Uint8Array>({
+      start(own) {
+        controller = own;
+      },
+    });
+    const port = { readable, open: async () => {}, close: async () => {} };
+    Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port } });
+    Object.assign(window, {
+      sendLine: (line: string) => controller?.enqueue(new TextEncoder().encode(`${line}\r\n`)),
+    });
+  });
+  await openLog(page);
+  await choose(page, 'Test point', 'Planer');
+  await page.getByRole('button', { name: 'Connect a meter by cable' }).click();
+  const read = page.getByRole('button', { name: 'Read the meter' });
+  await read.click();
+  await page.evaluate("window.sendLine('3910 ft/min')");
+  await expect(repeat(page, 1)).toHaveValue('3910');
+  await read.click();
+  await page.evaluate("window.sendLine('20.0 m/s')");
+  await expect(repeat(page, 2)).toHaveValue('3937');
+  await read.click();
+  await expect(page.getByText('The meter sent nothing.')).toBeVisible({ timeout: 10_000 });
+  await page.getByRole('button', { name: 'Add reading' }).click();
+  await saved(page);
+  await expect(page.getByRole('row').filter({ hasText: '3,910 · 3,937 fpm' })).toHaveCount(1);
+});

@@ -6,6 +6,7 @@ import { format } from 'date-fns';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { DayField } from '@/fields/day-field';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
@@ -97,14 +98,7 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
         />
       </Line>
       <Line label="Day">
-        <input
-          type="date"
-          aria-label="Day"
-          value={typed.day}
-          max={localDay(Date.now())}
-          onChange={(event) => change({ day: event.target.value })}
-          className="min-h-11 border border-transparent border-b-rule bg-transparent px-1 hover:border-rule md:min-h-7"
-        />
+        <DayField label="Day" value={typed.day} onChange={(day) => change({ day })} />
       </Line>
       <Line label="Cost">
         <ShopQuantity

@@ -29,10 +29,10 @@ const dayName = ({ day, round }: Visit) =>
     : `round of ${format(timeOf(round), 'MMM d, h:mm a')}${round.by === '' ? '' : `, ${round.by}`}`;
 
 /** What stands in the list of days for the model. */
-const MODELS: Readonly<Record<string, View>> = {
-  'the model, as found': 'found',
-  'the model, as designed': 'designed',
-};
+const MODELS: readonly { readonly value: string; readonly label: string; readonly view: View }[] = [
+  { value: 'found', label: 'the model, as found', view: 'found' },
+  { value: 'designed', label: 'the model, as designed', view: 'designed' },
+];
 
 /** One day's readings against another's, or against the model, test point by test point. */
 export function VisitTable({ readings, names, by, children }: Props) {
@@ -43,13 +43,15 @@ export function VisitTable({ readings, names, by, children }: Props) {
   const before =
     visits.find(({ key }) => key === chosen.before) ??
     visits.find((visit) => visit.round === null && visit !== after);
-  const model = MODELS[chosen.before ?? ''];
-  if (!after || !(before || model)) {
+  // With one visit alone there is the model to hold it against.
+  const model =
+    MODELS.find(({ value }) => value === chosen.before) ?? (before ? undefined : MODELS[0]);
+  if (!after) {
     return (
       <>
         <h2 className="text-[18px]">Day against day</h2>
         <p className="pb-4 text-quiet">
-          Read the drops on two days, and what changed between them stands here.
+          Read the drops: what they show against the model, and later what has changed, stands here.
         </p>
         {children}
       </>
@@ -67,11 +69,8 @@ export function VisitTable({ readings, names, by, children }: Props) {
         <span className="w-44">
           <Choice
             label="Before"
-            value={model ? (chosen.before ?? '') : (before?.key ?? '')}
-            options={[
-              ...options,
-              ...Object.keys(MODELS).map((name) => ({ value: name, label: name })),
-            ]}
+            value={model?.value ?? before?.key ?? ''}
+            options={[...options, ...MODELS.map(({ value, label }) => ({ value, label }))]}
             onChange={(day) => setChosen((old) => ({ ...old, before: day }))}
           />
         </span>
@@ -92,7 +91,7 @@ export function VisitTable({ readings, names, by, children }: Props) {
         </p>
       )}
       {model ? (
-        <ModelTable visit={after} view={model} names={names} />
+        <ModelTable visit={after} view={model.view} names={names} />
       ) : points.length === 0 ? (
         <p className="pb-4 text-quiet">No test point was read both times.</p>
       ) : (

@@ -14,6 +14,7 @@ import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { QUANTITY_NAMES } from '@/words/measuring-words';
 import { undoAloud } from '../../frame/undo-aloud';
+import { ConnectCable } from '../taking/connect-cable';
 import {
   changeDraft,
   type DraftReading,
@@ -24,8 +25,8 @@ import {
 import { logReading } from '../taking/log-reading';
 import { useScannedPlace } from '../taking/scanned-place';
 import { SuspicionList } from '../taking/suspicion-list';
+import { useMeterSource } from '../taking/use-meter-source';
 import { nextPlace, type Place, usePlaces } from '../taking/use-places';
-import { useSimulated } from '../taking/use-simulated';
 import { type Taking, useTaking } from '../taking/use-taking';
 import { HowTaken } from './how-taken';
 import { Labelled } from './labelled';
@@ -138,7 +139,7 @@ function FormAt({ places, place, draft, shopId }: FormProps) {
           reads={reads}
           onChange={(repeats) => change({ repeats })}
         />
-        <SimulatedButton taking={taking} draft={draft} change={change} />
+        <MeterButton taking={taking} draft={draft} change={change} />
       </fieldset>
       <SuspicionList taking={taking} onDiameter={(inside) => change({ diameter: inside })} />
       <Labelled label="Note">
@@ -178,26 +179,40 @@ function FormAt({ places, place, draft, shopId }: FormProps) {
   );
 }
 
-interface SimulatedProps {
+interface MeterButtonProps {
   readonly taking: Taking;
   readonly draft: DraftReading;
   readonly change: (next: Partial<DraftReading>) => void;
 }
 
-/** Puts what a simulated meter shows into the first blank repeat. */
-function SimulatedButton({ taking, draft, change }: SimulatedProps) {
-  const simulate = useSimulated(taking);
-  if (!simulate) return null;
+/** Puts what a simulated meter, or one on a cable, shows into the first blank repeat. */
+function MeterButton({ taking, draft, change }: MeterButtonProps) {
+  const meter = useMeterSource(taking);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  if (!meter)
+    return taking.instrument.isSimulated ? null : <ConnectCable className="mt-1 w-full" />;
   const read = async () => {
+    setRefusal(null);
     const repeats = repeatsOf(taking.isTraverse ? draft : { ...draft, spot: 'point' });
     const blank = repeats.findIndex(({ text, bound }) => text === '' && bound === null);
     const at = blank < 0 ? repeats.length - 1 : blank;
-    const shown = await simulate();
-    change({ repeats: repeats.map((repeat, i) => (i === at ? shown : repeat)) });
+    try {
+      const shown = await meter.read();
+      change({ repeats: repeats.map((repeat, i) => (i === at ? shown : repeat)) });
+    } catch (error) {
+      setRefusal(error instanceof Error ? error.message : String(error));
+    }
   };
   return (
-    <Button className="mt-1 w-full" onClick={() => void read()}>
-      Read the simulated meter
-    </Button>
+    <>
+      <Button className="mt-1 w-full" onClick={() => void read()}>
+        {meter.label}
+      </Button>
+      {refusal && (
+        <p role="alert" className="text-starved-text">
+          {refusal}
+        </p>
+      )}
+    </>
   );
 }

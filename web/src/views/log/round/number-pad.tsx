@@ -12,8 +12,8 @@ interface Props {
   readonly onForward: () => void;
   /** What the key that goes on is called. */
   readonly forward: string;
-  /** Reads the meter by itself; null: it is typed. */
-  readonly onRead: (() => void) | null;
+  /** Reads the meter without typing; null: it is typed. */
+  readonly meter: { readonly label: string; readonly onRead: () => void } | null;
 }
 
 const DIGITS = ['7', '8', '9', '4', '5', '6', '1', '2', '3'] as const;
@@ -22,7 +22,7 @@ const KEY = 'min-h-14 border border-rule text-[22px] hover:bg-selection active:b
 const LONGEST = 9;
 
 /** Keys for a thumb in a glove: digits, a point, both ends of the range, and on. A keyboard works as well. */
-export function NumberPad({ text, bound, onText, onBound, onForward, forward, onRead }: Props) {
+export function NumberPad({ text, bound, onText, onBound, onForward, forward, meter }: Props) {
   const type = (key: string) => {
     if (text.length >= LONGEST || (key === '.' && text.includes('.'))) return;
     onText(text + key);
@@ -83,13 +83,13 @@ export function NumberPad({ text, bound, onText, onBound, onForward, forward, on
           {forward}
         </button>
       </div>
-      {onRead && (
+      {meter && (
         <button
           type="button"
           className="col-span-4 min-h-14 border border-ink font-semibold text-[17px] hover:bg-selection"
-          onClick={onRead}
+          onClick={meter.onRead}
         >
-          Read the simulated meter
+          {meter.label}
         </button>
       )}
     </fieldset>

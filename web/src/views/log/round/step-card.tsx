@@ -13,10 +13,11 @@ import { useAdopt } from '@/ui/refusal';
 import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
 import { undoAloud } from '../../frame/undo-aloud';
 import { Line } from '../../parts/line';
+import { ConnectCable } from '../taking/connect-cable';
 import { changeDraft, NEW_DRAFT, type Repeat, useDraft } from '../taking/draft-reading';
 import { logReading } from '../taking/log-reading';
 import { SuspicionList } from '../taking/suspicion-list';
-import { useSimulated } from '../taking/use-simulated';
+import { useMeterSource } from '../taking/use-meter-source';
 import { type Taking, useTaking } from '../taking/use-taking';
 import { NumberPad } from './number-pad';
 
@@ -132,7 +133,7 @@ function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
   });
   const [refusal, setRefusal] = useState<string | null>(null);
   const adopt = useAdopt();
-  const simulate = useSimulated(taking);
+  const meter = useMeterSource(taking);
   const now = draft[active] ?? { text: '', bound: null };
   const put = (next: Repeat) => {
     setRefusal(null);
@@ -141,6 +142,13 @@ function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
         i === active ? next : (draft[i] ?? { text: '', bound: null }),
       ),
     );
+  };
+  const readMeter = async () => {
+    try {
+      put((await meter?.read()) ?? { text: '', bound: null });
+    } catch (error) {
+      setRefusal(error instanceof Error ? error.message : String(error));
+    }
   };
   const read = reads[active];
   const forward = () => {
@@ -193,8 +201,9 @@ function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
         onBound={(bound) => put({ text: now.text, bound })}
         onForward={forward}
         forward={active < REPEATS - 1 ? 'Next repeat' : 'Log'}
-        onRead={simulate ? async () => put(await simulate()) : null}
+        meter={meter && { label: meter.label, onRead: () => void readMeter() }}
       />
+      {!instrument.isSimulated && <ConnectCable className="mt-1 w-full" />}
       {active > 0 && active < REPEATS - 1 && isWhole && (
         <Button look="quiet" className="mt-1 w-full" onClick={log}>
           Log with fewer repeats

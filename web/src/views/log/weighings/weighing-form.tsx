@@ -5,6 +5,7 @@ import { WEIGHING_ACCURACY } from '@frank-gauge/core/reading';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { DayField } from '@/fields/day-field';
 import { record } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -86,14 +87,7 @@ export function WeighingForm() {
         />
       </Line>
       <Line label="Day">
-        <input
-          type="date"
-          aria-label="Day"
-          value={typed.day}
-          max={localDay(Date.now())}
-          onChange={(event) => change({ day: event.target.value })}
-          className="min-h-11 border border-transparent border-b-rule bg-transparent px-1 hover:border-rule md:min-h-7"
-        />
+        <DayField label="Day" value={typed.day} onChange={(day) => change({ day })} />
       </Line>
       <Line label="Weight">
         <ShopQuantity
