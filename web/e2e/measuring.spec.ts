@@ -191,7 +191,7 @@ test('a day stands against the model, as found and as designed', async ({ page }
 test('the history fits a page to print', async ({ page }) => {
   await openLog(page);
   await page.getByRole('link', { name: 'History' }).click();
-  await expect(page.getByRole('heading', { name: 'One thing over time' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Trend' })).toBeVisible();
   await page.waitForTimeout(1000);
   const path = test.info().outputPath('history.pdf');
   await page.pdf({ path, format: 'Letter' });
@@ -245,7 +245,7 @@ test('a change is linked to the edit of the design it was, with what the model p
   const edits = page.getByLabel('Edit of the design');
   const option = await edits.locator('option').nth(1).getAttribute('value');
   await edits.selectOption(option);
-  const promise = page.getByText('The model promises, as found:');
+  const promise = page.getByText('The model, as found, promises:');
   await expect(promise).toBeVisible();
   // A shorter far end gives its drops more, and no drop on the other main anything.
   await expect(

@@ -27,7 +27,7 @@ test('a photo of a reading is kept small, comes back after a reload, and travels
   );
   await field.setInputFiles({ ...wrong, name: 'huge.jpg', buffer: Buffer.alloc(40_000_000) });
   await expect(page.getByRole('alert')).toContainText(
-    'huge.jpg has 40 MB; a photo may have 30 MB at most',
+    'huge.jpg is 40 MB; a photo can be at most 30 MB',
   );
   const thumbnail = page.getByRole('button', { name: /^Photo of the reading at .*\.jpg$/ });
   await expect(thumbnail).toHaveCount(0);

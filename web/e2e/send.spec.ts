@@ -66,7 +66,7 @@ test('a small shop goes by the code another device scans, and a damaged code say
   expect(new URL(page.url()).hash).toBe('');
   await page.goto('about:blank');
   await page.goto(address.slice(0, -9));
-  await expect(page.getByText('The code was not read whole.')).toBeVisible();
+  await expect(page.getByText('The code was not read completely.')).toBeVisible();
 });
 
 test('a label opens a reading at its test point', async ({ page }) => {

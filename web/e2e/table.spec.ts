@@ -32,7 +32,7 @@ test('a messy table: what is good of it is imported, and the rest is named by li
   // As an old spreadsheet on Windows writes it: with a letter no UTF-8 has.
   await choose(page, 'messy.csv', Buffer.from(messy.replace('first', 'fir\u00dft'), 'latin1'));
   await expect(
-    page.getByText(/messy\.csv: 8 rows, parted by semicolons, in Windows-1252\./),
+    page.getByText(/messy\.csv: 8 rows, separated by semicolons, in Windows-1252\./),
   ).toBeVisible();
   await expect(page.getByLabel('Machine holds')).toHaveValue('test point');
   const status = page.getByRole('status').filter({ hasText: 'can be imported' });

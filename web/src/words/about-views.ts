@@ -173,7 +173,7 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     path: 'log/history',
     name: 'Log, History',
     purpose:
-      'See what every change of the shop was worth, by the readings before and after it, compare one day with another, and follow one test point over time.',
+      'See what every change of the shop was worth, by the readings before and after it, compare one day with another or with the model, far drops with near ones, and follow a test point, the filter, the separator or the noise over time.',
     first:
       'Read the drops, change one thing, read them again, then press Add a change and enter what it was and what it cost.',
     terms: [
@@ -246,7 +246,10 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     first:
       'Save your spreadsheet as CSV, choose the file, and check what each column is taken to hold.',
     terms: [
-      { term: 'CSV', means: 'a table as plain text: a line for each row, cells parted by commas' },
+      {
+        term: 'CSV',
+        means: 'a table as plain text: a line for each row, cells separated by commas',
+      },
       { term: 'Header', means: 'the first line, which names the columns' },
     ],
   },

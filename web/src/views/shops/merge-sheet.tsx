@@ -60,13 +60,13 @@ function Choosing({ name, report, isCutOff, onDecide, onNothing }: ChoosingProps
           : `New in its journal: ${countsWords(added)}.`}
         {isCutOff && ' The file is cut off: only what is whole of it counts.'}
       </p>
-      <Lines title="Edited later in the file; merging adopts" lines={adopted.map(differing)} />
+      <Lines title="Edited later in the file; merging takes these" lines={adopted.map(differing)} />
       <Lines
-        title="Different in the file, but not edited later there; stays as it is here"
+        title="Different in the file but not edited later there; these stay as they are here"
         lines={kept.map(differing)}
       />
-      <Lines title="Taken out in the file; merging takes it out here" lines={removed.map(title)} />
-      <Lines title="Taken out here; stays out" lines={leftOut.map(title)} />
+      <Lines title="Removed in the file; merging removes these here" lines={removed.map(title)} />
+      <Lines title="Removed here; these stay out" lines={leftOut.map(title)} />
       {differences.length === 0 ? (
         <p className="mt-3">The design is the same.</p>
       ) : (

@@ -83,7 +83,7 @@ function doneWords(imported: Imported): string | null {
   const parts = [
     added.length > 0 && `${countsWords(added)} added`,
     adopted.length > 0 && `${countsWords(adopted)} updated`,
-    removed.length > 0 && `${countsWords(removed)} taken out`,
+    removed.length > 0 && `${countsWords(removed)} removed`,
   ].filter((part) => part !== false);
   return `Merged into ${imported.name}: ${parts.join('; ') || 'its journal had everything already'}.`;
 }

@@ -12,7 +12,7 @@ export function useScannedShop(begin: (file: File) => Promise<void>, isReady: bo
     // The address is read once: loaded again, the page is only the list.
     window.history.replaceState(window.history.state, '', window.location.pathname);
     if (text === 'damaged') {
-      toast('The code was not read whole. Scan it again, or send the shop as a file.');
+      toast('The code was not read completely. Scan it again, or send the shop as a file.');
     } else void begin(new File([text], 'The scanned code'));
   });
   useEffect(() => {

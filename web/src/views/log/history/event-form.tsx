@@ -191,7 +191,7 @@ function PromiseLine({ promised }: { readonly promised: Promised }) {
   const flow = (value: number) => formatShort(value, 'flow', system);
   return (
     <div>
-      <p>The model promises, as found:</p>
+      <p>The model, as found, promises:</p>
       <ul>
         {promised.map(({ drop, before, after }) => (
           <li key={drop} className="text-quiet">

@@ -52,7 +52,7 @@ export function Trend({ readings, names, by }: Props) {
   const trend = useMemo(() => subject?.trend() ?? null, [subject]);
   return (
     <>
-      <h2 className="text-[18px]">One thing over time</h2>
+      <h2 className="text-[18px]">Trend</h2>
       {!subject || !trend ? (
         <p className="text-quiet">Readings stand here by their date once there are some.</p>
       ) : (

@@ -35,8 +35,9 @@ export function HiddenFields() {
       {hidden && (
         <>
           <p className="text-quiet">
-            Somewhere the shop is not as the model has it: find out by measuring. It stays the same
-            until you ask for another. Simulated readings are marked as such in the log.
+            The shop now differs from the model somewhere; find out where by measuring. It stays the
+            same until you ask for another condition. Simulated readings are marked as such in the
+            log.
           </p>
           <div className="flex gap-2 pt-1.5">
             <Button onClick={() => setShown(!isShown)}>

@@ -105,7 +105,7 @@ export function ImportTable({ chosen, onDone }: Props) {
       <p>
         {fileName}:{' '}
         {table.rows.length === 1 ? '1 row' : `${table.rows.length.toLocaleString('en')} rows`},
-        parted by {DELIMITER_NAMES[table.delimiter] ?? 'commas'}
+        separated by {DELIMITER_NAMES[table.delimiter] ?? 'commas'}
         {encoding !== 'utf-8' && `, in ${ENCODING_NAMES[encoding]}`}.
       </p>
       <ColumnTable table={table} columns={columns} fields={TABLE_FIELDS} onChange={setColumns} />
@@ -145,9 +145,9 @@ export function ImportTable({ chosen, onDone }: Props) {
             />
           </>
         )}
-        <span>Meter, where a row names none</span>
+        <span>Meter for rows that name none</span>
         <Choice
-          label="Meter, where a row names none"
+          label="Meter for rows that name none"
           value={used.id}
           options={meters.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={setMeter}

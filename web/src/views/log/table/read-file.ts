@@ -5,6 +5,7 @@ import {
   decodeText,
   type Encoding,
   guessColumns,
+  MOST_ROWS,
   readTable,
   type Table,
 } from '@frank-gauge/core/spreadsheet';
@@ -34,7 +35,7 @@ export async function readTableFile(file: File): Promise<ChosenTable | string> {
 
 const WHY = {
   empty: 'is empty.',
-  'too long': 'has more rows than a journal of readings; split it in two.',
+  'too long': `has more than ${MOST_ROWS.toLocaleString('en')} rows; split it in two.`,
   'no table':
     'is not a table: it needs a first line with headers, a line for each reading, and at least two columns.',
 } as const;

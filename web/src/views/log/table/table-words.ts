@@ -59,11 +59,11 @@ export function faultSentence({ what }: CellFault): string {
     case 'unknown gate':
       return `No gate is called “${what.text}”.`;
     case 'mixed units':
-      return `“${what.text}” is another quantity than the repeat before it.`;
+      return `“${what.text}” is a different quantity from the repeat before it.`;
     case 'impossible':
       return `“${what.text}” is more than any duct in a shop has; check the unit.`;
     case 'unknown word':
-      return `“${what.text}” means nothing in this column.`;
+      return `“${what.text}” is not something this column can hold.`;
     case 'not read':
     case 'not a reading':
       return what.reason;

@@ -74,7 +74,7 @@ function Caught({ catches, hasAny }: CaughtProps) {
         {overall.by}, in {periods.length === 1 ? 'one period' : `${periods.length} periods`}. What
         stays in the filter or passes through it is not counted, so the true share is lower.
       </p>
-      {last && periods.length > 1 && <p>Since the emptying before last: {shareWords(last)}.</p>}
+      {last && periods.length > 1 && <p>In the latest period: {shareWords(last)}.</p>}
       {massFlow !== null && (
         <p>{formatShort(massFlow, 'massFlow', system)} of chips and dust while the machines run.</p>
       )}

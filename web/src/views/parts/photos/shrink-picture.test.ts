@@ -14,6 +14,6 @@ describe('a picture that is kept', () => {
   it('of 40 MB is refused by its size, unread', async () => {
     const file = new File(['x'], 'huge.jpg', { type: 'image/jpeg' });
     Object.defineProperty(file, 'size', { value: 40_000_000 });
-    expect(await shrinkPicture(file)).toMatch(/^huge\.jpg has 40 MB; a photo may have 30 MB/);
+    expect(await shrinkPicture(file)).toMatch(/^huge\.jpg is 40 MB; a photo can be at most 30 MB/);
   });
 });

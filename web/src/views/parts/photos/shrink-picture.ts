@@ -19,7 +19,7 @@ export function keptSize(width: number, height: number): { width: number; height
  */
 export async function shrinkPicture(file: File): Promise<Uint8Array | string> {
   if (file.size > MOST_BYTES) {
-    return `${file.name} has ${Math.round(file.size / 1e6)} MB; a photo may have ${MOST_BYTES / 1e6} MB at most. Crop it, or take it at a lower resolution.`;
+    return `${file.name} is ${Math.round(file.size / 1e6)} MB; a photo can be at most ${MOST_BYTES / 1e6} MB. Crop it, or take it at a lower resolution.`;
   }
   const unreadable = `${file.name} is not a picture this browser can read. Save it as JPEG or PNG first.`;
   const bitmap = await createImageBitmap(file).catch(() => null);
