@@ -270,22 +270,16 @@ export async function noteRevisions(
       ({ kind, record }) => (kind === 'revisions' ? [record.id] : []),
     ),
   );
-  const made: JournalDiff[] = [];
+  const first: Entry[] = [];
+  const again: JournalDiff['updated'][number][] = [];
   for (const record of revisionsOf(diff, now.toISOString())) {
     if (own.has(record.id)) continue;
     const before = (await db.table('revisions').get(keyOf(shop, record)))?.record;
     await put(db, shop, { kind: 'revisions', record });
-    made.push({
-      added: before ? [] : [{ kind: 'revisions', record }],
-      updated: before ? [{ kind: 'revisions', before, after: record }] : [],
-      removed: [],
-    });
+    if (before) again.push({ kind: 'revisions', before, after: record });
+    else first.push({ kind: 'revisions', record });
   }
-  return {
-    added: [...added, ...made.flatMap((revision) => revision.added)],
-    updated: [...updated, ...made.flatMap((revision) => revision.updated)],
-    removed,
-  };
+  return { added: [...added, ...first], updated: [...updated, ...again], removed };
 }
 
 /** Makes a diff as it stands: of undo and redo, which go back over what was stored. */

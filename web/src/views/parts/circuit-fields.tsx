@@ -10,7 +10,7 @@ import { FieldLine, Line } from './line';
 
 const UNKNOWN = 'unknown';
 
-/** What feeds the motor: breaker and plug, and how it stands with them. */
+/** What feeds the motor, breaker and plug, and whether they suit it. */
 export function CircuitFields() {
   const { parts, editBlower } = useCollector();
   const { blower } = parts;

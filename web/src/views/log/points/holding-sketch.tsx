@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { rulerLength, tapeLength } from '@/words/tape-length';
-import type { Place } from '../taking/use-places';
+import { insideOf, type Place } from '../taking/use-places';
 
 const COUNTS = ['6', '8', '10'] as const;
 
@@ -30,8 +30,8 @@ export function HoldingSketch({ place }: { readonly place: Place | null }) {
       </>
     );
   }
-  const { point, drop, name } = place;
-  const diameter = point.insideDiameter ?? drop?.port.diameter ?? null;
+  const { point, name } = place;
+  const diameter = insideOf(place);
   if (diameter === null) {
     return (
       <>

@@ -6,7 +6,7 @@ import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { isOwnAddress } from '@/ui/own-address';
 import { readingAddress } from '../taking/scanned-place';
-import type { Place } from '../taking/use-places';
+import { insideOf, type Place } from '../taking/use-places';
 
 interface Props {
   readonly places: readonly Place[];
@@ -58,7 +58,7 @@ interface LabelProps {
 
 function Label({ place: { id, name, drop, point }, shopId, shopName }: LabelProps) {
   const system = useUnits();
-  const inside = point.insideDiameter ?? drop?.port.diameter ?? null;
+  const inside = insideOf({ point, drop });
   return (
     <li className="flex break-inside-avoid gap-3 border border-ink p-3">
       <div className="h-fit shrink-0 bg-white p-1">

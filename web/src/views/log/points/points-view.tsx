@@ -12,7 +12,7 @@ import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { PartLoading } from '@/ui/part-loading';
 import { OpeningLine } from '../../parts/opening-line';
-import { type Place, usePlaces } from '../taking/use-places';
+import { insideOf, type Place, SOMEWHERE, usePlaces } from '../taking/use-places';
 import { HoldingSketch } from './holding-sketch';
 import { PointFields } from './point-fields';
 
@@ -85,8 +85,8 @@ export function PointsView() {
 
 function PointLine({ place }: { readonly place: Place }) {
   const system = useUnits();
-  const { insideDiameter, straightAhead, holding } = place.point;
-  const inside = insideDiameter ?? place.drop?.port.diameter ?? null;
+  const { straightAhead, holding } = place.point;
+  const inside = insideOf(place);
   const facts = [
     ...(inside === null ? [] : [`${formatShort(inside, 'diameter', system)} inside`]),
     ...(straightAhead === null ? [] : [`${formatShort(straightAhead, 'length', system)} straight`]),
@@ -124,7 +124,7 @@ function AddPoint({ places }: { readonly places: readonly Place[] }) {
           if (tap) addPoint({ kind: 'collector', tap }, TAP_NAMES[tap]);
           else if (run) addPoint({ kind: 'run', run: run.id, along: 0 }, `In ${run.name}`);
           else if (chosen === PLACE) {
-            addPoint({ kind: 'place', point: { x: 0, y: 0, z: 1.5 } }, 'In the room');
+            addPoint(SOMEWHERE, 'In the room');
           }
         }}
       />

@@ -18,7 +18,13 @@ import { Choice } from '@/ui/choice';
 import { useAdopt } from '@/ui/refusal';
 import { Segmented } from '@/ui/segmented';
 import { undoAloud } from '../../frame/undo-aloud';
-import { type Place, usePlaces } from '../taking/use-places';
+import {
+  DIAMETER_OF_NO_DUCT,
+  insideOf,
+  type Place,
+  SOMEWHERE,
+  usePlaces,
+} from '../taking/use-places';
 import { firstMeter } from '../taking/use-taking';
 import { ColumnTable } from './column-table';
 import { OutcomeList } from './outcome-list';
@@ -39,8 +45,6 @@ const UNIT_CHOICES: readonly UnitId[] = [
   'pa',
   'one',
 ];
-/** Diameter of a place in no duct: it plays no part. */
-const DIAMETER_OF_NO_DUCT = 0.1;
 
 interface Props {
   readonly chosen: ChosenTable;
@@ -204,7 +208,7 @@ function usePlaceNames(texts: readonly string[]): Naming {
   const places = useMemo(() => {
     const placeOf = ({ drop, point }: Place): PlaceOfTable => ({
       testPoint: point.id,
-      diameter: point.insideDiameter ?? drop?.port.diameter ?? DIAMETER_OF_NO_DUCT,
+      diameter: insideOf({ point, drop }) ?? DIAMETER_OF_NO_DUCT,
       gates: drop ? [...gatesOfDrop(drop)] : [],
     });
     const map = new Map<string, PlaceOfTable | null>(
@@ -238,8 +242,11 @@ function usePlaceNames(texts: readonly string[]): Naming {
     choose: (name, place) => {
       setChosen((before) => ({ ...before, [name]: place }));
       if (place !== NEW_POINT || made[name]) return;
-      const at = { kind: 'place', point: { x: 0, y: 0, z: 1.5 } } as const;
-      const point = recordWith('testPoints', { id: nanoid(10), name: name || 'Unnamed', at });
+      const point = recordWith('testPoints', {
+        id: nanoid(10),
+        name: name || 'Unnamed',
+        at: SOMEWHERE,
+      });
       setMade((before) => ({ ...before, [name]: point }));
     },
     pointsOf: (used) =>

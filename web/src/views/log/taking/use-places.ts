@@ -15,6 +15,16 @@ export interface Place {
   readonly point: TestPoint;
 }
 
+/** True inside diameter at a place, m: as it was measured, else the port's; null: it is in no duct that is known. */
+export const insideOf = ({ point, drop }: Pick<Place, 'point' | 'drop'>): number | null =>
+  point.insideDiameter ?? drop?.port.diameter ?? null;
+
+/** Inside diameter of a reading in no duct, m: it plays no part. */
+export const DIAMETER_OF_NO_DUCT = 0.1;
+
+/** Where a test point is before anyone says: at the height of a bench, in the corner of the room. */
+export const SOMEWHERE: TestPoint['at'] = { kind: 'place', point: { x: 0, y: 0, z: 1.5 } };
+
 /** Every drop in the order of the ducts, then the test points elsewhere. */
 export function usePlaces(): readonly Place[] {
   const { drops } = useDuctTree();

@@ -20,7 +20,7 @@ import { bareUnit, type ReadRepeat, readRepeat } from './read-repeat';
 import { useExpected, useExpectedPressure } from './use-expected';
 import { useReadShop } from './use-hidden';
 import { useLastInstrument } from './use-last-instrument';
-import type { Place } from './use-places';
+import { DIAMETER_OF_NO_DUCT, insideOf, type Place } from './use-places';
 
 /** A reading but for when it is logged. */
 export type ReadingFields = Omit<Reading, 'id' | 'at' | 'struckOut'>;
@@ -53,9 +53,6 @@ export interface Taking {
 export const firstMeter = () =>
   recordWith('instruments', { id: 'meter', name: 'Meter', kind: 'vane', accuracy: USUAL_ACCURACY });
 
-/** Inside diameter of a place in no duct: it plays no part. */
-const DIAMETER_OF_NO_DUCT = 0.1;
-
 /**
  * What follows from a draft at a place.
  * @param gates runs whose gates stand open, where that is not the draft's to say
@@ -80,8 +77,7 @@ export function useTaking(
   const shows = SHOWN_BY[instrument.kind];
   const quantity =
     draft.quantity && shows.includes(draft.quantity) ? draft.quantity : usualQuantity(instrument);
-  const diameter =
-    draft.diameter ?? point.insideDiameter ?? drop?.port.diameter ?? DIAMETER_OF_NO_DUCT;
+  const diameter = draft.diameter ?? insideOf({ point, drop }) ?? DIAMETER_OF_NO_DUCT;
   const readAs = { quantity, system, instrument };
   const bare = bareUnit(readAs);
   const isTraverse = draft.spot === 'traverse' && isOfFlow(quantity);
