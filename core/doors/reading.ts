@@ -19,7 +19,12 @@ export {
   correctReading,
   USUAL_ACCURACY,
 } from '../src/measuring/corrections';
-export { type MeasuredFlow, measuredFlow } from '../src/measuring/measured-flow';
+export {
+  type MeasuredFlow,
+  type MeasuredValue,
+  measuredFlow,
+  measuredValue,
+} from '../src/measuring/measured-flow';
 export { takenOfLine } from '../src/measuring/meter-line';
 export { MOST_READ } from '../src/measuring/most-read';
 export { meanOfRepeats } from '../src/measuring/repeats';
@@ -46,8 +51,12 @@ export {
   type SideReadings,
 } from '../src/reading/compare-sides';
 export { type EventWorth, type WorthAtPoint, worthOfEvents } from '../src/reading/event-worth';
-export { expectedPressure } from '../src/reading/expected-pressure';
-export { type ExpectedReading, expectedReading } from '../src/reading/expected-reading';
+export {
+  type ExpectedReading,
+  expectedReading,
+  type Measurand,
+  measuredBy,
+} from '../src/reading/expected-reading';
 export {
   curvePoints,
   type FieldTestFit,
@@ -67,4 +76,9 @@ export {
 } from '../src/reading/guided-round';
 export { pointOfDrop } from '../src/reading/point-of-drop';
 export { type PromisedFlow, promisedFlows } from '../src/reading/promised-flows';
-export { type SuspectedBy, type Suspicion, suspicionsOf } from '../src/reading/suspicions';
+export {
+  CONFUSED_UNITS,
+  type SuspectedBy,
+  type Suspicion,
+  suspicionsOf,
+} from '../src/reading/suspicions';

@@ -125,7 +125,7 @@ export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): C
     shaftPower: power,
     efficiency: staticEfficiency(point, network.blower, blower.efficiency),
     bestFlow: greatestAirPower(network.blower).flow,
-    current: motorCurrent(blower.motor, code, power),
+    current: currentDrawn(shop, solution),
     fullLoadCurrent: full,
     circuit: circuitLoad(code, full, blower.breaker),
     startCurrent: startCurrent(blower.motor, code),
@@ -139,6 +139,13 @@ export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): C
     outdoors: outdoorsLoad(shop, solution),
     room: roomLoad(shop, solution),
   };
+}
+
+/** What the motor draws at the operating point, A, an estimate. */
+export function currentDrawn(shop: Shop, { blower: air, network }: ShopSolution): number {
+  const { blower } = shop.collector;
+  const power = shaftPower(air.flow, network.blower, blower.efficiency);
+  return motorCurrent(blower.motor, wiringCode(blower.plug, blower.motor, shop.shop.units), power);
 }
 
 function circuitLoad(code: WiringCode, full: number, breaker: number): CircuitLoad {

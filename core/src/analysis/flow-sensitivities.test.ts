@@ -178,6 +178,7 @@ describe('derivatives by the adjoint', () => {
             ({ pMid }: NetworkState) => pMid[segment] ?? 0,
           ],
           [{ kind: 'blower flow' }, ({ flow }: NetworkState) => flow],
+          [{ kind: 'flow out', segment }, ({ qDown }: NetworkState) => qDown[segment] ?? 0],
         ] as const;
         const last = network.segments.length - 1;
         for (const [quantity, read] of quantities) {
@@ -205,7 +206,7 @@ describe('derivatives by the adjoint', () => {
           const down = state.qDown[last] ?? 0;
           const perHead = (compiled.perFlowSquared[last] ?? 0) * Math.abs(down) * down;
           const derived = -(onDown[last] ?? 0) * perHead;
-          const scale = quantity.kind === 'blower flow' ? state.flow : compiled.shutOff;
+          const scale = quantity.kind.includes('flow') ? state.flow : compiled.shutOff;
           expect(isSame(derived, differenced, scale)).toBe(true);
         }
       }),

@@ -2,6 +2,7 @@ import type { Shop } from '../design/schema';
 import type { Drop } from '../design/topology';
 import { holeLeakage } from '../duct/leakage';
 import type { View } from '../network/assemble/setting';
+import { type FlowQuantity, flowIn } from '../network/flow-quantity';
 import type { ShopSolution } from '../network/solve-shop';
 import { type EstimateKind, sensitivities } from './flow-sensitivities';
 import type { DropAir } from './judge-drops';
@@ -23,7 +24,11 @@ export const UNCERTAINTY: Readonly<Record<EstimateKind, number>> = {
 /** The same of a separator's loss that was fitted to readings before and after it. */
 export const FITTED_SEPARATOR_UNCERTAINTY = 0.15;
 
-const uncertaintyOf = (kind: UncertaintyKind, { collector }: Shop): number =>
+/** Every kind of estimate. */
+export const ESTIMATE_KINDS = Object.keys(UNCERTAINTY) as readonly EstimateKind[];
+
+/** How far a kind of estimate may be off in a shop, as a share, 95 %. */
+export const uncertaintyOf = (kind: UncertaintyKind, { collector }: Shop): number =>
   kind === 'separator' && collector.separator.origin.kind === 'fitted'
     ? FITTED_SEPARATOR_UNCERTAINTY
     : UNCERTAINTY[kind];
@@ -35,9 +40,9 @@ export const OWN_UNCERTAINTIES = ['entries', 'fittings', 'friction'] as const;
 
 export type UncertaintyKind = EstimateKind;
 
-/** How a drop's flow moves with what the model assumes, at one solution. */
-export interface DropSensitivities {
-  /** m³/s through its port. */
+/** How a flow moves with what the model assumes, at one solution. */
+export interface FlowSensitivities {
+  /** m³/s */
   readonly flow: number;
   /** By how much, in m³/s with its sign, when each kind of estimate is off by its uncertainty. */
   readonly changes: Readonly<Record<UncertaintyKind, number>>;
@@ -47,24 +52,34 @@ export interface DropSensitivities {
   readonly byLoading: number;
 }
 
-/**
- * A drop's flow in a solution, and its derivatives by everything estimated, from one adjoint pass.
- * First order: uncertainties add as straight lines.
- */
+/** A drop's flow through its port, as `flowSensitivities` has it; null where no air gets to it. */
 export function dropSensitivities(
   shop: Shop,
   view: View,
-  { compiled, state }: Pick<ShopSolution, 'compiled' | 'state'>,
+  solved: Pick<ShopSolution, 'compiled' | 'state'>,
   drop: Drop,
-): DropSensitivities | null {
-  const segment = compiled.ofRun.get(drop.path[0]?.id ?? '')?.[0];
-  if (segment === undefined) return null;
-  const quantity = { kind: 'flow', segment } as const;
+): FlowSensitivities | null {
+  const segment = solved.compiled.ofRun.get(drop.path[0]?.id ?? '')?.[0];
+  return segment === undefined
+    ? null
+    : flowSensitivities(shop, view, solved, { kind: 'flow', segment });
+}
+
+/**
+ * A flow in a solution, and its derivatives by everything estimated, from one adjoint pass.
+ * First order: uncertainties add as straight lines.
+ */
+export function flowSensitivities(
+  shop: Shop,
+  view: View,
+  { compiled, state }: Pick<ShopSolution, 'compiled' | 'state'>,
+  quantity: FlowQuantity,
+): FlowSensitivities {
   const of = sensitivities({ shop, view, compiled, state }, quantity);
   const change = (kind: UncertaintyKind): number => uncertaintyOf(kind, shop) * of.byEstimate[kind];
   const perArea = holeLeakage(1, compiled.network.air.density);
   return {
-    flow: state.qUp[segment] ?? 0,
+    flow: flowIn(state, quantity),
     changes: {
       entries: change('entries'),
       fittings: change('fittings'),

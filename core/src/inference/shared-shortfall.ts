@@ -1,6 +1,6 @@
 import { OWN_UNCERTAINTIES, SHARED_UNCERTAINTIES } from '../analysis/flow-uncertainty';
 import type { Shop } from '../design/schema';
-import type { DuctTree } from '../design/topology';
+import type { Drop, DuctTree } from '../design/topology';
 import { timeOf } from '../journal/journal';
 import type { Reading } from '../journal/reading';
 import { networksByGates } from '../network/assemble/networks-by-gates';
@@ -37,6 +37,7 @@ export type SharedShortfall =
 
 interface Measured {
   readonly reading: Reading;
+  readonly drop: Drop;
   readonly result: Extract<Compared, { kind: 'compared' }>;
 }
 
@@ -107,7 +108,7 @@ export function sharedShortfall(
     kind: 'shared',
     suspects: [first ?? scaled(best.suspect, best.amount), ...others],
     drops: measured
-      .map(({ result }, i) => ({ drop: result.drop.id, shortfall: 1 - Math.exp(ratios[i] ?? 0) }))
+      .map(({ drop }, i) => ({ drop: drop.id, shortfall: 1 - Math.exp(ratios[i] ?? 0) }))
       .sort((a, b) => b.shortfall - a.shortfall),
   };
 }
@@ -119,16 +120,18 @@ function latestOfEachDrop(tree: DuctTree, compared: readonly ComparedReading[]):
   const latest = new Map<string, ComparedReading>();
   for (const one of compared) {
     if (one.result.kind !== 'compared') continue;
-    const { id } = one.result.drop;
+    // A suspect is looked for by the drops: what was read elsewhere is not weighed here.
+    const id = one.result.drop?.id;
+    if (id === undefined) continue;
     const before = latest.get(id);
     if (!before || timeOf(one.reading) > timeOf(before.reading)) latest.set(id, one);
   }
-  return tree.drops.flatMap(({ id }): Measured[] => {
-    const one = latest.get(id);
+  return tree.drops.flatMap((drop): Measured[] => {
+    const one = latest.get(drop.id);
     const result = one?.result;
     if (!one || result?.kind !== 'compared' || result.measured.kind !== 'value') return [];
     if (!(result.measured.flow > 0) || !(result.predicted > 0)) return [];
-    return [{ reading: one.reading, result }];
+    return [{ reading: one.reading, drop, result }];
   });
 }
 
@@ -227,10 +230,10 @@ function openedBy(
   const hole = { run, area, origin: { kind: 'assumed' } as const };
   const condition = { ...shop.condition, holes: [...shop.condition.holes, hole] };
   const networkOf = networksByGates({ ...shop, condition }, tree, { view: 'found' });
-  return measured.map(({ reading, result }) => {
+  return measured.map(({ reading, drop, result }) => {
     const compiled = networkOf(new Set(reading.openGates));
     const solved = solveOperatingPoint(compiled);
-    const own = compiled.ofRun.get(result.drop.path[0]?.id ?? '')?.[0] ?? -1;
+    const own = compiled.ofRun.get(drop.path[0]?.id ?? '')?.[0] ?? -1;
     const flow = solved.kind === 'converged' ? (solved.state.qUp[own] ?? 0) : 0;
     return flow > 0 ? Math.log(flow / result.predicted) : 0;
   });

@@ -16,9 +16,9 @@ import { type Linearised, linearise, type NetworkState } from './solve-network';
  * see `analysis/flow-sensitivities.ts`.
  */
 
-/** What is asked about: the flow into a segment (m³/s), the blower's, or a pressure in a segment (Pa). */
+/** What is asked about: the flow into a segment or out of it (m³/s), the blower's, or a pressure in a segment (Pa). */
 export type NetworkQuantity =
-  | { readonly kind: 'flow'; readonly segment: number }
+  | { readonly kind: 'flow' | 'flow out'; readonly segment: number }
   | { readonly kind: 'blower flow' }
   /** Total pressure at its upstream end, or in its middle. */
   | { readonly kind: 'total pressure'; readonly segment: number; readonly at: 'up' | 'mid' }
@@ -165,6 +165,9 @@ function seedsOf(c: CompiledNetwork, { qUp }: NetworkState, quantity: NetworkQua
   switch (quantity.kind) {
     case 'flow':
       seeds.qUp[quantity.segment] = 1;
+      break;
+    case 'flow out':
+      seeds.qDown[quantity.segment] = 1;
       break;
     case 'blower flow':
       seeds.flow = 1;

@@ -154,11 +154,9 @@ describe('a reading held against the model', () => {
   it.each([
     ['of a place nobody knows', { testPoints: [] }],
     [
-      'of a place in a run',
+      'of a place in the room',
       {
-        testPoints: [
-          { ...pointOfDrop(drop), at: { kind: 'run', run: drop.path[0]?.id ?? '', along: 1 } },
-        ],
+        testPoints: [{ ...pointOfDrop(drop), at: { kind: 'place', point: { x: 1, y: 1, z: 1 } } }],
       },
     ],
     [
@@ -172,6 +170,15 @@ describe('a reading held against the model', () => {
       measured: { kind: 'value', flow: FLOW, uncertainty: expect.closeTo(0.02 * FLOW, 9) },
     });
     expect(outcomeOf({ reading: reading([FLOW]), result })).toBe(result);
+  });
+
+  it('in a run is compared with what the run carries there', () => {
+    const at = { kind: 'run', run: drop.path[0]?.id ?? '', along: 0 } as const;
+    const result = compare(reading([FLOW, FLOW]), {
+      ...meters,
+      testPoints: [{ ...pointOfDrop(drop), at }],
+    });
+    expect(result).toMatchObject({ kind: 'compared', drop: null, isShown: false });
   });
 
   it('has no prediction where the shop has no answer', () => {

@@ -1,13 +1,15 @@
-import { type DropSensitivities, dropSensitivities } from '../analysis/flow-uncertainty';
+import { type FlowSensitivities, flowSensitivities } from '../analysis/flow-uncertainty';
 import type { Shop } from '../design/schema';
 import type { Drop, DuctTree } from '../design/topology';
 import type { Reading } from '../journal/reading';
+import type { TestPoint } from '../journal/test-point';
 import { type MeasuredFlow, measuredFlow } from '../measuring/measured-flow';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { View } from '../network/assemble/setting';
 import type { CompiledNetwork } from '../network/compiled-network';
 import { solveCompiled } from '../network/solve-shop';
-import { circumstancesOf, type Meters, nodeOf } from './circumstances';
+import { circumstancesOf, type Meters } from './circumstances';
+import { flowAt } from './flow-at';
 
 /** What was measured where it says something of the flow. */
 export type SomeFlow = Exclude<MeasuredFlow, { kind: 'no flow' }>;
@@ -16,19 +18,20 @@ export type SomeFlow = Exclude<MeasuredFlow, { kind: 'no flow' }>;
 export type Compared =
   | {
       readonly kind: 'compared';
-      readonly drop: Drop;
+      /** The drop whose port it was read at; null: it was read in a run or at the collector. */
+      readonly drop: Drop | null;
       readonly measured: SomeFlow;
       readonly predicted: number;
       readonly predictedUncertainty: number;
       /** What that uncertainty is made of, and how the prediction moves with openings and with a loaded filter. */
-      readonly sensitivities: DropSensitivities;
+      readonly sensitivities: FlowSensitivities;
       /** measured − predicted; null for a bound on the far side of the prediction: it says nothing. */
       readonly difference: number | null;
       readonly differenceUncertainty: number;
       /** The difference is larger than its uncertainty. */
       readonly isShown: boolean;
     }
-  /** The drop is gone, or the shop as it stands has no solution. */
+  /** The place is gone or in no duct, or the shop as it stands has no solution. */
   | { readonly kind: 'no prediction'; readonly measured: SomeFlow }
   /** It says nothing of how much air flows. */
   | Extract<MeasuredFlow, { kind: 'no flow' }>;
@@ -38,14 +41,14 @@ export interface ComparedReading {
   readonly result: Compared;
 }
 
-/** What the model says of a drop with certain gates open; null where it has nothing to say. */
+/** What the model says of a flow with certain gates open. */
 interface Prediction {
-  readonly drop: Drop;
-  readonly sensitivities: DropSensitivities;
+  readonly drop: Drop | null;
+  readonly sensitivities: FlowSensitivities;
 }
 
 /**
- * A function that holds readings against the model, one by one. Those at one drop with the same gates
+ * A function that holds readings against the model, one by one. Those at one place with the same gates
  * open share one prediction, which it remembers, so a long journal costs little more than a short one.
  * @param view the model as found, with wear and leaks, or as designed
  */
@@ -57,11 +60,11 @@ export function readingComparer(
   const predictions = new Map<string, Prediction | null>();
   const networkOf = networksByGates(shop, tree, { view });
   return (reading, meters) => {
-    const node = nodeOf(reading, meters);
-    const key = [node, ...[...reading.openGates].sort()].join('\n');
+    const at = meters.testPoints.find(({ id }) => id === reading.testPoint)?.at;
+    const key = [JSON.stringify(at), ...[...reading.openGates].sort()].join('\n');
     let prediction = predictions.get(key);
     if (prediction === undefined) {
-      prediction = predict(shop, tree, view, networkOf, node, reading.openGates);
+      prediction = at ? predict(shop, tree, view, networkOf, at, reading.openGates) : null;
       predictions.set(key, prediction);
     }
     const measured = measuredFlow(reading, circumstancesOf(reading, shop, tree, meters));
@@ -85,15 +88,18 @@ function predict(
   tree: DuctTree,
   view: View,
   networkOf: (openGates: ReadonlySet<string>) => CompiledNetwork,
-  node: string | null,
+  at: TestPoint['at'],
   openGates: readonly string[],
 ): Prediction | null {
-  const drop = tree.drops.find(({ id }) => id === node);
-  if (!drop) return null;
   const solved = solveCompiled(tree, networkOf(new Set(openGates)));
   if (solved.kind !== 'solved') return null;
-  const sensitivities = dropSensitivities(shop, view, solved, drop);
-  return sensitivities && { drop, sensitivities };
+  const found = flowAt(tree, solved.compiled, at);
+  return (
+    found && {
+      drop: found.drop,
+      sensitivities: flowSensitivities(shop, view, solved, found.quantity),
+    }
+  );
 }
 
 function compare(measured: MeasuredFlow, prediction: Prediction | null): Compared {

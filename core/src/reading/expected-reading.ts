@@ -1,48 +1,100 @@
-import { dropSensitivities } from '../analysis/flow-uncertainty';
+import { currentDrawn } from '../analysis/collector-load';
+import { ESTIMATE_KINDS, uncertaintyOf } from '../analysis/flow-uncertainty';
 import { gatesOfDrop } from '../analysis/gate-sets';
 import type { Shop } from '../design/schema';
-import type { Drop, DuctTree } from '../design/topology';
+import type { DuctTree } from '../design/topology';
+import type { Quantity } from '../journal/reading';
+import type { TestPoint } from '../journal/test-point';
 import { networksByGates } from '../network/assemble/networks-by-gates';
-import { dropFlow } from '../network/drop-flow';
-import { solveCompiled } from '../network/solve-shop';
+import { type Factors, NO_CHANGE } from '../network/assemble/setting';
+import { flowIn } from '../network/flow-quantity';
+import { type ShopSolution, solveCompiled } from '../network/solve-shop';
+import { flowAt } from './flow-at';
+import { pressureAt } from './pressure-at';
 
-/** What the model expects of a reading before it is taken. m³/s. */
-export interface ExpectedReading {
-  readonly flow: number;
-  /** Half-width of its 95 % interval. */
-  readonly uncertainty: number;
-  /** What it would be with another drop's gates left open as well. */
-  readonly withGateLeftOpen: readonly { readonly drop: string; readonly flow: number }[];
+/** What a meter measures at a test point, after every correction. */
+export interface Measurand {
+  readonly at: TestPoint['at'];
+  /** Flow in m³/s, static pressure in Pa without its sign, the motor's current in A. */
+  readonly shows: 'flow' | 'pressure' | 'current';
 }
 
+/** What the model expects of a reading before it is taken, in SI of what is measured. */
+export interface ExpectedReading {
+  readonly value: number;
+  /** Half-width of its 95 % interval. */
+  readonly uncertainty: number;
+  /** What it would be with the gates of a drop left open as well. */
+  readonly withGateLeftOpen: readonly { readonly drop: string; readonly value: number }[];
+}
+
+/** What a meter measures of each quantity it shows; null: nothing the model knows. */
+export function measuredBy(quantity: Quantity): Measurand['shows'] | null {
+  switch (quantity) {
+    case 'velocity':
+    case 'flow':
+    case 'velocity pressure':
+      return 'flow';
+    case 'pressure':
+    case 'current':
+      return quantity;
+    default:
+      return null;
+  }
+}
+
+/** How far an estimated full-load current and power factor put a motor's current off, as a share: an estimate. */
+const CURRENT_UNCERTAINTY = 0.15;
+
+/** Share an estimate is moved by, to difference what is measured. */
+const STEP = 1e-3;
+
 /**
- * What the shop as it is believed to be says of a drop with certain gates open; null where it says nothing.
- * @param openGates runs whose gates stand open
+ * What the shop as it is believed to be says of a measurement with certain gates open; null where it says nothing.
+ * Its uncertainty is what each kind of estimate moves it by, added at right angles (GUM section 5, first order).
+ * @param openGates runs whose gates stand open; none: what leaks by is all there is
  */
 export function expectedReading(
   shop: Shop,
   tree: DuctTree,
-  drop: Drop,
+  measurand: Measurand,
   openGates: ReadonlySet<string>,
 ): ExpectedReading | null {
-  const networkOf = networksByGates(shop, tree, { view: 'found' });
-  const flowWith = (gates: ReadonlySet<string>) => {
-    const solved = solveCompiled(tree, networkOf(gates));
-    return solved.kind === 'solved' ? dropFlow(solved, drop) : null;
+  const valueBy = (factors: Factors) => {
+    const networkOf = networksByGates(shop, tree, { view: 'found', factors });
+    return (gates: ReadonlySet<string>) => {
+      const solved = solveCompiled(tree, networkOf(gates));
+      return solved.kind === 'solved' ? valueIn(shop, solved, measurand) : null;
+    };
   };
-  const solved = solveCompiled(tree, networkOf(openGates));
-  if (solved.kind !== 'solved') return null;
-  const sensitivities = dropSensitivities(shop, 'found', solved, drop);
-  if (!sensitivities) return null;
+  const valueWith = valueBy(NO_CHANGE);
+  const value = valueWith(openGates);
+  if (value === null) return null;
+  const changes = ESTIMATE_KINDS.map((kind) => {
+    const moved = valueBy({ ...NO_CHANGE, [kind]: 1 + STEP })(openGates);
+    return moved === null ? 0 : ((moved - value) / STEP) * uncertaintyOf(kind, shop);
+  });
+  if (measurand.shows === 'current') changes.push(CURRENT_UNCERTAINTY * value);
+  const own = measurand.at.kind === 'port' ? measurand.at.node : null;
   const withGateLeftOpen = tree.drops.flatMap((other) => {
     const gates = gatesOfDrop(other);
-    if (other.id === drop.id || [...gates].every((gate) => openGates.has(gate))) return [];
-    const flow = flowWith(new Set([...openGates, ...gates]));
-    return flow === null ? [] : [{ drop: other.id, flow }];
+    if (other.id === own || [...gates].every((gate) => openGates.has(gate))) return [];
+    const left = valueWith(new Set([...openGates, ...gates]));
+    return left === null ? [] : [{ drop: other.id, value: left }];
   });
-  return {
-    flow: sensitivities.flow,
-    uncertainty: Math.hypot(...Object.values(sensitivities.changes)),
-    withGateLeftOpen,
-  };
+  return { value, uncertainty: Math.hypot(...changes), withGateLeftOpen };
+}
+
+/** What is measured, by a solution; null where the model knows nothing of it. */
+function valueIn(shop: Shop, solution: ShopSolution, { at, shows }: Measurand): number | null {
+  switch (shows) {
+    case 'flow': {
+      const found = flowAt(solution.tree, solution.compiled, at);
+      return found && flowIn(solution.state, found.quantity);
+    }
+    case 'pressure':
+      return pressureAt(shop, solution, at);
+    case 'current':
+      return currentDrawn(shop, solution);
+  }
 }

@@ -6,7 +6,7 @@ import type { PipeId } from '../catalogue/ids';
 import { PIPES } from '../duct/pipes';
 import { recordWith } from '../journal/journal';
 import type { Taken } from '../journal/reading';
-import { measuredFlow } from '../measuring/measured-flow';
+import { measuredValue } from '../measuring/measured-flow';
 import { UNITS, type UnitId } from '../quantity/units';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { chanceOf } from '../simulate/chance';
@@ -28,7 +28,12 @@ const instrument = recordWith('instruments', {
 });
 
 const expectations = tree.drops.map((drop) => {
-  const expected = expectedReading(shop, tree, drop, gatesOfDrop(drop));
+  const expected = expectedReading(
+    shop,
+    tree,
+    { at: { kind: 'port', node: drop.id }, shows: 'flow' },
+    gatesOfDrop(drop),
+  );
   if (!expected) throw new Error('no air');
   return { drop, expected };
 });
@@ -71,7 +76,7 @@ function suspicions({
   });
   const air = { density: 1.2, viscosity: 1.82e-5 };
   const by = { instrument, point: undefined, air, roughness: 9e-5 };
-  const measured = measuredFlow(reading, by);
+  const measured = measuredValue(reading, by);
   return suspicionsOf(reading, { measured, expected, pipe, rangeEnd });
 }
 
@@ -90,7 +95,7 @@ function oneTry({ normal, uniform }: ReturnType<typeof chanceOf>) {
     Math.floor(uniform() * expectations.length)
   ] as (typeof expectations)[number];
   const { diameter } = drop.port;
-  const model = 1 + (expected.uncertainty / expected.flow / 1.96) * normal();
+  const model = 1 + (expected.uncertainty / expected.value / 1.96) * normal();
   const meter = 1 + (0.03 / 1.96) * normal();
   const velocities = (flow: number) =>
     [0, 1, 2].map(() => ((flow * model * meter) / circleArea(diameter)) * (1 + 0.03 * normal()));
@@ -105,7 +110,7 @@ describe('a reading’s slips are found, in at least 95 % of simulated ones', ()
   it('miles per hour taken for feet per minute', () => {
     const found = tries(1000, 3, ({ velocities, diameter, expected }) =>
       suspicions({
-        velocities: velocities(expected.flow).map((v) => (v * UNITS.fpm.size) / UNITS.mph.size),
+        velocities: velocities(expected.value).map((v) => (v * UNITS.fpm.size) / UNITS.mph.size),
         diameter,
         expected,
       }),
@@ -118,7 +123,7 @@ describe('a reading’s slips are found, in at least 95 % of simulated ones', ()
   it('meters per second taken for miles per hour', () => {
     const found = tries(1000, 4, ({ velocities, diameter, expected }) =>
       suspicions({
-        velocities: velocities(expected.flow).map((v) => (v * UNITS.mph.size) / UNITS.ms.size),
+        velocities: velocities(expected.value).map((v) => (v * UNITS.mph.size) / UNITS.ms.size),
         unit: 'mph',
         diameter,
         expected,
@@ -134,7 +139,7 @@ describe('a reading’s slips are found, in at least 95 % of simulated ones', ()
       const open = expected.withGateLeftOpen;
       const left = open[Math.floor(uniform() * open.length)];
       if (!left) throw new Error(`${drop.name} has no neighbor`);
-      return suspicions({ velocities: velocities(left.flow), diameter, expected });
+      return suspicions({ velocities: velocities(left.value), diameter, expected });
     });
     expect(share(found, (each) => kinds(each).includes('gate left open'))).toBeGreaterThanOrEqual(
       0.95,
@@ -169,7 +174,7 @@ describe('a reading’s slips are found, in at least 95 % of simulated ones', ()
 describe('a reading as it should be', () => {
   it('is remarked on in under 5 % of simulated ones', () => {
     const found = tries(1000, 6, ({ velocities, diameter, expected }) =>
-      suspicions({ velocities: velocities(expected.flow), diameter, expected }),
+      suspicions({ velocities: velocities(expected.value), diameter, expected }),
     );
     expect(share(found, (each) => each.length > 0)).toBeLessThan(0.05);
   });
@@ -181,7 +186,7 @@ describe('a reading as it should be', () => {
   it('over range is no slip where more was expected, and one where much less was', () => {
     const { expected, drop } = expectations[0] as (typeof expectations)[number];
     const { diameter } = drop.port;
-    const own = expected.flow / circleArea(diameter);
+    const own = expected.value / circleArea(diameter);
     const over = (v: number) => suspicions({ velocities: [v], diameter, expected, isOver: true });
     expect(over(0.8 * own)).toEqual([]);
     expect(kinds(over(60 * own))).not.toEqual([]);
@@ -212,7 +217,77 @@ describe('one repeat that strays', () => {
 it('what is far off and no slip explains is said to be far off', () => {
   const { expected, drop } = expectations[0] as (typeof expectations)[number];
   const { diameter } = drop.port;
-  const v = (8 * expected.flow) / circleArea(diameter);
+  const v = (8 * expected.value) / circleArea(diameter);
   const [found] = suspicions({ velocities: [v, v, v], diameter, expected, unit: 'ms' });
   expect(found).toMatchObject({ kind: 'far off' });
+});
+
+describe('a pressure', () => {
+  const at = { kind: 'collector', tap: 'separator inlet' } as const;
+  const expected = expectedReading(shop, tree, { at, shows: 'pressure' }, new Set());
+  const air = { density: 1.2, viscosity: 1.82e-5 };
+  const manometer = recordWith('instruments', {
+    id: 'manometer',
+    name: 'Manometer',
+    kind: 'manometer',
+    accuracy: 0.02,
+  });
+  const read = (pressures: readonly number[], unit: UnitId) => {
+    const reading = recordWith('readings', {
+      id: 'r',
+      at: '2026-01-01T10:00:00Z',
+      testPoint: 'p',
+      instrument: 'manometer',
+      quantity: 'pressure',
+      spot: 'point',
+      diameter: 0.1,
+      taken: pressures.map((value): Taken => ({ kind: 'value', value })),
+      unit: UNITS[unit].symbol,
+      openGates: [],
+      note: '',
+    });
+    const measured = measuredValue(reading, {
+      instrument: manometer,
+      point: undefined,
+      air,
+      roughness: 9e-5,
+    });
+    return suspicionsOf(reading, { measured, expected, pipe: null, rangeEnd: null });
+  };
+  const own = expected?.value ?? 0;
+
+  it('as expected is not remarked on', () => {
+    expect(read([own, 1.01 * own, 0.99 * own], 'inwg')).toEqual([]);
+  });
+
+  it('in pascals taken for inches of water, or millimeters for pascals, is named in 95 % of tries', () => {
+    const { normal } = chanceOf(11);
+    const tried = (unit: UnitId, likely: UnitId) =>
+      Array.from({ length: 500 }, () => {
+        const model = 1 + ((expected?.uncertainty ?? 0) / own / 1.96) * normal();
+        const shown = () =>
+          ((own * model * UNITS[unit].size) / UNITS[likely].size) * (1 + 0.01 * normal());
+        return read([shown(), shown(), shown()], unit);
+      });
+    const pairs: [UnitId, UnitId][] = [
+      ['inwg', 'pa'],
+      ['pa', 'mmwg'],
+      ['kpa', 'inwg'],
+    ];
+    for (const [as, likely] of pairs) {
+      const named = share(
+        tried(as, likely),
+        ([first]) => first?.kind === 'unit' && first.likely === likely,
+      );
+      expect(named).toBeGreaterThanOrEqual(0.95);
+    }
+  });
+
+  it('with a drop’s gate left open falls, and the gate is named', () => {
+    for (const { drop, value } of expected?.withGateLeftOpen ?? []) {
+      const [found] = read([value, value, value], 'inwg');
+      expect(found).toMatchObject({ kind: 'gate left open' });
+      if (found?.kind === 'gate left open') expect(found.drops).toContain(drop);
+    }
+  });
 });

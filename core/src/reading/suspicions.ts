@@ -1,7 +1,7 @@
 import type { PipeId } from '../catalogue/ids';
 import { PIPES } from '../duct/pipes';
-import type { Reading, Taken } from '../journal/reading';
-import type { MeasuredFlow } from '../measuring/measured-flow';
+import type { Quantity, Reading, Taken } from '../journal/reading';
+import type { MeasuredValue } from '../measuring/measured-flow';
 import { numberOf } from '../measuring/repeats';
 import { UNITS, type UnitId } from '../quantity/units';
 import type { ExpectedReading } from './expected-reading';
@@ -22,7 +22,8 @@ export type Suspicion =
   | { readonly kind: 'far off'; readonly ratio: number };
 
 export interface SuspectedBy {
-  readonly measured: MeasuredFlow;
+  /** In the same quantity as `expected`; null: it says nothing of it. */
+  readonly measured: MeasuredValue | null;
   /** Null: the model says nothing of this place. */
   readonly expected: ExpectedReading | null;
   /** Upper end of the meter's range, in the quantity it shows; null: not known. */
@@ -45,10 +46,14 @@ const STRAY = 1.5;
 const AS_NOMINAL = 0.4e-3;
 const TRUE_DIFFERS = 0.005;
 
+const PRESSURES = ['inwg', 'pa', 'mmwg', 'hpa', 'kpa'] as const;
+
 /** Units people confuse, by what is shown. */
-const CONFUSED: Readonly<Record<'velocity' | 'flow', readonly UnitId[]>> = {
+export const CONFUSED_UNITS: Readonly<Partial<Record<Quantity, readonly UnitId[]>>> = {
   velocity: ['fpm', 'ms', 'mph', 'kmh', 'kn'],
   flow: ['cfm', 'm3h', 'ls'],
+  'velocity pressure': PRESSURES,
+  pressure: PRESSURES,
 };
 
 /**
@@ -68,44 +73,46 @@ export function suspicionsOf(
   }
   const stray = reading.traverse ? null : strayOf(reading.taken.map(numberOf));
   if (stray !== null) suspicions.push({ kind: 'stray repeat', repeat: stray });
-  const off = expected && measured.kind !== 'no flow' ? offBy(reading, measured, expected) : null;
+  const off = expected && measured ? offBy(reading, measured, expected) : null;
   if (off) suspicions.push(off);
   return suspicions;
 }
 
 function offBy(
   { quantity, unit }: Pick<Reading, 'quantity' | 'unit'>,
-  measured: Exclude<MeasuredFlow, { kind: 'no flow' }>,
+  measured: MeasuredValue,
   expected: ExpectedReading,
 ): Suspicion | null {
-  if (!(measured.flow > 0) || !(expected.flow > 0)) return null;
-  const own = measured.kind === 'value' ? measured.uncertainty / measured.flow : 0;
-  const sigma = TO_SIGMA * Math.hypot(own, expected.uncertainty / expected.flow);
-  /** How badly the reading fits a flow; a bound on the far side of it fits. */
-  const misfit = (flow: number) => {
-    const off = Math.log(measured.flow / flow);
+  if (!(measured.value > 0) || !(expected.value > 0)) return null;
+  const own = measured.uncertainty / measured.value;
+  const sigma = TO_SIGMA * Math.hypot(own, expected.uncertainty / expected.value);
+  /** How badly the reading fits a value; a bound on the far side of it fits. */
+  const misfit = (value: number) => {
+    const off = Math.log(measured.value / value);
     const isBound =
       (measured.kind === 'at least' && off < 0) || (measured.kind === 'at most' && off > 0);
     return isBound ? 0 : (off / sigma) ** 2;
   };
-  const asItIs = misfit(expected.flow);
+  const asItIs = misfit(expected.value);
   if (asItIs < REMARKABLE) return null;
 
   const slips: { readonly suspicion: Suspicion; readonly misfit: number }[] = [];
   const read = unitOf(unit);
-  if (read && (quantity === 'velocity' || quantity === 'flow')) {
-    for (const likely of CONFUSED[quantity]) {
+  if (read) {
+    // A flow goes with the root of the velocity pressure it was worked out from.
+    const power = quantity === 'velocity pressure' ? 0.5 : 1;
+    for (const likely of CONFUSED_UNITS[quantity] ?? []) {
       if (likely === read) continue;
-      const factor = UNITS[likely].size / UNITS[read].size;
+      const factor = (UNITS[likely].size / UNITS[read].size) ** power;
       slips.push({
         suspicion: { kind: 'unit', read, likely },
-        misfit: misfit(expected.flow / factor),
+        misfit: misfit(expected.value / factor),
       });
     }
   }
   // Gates that would lower it alike cannot be told apart: they are named together.
   const fits = expected.withGateLeftOpen
-    .map(({ drop, flow }) => ({ drop, misfit: misfit(flow) }))
+    .map(({ drop, value }) => ({ drop, misfit: misfit(value) }))
     .sort((a, b) => a.misfit - b.misfit);
   const [best] = fits;
   if (best) {
@@ -117,7 +124,7 @@ function offBy(
   if (likeliest && likeliest.misfit < Math.min(REMARKABLE, asItIs - EXPLAINS)) {
     return likeliest.suspicion;
   }
-  const ratio = measured.flow / expected.flow;
+  const ratio = measured.value / expected.value;
   return ratio > FAR || ratio < 1 / FAR ? { kind: 'far off', ratio } : null;
 }
 

@@ -8,12 +8,12 @@ import {
   type SizedDucts,
   sizeDucts,
 } from '@frank-gauge/core/improve';
-import type { CollectorTap, Reading } from '@frank-gauge/core/journal';
+import type { Reading } from '@frank-gauge/core/journal';
 import type { View } from '@frank-gauge/core/network';
 import {
   type ExpectedReading,
-  expectedPressure,
   expectedReading,
+  type Measurand,
   type Meters,
   outcomeOf,
   type PromisedFlow,
@@ -71,16 +71,10 @@ const engine = {
       readings.map((reading) => [reading.id, outcomeOf(made.compare(reading, meters))]),
     );
   },
-  /** What is expected of a drop with certain gates open; null where nothing is. */
-  expect(shop: Shop, id: string, openGates: readonly string[]): ExpectedReading | null {
+  /** What is expected of a measurement with certain gates open; null where nothing is. */
+  expect(shop: Shop, measurand: Measurand, openGates: readonly string[]): ExpectedReading | null {
     const made = comparerOf(shop);
-    const drop = made?.tree.drops.find((each) => each.id === id);
-    return made && drop ? expectedReading(shop, made.tree, drop, new Set(openGates)) : null;
-  },
-  /** What a manometer should show at a tap of the collector, Pa; null where the model says nothing. */
-  expectPressure(shop: Shop, tap: CollectorTap, openGates: readonly string[]): number | null {
-    const made = comparerOf(shop);
-    return made && expectedPressure(shop, made.tree, tap, new Set(openGates));
+    return made && expectedReading(shop, made.tree, measurand, new Set(openGates));
   },
   /** What the model says an edit from one design to the other does; null where either has no tree of ducts. */
   promise(before: Shop, after: Shop): readonly PromisedFlow[] | null {

@@ -17,11 +17,14 @@ interface Props {
 export function SuspicionList({ taking, onDiameter }: Props) {
   const { fields, quantity, bare, expectedShown, suspicions } = taking;
   const kind = KIND_OF[quantity];
-  const expected = fields.method === 'absolute' && isOfFlow(quantity) ? taking.expected : null;
+  const expected = fields.method === 'absolute' ? taking.expected : null;
   const system = useUnits();
   const tree = useDuctTree();
   const shown = expectedShown === null ? null : writeInUnit(expectedShown, bare, system, kind);
-  const flow = (value: number) => formatShort(value, 'flow', system);
+  const written = (value: number) =>
+    isOfFlow(quantity)
+      ? formatShort(value, 'flow', system)
+      : writeInUnit(value, bare, system, kind);
   const nameOf = (drop: string) => tree.drops.find(({ id }) => id === drop)?.name ?? 'another drop';
   const sentence = (suspicion: Suspicion): string => {
     switch (suspicion.kind) {
@@ -43,12 +46,9 @@ export function SuspicionList({ taking, onDiameter }: Props) {
     <div aria-live="polite" className="space-y-1 text-[14px]">
       {expected && (
         <p className="text-quiet">
-          The model expects {flow(expected.flow)} ± {flow(expected.uncertainty)} here
-          {shown !== null && `: the meter should show about ${shown}`}.
+          The model expects {written(expected.value)} ± {written(expected.uncertainty)} here
+          {isOfFlow(quantity) && shown !== null && `: the meter should show about ${shown}`}.
         </p>
-      )}
-      {!expected && quantity === 'pressure' && shown !== null && (
-        <p className="text-quiet">The model expects about {shown} here.</p>
       )}
       {suspicions.map((suspicion) => (
         <p key={suspicion.kind} className="text-starved-text">

@@ -1,11 +1,19 @@
 'use client';
 
 import { gatesOfDrop, gatesOpenNow } from '@frank-gauge/core/analysis';
-import { type Instrument, isOfFlow, type Reading, recordWith } from '@frank-gauge/core/journal';
+import type { DuctTree, Run } from '@frank-gauge/core/design';
+import {
+  type Instrument,
+  isOfFlow,
+  type Reading,
+  recordWith,
+  type TestPoint,
+} from '@frank-gauge/core/journal';
 import { UNITS, type UnitId } from '@frank-gauge/core/quantity';
 import {
   type ExpectedReading,
-  measuredFlow,
+  measuredBy,
+  measuredValue,
   type Suspicion,
   shownFor,
   suspicionsOf,
@@ -17,7 +25,7 @@ import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
 import { useCircumstances } from '../use-circumstances';
 import { type DraftReading, repeatsOf } from './draft-reading';
 import { bareUnit, type ReadRepeat, readRepeat } from './read-repeat';
-import { useExpected, useExpectedPressure } from './use-expected';
+import { useExpected } from './use-expected';
 import { useReadShop } from './use-hidden';
 import { useLastInstrument } from './use-last-instrument';
 import { DIAMETER_OF_NO_DUCT, insideOf, type Place } from './use-places';
@@ -74,9 +82,9 @@ export function useTaking(
   const fitting = instruments.find((each) => isOfFlow(usualQuantity(each)) === (drop !== null));
   const instrument =
     byId(draft.instrument) ?? byId(last) ?? fitting ?? instruments[0] ?? firstMeter();
-  const shows = SHOWN_BY[instrument.kind];
+  const canShow = SHOWN_BY[instrument.kind];
   const quantity =
-    draft.quantity && shows.includes(draft.quantity) ? draft.quantity : usualQuantity(instrument);
+    draft.quantity && canShow.includes(draft.quantity) ? draft.quantity : usualQuantity(instrument);
   const diameter = draft.diameter ?? insideOf({ point, drop }) ?? DIAMETER_OF_NO_DUCT;
   const readAs = { quantity, system, instrument };
   const bare = bareUnit(readAs);
@@ -109,31 +117,29 @@ export function useTaking(
   };
   const believed = useReadShop(false);
   const real = useReadShop(instrument.isSimulated);
-  const node = drop?.id ?? null;
-  const tap = point.at.kind === 'collector' && quantity === 'pressure' ? point.at.tap : null;
-  const expected = useExpected(believed, node, openGates);
-  const pressure = useExpectedPressure(believed, tap, openGates);
-  const truth = useExpected(real, instrument.isSimulated ? node : null, openGates);
-  const truePressure = useExpectedPressure(real, instrument.isSimulated ? tap : null, openGates);
+  const shows = measuredBy(quantity);
+  const measurand = shows && { at: point.at, shows };
+  const expected = useExpected(believed, measurand, openGates);
+  const truth = useExpected(real, instrument.isSimulated ? measurand : null, openGates);
   const by = circumstances(fields);
   const at = new Date().toISOString();
-  const shownOf = (flow: ExpectedReading | null, atTap: number | null) =>
-    flow && isOfFlow(quantity) ? shownFor(flow.flow, { ...fields, at }, by) : atTap;
-  const expectedShown = shownOf(expected, pressure);
-  const trueShown = shownOf(truth, truePressure);
-  const first = drop?.path[0];
+  const shownOf = (value: ExpectedReading | null) =>
+    value && (isOfFlow(quantity) ? shownFor(value.value, { ...fields, at }, by) : value.value);
+  const expectedShown = shownOf(expected);
+  const trueShown = shownOf(truth);
+  const pipe = pipeAt(tree, point.at);
   const suspicions: readonly Suspicion[] =
     isWhole && isReadable
       ? suspicionsOf(fields, {
-          measured: measuredFlow({ ...fields, at }, by),
+          measured: measuredValue({ ...fields, at }, by),
           expected,
           rangeEnd: instrument.range.to,
-          pipe: first ? { id: first.pipe, diameter: first.diameter } : null,
+          pipe: pipe ? { id: pipe.pipe, diameter: pipe.diameter } : null,
         })
       : [];
   return {
     instrument,
-    shows,
+    shows: canShow,
     quantity,
     bare,
     diameter,
@@ -147,4 +153,13 @@ export function useTaking(
     trueShown,
     suspicions,
   };
+}
+
+/** The run whose pipe a meter at a test point is in; none at the collector and in the room. */
+function pipeAt(
+  { drops, upstreamFirst }: Pick<DuctTree, 'drops' | 'upstreamFirst'>,
+  at: TestPoint['at'],
+): Run | undefined {
+  if (at.kind === 'port') return drops.find(({ id }) => id === at.node)?.path[0];
+  return at.kind === 'run' ? upstreamFirst.find(({ id }) => id === at.run) : undefined;
 }
