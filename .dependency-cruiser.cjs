@@ -106,7 +106,7 @@ const MAY_IMPORT = {
     'reading',
   ],
   spreadsheet: ['quantity', 'journal', 'measuring'],
-  simulate: ['quantity', 'air', 'design', 'journal', 'measuring'],
+  simulate: ['quantity', 'air', 'noise', 'design', 'journal', 'measuring'],
   sources: [
     'catalogue',
     'quantity',

@@ -278,6 +278,7 @@ export function heronSlipFile(): string {
       distance: toSI(13, 'ft'),
       expected,
       hours: 3,
+      isSimulated: false,
       note: '',
     },
     {
@@ -288,6 +289,7 @@ export function heronSlipFile(): string {
       distance: null,
       expected,
       hours: 0.6,
+      isSimulated: false,
       note: 'Ear muffs on.',
     },
   ];

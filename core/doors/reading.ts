@@ -77,7 +77,6 @@ export {
 export { pointOfDrop } from '../src/reading/point-of-drop';
 export { type PromisedFlow, promisedFlows } from '../src/reading/promised-flows';
 export {
-  CONFUSED_UNITS,
   type SuspectedBy,
   type Suspicion,
   suspicionsOf,

@@ -2,10 +2,25 @@
 
 export { type Chance, chanceOf } from '../src/simulate/chance';
 export {
+  ALL_SHUT,
+  type BlowerState,
+  blowerOf,
+  type SwitchedGates,
+  USUAL_STOP_DELAY,
+  withGate,
+} from '../src/simulate/gate-switches';
+export {
   type HiddenCondition,
   hiddenCondition,
   withHidden,
 } from '../src/simulate/hidden-condition';
+export {
+  type BelievedDust,
+  SCALE,
+  SOUND_METER,
+  trueLevel,
+  trueMass,
+} from '../src/simulate/other-meters';
 export {
   type Imperfection,
   type MeterSource,
@@ -13,3 +28,4 @@ export {
   simulatedMeter,
   USUAL_IMPERFECTION,
 } from '../src/simulate/simulated-meter';
+export { unitLeftOn } from '../src/simulate/unit-left-on';

@@ -51,6 +51,7 @@ describe('sound readings', () => {
     distance: 3,
     expected: 80,
     hours: null,
+    isSimulated: false,
     note: '',
     ...change,
   });

@@ -133,7 +133,13 @@ describe('how contenders stand and sound', () => {
   it('a meter’s reading at a known distance moves every estimate by as much', () => {
     const shop = withTwo();
     const before = compared(shop).options.map(({ noise }) => noise ?? 0);
-    const sound = { at: '2026-10-01T10:00:00Z', place: 'bench', hours: null, note: '' };
+    const sound = {
+      at: '2026-10-01T10:00:00Z',
+      place: 'bench',
+      hours: null,
+      isSimulated: false,
+      note: '',
+    };
     const expected = before[0] ?? 0;
     const sounds: SoundReading[] = [
       { ...sound, id: 'a', level: 90, distance: 3, expected },

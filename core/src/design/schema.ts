@@ -39,7 +39,7 @@ import {
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 8;
+export const VERSION = 9;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),

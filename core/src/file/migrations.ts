@@ -10,6 +10,7 @@ import { fromVersion4 } from './from-version-4';
 import { fromVersion5 } from './from-version-5';
 import { fromVersion6 } from './from-version-6';
 import { fromVersion7 } from './from-version-7';
+import { fromVersion8 } from './from-version-8';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -22,6 +23,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion5,
   fromVersion6,
   fromVersion7,
+  fromVersion8,
 ];
 
 export type Migrated =

@@ -16,6 +16,7 @@ const PUBLISHED: Readonly<Record<string, string>> = {
   'from-version-5.ts': '269980780e70427e',
   'from-version-6.ts': 'f6bc485670964bba',
   'from-version-7.ts': '24b215e5c8615a91',
+  'from-version-8.ts': '4cdf3b932e45b0d1',
   'kept/version-1.json': '4cd1951363b77b2d',
   'kept/version-2.json': '65e5dd8074dfe31a',
   'kept/version-3.json': 'a4c3880ea4123f84',
@@ -24,6 +25,7 @@ const PUBLISHED: Readonly<Record<string, string>> = {
   'kept/version-6.json': '61c1961a5f4d3159',
   'kept/version-7.json': 'f799a26918197d47',
   'kept/version-8.json': '8f653f93c58b6313',
+  'kept/version-9.json': '5a2e7ad530f15a99',
 };
 
 const here = new URL('.', import.meta.url);

@@ -18,6 +18,7 @@ const sound = (id: string, level: number) => ({
   distance: null,
   expected: null,
   hours: null,
+  isSimulated: false,
   note: '',
 });
 

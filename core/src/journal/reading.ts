@@ -34,6 +34,15 @@ export const isOfFlow = (quantity: (typeof QUANTITIES)[number]): boolean =>
 /** Numbers of points on one diameter of a traverse. */
 export const TRAVERSE_POINTS = [6, 8, 10] as const;
 
+/** Where in the pipe a meter is held: at one point, the center, moved across for an average, or on a traverse. */
+export const SPOTS = ['point', 'centre', 'average', 'traverse'] as const;
+
+/** How many points a traverse has on each diameter, and how many diameters. */
+export const traverseSchema = z.strictObject({
+  points: z.union(TRAVERSE_POINTS.map((n) => z.literal(n))),
+  diameters: z.union([z.literal(1), z.literal(2)]),
+});
+
 /** One try at measuring: a few repeats at a test point. */
 export const readingType = recordType(
   200_000,
@@ -51,16 +60,9 @@ export const readingType = recordType(
        */
       method: z.enum(['absolute', 'relative']).default('absolute'),
       quantity: z.enum(QUANTITIES),
-      /** Where in the pipe: one point, the center, an average across it, or a traverse. */
-      spot: z.enum(['point', 'centre', 'average', 'traverse']),
-      /** Of a traverse: points on each diameter, and how many diameters; null: it is none. */
-      traverse: z
-        .strictObject({
-          points: z.union(TRAVERSE_POINTS.map((n) => z.literal(n))),
-          diameters: z.union([z.literal(1), z.literal(2)]),
-        })
-        .nullable()
-        .default(null),
+      spot: z.enum(SPOTS),
+      /** Null: it is no traverse. */
+      traverse: traverseSchema.nullable().default(null),
       /** True inside diameter at the meter, m. */
       diameter,
       /** Repeats, in SI; of a traverse its points one after another, then those of the next repeat. */

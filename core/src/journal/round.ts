@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { id, name, note, share, when } from '../document/atoms';
+import { SPOTS, traverseSchema } from './reading';
 import { recordType } from './record-type';
 
 /** A visit with the meter: readings taken one after another, the shop as it was then. */
@@ -13,6 +14,10 @@ export const roundType = recordType(
     kind: z.enum(['free', 'guided']).default('free'),
     /** How its readings are meant: all of one round alike. */
     method: z.enum(['absolute', 'relative']).default('absolute'),
+    /** Where in the pipe the meter is held at the drops of a guided round. */
+    spot: z.enum(SPOTS).default('average'),
+    /** The traverse that is made there, where it is one. */
+    traverse: traverseSchema.default({ points: 6, diameters: 1 }),
     /** When it was ended; null: it goes on. */
     ended: when.nullable().default(null),
     /** Steps that were passed over, by their keys. */

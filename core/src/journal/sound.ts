@@ -17,6 +17,8 @@ export const soundType = recordType(
     expected: z.number().nullable(),
     /** Hours a day at this level; null: not a place where anyone stays. */
     hours: z.number().min(0).max(24).nullable(),
+    /** Shown by a stand-in of the program. */
+    isSimulated: z.boolean().default(false),
     note,
   }),
   {

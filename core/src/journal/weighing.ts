@@ -18,6 +18,8 @@ export const weighingType = recordType(
     hours: z.number().min(0).max(100_000).nullable().default(null),
     /** The scale, a share it may be off by 95 % of the time; null: as scales usually are. */
     accuracy: z.number().min(0).max(1).nullable().default(null),
+    /** Shown by a stand-in of the program. */
+    isSimulated: z.boolean().default(false),
     note: note.default(''),
   }),
 );

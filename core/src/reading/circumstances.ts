@@ -16,7 +16,7 @@ import type { Circumstances } from '../measuring/corrections';
 export type Meters = Pick<Journal, 'instruments' | 'testPoints'> & Partial<Pick<Journal, 'rounds'>>;
 
 /** Node of the port a reading was taken at; null where its test point is elsewhere, or not known. */
-export function nodeOf(
+function nodeOf(
   { testPoint }: Pick<Reading, 'testPoint'>,
   { testPoints }: Pick<Meters, 'testPoints'>,
 ): string | null {

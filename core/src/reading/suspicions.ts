@@ -1,6 +1,7 @@
 import type { PipeId } from '../catalogue/ids';
 import { PIPES } from '../duct/pipes';
-import type { Quantity, Reading, Taken } from '../journal/reading';
+import type { Reading, Taken } from '../journal/reading';
+import { CONFUSED_UNITS } from '../measuring/confused-units';
 import type { MeasuredValue } from '../measuring/measured-flow';
 import { numberOf } from '../measuring/repeats';
 import { UNITS, type UnitId } from '../quantity/units';
@@ -45,16 +46,6 @@ const STRAY = 1.5;
 /** A nominal diameter this close to the one typed, m, and this far from the true one, as a share. */
 const AS_NOMINAL = 0.4e-3;
 const TRUE_DIFFERS = 0.005;
-
-const PRESSURES = ['inwg', 'pa', 'mmwg', 'hpa', 'kpa'] as const;
-
-/** Units people confuse, by what is shown. */
-export const CONFUSED_UNITS: Readonly<Partial<Record<Quantity, readonly UnitId[]>>> = {
-  velocity: ['fpm', 'ms', 'mph', 'kmh', 'kn'],
-  flow: ['cfm', 'm3h', 'ls'],
-  'velocity pressure': PRESSURES,
-  pressure: PRESSURES,
-};
 
 /**
  * What looks like a slip in a reading: miles per hour taken for feet per minute, the nominal diameter for the

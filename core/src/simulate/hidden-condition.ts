@@ -7,6 +7,13 @@ export interface HiddenCondition {
   readonly filterLoading: number;
   readonly separator: number;
   readonly leakage: number;
+  /** How much louder the collector is than estimated, dB. */
+  readonly louder: number;
+  /** Dust the machines make, and what the separator lets by of it, each over what is believed. */
+  readonly dust: number;
+  readonly letBy: number;
+  /** What else of it is left to chance: how its meters are set. */
+  readonly seed: number;
   /** An opening nobody knows of; null: there is none. m². */
   readonly hole: { readonly run: string; readonly area: number } | null;
 }
@@ -30,7 +37,10 @@ export function hiddenCondition(runs: readonly string[], seed: number): HiddenCo
   const run = runs[Math.floor(uniform() * runs.length)];
   const area = between(...HOLES);
   return {
-    ...{ filterLoading, separator, leakage },
+    ...{ filterLoading, separator, leakage, seed },
+    louder: between(-2, 5),
+    dust: between(0.7, 1.4),
+    letBy: between(0.5, 3),
     hole: hasHole && run !== undefined ? { run, area } : null,
   };
 }

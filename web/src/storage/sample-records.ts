@@ -39,6 +39,7 @@ export const sampleSound = (id: string, level = 80): SoundReading => ({
   distance: null,
   expected: null,
   hours: null,
+  isSimulated: false,
   note: '',
 });
 

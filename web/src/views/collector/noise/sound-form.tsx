@@ -1,6 +1,9 @@
 'use client';
 
 import { compareCandidates } from '@frank-gauge/core/analysis';
+import type { DuctTree, Shop } from '@frank-gauge/core/design';
+import type { View } from '@frank-gauge/core/network';
+import { SOUND_METER, trueLevel } from '@frank-gauge/core/simulate';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { useDesign, useDuctTree } from '@/model/use-design';
@@ -10,15 +13,29 @@ import { Button } from '@/ui/button';
 import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { FieldLine, Line } from '../../parts/line';
+import { useHidden, useReadShop } from '../../parts/stand-ins/use-hidden';
+import { useStandIn } from '../../parts/stand-ins/use-stand-in';
 
 interface Typed {
   readonly place: string;
   readonly level: number | null;
   readonly distance: number | null;
   readonly hours: number | null;
+  /** The level was shown by a stand-in. */
+  readonly isSimulated: boolean;
 }
 
-const NOTHING: Typed = { place: '', level: null, distance: null, hours: null };
+const NOTHING: Typed = {
+  place: '',
+  level: null,
+  distance: null,
+  hours: null,
+  isSimulated: false,
+};
+
+/** The collector’s level at the usual distance, without what earlier readings moved it by; null: it does not run. */
+const estimatedNoise = (shop: Shop, tree: DuctTree, view: View): number | null =>
+  compareCandidates({ ...shop, candidates: [] }, tree, view, [])[0]?.noise ?? null;
 
 /** A meter's reading at a place, as it is taken. */
 export function SoundForm() {
@@ -29,14 +46,15 @@ export function SoundForm() {
   const tree = useDuctTree();
   const view = useChoices((choices) => choices.view);
   const keep = useAdopt();
+  const standIn = useStandIn('sound meter', SOUND_METER);
+  const hidden = useHidden();
+  const real = useReadShop(true);
   const adopt = (change: Partial<Typed>) => setTyped((before) => ({ ...before, ...change }));
   const log = () => {
-    const { place, level, distance, hours } = typed;
+    const { place, level, distance, hours, isSimulated } = typed;
     if (place.trim() === '') return setRefusal('Enter where it was read.');
     if (level === null) return setRefusal('Enter what the meter shows, in dB(A), slow.');
-    // Without what earlier readings moved it by.
-    const bare = { ...shop, candidates: [] };
-    const expected = compareCandidates(bare, tree, view, [])[0]?.noise ?? null;
+    const expected = estimatedNoise(shop, tree, view);
     const sound = {
       id: nanoid(10),
       at: new Date().toISOString(),
@@ -45,6 +63,7 @@ export function SoundForm() {
       distance,
       hours,
       expected,
+      isSimulated,
       note: '',
     };
     const why = keep(() => record('log a sound reading', ({ sounds }) => void sounds.push(sound)));
@@ -52,6 +71,14 @@ export function SoundForm() {
     if (why !== null) return;
     setTyped(NOTHING);
     setRound((before) => before + 1);
+  };
+  const listen = () => {
+    const { distance } = typed;
+    if (distance === null) return setRefusal('Enter how far from the collector you stand.');
+    const estimated = estimatedNoise(real, tree, 'found');
+    if (estimated === null || !standIn) return setRefusal('The blower does not run in this shop.');
+    setRefusal(null);
+    adopt({ level: standIn.shownOf(trueLevel(estimated, distance, hidden)), isSimulated: true });
   };
   return (
     <form
@@ -78,7 +105,7 @@ export function SoundForm() {
         max={150}
         placeholder="A, slow"
         saves={false}
-        onChange={(level) => adopt({ level })}
+        onChange={(level) => adopt({ level, isSimulated: false })}
         onClear={() => adopt({ level: null })}
       />
       <FieldLine
@@ -104,6 +131,7 @@ export function SoundForm() {
         onChange={(hours) => adopt({ hours })}
         onClear={() => adopt({ hours: null })}
       />
+      {standIn && <Button onClick={listen}>Read the simulated sound meter</Button>}
       {refusal && (
         <p role="alert" className="text-[14px] text-starved-text">
           {refusal}

@@ -69,6 +69,7 @@ export function SoundTable() {
               />
             </td>
             <td data-label="level">
+              {sound.isSimulated && <span className="mr-1 text-[13px] text-quiet">simulated</span>}
               <ShopQuantity
                 label={`Level at ${sound.place}`}
                 value={sound.level}

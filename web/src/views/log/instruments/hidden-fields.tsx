@@ -1,11 +1,17 @@
 'use client';
 
-import { formatShort } from '@frank-gauge/core/quantity';
+import { formatShort, UNITS } from '@frank-gauge/core/quantity';
+import { unitLeftOn } from '@frank-gauge/core/simulate';
 import { useState } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
+import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Segmented } from '@/ui/segmented';
-import { hide, useHidden } from '../taking/use-hidden';
+import { usualQuantity } from '@/words/measuring-words';
+import { FieldLine } from '../../parts/line';
+import { hide, useHidden } from '../../parts/stand-ins/use-hidden';
+import { fitSwitches, setStopDelay, useSwitches } from '../../parts/stand-ins/use-switches';
+import { bareUnit } from '../taking/read-repeat';
 
 /** A seed nobody can guess a condition from. */
 const newSeed = () => Math.floor(Math.random() * 2 ** 31);
@@ -32,6 +38,7 @@ export function HiddenFields() {
           }}
         />
       </div>
+      <SwitchFields />
       {hidden && (
         <>
           <p className="text-quiet">
@@ -60,10 +67,57 @@ export function HiddenFields() {
   );
 }
 
+/** Simulated switches at the gates, and how long they let the blower run on. */
+function SwitchFields() {
+  const shop = useDesign(({ id }) => id);
+  const switches = useSwitches();
+  return (
+    <div className="pb-1.5">
+      <h3 className="text-[15px]">Gate switches</h3>
+      <div className="py-1.5">
+        <Segmented
+          label="Gate switches"
+          value={switches ? 'simulated' : 'none'}
+          options={[
+            { value: 'none', label: 'none' },
+            { value: 'simulated', label: 'simulated' },
+          ]}
+          onChange={(next) => fitSwitches(shop, next === 'simulated')}
+        />
+      </div>
+      {switches && (
+        <>
+          <FieldLine
+            saves={false}
+            label="Stop delay, s"
+            value={switches.stopDelay}
+            kind="number"
+            min={0}
+            max={600}
+            onChange={(stopDelay) => setStopDelay(shop, stopDelay)}
+          />
+          <p className="text-quiet">
+            Opening a gate starts the blower; it stops this long after the last one was shut. You
+            work the gates where you take a reading, and the reading notes which of them were open.
+          </p>
+        </>
+      )}
+    </div>
+  );
+}
+
 function Revealed({ hidden }: { readonly hidden: NonNullable<ReturnType<typeof useHidden>> }) {
   const system = useUnits();
   const { upstreamFirst } = useDuctTree();
-  const { hole, filterLoading, separator, leakage } = hidden;
+  const instruments = useJournal((journal) => journal.instruments);
+  const { hole, filterLoading, separator, leakage, louder, dust, letBy } = hidden;
+  const misset = instruments.flatMap((each) => {
+    if (!each.isSimulated) return [];
+    const quantity = usualQuantity(each);
+    const unit = bareUnit({ quantity, system, instrument: each });
+    const shown = unitLeftOn(hidden, each, quantity, unit);
+    return shown === unit ? [] : [`${each.name} shows ${UNITS[shown].symbol}`];
+  });
   const run = upstreamFirst.find(({ id }) => id === hole?.run);
   const times = (factor: number) => `× ${factor.toFixed(2)}`;
   return (
@@ -76,6 +130,16 @@ function Revealed({ hidden }: { readonly hidden: NonNullable<ReturnType<typeof u
       <li>Filter loading {times(filterLoading)}, though never below a clean filter</li>
       <li>Loss of the separator {times(separator)}</li>
       <li>Leakage of all ducts {times(leakage)}</li>
+      <li>
+        Noise {louder < 0 ? '−' : '+'}
+        {Math.abs(louder).toFixed(1)} dB
+      </li>
+      <li>
+        Dust made {times(dust)}; past the separator {times(letBy)}
+      </li>
+      {misset.map((each) => (
+        <li key={each}>{each}, whatever its record says</li>
+      ))}
     </ul>
   );
 }

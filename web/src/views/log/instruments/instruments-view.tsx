@@ -6,6 +6,7 @@ import { nanoid } from 'nanoid';
 import { choosePart } from '@/storage/choices';
 import { openShopId, record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
 import { INSTRUMENT_NAMES } from '@/words/measuring-words';
 import { OpeningLine } from '../../parts/opening-line';
 import { HiddenFields } from './hidden-fields';
@@ -46,10 +47,34 @@ const STAND_INS = {
     resolution: 1,
     hold: 'average',
   },
+  'sound meter': {
+    name: 'Simulated sound meter',
+    kind: 'sound meter',
+    accuracy: 0.02,
+    range: { from: 30, to: 130 },
+    resolution: 0.1,
+  },
+  ammeter: {
+    name: 'Simulated clamp ammeter',
+    kind: 'ammeter',
+    accuracy: 0.02,
+    unit: 'A',
+    range: { from: 0.1, to: 60 },
+    resolution: 0.1,
+  },
+  scale: {
+    name: 'Simulated scale',
+    kind: 'scale',
+    accuracy: 0.02,
+    range: { from: 0.1, to: 150 },
+    resolution: 0.1,
+  },
 } as const;
 
+type StandInKind = keyof typeof STAND_INS;
+
 /** A stand-in for a meter: it reads the solved shop, as unsteadily as such a meter in a hand. */
-function addSimulated(kind: keyof typeof STAND_INS): void {
+function addSimulated(kind: StandInKind): void {
   const id = nanoid(10);
   record(`add a simulated ${kind}`, ({ instruments }) => {
     instruments.push(recordWith('instruments', { ...STAND_INS[kind], id, isSimulated: true }));
@@ -90,12 +115,22 @@ export function InstrumentsView() {
         </div>
         <div className="p-3">
           <Button onClick={addInstrument}>Add a meter</Button>{' '}
-          <Button look="quiet" onClick={() => addSimulated('vane')}>
-            Add a simulated vane
-          </Button>{' '}
-          <Button look="quiet" onClick={() => addSimulated('manometer')}>
-            Add a simulated manometer
-          </Button>
+          <span className="inline-block w-64 align-middle">
+            <Choice
+              label="Add a simulated meter"
+              value=""
+              options={[
+                { value: '', label: 'Add a simulated meter…' },
+                ...(Object.keys(STAND_INS) as StandInKind[]).map((kind) => ({
+                  value: kind,
+                  label: STAND_INS[kind].name,
+                })),
+              ]}
+              onChange={(kind) => {
+                if (kind !== '') addSimulated(kind as StandInKind);
+              }}
+            />
+          </span>
         </div>
         {instruments.some(({ isSimulated }) => isSimulated) && <HiddenFields />}
       </section>

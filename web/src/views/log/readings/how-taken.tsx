@@ -1,16 +1,14 @@
 'use client';
 
-import {
-  HOLD_MODES,
-  type Instrument,
-  isOfFlow,
-  type Reading,
-  TRAVERSE_POINTS,
-} from '@frank-gauge/core/journal';
+import { gatesOfDrop } from '@frank-gauge/core/analysis';
+import { HOLD_MODES, type Instrument, isOfFlow, type Reading } from '@frank-gauge/core/journal';
 import { Choice } from '@/ui/choice';
 import { Segmented } from '@/ui/segmented';
 import { HOLD_NAMES } from '@/words/measuring-words';
+import { useSwitches } from '../../parts/stand-ins/use-switches';
 import type { DraftReading } from '../taking/draft-reading';
+import { SpotFields } from '../taking/spot-fields';
+import { SwitchPanel } from '../taking/switch-panel';
 import type { Place } from '../taking/use-places';
 import { Labelled } from './labelled';
 
@@ -24,49 +22,31 @@ interface HowProps {
 
 /** With which gates open, where in the pipe, and what the number is meant for. */
 export function HowTaken({ draft, place, instrument, quantity, change }: HowProps) {
-  const traverse = JSON.stringify(draft.traverse);
+  const hasSwitches = useSwitches() !== null;
   return (
     <>
-      <Labelled label="Gates open">
-        <Choice
-          label="Gates open"
-          value={place.drop ? draft.gates : 'now'}
-          options={[
-            ...(place.drop ? [{ value: 'own' as const, label: 'only its own gate' }] : []),
-            { value: 'now' as const, label: 'the gates open now' },
-          ]}
-          onChange={(gates) => change({ gates })}
-        />
-      </Labelled>
-      {isOfFlow(quantity) && (
-        <Labelled label="Meter position">
+      {hasSwitches ? (
+        <SwitchPanel wanted={place.drop ? [...gatesOfDrop(place.drop)] : null} />
+      ) : (
+        <Labelled label="Gates open">
           <Choice
-            label="Meter position"
-            value={draft.spot}
+            label="Gates open"
+            value={place.drop ? draft.gates : 'now'}
             options={[
-              { value: 'average', label: 'moved across (average)' },
-              { value: 'centre', label: 'at the center' },
-              { value: 'point', label: 'at one point' },
-              { value: 'traverse', label: 'traverse' },
+              ...(place.drop ? [{ value: 'own' as const, label: 'only its own gate' }] : []),
+              { value: 'now' as const, label: 'the gates open now' },
             ]}
-            onChange={(spot) => change({ spot })}
+            onChange={(gates) => change({ gates })}
           />
         </Labelled>
       )}
-      {draft.spot === 'traverse' && isOfFlow(quantity) && (
-        <Labelled label="Traverse">
-          <Choice
-            label="Traverse"
-            value={traverse}
-            options={TRAVERSE_POINTS.flatMap((points) =>
-              ([1, 2] as const).map((diameters) => ({
-                value: JSON.stringify({ points, diameters }),
-                label: `${points} points, ${diameters === 1 ? 'one diameter' : 'two diameters'}`,
-              })),
-            )}
-            onChange={(chosen) => change({ traverse: JSON.parse(chosen) })}
-          />
-        </Labelled>
+      {isOfFlow(quantity) && (
+        <SpotFields
+          spot={draft.spot}
+          traverse={draft.traverse}
+          onChange={change}
+          line={(label, field) => <Labelled label={label}>{field}</Labelled>}
+        />
       )}
       {(instrument.kind === 'vane' || instrument.kind === 'hot wire' || draft.hold !== null) && (
         <Labelled label="Meter holds">

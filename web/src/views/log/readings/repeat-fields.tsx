@@ -1,10 +1,8 @@
 'use client';
 
-import type { Reading } from '@frank-gauge/core/journal';
-import { LOG_LINEAR } from '@frank-gauge/core/reading';
 import { useUnits } from '@/model/use-design';
-import { rulerLength } from '@/words/tape-length';
 import { type DraftReading, type Repeat, repeatsOf } from '../taking/draft-reading';
+import { pointName } from '../taking/point-name';
 import type { ReadRepeat } from '../taking/read-repeat';
 
 interface Props {
@@ -34,18 +32,6 @@ export function RepeatFields({ draft, diameter, reads, onChange }: Props) {
       />
     );
   });
-}
-
-/** Where a point of a traverse lies, as one marks it on the probe: from the wall it comes in by. */
-function pointName(
-  index: number,
-  { points, diameters }: NonNullable<Reading['traverse']>,
-  diameter: number,
-  system: 'us' | 'metric',
-): string {
-  const share = LOG_LINEAR[points][index % points] ?? 0;
-  const across = diameters === 2 ? `Diameter ${Math.floor(index / points) + 1}, ` : '';
-  return `${across}${rulerLength(share * diameter, system)} in`;
 }
 
 interface FieldProps {

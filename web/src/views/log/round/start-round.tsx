@@ -9,12 +9,19 @@ import { useAdopt } from '@/ui/refusal';
 import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
 import { FieldLine, Line } from '../../parts/line';
+import { NEW_DRAFT } from '../taking/draft-reading';
+import { SpotFields } from '../taking/spot-fields';
 
-type Typed = Pick<Round, 'by' | 'method' | 'filter' | 'binLevel' | 'temperature' | 'note'>;
+type Typed = Pick<
+  Round,
+  'by' | 'method' | 'spot' | 'traverse' | 'filter' | 'binLevel' | 'temperature' | 'note'
+>;
 
 const NOTHING: Typed = {
   by: '',
   method: 'absolute',
+  spot: NEW_DRAFT.spot,
+  traverse: NEW_DRAFT.traverse,
   filter: '',
   binLevel: null,
   temperature: null,
@@ -60,6 +67,12 @@ export function StartRound() {
           onChange={(method) => change({ method })}
         />
       </Line>
+      <SpotFields
+        spot={typed.spot}
+        traverse={typed.traverse}
+        onChange={change}
+        line={(label, field) => <Line label={label}>{field}</Line>}
+      />
       <Line label="Read by">
         <TextField
           saves={false}

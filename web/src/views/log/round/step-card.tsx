@@ -5,7 +5,7 @@ import { UNITS } from '@frank-gauge/core/quantity';
 import type { RoundStep } from '@frank-gauge/core/reading';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { useDesign, useDuctTree } from '@/model/use-design';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -14,9 +14,18 @@ import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
 import { undoAloud } from '../../frame/undo-aloud';
 import { Line } from '../../parts/line';
 import { ConnectCable } from '../taking/connect-cable';
-import { changeDraft, NEW_DRAFT, type Repeat, useDraft } from '../taking/draft-reading';
+import {
+  changeDraft,
+  type DraftReading,
+  NEW_DRAFT,
+  type Repeat,
+  repeatsOf,
+  useDraft,
+} from '../taking/draft-reading';
 import { logReading } from '../taking/log-reading';
+import { pointName } from '../taking/point-name';
 import { SuspicionList } from '../taking/suspicion-list';
+import { SwitchPanel } from '../taking/switch-panel';
 import { useMeterSource } from '../taking/use-meter-source';
 import { type Taking, useTaking } from '../taking/use-taking';
 import { NumberPad } from './number-pad';
@@ -27,8 +36,6 @@ interface Props {
   readonly round: Round;
   readonly onSkip: () => void;
 }
-
-const REPEATS = 3;
 
 /** One step of a round: what to open, the repeats, and the keys to type them with. */
 export function StepCard({ step, name, round, onSkip }: Props) {
@@ -49,6 +56,8 @@ export function StepCard({ step, name, round, onSkip }: Props) {
     instrument: chosen?.id ?? null,
     quantity: step.kind === 'drop' ? null : ('pressure' as const),
     method: round.method,
+    spot: round.spot,
+    traverse: round.traverse,
     repeats: isOwn ? kept.repeats : NEW_DRAFT.repeats,
   };
   const place = {
@@ -65,6 +74,10 @@ export function StepCard({ step, name, round, onSkip }: Props) {
     <section aria-label={name} className="border border-ink p-3">
       <h2 className="text-[22px]">{name}</h2>
       <Gates step={step} />
+      <SwitchPanel wanted={step.openGates} />
+      {step.kind === 'drop' && HOLDING[round.spot] && (
+        <p className="py-1 text-[15px]">{HOLDING[round.spot]}</p>
+      )}
       {fitting.length > 1 && (
         <Line label="Meter">
           <Choice
@@ -83,7 +96,7 @@ export function StepCard({ step, name, round, onSkip }: Props) {
         </p>
       ) : (
         <Typing
-          draft={draft.repeats}
+          draft={draft}
           taking={taking}
           setRepeats={setRepeats}
           onDone={() => {
@@ -104,6 +117,14 @@ export function StepCard({ step, name, round, onSkip }: Props) {
   );
 }
 
+/** How the meter is held at a drop. */
+const HOLDING: Readonly<Record<Round['spot'], string | null>> = {
+  average: 'Move the meter slowly across the pipe while it averages.',
+  centre: 'Hold the meter at the center of the pipe.',
+  point: 'Hold the meter where you always hold it.',
+  traverse: null,
+};
+
 /** Which gates to open, by name. */
 function Gates({ step: { kind, openGates, drop } }: { readonly step: RoundStep }) {
   const { upstreamFirst } = useDuctTree();
@@ -118,31 +139,32 @@ function Gates({ step: { kind, openGates, drop } }: { readonly step: RoundStep }
 }
 
 interface TypingProps {
-  readonly draft: readonly Repeat[];
+  readonly draft: DraftReading;
   readonly taking: Taking;
   readonly setRepeats: (repeats: readonly Repeat[]) => void;
   readonly onDone: () => void;
 }
 
-/** Three repeats typed with big keys; the last of them logs the reading. */
+/** Three repeats, or the points of a traverse, typed with big keys; the last of them logs the reading. */
 function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
-  const { reads, isWhole, isReadable, bare, instrument } = taking;
+  const { reads, isWhole, isReadable, bare, instrument, isTraverse } = taking;
+  const system = useUnits();
+  const repeats = repeatsOf(isTraverse ? draft : { ...draft, spot: 'point' });
+  const last = repeats.length - 1;
   const [active, setActive] = useState(() => {
-    const blank = draft.findIndex(({ text, bound }) => text === '' && bound === null);
-    return blank < 0 ? REPEATS - 1 : blank;
+    const blank = repeats.findIndex(({ text, bound }) => text === '' && bound === null);
+    return blank < 0 ? last : blank;
   });
   const [refusal, setRefusal] = useState<string | null>(null);
   const adopt = useAdopt();
   const meter = useMeterSource(taking);
-  const now = draft[active] ?? { text: '', bound: null };
+  const now = repeats[active] ?? { text: '', bound: null };
   const put = (next: Repeat) => {
     setRefusal(null);
-    setRepeats(
-      Array.from({ length: REPEATS }, (_, i) =>
-        i === active ? next : (draft[i] ?? { text: '', bound: null }),
-      ),
-    );
+    setRepeats(repeats.map((repeat, i) => (i === active ? next : repeat)));
   };
+  const nameOf = (i: number) =>
+    isTraverse ? pointName(i, draft.traverse, taking.diameter, system) : `Repeat ${i + 1}`;
   const readMeter = async () => {
     try {
       put((await meter?.read()) ?? { text: '', bound: null });
@@ -154,36 +176,39 @@ function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
   const forward = () => {
     if (read && !read.ok) return setRefusal(read.reason);
     if (now.text === '' && now.bound === null) return setRefusal('Type what the meter shows.');
-    if (active < REPEATS - 1) {
-      setActive(active + 1);
-      return;
-    }
-    log();
+    if (active < last) setActive(active + 1);
+    else log();
   };
   const log = () => {
-    if (!isWhole || !isReadable) return setRefusal('One of the values cannot be read.');
+    if (!isReadable) return setRefusal('One of the values cannot be read.');
+    if (!isWhole) return setRefusal('A traverse needs all its points.');
     setRefusal(adopt(onDone));
   };
   const { symbol } = UNITS[bare];
   return (
     <>
-      <ol aria-label="Repeats" className="grid grid-cols-3 gap-1.5">
-        {Array.from({ length: REPEATS }, (_, i) => {
-          const repeat = draft[i] ?? { text: '', bound: null };
-          return (
-            <li key={i}>
-              <button
-                type="button"
-                aria-pressed={i === active}
-                aria-label={`Repeat ${i + 1}: ${shownAs(repeat) || 'blank'}`}
-                onClick={() => setActive(i)}
-                className="h-14 w-full border border-rule text-[22px] aria-pressed:border-2 aria-pressed:border-ink"
-              >
-                {shownAs(repeat) || <span className="text-[15px] text-quiet">{i + 1}</span>}
-              </button>
-            </li>
-          );
-        })}
+      {isTraverse && (
+        <p className="pb-1 text-[15px]">
+          Point {active + 1}: {nameOf(active)} from the wall.
+        </p>
+      )}
+      <ol
+        aria-label={isTraverse ? 'Points' : 'Repeats'}
+        className={`grid gap-1.5 ${isTraverse ? 'grid-cols-5' : 'grid-cols-3'}`}
+      >
+        {repeats.map((repeat, i) => (
+          <li key={i}>
+            <button
+              type="button"
+              aria-pressed={i === active}
+              aria-label={`${nameOf(i)}: ${shownAs(repeat) || 'blank'}`}
+              onClick={() => setActive(i)}
+              className={`w-full border border-rule aria-pressed:border-2 aria-pressed:border-ink ${isTraverse ? 'h-11 text-[16px]' : 'h-14 text-[22px]'}`}
+            >
+              {shownAs(repeat) || <span className="text-[15px] text-quiet">{i + 1}</span>}
+            </button>
+          </li>
+        ))}
       </ol>
       <p className="py-1 text-[14px] text-quiet">
         {symbol === '' ? 'as the meter shows it' : symbol}, {instrument.name}
@@ -200,11 +225,11 @@ function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
         onText={(text) => put({ ...now, text })}
         onBound={(bound) => put({ text: now.text, bound })}
         onForward={forward}
-        forward={active < REPEATS - 1 ? 'Next repeat' : 'Log'}
+        forward={active === last ? 'Log' : isTraverse ? 'Next point' : 'Next repeat'}
         meter={meter && { label: meter.label, onRead: () => void readMeter() }}
       />
       {!instrument.isSimulated && <ConnectCable className="mt-1 w-full" />}
-      {active > 0 && active < REPEATS - 1 && isWhole && (
+      {!isTraverse && active > 0 && active < last && isWhole && (
         <Button look="quiet" className="mt-1 w-full" onClick={log}>
           Log with fewer repeats
         </Button>

@@ -2,8 +2,10 @@
 
 import type { Taken } from '@frank-gauge/core/journal';
 import { fromSI } from '@frank-gauge/core/quantity';
-import { chanceOf, type MeterSource, simulatedMeter } from '@frank-gauge/core/simulate';
+import { chanceOf, type MeterSource, simulatedMeter, unitLeftOn } from '@frank-gauge/core/simulate';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useHidden } from '../../parts/stand-ins/use-hidden';
+import { blowerNow, useSwitches } from '../../parts/stand-ins/use-switches';
 import { cableMeter, useCable } from './cable-meter';
 import type { Repeat } from './draft-reading';
 import type { Taking } from './use-taking';
@@ -22,19 +24,27 @@ export interface ReadableMeter {
  * on a cable. Null where it is typed.
  */
 export function useMeterSource(taking: Taking): ReadableMeter | null {
-  const { instrument, trueShown, bare } = taking;
+  const { instrument, trueShown, bare, quantity } = taking;
   const chance = useRef(chanceOf(Date.now()));
+  const hidden = useHidden();
+  const switches = useSwitches();
   const cable = useCableSource(taking);
-  const repeatOf = (taken: Taken): Repeat =>
+  const repeatOf = (taken: Taken, unit = bare): Repeat =>
     taken.kind === 'value'
-      ? { text: String(Number(fromSI(taken.value, bare).toPrecision(4))), bound: null }
+      ? { text: String(Number(fromSI(taken.value, unit).toPrecision(4))), bound: null }
       : { text: '', bound: taken.kind };
   if (instrument.isSimulated) {
     if (trueShown === null) return null;
     // That a maximum stands above the mean is in what it should show already.
     const hold = instrument.hold === 'maximum' ? 'average' : instrument.hold;
-    const meter = simulatedMeter({ ...instrument, hold }, () => trueShown, chance.current);
-    return { label: 'Read the simulated meter', read: async () => repeatOf(await meter.read()) };
+    const stands = () => switches !== null && blowerNow(switches).kind === 'stopped';
+    const truth = () => (stands() ? 0 : trueShown);
+    const meter = simulatedMeter({ ...instrument, hold }, truth, chance.current);
+    const shown = hidden ? unitLeftOn(hidden, instrument, quantity, bare) : bare;
+    return {
+      label: 'Read the simulated meter',
+      read: async () => repeatOf(await meter.read(), shown),
+    };
   }
   return cable && { label: 'Read the meter', read: async () => repeatOf(await cable.read()) };
 }

@@ -22,11 +22,12 @@ import {
 import { useDuctTree, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
 import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
+import { useReadShop } from '../../parts/stand-ins/use-hidden';
+import { useSwitches } from '../../parts/stand-ins/use-switches';
 import { useCircumstances } from '../use-circumstances';
 import { type DraftReading, repeatsOf } from './draft-reading';
 import { bareUnit, type ReadRepeat, readRepeat } from './read-repeat';
 import { useExpected } from './use-expected';
-import { useReadShop } from './use-hidden';
 import { useLastInstrument } from './use-last-instrument';
 import { DIAMETER_OF_NO_DUCT, insideOf, type Place } from './use-places';
 
@@ -94,9 +95,10 @@ export function useTaking(
   const taken = reads.flatMap((read) => (read.ok && read.taken ? [read.taken] : []));
   const isWhole = isTraverse ? taken.length === reads.length : taken.length > 0;
   const isReadable = reads.every(({ ok }) => ok);
-  const openGates = [
-    ...(gates ?? (draft.gates === 'own' && drop ? gatesOfDrop(drop) : gatesOpenNow(tree))),
-  ];
+  const switches = useSwitches();
+  const assumed = gates ?? (draft.gates === 'own' && drop ? gatesOfDrop(drop) : gatesOpenNow(tree));
+  // Gates with switches say themselves whether they are open.
+  const openGates = [...(switches?.gates.open ?? assumed)];
   const read = reads.flatMap((one) => (one.ok && one.taken ? [one.unit] : []))[0];
   const fields: ReadingFields = {
     testPoint: point.id,

@@ -1,11 +1,14 @@
 'use client';
 
+import { compareCandidates } from '@frank-gauge/core/analysis';
 import { recordWith, type Weighing } from '@frank-gauge/core/journal';
 import { WEIGHING_ACCURACY } from '@frank-gauge/core/reading';
+import { SCALE, trueMass } from '@frank-gauge/core/simulate';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { DayField } from '@/fields/day-field';
+import { useDuctTree } from '@/model/use-design';
 import { record } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -14,6 +17,8 @@ import { TextField } from '@/ui/text-field';
 import { dayMoment, localDay } from '@/words/local-day';
 import { undoAloud } from '../../frame/undo-aloud';
 import { Line, ShopQuantity } from '../../parts/line';
+import { useHidden, useReadShop } from '../../parts/stand-ins/use-hidden';
+import { useStandIn } from '../../parts/stand-ins/use-stand-in';
 import { BIN_NAMES } from './bin-names';
 
 interface Typed {
@@ -24,6 +29,8 @@ interface Typed {
   /** s */
   readonly hours: number | null;
   readonly accuracy: number | null;
+  /** The weight was shown by a stand-in. */
+  readonly isSimulated: boolean;
   readonly note: string;
 }
 
@@ -34,6 +41,7 @@ const blank = (bin: Weighing['bin'] = 'separator'): Typed => ({
   volume: null,
   hours: null,
   accuracy: null,
+  isSimulated: false,
   note: '',
 });
 
@@ -42,9 +50,13 @@ export function WeighingForm() {
   const [typed, setTyped] = useState<Typed>(blank);
   const [refusal, setRefusal] = useState<string | null>(null);
   const adopt = useAdopt();
+  const tree = useDuctTree();
+  const standIn = useStandIn('scale', SCALE);
+  const hidden = useHidden();
+  const real = useReadShop(true);
   const change = (next: Partial<Typed>) => setTyped((before) => ({ ...before, ...next }));
   const add = () => {
-    const { bin, day, mass, volume, hours, accuracy, note } = typed;
+    const { bin, day, mass, volume, hours, accuracy, isSimulated, note } = typed;
     const at = dayMoment(day, Date.now());
     if (typeof at === 'string') return setRefusal(at);
     if (mass === null && volume === null)
@@ -54,6 +66,7 @@ export function WeighingForm() {
         weighings.push(
           recordWith('weighings', {
             ...{ id: nanoid(10), at: at.toISOString(), bin, mass, volume, accuracy, note },
+            isSimulated: isSimulated && mass !== null,
             hours: hours === null ? null : hours / 3600,
           }),
         );
@@ -65,6 +78,16 @@ export function WeighingForm() {
       action: { label: 'Undo', onClick: () => void undoAloud() },
     });
     setTyped(blank(bin));
+  };
+  const weigh = () => {
+    if (typed.hours === null)
+      return setRefusal('Enter the machine hours first: the scale weighs what they made.');
+    const load = compareCandidates({ ...real, candidates: [] }, tree, 'found', [])[0]?.load;
+    if (!load || !standIn) return setRefusal('The blower does not run in this shop.');
+    setRefusal(null);
+    const believed = { rate: real.collector.dust.rate, caught: load.separator.caught };
+    const mass = standIn.shownOf(trueMass(believed, typed.bin, typed.hours / 3600, hidden));
+    change({ mass, isSimulated: true });
   };
   return (
     <form
@@ -98,8 +121,8 @@ export function WeighingForm() {
           min={0}
           max={10_000}
           placeholder="not weighed"
-          onChange={(mass) => change({ mass })}
-          onClear={() => change({ mass: null })}
+          onChange={(mass) => change({ mass, isSimulated: false })}
+          onClear={() => change({ mass: null, isSimulated: false })}
         />
       </Line>
       <Line label="Volume">
@@ -149,6 +172,7 @@ export function WeighingForm() {
           onChange={(note) => change({ note })}
         />
       </Line>
+      {standIn && <Button onClick={weigh}>Read the simulated scale</Button>}
       {refusal && (
         <p role="alert" className="text-starved-text">
           {refusal}

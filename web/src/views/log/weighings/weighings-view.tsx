@@ -112,7 +112,7 @@ function WeighingTable({ weighings }: { readonly weighings: readonly Weighing[] 
       <tbody>
         {weighings.toReversed().map((weighing) => {
           const day = format(timeOf(weighing), 'MMM d, yyyy');
-          const { mass, volume, hours, note } = weighing;
+          const { mass, volume, hours, note, isSimulated } = weighing;
           const held = [
             ...(mass === null ? [] : [formatShort(mass, 'mass', system)]),
             ...(volume === null ? [] : [formatShort(volume, 'volume', system)]),
@@ -124,7 +124,10 @@ function WeighingTable({ weighings }: { readonly weighings: readonly Weighing[] 
                 {BIN_NAMES[weighing.bin]}
                 {note !== '' && <span className="block text-[14px] text-quiet">{note}</span>}
               </td>
-              <td className="py-1 pr-3">{held.join(', ')}</td>
+              <td className="py-1 pr-3">
+                {held.join(', ')}
+                {isSimulated && <span className="block text-[14px] text-quiet">simulated</span>}
+              </td>
               <td className="py-1 pr-3">{hours === null ? '' : `${hours} h`}</td>
               <td>
                 <RemoveButton
