@@ -7,6 +7,7 @@ import {
   circumstancesOf,
   compareReadings,
   compareSides,
+  indexOf,
   sharedShortfall,
   worthOfEvents,
 } from '@frank-gauge/core/reading';
@@ -72,7 +73,7 @@ describe('the demo shop', () => {
   it('tells its year: sealing gained, the filter loaded and was cleaned, then a leak opened', () => {
     const { shop, journal, tree } = demo();
     const by = (reading: Reading) => circumstancesOf(reading, shop, tree, journal);
-    const [sealed, cleaned] = worthOfEvents(journal.events, journal.readings, by);
+    const [sealed, cleaned] = worthOfEvents(journal.events, indexOf(journal.readings).byPoint, by);
     expect(sealed?.event.kind).toBe('sealed');
     expect(sealed?.overall?.isSignificant).toBe(true);
     expect(sealed?.overall?.low).toBeGreaterThan(1.03);

@@ -50,7 +50,12 @@ export {
   type Missing,
   type SideReadings,
 } from '../src/reading/compare-sides';
-export { type EventWorth, type WorthAtPoint, worthOfEvents } from '../src/reading/event-worth';
+export {
+  type EventWorth,
+  type WorthAtPoint,
+  worthOfEvent,
+  worthOfEvents,
+} from '../src/reading/event-worth';
 export {
   type ExpectedReading,
   expectedReading,
@@ -76,6 +81,7 @@ export {
 } from '../src/reading/guided-round';
 export { pointOfDrop } from '../src/reading/point-of-drop';
 export { type PromisedFlow, promisedFlows } from '../src/reading/promised-flows';
+export { indexOf, ReadingIndex, type ReadingsByPoint } from '../src/reading/reading-index';
 export {
   type SuspectedBy,
   type Suspicion,

@@ -7,7 +7,7 @@ test.use({ ...phone, viewport: { width: 390, height: 844 }, serviceWorkers: 'all
 async function withSimulatedVane(page: Page): Promise<void> {
   await openDemo(page);
   await page.goto('/shop/heron-slip/log/instruments');
-  await page.getByRole('button', { name: 'Add a simulated vane' }).tap();
+  await page.getByLabel('Add a simulated meter').selectOption('Simulated vane');
   await saved(page);
   await page.getByRole('link', { name: 'Guided round' }).tap();
   await page.getByLabel('Read by').fill('Mo');

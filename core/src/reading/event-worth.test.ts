@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { type JournalRecord, recordWith } from '../journal/journal';
 import type { Reading } from '../journal/reading';
-import { worthOfEvents } from './event-worth';
+import { worthOfEvents as worthByPoint } from './event-worth';
+import { indexOf } from './reading-index';
 
 const vane = recordWith('instruments', { id: 'vane', name: 'Vane', kind: 'vane', accuracy: 0.03 });
 const by = () => ({
@@ -27,6 +28,12 @@ const read = (day: number, testPoint: string, flow: number, fields: Partial<Read
     note: '',
     ...fields,
   });
+
+const worthOfEvents = (
+  events: Parameters<typeof worthByPoint>[0],
+  readings: readonly Reading[],
+  circumstances: typeof by,
+) => worthByPoint(events, indexOf(readings).byPoint, circumstances);
 
 type Fields = Partial<JournalRecord<'events'>>;
 const event = (day: number, fields: Fields = {}) =>

@@ -3,6 +3,7 @@ import { timeOf } from '../journal/journal';
 import { isOfFlow, type Reading } from '../journal/reading';
 import { measuredFlow } from '../measuring/measured-flow';
 import { type ComparedSides, compareSides, type SideReadings } from './compare-sides';
+import { countAfter, type ReadingsByPoint } from './reading-index';
 
 /** What a change of the shop was worth at one test point: the readings nearest to it on either side. */
 export interface WorthAtPoint {
@@ -36,40 +37,36 @@ export interface EventWorth {
 }
 
 /**
- * What every change of the shop was worth: at each test point the last reading before it held against the first
- * one after it. Earliest change first.
+ * What a change of the shop was worth: at each test point the last reading before it held against the first one after
+ * it.
+ * @param events every change, this one among them
+ * @param byPoint readings that count
  * @param by what each reading is corrected by
  */
-export function worthOfEvents(
+export function worthOfEvent(
+  event: ShopEvent,
   events: readonly ShopEvent[],
-  readings: readonly Reading[],
+  byPoint: ReadingsByPoint,
   by: SideReadings['by'],
-): EventWorth[] {
-  if (events.length === 0) return [];
-  // Their times are read once: a log may have tens of thousands.
-  const counting = readings
-    .filter(({ struckOut }) => struckOut === null)
-    .map((reading) => ({ reading, time: timeOf(reading) }))
-    .sort((a, b) => a.time - b.time)
-    .map(({ reading }) => reading);
-  const ofPoint = new Map<string, Reading[]>();
-  for (const reading of counting) {
-    const list = ofPoint.get(reading.testPoint);
-    if (list) list.push(reading);
-    else ofPoint.set(reading.testPoint, [reading]);
-  }
-  return events
-    .toSorted((a, b) => timeOf(a) - timeOf(b))
-    .map((event) => {
-      const points = [...ofPoint].flatMap(([testPoint, list]) =>
-        worthAt(testPoint, list, timeOf(event), by),
-      );
-      const along = events.filter(
-        (other) => other.id !== event.id && points.some((point) => isBetween(other, point)),
-      );
-      return { event, along, points, ...summary(event, along, points) };
-    });
+): EventWorth {
+  const points = [...byPoint].flatMap(([testPoint, list]) =>
+    worthAt(testPoint, list, timeOf(event), by),
+  );
+  const along = events.filter(
+    (other) => other.id !== event.id && points.some((point) => isBetween(other, point)),
+  );
+  return { event, along, points, ...summary(event, along, points) };
 }
+
+/** What every change was worth, the earliest first. */
+export const worthOfEvents = (
+  events: readonly ShopEvent[],
+  byPoint: ReadingsByPoint,
+  by: SideReadings['by'],
+): EventWorth[] =>
+  events
+    .toSorted((a, b) => timeOf(a) - timeOf(b))
+    .map((event) => worthOfEvent(event, events, byPoint, by));
 
 const isBetween = (event: ShopEvent, { before, after }: WorthAtPoint) =>
   timeOf(event) >= timeOf(before) && timeOf(event) <= timeOf(after);
@@ -80,8 +77,8 @@ function worthAt(
   time: number,
   by: SideReadings['by'],
 ): WorthAtPoint[] {
-  const next = list.findIndex((reading) => timeOf(reading) > time);
-  const [before, after] = [list[next - 1], list[next]];
+  const later = countAfter(list, time);
+  const [before, after] = [list[later], list[later - 1]];
   if (!before || !after) return [];
   const compared = compareSides({ readings: [before], by }, { readings: [after], by });
   const [was, is] = [measuredFlow(before, by(before)), measuredFlow(after, by(after))];

@@ -3,7 +3,8 @@ import { recordWith } from '../journal/journal';
 import type { Reading } from '../journal/reading';
 import { correctReading } from '../measuring/corrections';
 import { measuredFlow } from '../measuring/measured-flow';
-import { filterAtOneFlow } from './filter-at-flow';
+import { filterAtOneFlow as filterByPoint } from './filter-at-flow';
+import { indexOf } from './reading-index';
 
 const meter = recordWith('instruments', { id: 'm', name: 'M', kind: 'other', accuracy: 0.03 });
 const by = () => ({
@@ -30,6 +31,12 @@ const reading = (
     taken: [{ kind: 'value', value }],
     ...rest,
   });
+const filterAtOneFlow = (
+  readings: readonly Reading[],
+  filters: ReadonlySet<string>,
+  circumstances: typeof by,
+  most = 300,
+) => filterByPoint(indexOf(readings).byPoint, filters, circumstances, most);
 const FILTERS = new Set(['filter']);
 
 describe('pressure across the filter at one flow', () => {

@@ -78,6 +78,15 @@ export async function deleteRecords(db: Tables, shop: string): Promise<void> {
   for (const kind of RECORD_KINDS) await ofShop(db.table(kind), shop).delete();
 }
 
+/** Records that are checked within one task. */
+const CHECKED_AT_ONCE = 400;
+
+/** Lets the browser draw and hear the user before more is done. */
+function nextTask(): Promise<void> {
+  const { scheduler } = globalThis as { scheduler?: { yield?: () => Promise<void> } };
+  return scheduler?.yield?.() ?? new Promise((resolve) => setTimeout(resolve));
+}
+
 /** A record as it is stored, with defaults for fields that are newer; null where it is damaged. */
 function recordOf<K extends RecordKind>(kind: K, row: RecordRow): JournalRecord<K> | null {
   const checked = RECORD_TYPES[kind].schema.safeParse(row.record);
@@ -117,9 +126,8 @@ export async function readOpenJournal(db: Tables, shop: string): Promise<OpenJou
 }
 
 /**
- * Readings newest first, in pieces of about so many: a long journal shows its first rows before all of
- * it is read, and no piece keeps the page long. Each piece is found by stepping over an index, then read
- * at once.
+ * Readings newest first, in pieces: a long journal shows its first rows before all of it is read, and no piece keeps
+ * the page long. About so many are found by stepping over an index and read at once, then checked a few at a time.
  */
 export async function* readingsNewestFirst(
   db: Tables,
@@ -138,7 +146,10 @@ export async function* readingsNewestFirst(
       .limit(1)
       .primaryKeys();
     const rows: RecordRow[] = await ofShop(table, shop, from, before).toArray();
-    if (rows.length > 0) yield recordsOf('readings', rows).reverse();
+    for (let end = rows.length; end > 0; end -= CHECKED_AT_ONCE) {
+      yield recordsOf('readings', rows.slice(Math.max(0, end - CHECKED_AT_ONCE), end)).reverse();
+      await nextTask();
+    }
     oldest = from && rows[0];
   }
 }

@@ -1,29 +1,26 @@
 'use client';
 
 import { startTransition, useEffect, useState } from 'react';
-import { database } from '@/storage/database';
-import { type ListedReadings, ReadingList } from '@/storage/reading-list';
-import { shopSession } from '@/storage/session';
-
-const NOT_YET: ListedReadings = { readings: [], isWhole: false };
+import { type KeptReadings, keptReadings, NOTHING_READ } from './kept-readings';
 
 /**
  * The readings of the open shop, newest first, as they are read and logged. While they are read they are
  * drawn as the browser has time; what is logged after that shows at once.
  */
-export function useReadings(shop: string): ListedReadings {
-  const [listed, setListed] = useState(NOT_YET);
+export function useReadings(shop: string): KeptReadings {
+  const [listed, setListed] = useState(NOTHING_READ);
   useEffect(() => {
-    const list = new ReadingList(database(), shop, shopSession);
-    let wasWhole = false;
-    const stop = list.state.subscribe((next) => {
+    const kept = keptReadings(shop);
+    let { isWhole: wasWhole } = kept.state.getState();
+    startTransition(() => setListed(kept.state.getState()));
+    const stop = kept.state.subscribe((next) => {
       if (wasWhole) setListed(next);
       else startTransition(() => setListed(next));
       wasWhole = next.isWhole;
     });
     return () => {
       stop();
-      list.close();
+      kept.leave();
     };
   }, [shop]);
   return listed;

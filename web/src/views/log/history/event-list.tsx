@@ -2,24 +2,34 @@
 
 import { NO_DIFF, type ShopEvent, timeOf } from '@frank-gauge/core/journal';
 import { formatQuantity, formatShort, toSI, unitSymbol } from '@frank-gauge/core/quantity';
-import type { EventWorth, WorthAtPoint } from '@frank-gauge/core/reading';
+import {
+  type EventWorth,
+  type ReadingsByPoint,
+  type SideReadings,
+  type WorthAtPoint,
+  worthOfEvent,
+} from '@frank-gauge/core/reading';
 import { format } from 'date-fns';
+import { memo, useMemo } from 'react';
 import { toast } from 'sonner';
 import { useDesign, useUnits } from '@/model/use-design';
-import { apply } from '@/storage/session';
+import { apply, useJournal } from '@/storage/session';
 import { RemoveButton } from '@/ui/remove-button';
 import { comparedWords, EVENT_NAMES, percentChange, percentInterval } from '@/words/change-words';
 import { undoAloud } from '../../frame/undo-aloud';
 import { Photos } from '../../parts/photos/photos';
 
 interface Props {
-  readonly worths: readonly EventWorth[];
+  readonly byPoint: ReadingsByPoint;
   readonly names: ReadonlyMap<string, string>;
+  readonly by: SideReadings['by'];
 }
 
 /** Every change of the shop, the latest first, with what the readings around it say it was worth. */
-export function EventList({ worths, names }: Props) {
-  if (worths.length === 0) {
+export function EventList(props: Props) {
+  const events = useJournal((journal) => journal.events);
+  const latestFirst = useMemo(() => events.toSorted((a, b) => timeOf(b) - timeOf(a)), [events]);
+  if (events.length === 0) {
     return (
       <p className="max-w-prose text-[17px]">
         No changes logged yet. Read the drops, change one thing, read them again: the log says what
@@ -29,8 +39,8 @@ export function EventList({ worths, names }: Props) {
   }
   return (
     <ol className="border-rule border-t">
-      {worths.toReversed().map((worth) => (
-        <EventItem key={worth.event.id} worth={worth} names={names} />
+      {latestFirst.map((event) => (
+        <EventItem key={event.id} event={event} events={events} {...props} />
       ))}
     </ol>
   );
@@ -42,14 +52,18 @@ function remove(event: ShopEvent): void {
   toast(`Removed: ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
 }
 
-function EventItem({
-  worth,
-  names,
-}: {
-  readonly worth: EventWorth;
-  readonly names: ReadonlyMap<string, string>;
-}) {
-  const { event, along, points, overall, promised } = worth;
+interface ItemProps extends Props {
+  readonly event: ShopEvent;
+  readonly events: readonly ShopEvent[];
+}
+
+/** One change. Each works out its own worth, so that a hundred of them do not hold up a frame. */
+const EventItem = memo(function EventItem({ event, events, byPoint, names, by }: ItemProps) {
+  const worth = useMemo(
+    () => worthOfEvent(event, events, byPoint, by),
+    [event, events, byPoint, by],
+  );
+  const { along, points, overall, promised } = worth;
   const money = useDesign((shop) => shop.shop.money.currency);
   const day = format(timeOf(event), 'MMMM d, yyyy');
   const name = EVENT_NAMES[event.kind];
@@ -120,7 +134,7 @@ function EventItem({
       )}
     </li>
   );
-}
+});
 
 /** Airflow gained at a drop in the mean, and what each of it cost. */
 function Gain({ worth: { overall, gained, costPerFlow } }: { readonly worth: EventWorth }) {

@@ -1,11 +1,8 @@
 'use client';
 
-import type { Reading } from '@frank-gauge/core/journal';
-import { worthOfEvents } from '@frank-gauge/core/reading';
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useDesign } from '@/model/use-design';
-import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { PartLoading } from '@/ui/part-loading';
 import { useCircumstances } from '../use-circumstances';
@@ -18,19 +15,14 @@ import { VisitTable } from './visit-table';
 const loadTrend = () => import('./trend').then((module) => module.Trend);
 const Trend = dynamic(loadTrend, { loading: PartLoading });
 
-const NONE: readonly Reading[] = [];
-
 /** What was changed and what it was worth, visit against visit, and each test point over time. */
 export function HistoryView() {
   const shopId = useDesign((shop) => shop.id);
-  const { readings: read, isWhole } = useReadings(shopId);
-  // Not before all are read: half a log would say something else.
-  const readings = isWhole ? read : NONE;
-  const events = useJournal((journal) => journal.events);
+  // Empty until all are read: half a log would say something else.
+  const { byPoint, byDay } = useReadings(shopId).index;
   const by = useCircumstances();
   const names = usePointNames();
   const [isAdding, setAdding] = useState(false);
-  const worths = useMemo(() => worthOfEvents(events, readings, by), [events, readings, by]);
   return (
     <div className="grid md:h-full md:overflow-hidden xl:grid-cols-2">
       <section
@@ -52,7 +44,7 @@ export function HistoryView() {
             <Button onClick={() => setAdding(true)}>Add a change</Button>
           </div>
         )}
-        <EventList worths={worths} names={names} />
+        <EventList byPoint={byPoint} names={names} by={by} />
       </section>
       <section
         aria-label="Readings over time"
@@ -60,8 +52,8 @@ export function HistoryView() {
         tabIndex={0}
         className="@container min-w-0 border-rule px-4 pt-3 pb-6 max-xl:border-t md:overflow-y-auto"
       >
-        <VisitTable readings={readings} names={names} by={by}>
-          <Trend readings={readings} names={names} by={by} />
+        <VisitTable days={byDay} names={names} by={by}>
+          <Trend byPoint={byPoint} names={names} by={by} />
         </VisitTable>
       </section>
     </div>

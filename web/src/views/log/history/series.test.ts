@@ -1,6 +1,7 @@
-import { type JournalRecord, recordWith } from '@frank-gauge/core/journal';
+import { type JournalRecord, type Reading, recordWith } from '@frank-gauge/core/journal';
+import { indexOf } from '@frank-gauge/core/reading';
 import { describe, expect, it } from 'vitest';
-import { MOST_DRAWN, trendOf } from './series';
+import { MOST_DRAWN, trendOf as trendOfLatest } from './series';
 
 const vane = recordWith('instruments', { id: 'vane', name: 'Vane', kind: 'vane', accuracy: 0.03 });
 const by = () => ({
@@ -9,6 +10,9 @@ const by = () => ({
   air: { density: 1.2, viscosity: 1.82e-5 },
   roughness: 9e-5,
 });
+
+const trendOf = (readings: readonly Reading[], circumstances: typeof by) =>
+  trendOfLatest(indexOf(readings).byPoint.get('planer') ?? [], circumstances);
 
 type Fields = Partial<JournalRecord<'readings'>>;
 const reading = (day: number, values: readonly number[], fields: Fields = {}) =>

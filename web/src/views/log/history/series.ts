@@ -3,6 +3,7 @@ import {
   catchesOf,
   correctReading,
   filterAtOneFlow,
+  type ReadingsByPoint,
   type SideReadings,
 } from '@frank-gauge/core/reading';
 
@@ -31,22 +32,21 @@ export interface Series {
 }
 
 /** The most readings that are drawn, the latest: more would be a black band. */
-export const MOST_DRAWN = 300;
+export const MOST_DRAWN = 200;
 
 /** Readings that may stand in one series: of one method, and of one quantity once corrected. */
 const seriesOf = (reading: Reading, quantity: Reading['quantity']) =>
   `${reading.method} ${quantity}${reading.method === 'relative' ? ` ${reading.instrument}` : ''}`;
 
 /**
- * The trend of one test point: its latest readings that count, corrected, of the kind the latest one is of. Methods are
- * never mixed. Null: there are none.
+ * The trend of one test point: its latest readings, corrected, of the kind the latest one is of. Methods are never
+ * mixed. Null: there are none.
+ * @param readings that count, the latest first
  */
 export function trendOf(readings: readonly Reading[], by: SideReadings['by']): Series | null {
-  const counting = readings
-    .filter(({ struckOut }) => struckOut === null)
-    .toSorted((a, b) => timeOf(a) - timeOf(b));
-  const corrected = counting
-    .slice(-MOST_DRAWN)
+  const corrected = readings
+    .slice(0, MOST_DRAWN)
+    .reverse()
     .map((reading) => ({ reading, ...correctReading(reading, by(reading)) }));
   const last = corrected.at(-1);
   if (!last) return null;
@@ -75,7 +75,7 @@ export function trendOf(readings: readonly Reading[], by: SideReadings['by']): S
     quantity: isRelative ? 'share' : last.quantity,
     points,
     leftOut: corrected.length - own.length,
-    earlier: counting.length - corrected.length,
+    earlier: readings.length - corrected.length,
   };
 }
 
@@ -111,11 +111,11 @@ export function soundTrend(sounds: readonly SoundReading[]): Series | null {
 
 /** Pressure across the filter at one flow, and that flow, m³/s; null: none was read beside an airflow. */
 export function filterTrend(
-  readings: readonly Reading[],
+  byPoint: ReadingsByPoint,
   filters: ReadonlySet<string>,
   by: SideReadings['by'],
 ): { readonly series: Series; readonly atFlow: number } | null {
-  const found = filterAtOneFlow(readings, filters, by);
+  const found = filterAtOneFlow(byPoint, filters, by, MOST_DRAWN);
   if (!found || found.points.length === 0) return null;
   const points = found.points.map(({ reading, pressure, uncertainty }) => ({
     ...{ id: reading.id, time: timeOf(reading), value: pressure, uncertainty },
@@ -123,7 +123,7 @@ export function filterTrend(
     isSimulated: reading.isSimulated,
   }));
   return {
-    series: { quantity: 'pressure', ...latest(points), leftOut: found.leftOut },
+    series: { quantity: 'pressure', points, leftOut: found.leftOut, earlier: found.earlier },
     atFlow: found.atFlow,
   };
 }

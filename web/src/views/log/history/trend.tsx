@@ -8,17 +8,19 @@ import {
   type UnitSystem,
   unitSymbol,
 } from '@frank-gauge/core/quantity';
-import type { SideReadings } from '@frank-gauge/core/reading';
+import type { ReadingsByPoint, SideReadings } from '@frank-gauge/core/reading';
 import { format } from 'date-fns';
-import { useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import {
   CartesianGrid,
-  ErrorBar,
-  ReferenceLine,
+  getNiceTickValues,
   ResponsiveContainer,
   Scatter,
   ScatterChart,
   Tooltip,
+  usePlotArea,
+  useXAxisScale,
+  useYAxisScale,
   XAxis,
   YAxis,
 } from 'recharts';
@@ -39,16 +41,19 @@ import {
 } from './series';
 
 interface Props {
-  readonly readings: readonly Reading[];
+  readonly byPoint: ReadingsByPoint;
   readonly names: ReadonlyMap<string, string>;
   readonly by: SideReadings['by'];
 }
 
 /** One thing over time: a test point, the filter at one flow, the separator's catch, a sound level. */
-export function Trend({ readings, names, by }: Props) {
+export function Trend({ byPoint, names, by }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
-  const subjects = useSubjects(readings, names, by);
-  const subject = subjects.find(({ value }) => value === chosen) ?? subjects[0];
+  const subjects = useSubjects(byPoint, names, by);
+  const find = (wanted: string | null) =>
+    subjects.find(({ value }) => value === wanted) ?? subjects[0];
+  // What is drawn follows the choice as the browser has time.
+  const subject = find(useDeferredValue(chosen));
   const trend = useMemo(() => subject?.trend() ?? null, [subject]);
   return (
     <>
@@ -60,7 +65,7 @@ export function Trend({ readings, names, by }: Props) {
           <div className="w-64 print:hidden">
             <Choice
               label="What is drawn over time"
-              value={subject.value}
+              value={find(chosen)?.value ?? ''}
               options={subjects.map(({ value, label }) => ({ value, label }))}
               onChange={setChosen}
             />
@@ -82,7 +87,7 @@ interface Subject {
 
 /** All that can be drawn, the test point with the most to see first. */
 function useSubjects(
-  readings: readonly Reading[],
+  byPoint: ReadingsByPoint,
   names: ReadonlyMap<string, string>,
   by: SideReadings['by'],
 ): readonly Subject[] {
@@ -91,11 +96,12 @@ function useSubjects(
   const weighings = useJournal((journal) => journal.weighings);
   const sounds = useJournal((journal) => journal.sounds);
   return useMemo(() => {
-    const counts = new Map<string, number>();
-    for (const { testPoint, taken } of readings) {
-      const isValue = taken.every(({ kind }) => kind === 'value');
-      counts.set(testPoint, (counts.get(testPoint) ?? 0) + (isValue ? 1 : 0));
-    }
+    const counts = new Map(
+      [...byPoint].map(([point, list]) => [
+        point,
+        list.slice(0, MOST_DRAWN).filter(isValue).length,
+      ]),
+    );
     const points = [...counts.keys()]
       .filter((point) => names.has(point))
       .toSorted((a, b) => (counts.get(b) ?? 0) - (counts.get(a) ?? 0));
@@ -104,8 +110,8 @@ function useSubjects(
     const filters = new Set(testPoints.filter(isFilter).map(({ id }) => id));
     const ofPoints = points.map((point): Subject => {
       const label = names.get(point) ?? point;
-      const own = () => readings.filter(({ testPoint }) => testPoint === point);
-      return { value: `point ${point}`, label, trend: () => wrapped(trendOf(own(), by)) };
+      const own = byPoint.get(point) ?? [];
+      return { value: `point ${point}`, label, trend: () => wrapped(trendOf(own, by)) };
     });
     const ofFilter = points.some((point) => filters.has(point))
       ? [
@@ -113,7 +119,7 @@ function useSubjects(
             value: 'filter',
             label: 'Filter, at one flow',
             trend: () => {
-              const found = filterTrend(readings, filters, by);
+              const found = filterTrend(byPoint, filters, by);
               const symbol = unitSymbol('pressure', system);
               return (
                 found && {
@@ -144,8 +150,10 @@ function useSubjects(
       };
     });
     return [...ofPoints, ...ofFilter, ...ofWeighings, ...ofSounds];
-  }, [readings, names, by, system, testPoints, weighings, sounds]);
+  }, [byPoint, names, by, system, testPoints, weighings, sounds]);
 }
+
+const isValue = ({ taken }: Reading) => taken.every(({ kind }) => kind === 'value');
 
 const wrapped = (series: Series | null) => series && { series };
 
@@ -163,7 +171,7 @@ interface ChartProps {
   readonly title?: string | undefined;
 }
 
-function TrendChart({ series, name, title }: ChartProps) {
+const TrendChart = memo(function TrendChart({ series, name, title }: ChartProps) {
   const system = useUnits();
   const events = useJournal((journal) => journal.events);
   const { quantity, points, leftOut, earlier } = series;
@@ -180,6 +188,8 @@ function TrendChart({ series, name, title }: ChartProps) {
   const marks = events.filter(
     (event) => timeOf(event) >= first - margin && timeOf(event) <= last + margin,
   );
+  const ends = drawn.flatMap(({ y, error }) => [y - error, y + error]);
+  const ticks = getNiceTickValues([Math.min(...ends), Math.max(...ends)], 5);
   const axis = { stroke: 'var(--quiet)', fontSize: 12, tickLine: false } as const;
   return (
     <figure>
@@ -197,7 +207,8 @@ function TrendChart({ series, name, title }: ChartProps) {
           <YAxis
             dataKey="y"
             type="number"
-            domain={['auto', 'auto']}
+            domain={[ticks[0] ?? 0, ticks.at(-1) ?? 1]}
+            ticks={ticks}
             width={66}
             tickFormatter={(tick: number) => tick.toLocaleString('en-US')}
             {...axis}
@@ -218,44 +229,8 @@ function TrendChart({ series, name, title }: ChartProps) {
               key === 'time' ? format(Number(value), 'MMM d, yyyy') : toAxis.write(Number(value))
             }
           />
-          {marks.map((event) => (
-            <ReferenceLine
-              key={event.id}
-              x={timeOf(event)}
-              stroke="var(--quiet)"
-              strokeDasharray="4 3"
-            />
-          ))}
-          <Scatter
-            data={drawn.filter(({ bound }) => bound === null)}
-            name={name}
-            fill="var(--ink)"
-            isAnimationActive={false}
-          >
-            <ErrorBar
-              dataKey="error"
-              direction="y"
-              width={6}
-              stroke="var(--ink)"
-              strokeWidth={1.5}
-            />
-          </Scatter>
-          <Scatter
-            data={drawn.filter(({ bound }) => bound === 'at least')}
-            name={`${name}, at least`}
-            shape="triangle"
-            fill="var(--paper)"
-            stroke="var(--ink)"
-            isAnimationActive={false}
-          />
-          <Scatter
-            data={drawn.filter(({ bound }) => bound === 'at most')}
-            name={`${name}, at most`}
-            shape="square"
-            fill="var(--paper)"
-            stroke="var(--ink)"
-            isAnimationActive={false}
-          />
+          <TrendMarks drawn={drawn} changes={marks} />
+          <Scatter data={drawn} name={name} isAnimationActive={false} shape={Touched} />
         </ScatterChart>
       </ResponsiveContainer>
       <figcaption className="text-[14px] text-quiet">
@@ -278,6 +253,74 @@ function TrendChart({ series, name, title }: ChartProps) {
         <Marks marks={marks} />
       </figcaption>
     </figure>
+  );
+});
+
+/** Where the pointer finds a reading. */
+const Touched = ({
+  cx,
+  cy,
+}: {
+  readonly cx?: number | undefined;
+  readonly cy?: number | undefined;
+}) => <circle cx={cx} cy={cy} r={7} fillOpacity={0} />;
+
+interface MarksProps {
+  readonly drawn: readonly Drawn[];
+  readonly changes: readonly ShopEvent[];
+}
+
+/**
+ * Every reading with its interval, bounds as a triangle or a square, changes of the shop as dashed lines: a few paths
+ * for all of them, since a component for each takes a third of a second.
+ */
+function TrendMarks({ drawn, changes }: MarksProps) {
+  const [xOf, yOf, area] = [useXAxisScale(), useYAxisScale(), usePlotArea()];
+  if (!xOf || !yOf || !area) return null;
+  const placed = drawn.map((each) => ({
+    ...each,
+    x: Number(xOf(each.time)),
+    top: Number(yOf(each.y + each.error)),
+    middle: Number(yOf(each.y)),
+    bottom: Number(yOf(each.y - each.error)),
+  }));
+  type Placed = (typeof placed)[number];
+  const path = (bound: TrendPoint['bound'], of: (each: Placed) => string) =>
+    placed.flatMap((each) => (each.bound === bound ? [of(each)] : [])).join('');
+  const outlined = { fill: 'var(--paper)', stroke: 'var(--ink)' } as const;
+  return (
+    <g>
+      <path
+        d={changes
+          .map((event) => `M${Number(xOf(timeOf(event)))} ${area.y}v${area.height}`)
+          .join('')}
+        stroke="var(--quiet)"
+        strokeDasharray="4 3"
+      />
+      <path
+        d={path(
+          null,
+          ({ x, top, bottom }) => `M${x - 6} ${top}h12M${x} ${top}V${bottom}M${x - 6} ${bottom}h12`,
+        )}
+        stroke="var(--ink)"
+        strokeWidth={1.5}
+      />
+      <path
+        d={path(
+          null,
+          ({ x, middle }) => `M${x - 4.5} ${middle}a4.5 4.5 0 1 0 9 0a4.5 4.5 0 1 0 -9 0`,
+        )}
+        fill="var(--ink)"
+      />
+      <path
+        d={path('at least', ({ x, middle }) => `M${x} ${middle - 5}l5 10h-10z`)}
+        {...outlined}
+      />
+      <path
+        d={path('at most', ({ x, middle }) => `M${x - 4} ${middle - 4}h8v8h-8z`)}
+        {...outlined}
+      />
+    </g>
   );
 }
 

@@ -13,7 +13,7 @@ import { NearAndFar } from './near-and-far';
 import { byPoint, type Visit, visitsOf } from './visits';
 
 interface Props {
-  readonly readings: readonly Reading[];
+  readonly days: ReadonlyMap<string, readonly Reading[]>;
   readonly names: ReadonlyMap<string, string>;
   readonly by: SideReadings['by'];
   /** What stands between the days and what the chosen one says of near and far. */
@@ -21,7 +21,7 @@ interface Props {
 }
 
 /** The most days to choose from, the latest. */
-const MOST_LISTED = 300;
+const MOST_LISTED = 120;
 
 const dayName = ({ day, round }: Visit) =>
   round === null
@@ -35,9 +35,9 @@ const MODELS: readonly { readonly value: string; readonly label: string; readonl
 ];
 
 /** One day's readings against another's, or against the model, test point by test point. */
-export function VisitTable({ readings, names, by, children }: Props) {
+export function VisitTable({ days, names, by, children }: Props) {
   const rounds = useJournal((journal) => journal.rounds);
-  const visits = useMemo(() => visitsOf(readings, rounds), [readings, rounds]);
+  const visits = useMemo(() => visitsOf(days, rounds), [days, rounds]);
   const [chosen, setChosen] = useState<{ before?: string; after?: string }>({});
   const after = visits.find(({ key }) => key === chosen.after) ?? visits[0];
   const before =

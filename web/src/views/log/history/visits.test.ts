@@ -1,6 +1,10 @@
-import { recordWith } from '@frank-gauge/core/journal';
+import { type Reading, type Round, recordWith } from '@frank-gauge/core/journal';
+import { indexOf } from '@frank-gauge/core/reading';
 import { describe, expect, it } from 'vitest';
-import { byPoint, visitsOf } from './visits';
+import { byPoint, visitsOf as visitsOfDays } from './visits';
+
+const visitsOf = (readings: readonly Reading[], rounds: readonly Round[]) =>
+  visitsOfDays(indexOf(readings).byDay, rounds);
 
 // Noon, so that it is the same day wherever this runs between UTC−11 and UTC+11.
 const reading = (id: string, day: string, testPoint = 'planer', isStruckOut = false) =>

@@ -1,5 +1,4 @@
 import { type Reading, type Round, timeOf } from '@frank-gauge/core/journal';
-import { localDay } from '@/words/local-day';
 
 /** All readings of one day, or of one round. */
 export interface Visit {
@@ -15,21 +14,16 @@ export interface Visit {
 
 /**
  * The days readings were taken on, the latest first, and before each day the rounds of it where there was more than
- * one. Struck-out readings make no visit.
- * @param readings newest first
+ * one.
+ * @param days readings that count, the latest first
  */
-export function visitsOf(readings: readonly Reading[], rounds: readonly Round[]): Visit[] {
-  const days = new Map<string, Reading[]>();
-  for (const reading of readings) {
-    if (reading.struckOut !== null) continue;
-    const day = localDay(timeOf(reading));
-    const list = days.get(day);
-    if (list) list.push(reading);
-    else days.set(day, [reading]);
-  }
+export function visitsOf(
+  days: ReadonlyMap<string, readonly Reading[]>,
+  rounds: readonly Round[],
+): Visit[] {
   const byId = new Map(rounds.map((round) => [round.id, round]));
   return [...days]
-    .map(([day, list]): Visit => ({ key: day, day, round: null, readings: list.reverse() }))
+    .map(([day, list]): Visit => ({ key: day, day, round: null, readings: list.toReversed() }))
     .sort((a, b) => (a.day < b.day ? 1 : -1))
     .flatMap((visit) => [visit, ...roundsOf(visit, byId)]);
 }

@@ -38,7 +38,6 @@ export function HiddenFields() {
           }}
         />
       </div>
-      <SwitchFields />
       {hidden && (
         <>
           <p className="text-quiet">
@@ -63,6 +62,7 @@ export function HiddenFields() {
           {isShown && <Revealed hidden={hidden} />}
         </>
       )}
+      <SwitchFields />
     </section>
   );
 }
@@ -72,8 +72,8 @@ function SwitchFields() {
   const shop = useDesign(({ id }) => id);
   const switches = useSwitches();
   return (
-    <div className="pb-1.5">
-      <h3 className="text-[15px]">Gate switches</h3>
+    <div className="pt-3">
+      <h2 className="text-[16px]">Gate switches</h2>
       <div className="py-1.5">
         <Segmented
           label="Gate switches"

@@ -145,6 +145,9 @@ interface TypingProps {
   readonly onDone: () => void;
 }
 
+/** Boxes in a row, by the points of a traverse on one diameter. */
+const ACROSS = { 6: 'grid-cols-6', 8: 'grid-cols-4', 10: 'grid-cols-5' } as const;
+
 /** Three repeats, or the points of a traverse, typed with big keys; the last of them logs the reading. */
 function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
   const { reads, isWhole, isReadable, bare, instrument, isTraverse } = taking;
@@ -194,7 +197,7 @@ function Typing({ draft, taking, setRepeats, onDone }: TypingProps) {
       )}
       <ol
         aria-label={isTraverse ? 'Points' : 'Repeats'}
-        className={`grid gap-1.5 ${isTraverse ? 'grid-cols-5' : 'grid-cols-3'}`}
+        className={`grid gap-1.5 ${isTraverse ? ACROSS[draft.traverse.points] : 'grid-cols-3'}`}
       >
         {repeats.map((repeat, i) => (
           <li key={i}>

@@ -30,7 +30,10 @@ function Panel({ switches, wanted }: PanelProps) {
   const { upstreamFirst } = useDuctTree();
   const { open, isOnByHand } = switches.gates;
   const gated = upstreamFirst.filter(({ gate }) => gate !== null);
-  const others = gated.filter(({ id }) => open.includes(id) && !(wanted ?? open).includes(id));
+  const named = (isNamed: (run: string) => boolean) =>
+    gated.flatMap(({ id, name }) => (isNamed(id) ? [name] : [])).join(', ');
+  const alsoOpen = named((run) => wanted !== null && open.includes(run) && !wanted.includes(run));
+  const stillShut = named((run) => wanted?.includes(run) === true && !open.includes(run));
   const button =
     'min-h-11 border border-rule px-2 text-[14px] aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper md:min-h-8';
   return (
@@ -58,11 +61,10 @@ function Panel({ switches, wanted }: PanelProps) {
         </button>
       </div>
       <BlowerLine key={JSON.stringify(switches)} switches={switches} />
-      {others.length > 0 && (
-        <p className="text-[14px] text-starved-text">
-          ◆ Also open: {others.map(({ name }) => name).join(', ')}.
-        </p>
+      {stillShut !== '' && (
+        <p className="text-[14px] text-starved-text">◆ Still shut: {stillShut}.</p>
       )}
+      {alsoOpen !== '' && <p className="text-[14px] text-starved-text">◆ Also open: {alsoOpen}.</p>}
     </fieldset>
   );
 }
