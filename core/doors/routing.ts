@@ -48,4 +48,5 @@ export { planSheet } from '../src/routing/sheets/plan-sheet';
 export { type SheetItem, type SheetLayer, sheetExtent } from '../src/routing/sheets/sheet';
 export { collectorPipes, type Solid, solidsOf } from '../src/routing/sheets/solids';
 export { nearestFromAbove, nearestOn, type Point3 } from '../src/routing/space';
+export { placeInRun, runAtSpot } from '../src/routing/spot-on-ducts';
 export { ductHeight, type Goal, riseFrom } from '../src/routing/usual-route';

@@ -339,3 +339,35 @@ test('a meter on a cable is read line by line, and one that falls silent says so
   await saved(page);
   await expect(page.getByRole('row').filter({ hasText: '3,910 · 3,937 fpm' })).toHaveCount(1);
 });
+
+test('a test point is placed by a click on the plan: in a duct, or in the room, and moved the same way', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/log/points');
+  const list = page.getByRole('region', { name: 'Test points', exact: true });
+  const plan = page.getByRole('img', { name: 'Test points on the plan' });
+  const hint = page.getByRole('region', { name: 'On the plan' }).getByRole('paragraph');
+  // The first pipe that is drawn.
+  const duct = await plan.locator('.stroke-ink.fill-paper').first().boundingBox();
+  if (!duct) throw new Error('no duct');
+  await page.mouse.click(duct.x + duct.width / 2, duct.y + duct.height / 2);
+  const made = list.getByRole('button', { name: /^In / });
+  await expect(made).toHaveCount(1);
+  const name = (await made.textContent()) ?? '';
+  expect(name).not.toContain('In the room');
+  await expect(list.getByLabel(/^Down the run/)).not.toHaveValue('0');
+  await expect(hint).toHaveText(/^Click where In .* is: in a duct, or anywhere in the room\.$/);
+  // It is open: the next click moves it, out of the duct.
+  const { width, height } = (await plan.boundingBox()) ?? { width: 0, height: 0 };
+  await plan.click({ position: { x: 0.6 * width, y: 0.75 * height } });
+  await expect(list.getByLabel(/^From the left/)).not.toHaveValue('0');
+  await expect(made).toHaveCount(1);
+  // Shut again, a click makes another.
+  await made.click();
+  await plan.click({ position: { x: 0.4 * width, y: 0.75 * height } });
+  await expect(list.getByRole('button', { name: /^In the room/ })).toHaveCount(1);
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(list.getByRole('button', { name: /^In the room/ })).toHaveCount(0);
+});

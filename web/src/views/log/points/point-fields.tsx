@@ -1,35 +1,17 @@
 'use client';
 
-import { type JournalRecord, NO_DIFF, type TestPoint } from '@frank-gauge/core/journal';
+import { NO_DIFF } from '@frank-gauge/core/journal';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { database } from '@/storage/database';
 import { lastInstrumentAt } from '@/storage/journal-tables';
-import { apply, openShopId, record } from '@/storage/session';
+import { apply, openShopId } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/text-field';
 import { undoAloud } from '../../frame/undo-aloud';
 import { FieldLine, Line } from '../../parts/line';
 import type { Place } from '../taking/use-places';
-
-type Changing = { -readonly [K in keyof TestPoint]: TestPoint[K] };
-
-/** Changes a test point; one that a drop has only by default comes into the journal with its first change. */
-function editPoint({ point, name }: Place, field: string, make: (own: Changing) => void): void {
-  record(
-    `${field} of ${name}`,
-    ({ testPoints }) => {
-      const own = testPoints.find(({ id }) => id === point.id);
-      if (own) make(own);
-      else {
-        const made = structuredClone(point) as JournalRecord<'testPoints'>;
-        make(made);
-        testPoints.push(made);
-      }
-    },
-    { merge: `test point ${point.id} ${field}` },
-  );
-}
+import { editPoint } from './edit-point';
 
 /** What matters of a place that is measured at. */
 export function PointFields({ place }: { readonly place: Place }) {

@@ -13,9 +13,13 @@ import { Choice } from '@/ui/choice';
 import { PartLoading } from '@/ui/part-loading';
 import { OpeningLine } from '../../parts/opening-line';
 import { insideOf, type Place, SOMEWHERE, usePlaces } from '../taking/use-places';
+import { editPoint } from './edit-point';
 import { HoldingSketch } from './holding-sketch';
 import { PointFields } from './point-fields';
 
+const PlanPicker = dynamic(() => import('./plan-picker').then((module) => module.PlanPicker), {
+  loading: PartLoading,
+});
 const LabelsView = dynamic(() => import('./labels-view').then((module) => module.LabelsView), {
   loading: PartLoading,
 });
@@ -47,7 +51,7 @@ export function PointsView() {
   const shown = places.find(({ point }) => point.id === open) ?? null;
   if (hasLabels) return <LabelsView places={places} onDone={() => setHasLabels(false)} />;
   return (
-    <div className="grid md:h-full md:grid-cols-[minmax(0,1fr)_320px] md:overflow-hidden">
+    <div className="grid md:h-full md:grid-cols-[minmax(0,1fr)_320px] xl:grid-cols-[minmax(0,1fr)_420px] md:overflow-hidden">
       <section
         aria-label="Test points"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
@@ -72,14 +76,47 @@ export function PointsView() {
         )}
       </section>
       <section
-        aria-label="How to hold the meter"
+        aria-label="Where, and how to hold the meter"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reached by keyboard
         tabIndex={0}
         className="border-rule p-3 max-md:border-t md:overflow-y-auto md:border-l"
       >
+        <OnPlan places={places} open={shown} />
         <HoldingSketch place={shown} />
       </section>
     </div>
+  );
+}
+
+/** The plan: a click moves the open test point there, where it can be moved, and else makes one. */
+function OnPlan({
+  places,
+  open,
+}: {
+  readonly places: readonly Place[];
+  readonly open: Place | null;
+}) {
+  const kind = open?.point.at.kind;
+  const moving = kind === 'run' || kind === 'place' ? open : null;
+  return (
+    <section aria-label="On the plan" className="pb-4">
+      <h2 className="text-[18px]">On the plan</h2>
+      <p className="pb-1 text-[14px] text-quiet">
+        {moving
+          ? `Click where ${moving.name} is: in a duct, or anywhere in the room.`
+          : 'Click a duct, or anywhere in the room, to add a test point there.'}
+      </p>
+      <PlanPicker
+        places={places}
+        open={open}
+        onPick={(at, name) => {
+          if (!moving) return addPoint(at, name);
+          editPoint(moving, 'place', (own) => {
+            own.at = at;
+          });
+        }}
+      />
+    </section>
   );
 }
 

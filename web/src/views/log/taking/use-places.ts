@@ -23,7 +23,7 @@ export const insideOf = ({ point, drop }: Pick<Place, 'point' | 'drop'>): number
 export const DIAMETER_OF_NO_DUCT = 0.1;
 
 /** Where a test point is before anyone says: at the height of a bench, in the corner of the room. */
-export const SOMEWHERE: TestPoint['at'] = { kind: 'place', point: { x: 0, y: 0, z: 1.5 } };
+export const SOMEWHERE = { kind: 'place', point: { x: 0, y: 0, z: 1.5 } } as const;
 
 /** Every drop in the order of the ducts, then the test points elsewhere. */
 export function usePlaces(): readonly Place[] {
