@@ -36,7 +36,7 @@ export {
   catchesOf,
   WEIGHING_ACCURACY,
 } from '../src/reading/caught-share';
-export { type Change, chainOf, type Settling } from '../src/reading/change';
+export type { Change, Settling } from '../src/reading/change';
 export { circumstancesOf, type Meters } from '../src/reading/circumstances';
 export {
   type Compared,
@@ -55,6 +55,7 @@ export {
   type WorthAtPoint,
   worthOfEvent,
   worthOfEvents,
+  worthTogether,
 } from '../src/reading/event-worth';
 export {
   type ExpectedReading,

@@ -200,6 +200,7 @@ test('the history fits a page to print', async ({ page }) => {
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeHidden();
   await expect(page.getByRole('heading', { name: 'Joints sealed' })).toBeVisible();
+  await expect(page.getByText(/^2 changes together: \+1\d %/)).toBeVisible();
 });
 
 test('a test point says how the meter is held, and what to mark on a probe', async ({ page }) => {

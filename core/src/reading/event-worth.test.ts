@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type JournalRecord, recordWith } from '../journal/journal';
 import type { Reading } from '../journal/reading';
-import { worthOfEvents as worthByPoint } from './event-worth';
+import { worthOfEvents as worthByPoint, worthTogether } from './event-worth';
 import { indexOf } from './reading-index';
 
 const vane = recordWith('instruments', { id: 'vane', name: 'Vane', kind: 'vane', accuracy: 0.03 });
@@ -140,5 +140,27 @@ describe('what a change was worth', () => {
       by,
     );
     expect(worth?.promised).toBeCloseTo(1.2, 9);
+  });
+});
+
+describe('changes together', () => {
+  it('multiply: +20 % and then −10 % are +8 %', () => {
+    const readings = [read(1, 'a', 0.2), read(4, 'a', 0.24), read(8, 'a', 0.216)];
+    const together = worthTogether(worthOfEvents([event(2), event(6)], readings, by));
+    expect(together?.ratio).toBeCloseTo(1.08, 9);
+    expect(together?.count).toBe(2);
+    // Their intervals add at right angles.
+    const [first, second] = worthOfEvents([event(2), event(6)], readings, by);
+    const half = (worth: { low: number; high: number } | null | undefined) =>
+      worth ? Math.log(worth.high / worth.low) / 2 : 0;
+    expect(half(together)).toBeCloseTo(Math.hypot(half(first?.overall), half(second?.overall)), 9);
+  });
+
+  it('that no readings lie between count once, and one alone is nothing to multiply', () => {
+    const readings = [read(1, 'a', 0.2), read(8, 'a', 0.24)];
+    const both = worthOfEvents([event(2), event(6)], readings, by);
+    expect(both[0]?.overall?.ratio).toBeCloseTo(1.2, 9);
+    expect(worthTogether(both)).toBeNull();
+    expect(worthTogether([])).toBeNull();
   });
 });

@@ -2,6 +2,7 @@ import type { ShopEvent } from '../journal/event';
 import { timeOf } from '../journal/journal';
 import { isOfFlow, type Reading } from '../journal/reading';
 import { measuredFlow } from '../measuring/measured-flow';
+import { chainOf } from './change';
 import { type ComparedSides, compareSides, type SideReadings } from './compare-sides';
 import { countAfter, type ReadingsByPoint } from './reading-index';
 
@@ -67,6 +68,25 @@ export const worthOfEvents = (
   events
     .toSorted((a, b) => timeOf(a) - timeOf(b))
     .map((event) => worthOfEvent(event, events, byPoint, by));
+
+/**
+ * All changes of the air one after another as one: their ratios multiply. Changes with no readings between them were
+ * measured together, and count once. Null: fewer than two were measured.
+ */
+export function worthTogether(worths: readonly EventWorth[]): {
+  readonly ratio: number;
+  readonly low: number;
+  readonly high: number;
+  readonly count: number;
+} | null {
+  const counted = new Set<string>();
+  const changes = worths.flatMap(({ event, along, overall }) => {
+    if (!overall || along.some(({ id }) => counted.has(id))) return [];
+    counted.add(event.id);
+    return [overall];
+  });
+  return changes.length < 2 ? null : { ...chainOf(changes), count: changes.length };
+}
 
 const isBetween = (event: ShopEvent, { before, after }: WorthAtPoint) =>
   timeOf(event) >= timeOf(before) && timeOf(event) <= timeOf(after);

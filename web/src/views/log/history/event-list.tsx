@@ -8,6 +8,7 @@ import {
   type SideReadings,
   type WorthAtPoint,
   worthOfEvent,
+  worthTogether,
 } from '@frank-gauge/core/reading';
 import { format } from 'date-fns';
 import { memo, useMemo } from 'react';
@@ -26,8 +27,17 @@ interface Props {
 }
 
 /** Every change of the shop, the latest first, with what the readings around it say it was worth. */
-export function EventList(props: Props) {
+export function EventList({ byPoint, names, by }: Props) {
   const events = useJournal((journal) => journal.events);
+  // Worked out when asked for, and once: a hundred changes must not hold up a frame.
+  const worthOf = useMemo(() => {
+    const known = new Map<string, EventWorth>();
+    return (event: ShopEvent): EventWorth => {
+      const worth = known.get(event.id) ?? worthOfEvent(event, events, byPoint, by);
+      known.set(event.id, worth);
+      return worth;
+    };
+  }, [events, byPoint, by]);
   const latestFirst = useMemo(() => events.toSorted((a, b) => timeOf(b) - timeOf(a)), [events]);
   if (events.length === 0) {
     return (
@@ -38,11 +48,14 @@ export function EventList(props: Props) {
     );
   }
   return (
-    <ol className="border-rule border-t">
-      {latestFirst.map((event) => (
-        <EventItem key={event.id} event={event} events={events} {...props} />
-      ))}
-    </ol>
+    <>
+      <ol className="border-rule border-t">
+        {latestFirst.map((event) => (
+          <EventItem key={event.id} event={event} worthOf={worthOf} names={names} />
+        ))}
+      </ol>
+      <Together events={latestFirst} worthOf={worthOf} />
+    </>
   );
 }
 
@@ -52,17 +65,35 @@ function remove(event: ShopEvent): void {
   toast(`Removed: ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
 }
 
-interface ItemProps extends Props {
-  readonly event: ShopEvent;
+type WorthOf = (event: ShopEvent) => EventWorth;
+
+/** All changes as one, where more than one was measured. */
+function Together({
+  events,
+  worthOf,
+}: {
   readonly events: readonly ShopEvent[];
+  readonly worthOf: WorthOf;
+}) {
+  const together = worthTogether(events.map(worthOf));
+  return (
+    together && (
+      <p className="pt-2">
+        {together.count} changes together: <strong>{percentChange(together.ratio)}</strong> (
+        {percentInterval(together)}). One after another, their ratios multiply.
+      </p>
+    )
+  );
 }
 
-/** One change. Each works out its own worth, so that a hundred of them do not hold up a frame. */
-const EventItem = memo(function EventItem({ event, events, byPoint, names, by }: ItemProps) {
-  const worth = useMemo(
-    () => worthOfEvent(event, events, byPoint, by),
-    [event, events, byPoint, by],
-  );
+interface ItemProps {
+  readonly event: ShopEvent;
+  readonly worthOf: WorthOf;
+  readonly names: ReadonlyMap<string, string>;
+}
+
+const EventItem = memo(function EventItem({ event, worthOf, names }: ItemProps) {
+  const worth = worthOf(event);
   const { along, points, overall, promised } = worth;
   const money = useDesign((shop) => shop.shop.money.currency);
   const day = format(timeOf(event), 'MMMM d, yyyy');
