@@ -1,10 +1,10 @@
-import type { Shop } from '@frank-gauge/core/design';
+import { type Shop, VERSION } from '@frank-gauge/core/design';
 import { readShop, writeShopFile } from '@frank-gauge/core/journal';
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
 import version4 from '../../../core/src/file/kept/version-4.json';
-import kept from '../../../core/src/file/kept/version-8.json';
+import kept from '../../../core/src/file/kept/version-9.json';
 import { type Bundle, readBundle, writeZip } from './bundle';
 import { sampleJournal, sampleShop } from './sample-records';
 
@@ -112,7 +112,7 @@ describe('a shop as a file', () => {
     ['a design that is no JSON', { 'design.json': '{' }, /not JSON/],
     [
       'a design of a newer version',
-      { 'design.json': '{"format":"frank-gauge","version":9}' },
+      { 'design.json': `{"format":"frank-gauge","version":${VERSION + 1}}` },
       /newer/,
     ],
     [
