@@ -99,6 +99,7 @@ const MAY_IMPORT = {
     'quantity',
     'air',
     'duct',
+    'fittings',
     'design',
     'journal',
     'network',

@@ -1,7 +1,7 @@
 import type { Shop } from '../design/schema';
 import { frictionLoss } from '../duct/friction-law';
 import { type FittingKindId, isFittingKind } from '../fittings/kinds/fitting-kinds';
-import { type Adjoint, differentiate, type NetworkQuantity } from '../network/adjoint';
+import { type Adjoint, differentiate, type NetworkQuantity, quantityIn } from '../network/adjoint';
 import { exhaustOfShop } from '../network/assemble/exhaust-of-shop';
 import { type Factors, NO_CHANGE, type View } from '../network/assemble/setting';
 import type { CompiledNetwork } from '../network/compiled-network';
@@ -26,15 +26,28 @@ const ESTIMATE_OF: Readonly<Record<Exclude<PartKind, FittingKindId>, EstimateKin
   inlet: 'fittings',
 };
 
+/** Which estimate a part's loss is made of; null: none. */
+export const estimateOf = (kind: PartKind): EstimateKind | null =>
+  isFittingKind(kind) ? 'fittings' : ESTIMATE_OF[kind];
+
 /** How one quantity of a solved shop moves with what the model assumes. SI. */
 export interface Sensitivities {
+  /** The quantity itself. */
+  readonly value: number;
   /** By each kind of estimate, for its factor from 1: the quantity's change for twice as much of it. */
   readonly byEstimate: Readonly<Record<EstimateKind, number>>;
+  /** Of what each run has for itself, by run: the same for its parts alone. */
+  readonly byRun: Readonly<Record<OwnEstimate, ReadonlyMap<string, number>>>;
   /** By the loss of one part, for a factor on it from 1. */
   readonly byPart: (segment: number, part: number) => number;
   /** By an opening in a segment, for each m²: its air drawn in where nothing was. */
   readonly byOpening: (segment: number, perArea: number) => number;
+  /** By a loss at a segment's downstream end, for each velocity head of it. */
+  readonly byLoss: (segment: number) => number;
 }
+
+/** Kinds of estimate that each run has for itself. */
+export type OwnEstimate = 'entries' | 'fittings' | 'friction';
 
 /** Share a factor is moved by, to difference what lies behind the blower. */
 const STEP = 1e-4;
@@ -47,6 +60,8 @@ export interface SolvedNetwork {
   readonly view: View;
   readonly compiled: CompiledNetwork;
   readonly state: NetworkState;
+  /** What the network was assembled with; absent: nothing was multiplied. */
+  readonly factors?: Factors;
 }
 
 /**
@@ -54,7 +69,7 @@ export interface SolvedNetwork {
  * First order: what lies a long way from the estimate is only as good as a straight line to it.
  */
 export function sensitivities(
-  { shop, view, compiled, state }: SolvedNetwork,
+  { shop, view, compiled, state, factors = NO_CHANGE }: SolvedNetwork,
   quantity: NetworkQuantity,
 ): Sensitivities {
   const adjoint = differentiate(compiled, state).adjointOf(quantity);
@@ -73,22 +88,36 @@ export function sensitivities(
     leaks: 0,
     blower: adjoint.onBlower * state.rise,
   };
+  const byRun = { entries: new Map(), fittings: new Map(), friction: new Map() } as const;
   segments.forEach((segment, s) => {
     segment.parts.forEach((part, index) => {
-      const kind = isFittingKind(part.kind) ? 'fittings' : ESTIMATE_OF[part.kind];
-      if (kind) byEstimate[kind] += byPart(s, index);
+      const kind = estimateOf(part.kind);
+      if (!kind) return;
+      const change = byPart(s, index);
+      byEstimate[kind] += change;
+      if (kind === 'entries' || kind === 'fittings' || kind === 'friction') {
+        const own: Map<string, number> = byRun[kind];
+        own.set(segment.run, (own.get(segment.run) ?? 0) + change);
+      }
     });
     byEstimate.leaks += (adjoint.onLeak[s] ?? 0) * drawnIn(compiled, state, s);
   });
   for (const kind of BEHIND_BLOWER) {
-    byEstimate[kind] -= adjoint.onBlower * exhaustDerivative(shop, view, compiled, state, kind);
+    byEstimate[kind] -=
+      adjoint.onBlower * exhaustDerivative({ shop, view, compiled, state, factors }, kind);
   }
   return {
+    value: quantityIn(compiled, state, quantity),
     byEstimate,
+    byRun,
     byPart,
     byOpening: (s, perArea) => {
       openingInto(leak, perArea, suctionIn(compiled, state, s));
       return (adjoint.onLeak[s] ?? 0) * (leak[0] ?? 0);
+    },
+    byLoss: (s) => {
+      const down = state.qDown[s] ?? 0;
+      return -(adjoint.onDown[s] ?? 0) * (compiled.perFlowSquared[s] ?? 0) * Math.abs(down) * down;
     },
   };
 }
@@ -136,16 +165,15 @@ function drawnIn(c: CompiledNetwork, state: NetworkState, s: number): number {
 
 /** Pressure behind the blower by a factor on one kind of estimate, at the flow it has. */
 function exhaustDerivative(
-  shop: Shop,
-  view: View,
-  { network: { air } }: CompiledNetwork,
-  { flow }: NetworkState,
+  { shop, view, compiled, state, factors }: Required<SolvedNetwork>,
   kind: (typeof BEHIND_BLOWER)[number],
 ): number {
+  const { air } = compiled.network;
   const out = { pressure: 0, slope: 0, leak: 0 };
   const at = (factor: number) => {
-    const factors = { ...NO_CHANGE, [kind]: factor };
-    exhaustInto(out, exhaustOfShop({ shop, view, factors }, air.density), flow, air);
+    const moved = { ...factors, [kind]: factors[kind] * factor };
+    const exhaust = exhaustOfShop({ shop, view, factors: moved }, air.density);
+    exhaustInto(out, exhaust, state.flow, air);
     return out.pressure;
   };
   return (at(1 + STEP) - at(1 - STEP)) / (2 * STEP);

@@ -2,7 +2,7 @@ import type { Shop } from '../design/schema';
 import type { Drop } from '../design/topology';
 import { holeLeakage } from '../duct/leakage';
 import type { View } from '../network/assemble/setting';
-import { type FlowQuantity, flowIn } from '../network/flow-quantity';
+import type { FlowQuantity } from '../network/flow-quantity';
 import type { ShopSolution } from '../network/solve-shop';
 import { type EstimateKind, sensitivities } from './flow-sensitivities';
 import type { DropAir } from './judge-drops';
@@ -79,7 +79,7 @@ export function flowSensitivities(
   const change = (kind: UncertaintyKind): number => uncertaintyOf(kind, shop) * of.byEstimate[kind];
   const perArea = holeLeakage(1, compiled.network.air.density);
   return {
-    flow: flowIn(state, quantity),
+    flow: of.value,
     changes: {
       entries: change('entries'),
       fittings: change('fittings'),

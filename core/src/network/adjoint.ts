@@ -183,6 +183,28 @@ function seedsOf(c: CompiledNetwork, { qUp }: NetworkState, quantity: NetworkQua
   return seeds;
 }
 
+/** The quantity itself, in a solution. */
+export function quantityIn(
+  { perFlowSquared }: CompiledNetwork,
+  { qUp, qDown, pUp, pMid, flow }: NetworkState,
+  quantity: NetworkQuantity,
+): number {
+  switch (quantity.kind) {
+    case 'flow':
+      return at(qUp, quantity.segment);
+    case 'flow out':
+      return at(qDown, quantity.segment);
+    case 'blower flow':
+      return flow;
+    case 'total pressure':
+      return at(quantity.at === 'up' ? pUp : pMid, quantity.segment);
+    case 'static pressure': {
+      const { segment } = quantity;
+      return at(pUp, segment) - at(perFlowSquared, segment) * at(qUp, segment) ** 2;
+    }
+  }
+}
+
 /** The elimination's two passes in reverse order, each step transposed. */
 function adjoint(c: CompiledNetwork, line: Linearised, e: Eliminated, seeds: Seeds): Adjoint {
   const { count, downstream, upstream, leg } = c;

@@ -5,9 +5,9 @@ import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import type { Quantity } from '../journal/reading';
 import type { TestPoint } from '../journal/test-point';
+import { quantityIn } from '../network/adjoint';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import { type Factors, NO_CHANGE } from '../network/assemble/setting';
-import { flowIn } from '../network/flow-quantity';
 import { type ShopSolution, solveCompiled } from '../network/solve-shop';
 import { flowAt } from './flow-at';
 import { pressureAt } from './pressure-at';
@@ -90,7 +90,7 @@ function valueIn(shop: Shop, solution: ShopSolution, { at, shows }: Measurand): 
   switch (shows) {
     case 'flow': {
       const found = flowAt(solution.tree, solution.compiled, at);
-      return found && flowIn(solution.state, found.quantity);
+      return found && quantityIn(solution.compiled, solution.state, found.quantity);
     }
     case 'pressure':
       return pressureAt(shop, solution, at);

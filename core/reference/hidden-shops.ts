@@ -1,0 +1,251 @@
+import { estimateOf } from '../src/analysis/flow-sensitivities';
+import { blowerOfClass } from '../src/collector/blower-classes';
+import { addDrop, addRun } from '../src/design/edit-ducts';
+import { MACHINE_KIND_IDS } from '../src/design/machine-kinds';
+import { newShop } from '../src/design/new-shop';
+import type { Shop } from '../src/design/schema';
+import type { DuctTree } from '../src/design/topology';
+import {
+  AMOUNTS,
+  asBelieved,
+  type BelievedShop,
+  type Fault,
+  withFault,
+} from '../src/inference/faults';
+import { gatesKeyOf, type Observation, USUAL_SCATTER } from '../src/inference/observations';
+import { type Asked, type Nuisances, nuisancesOf } from '../src/inference/predictor';
+import { quantityIn } from '../src/network/adjoint';
+import { type Factors, NO_CHANGE } from '../src/network/assemble/setting';
+import { shopToNetwork } from '../src/network/assemble/shop-to-network';
+import { compileNetwork } from '../src/network/compiled-network';
+import type { Network } from '../src/network/network';
+import { solveCompiled } from '../src/network/solve-shop';
+import { toSI } from '../src/quantity/units';
+import { flowAt } from '../src/reading/flow-at';
+import { pressureAt } from '../src/reading/pressure-at';
+import { arrangeDucts } from '../src/routing/arrange-ducts';
+import { type Chance, chanceOf } from '../src/simulate/chance';
+import { counter } from './sample-shops';
+
+/** Invented shops with a fault nobody knows of, and readings of them: what the search for leaks is measured on. */
+export interface HiddenShop {
+  readonly shop: Shop;
+  readonly tree: DuctTree;
+  /** Null: nothing is wrong. */
+  readonly fault: Fault | null;
+  readonly amount: number;
+  /** What a vane or a manometer reads of what is asked, as an observation; null: it is at an end of its range. */
+  readonly read: (asked: Asked) => Observation | null;
+}
+
+/** A shop of so many drops by chance: a main with joints, now and then a branch of it, hoses of any length. */
+export function chanceShop(drops: number, { uniform }: Chance): Shop {
+  const between = (least: number, most: number) => least + (most - least) * uniform();
+  const blower = blowerOfClass(drops > 9 ? 'five' : 'three', 'us');
+  const shop = newShop('hidden', 'Hidden', 'us', blower.curve);
+  const newId = counter();
+  const [wide, narrow] = drops > 9 ? [8, 7] : [7, 6];
+  shop.collector.blower = blower;
+  shop.collector.separator.inletDiameter = toSI(wide, 'in');
+  shop.condition.sealing.usual = between(10, 30);
+  shop.condition.filterLoading.value = between(1.2, 3);
+  const runOf = (id: string) => shop.ducts.runs.find((run) => run.id === id);
+  const piece = (node: string, diameter: number, least: number, most: number) => {
+    const run = runOf(addRun(shop, node, newId));
+    if (run) Object.assign(run, { diameter: toSI(diameter, 'in'), length: between(least, most) });
+    return run?.from ?? node;
+  };
+  const hang = (node: string, i: number) => {
+    const kind = MACHINE_KIND_IDS[i % MACHINE_KIND_IDS.length] ?? 'tableSaw';
+    const run = runOf(addDrop(shop, node, kind, newId));
+    if (!run) return;
+    const diameter = toSI(uniform() < 0.6 ? 4 : 5, 'in');
+    const machine = shop.machines.at(-1);
+    for (const port of machine?.ports ?? []) port.diameter = diameter;
+    run.diameter = diameter;
+    run.length = between(1, 4);
+    run.hose =
+      uniform() < 0.8
+        ? { kind: 'ribbed', length: between(0.5, 2), diameter, compression: 0 }
+        : null;
+  };
+  let joint = piece('inlet', wide, 1, 4);
+  let hung = 0;
+  while (hung < drops) {
+    if (uniform() < 0.25 && drops - hung > 3) {
+      // A branch of its own, with two or three drops.
+      let branch = piece(joint, narrow, 1.5, 4);
+      for (let i = 0; i < 2 + Math.floor(2 * uniform()) && hung < drops; i++) {
+        hang(branch, hung++);
+        branch = piece(branch, narrow, 1, 2.5);
+      }
+      hang(branch, hung++);
+    } else hang(joint, hung++);
+    if (hung < drops) joint = piece(joint, hung < drops / 2 ? wide : narrow, 1, 4);
+  }
+  return shop;
+}
+
+/** The kinds of fault such shops have. */
+export const HIDDEN_KINDS = [
+  'opening',
+  'clog',
+  'gate not open',
+  'filter',
+  'separator',
+  'meter',
+] as const;
+
+/** A vane and a manometer as they are: one standard deviation of what each does wrong on a visit; where the vane ends. */
+const METER_SIGMA = 0.03 / 1.96;
+const RANGE = { from: 0.4, to: 45 };
+const REPEATS = 3;
+const PLACING = 0.01;
+
+/**
+ * A hidden shop by its seed: everything the model is unsure of is drawn from what it says of its own uncertainty, and
+ * one thing may be wrong besides.
+ * @param kind null: nothing is wrong
+ */
+export function hiddenShop(seed: number, kind: (typeof HIDDEN_KINDS)[number] | null): HiddenShop {
+  const chance = chanceOf(seed);
+  const { uniform, normal } = chance;
+  const shop = chanceShop(5 + Math.floor(10 * uniform()), chance);
+  const arranged = arrangeDucts(shop);
+  if (!arranged.ok) throw new Error('no tree');
+  const { tree } = arranged;
+  const believed = asBelieved(shop, tree);
+  const fault = kind && faultOf(kind, tree, uniform);
+  const amount = fault ? amountOf(fault, uniform) : 0;
+  const nuisances = nuisancesOf(believed);
+  const drawn = nuisances.sigmas.map((sigma) => Math.exp(sigma * normal()));
+  const real = fault ? withFault(believed, fault, amount) : believed;
+  const meter = Math.exp(
+    METER_SIGMA * normal() +
+      (fault?.kind === 'meter' ? Math.log(amount) * (fault.way === 'more' ? 1 : -1) : 0),
+  );
+  const known = new Map<string, ReturnType<typeof solveReal>>();
+  const solutionOf = ({ gates, gatesKey }: Asked) => {
+    const solved = known.get(gatesKey) ?? solveReal(real, gates, nuisances, drawn);
+    known.set(gatesKey, solved);
+    return solved;
+  };
+  let count = 0;
+  const read = (asked: Asked): Observation | null => {
+    const solution = solutionOf(asked);
+    if (!solution) return null;
+    const { at, shows } = asked.measurand;
+    const truth =
+      shows === 'pressure' ? pressureAt(real.shop, solution, at) : flowOf(solution, asked);
+    if (truth === null || !(truth > 0)) return null;
+    const area = shows === 'flow' ? Math.PI * (diameterAt(tree, at) / 2) ** 2 : 1;
+    const scatter = Math.hypot(USUAL_SCATTER / Math.sqrt(REPEATS), PLACING);
+    const shown = truth * (shows === 'flow' ? meter : 1) * Math.exp(scatter * normal());
+    const [least, most] = shows === 'flow' ? [RANGE.from * area, RANGE.to * area] : [2, 1e5];
+    const bound = shown > most ? 'at least' : shown < least ? 'at most' : null;
+    const value = bound === 'at least' ? most : bound === 'at most' ? least : shown;
+    return {
+      reading: {
+        id: `r${count++}`,
+        testPoint: '',
+        instrument: shows === 'flow' ? 'vane' : 'gauge',
+      },
+      measurand: asked.measurand,
+      gates: asked.gates,
+      gatesKey: asked.gatesKey,
+      ln: Math.log(value),
+      bound,
+      sigma: scatter,
+      meter: shows === 'flow' ? 'vane' : 'gauge',
+      meterSigma: METER_SIGMA,
+    };
+  };
+  return { shop, tree, fault, amount, read };
+}
+
+/** Every drop with only its own gate open: what a round reads. */
+export const ownGateRound = ({ tree }: Pick<HiddenShop, 'tree'>): Asked[] =>
+  tree.drops.map((drop): Asked => {
+    const gates = new Set(drop.path.filter(({ gate }) => gate).map(({ id }) => id));
+    return {
+      measurand: { at: { kind: 'port', node: drop.id }, shows: 'flow' },
+      gates,
+      gatesKey: gatesKeyOf(gates),
+    };
+  });
+
+function faultOf(
+  kind: (typeof HIDDEN_KINDS)[number],
+  { upstreamFirst }: DuctTree,
+  uniform: () => number,
+): Fault {
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(uniform() * list.length)] as T;
+  switch (kind) {
+    case 'opening':
+    case 'clog':
+      return { kind, run: pick(upstreamFirst).id };
+    case 'gate not open':
+      return { kind, run: pick(upstreamFirst.filter(({ gate }) => gate)).id };
+    case 'meter':
+      return { kind, meter: 'vane', way: uniform() < 0.5 ? 'more' : 'less' };
+    default:
+      return { kind };
+  }
+}
+
+/** Evenly in ln: openings of one to ten square inches, everything else over the middle of what is looked for. */
+function amountOf({ kind }: Fault, uniform: () => number): number {
+  if (kind === 'opening') return toSI(1, 'in2') * 10 ** uniform();
+  const { from, to } = AMOUNTS[kind];
+  return from * (to / from) ** (0.2 + 0.65 * uniform());
+}
+
+/**
+ * A shop with everything its model is unsure of as it was drawn, solved with certain gates open; null: it has no answer.
+ * @param drawn by the nuisances, the factor on each
+ */
+export function solveReal(
+  { shop, tree, factors }: BelievedShop,
+  openGates: ReadonlySet<string>,
+  { indexOf }: Nuisances,
+  drawn: readonly number[],
+) {
+  const factor = (name: string) => drawn[indexOf.get(name) ?? -1] ?? 1;
+  const own: Factors = { ...NO_CHANGE };
+  const moved = Object.fromEntries(
+    (Object.keys(own) as (keyof Factors)[]).map((kind) => [kind, factors[kind] * factor(kind)]),
+  ) as unknown as Factors;
+  const network = shopToNetwork(shop, tree, { view: 'found', openGates, factors: moved });
+  const solved = solveCompiled(tree, compileNetwork(drawnNetwork(network, factor)));
+  return solved.kind === 'solved' ? solved : null;
+}
+
+const drawnNetwork = (network: Network, factor: (name: string) => number): Network => ({
+  ...network,
+  segments: network.segments.map((segment) => ({
+    ...segment,
+    parts: segment.parts.map((part) => {
+      const by = factor(`${estimateOf(part.kind)} ${segment.run}`);
+      return {
+        ...part,
+        coefficient: part.coefficient * by,
+        friction: part.friction && {
+          ...part.friction,
+          multiplier: part.friction.multiplier * by,
+        },
+      };
+    }),
+  })),
+});
+
+function flowOf(solution: NonNullable<ReturnType<typeof solveReal>>, { measurand }: Asked) {
+  const found = flowAt(solution.tree, solution.compiled, measurand.at);
+  return found && Math.abs(quantityIn(solution.compiled, solution.state, found.quantity));
+}
+
+/** Inside diameter of the duct at a place, m. */
+function diameterAt({ drops, upstreamFirst }: DuctTree, at: Asked['measurand']['at']): number {
+  if (at.kind === 'port') return drops.find(({ id }) => id === at.node)?.port.diameter ?? 0.1;
+  if (at.kind === 'run') return upstreamFirst.find(({ id }) => id === at.run)?.diameter ?? 0.1;
+  return 0.15;
+}

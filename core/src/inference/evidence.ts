@@ -1,0 +1,146 @@
+import type { Observation } from './observations';
+
+/**
+ * How likely readings are where a model predicts something else: a Gaussian in ln of all readings together, whose
+ * covariance is what the model is unsure of (J·Σ·Jᵀ), what each meter does wrong on one visit, and what is each
+ * reading's own. Bounds are bounds: the share of that Gaussian beyond them, given the values (censored, as in Tobin
+ * 1958, from memory); what two bounds tell of each other is left out.
+ */
+export class Evidence {
+  private readonly values: readonly number[] = [];
+  private readonly bounds: readonly BoundRow[] = [];
+  /** Lower triangle of the values' covariance, row by row. */
+  private readonly lower: Float64Array;
+  private readonly constant: number;
+  private readonly whitened: Float64Array;
+
+  /**
+   * @param covariance of all observations, in ln
+   * @param more variance that each has of its own besides
+   */
+  constructor(
+    observations: readonly Observation[],
+    covariance: readonly Float64Array[],
+    more: readonly number[] = [],
+  ) {
+    const all = observations.map((_, i) => i);
+    this.values = all.filter((i) => observations[i]?.bound === null);
+    const n = this.values.length;
+    this.lower = new Float64Array(n * n);
+    this.whitened = new Float64Array(n);
+    let logDeterminant = 0;
+    this.values.forEach((a, i) => {
+      for (let j = 0; j <= i; j++) {
+        let sum = covariance[a]?.[this.values[j] ?? 0] ?? 0;
+        if (i === j) sum += more[a] ?? 0;
+        for (let k = 0; k < j; k++) sum -= this.at(i, k) * this.at(j, k);
+        this.lower[i * n + j] = i === j ? Math.sqrt(sum) : sum / this.at(j, j);
+      }
+      logDeterminant += Math.log(this.at(i, i));
+    });
+    this.constant = -logDeterminant - (n / 2) * Math.log(2 * Math.PI);
+    this.bounds = all.flatMap((b): BoundRow[] => {
+      const bound = observations[b]?.bound;
+      if (!bound) return [];
+      const row = this.values.map((a) => covariance[b]?.[a] ?? 0);
+      const weights = this.whiten(row).slice();
+      const known = weights.reduce((sum, weight) => sum + weight * weight, 0);
+      const own = (covariance[b]?.[b] ?? 0) + (more[b] ?? 0);
+      const sigma = Math.sqrt(Math.max(1e-12, own - known));
+      return [{ index: b, sign: bound === 'at least' ? 1 : -1, weights, sigma }];
+    });
+  }
+
+  /** ln of the likelihood of residuals, ln measured − ln predicted, one for each observation. */
+  of(residuals: ArrayLike<number>): number {
+    const z = this.whiten(this.values.map((i) => residuals[i] ?? 0));
+    let sum = this.constant;
+    for (const each of z) sum -= (each * each) / 2;
+    for (const { index, sign, weights, sigma } of this.bounds) {
+      let mean = 0;
+      for (const [i, weight] of weights.entries()) mean += weight * (z[i] ?? 0);
+      sum += logNormalCdf((sign * (mean - (residuals[index] ?? 0))) / sigma);
+    }
+    return sum;
+  }
+
+  private at(i: number, j: number): number {
+    return this.lower[i * this.values.length + j] as number;
+  }
+
+  /** L⁻¹·v, in an array that the next call overwrites. */
+  private whiten(v: readonly number[]): Float64Array {
+    const n = this.values.length;
+    const z = this.whitened;
+    for (let i = 0; i < n; i++) {
+      let sum = v[i] as number;
+      for (let k = 0; k < i; k++) sum -= this.at(i, k) * (z[k] as number);
+      z[i] = sum / this.at(i, i);
+    }
+    return z;
+  }
+}
+
+interface BoundRow {
+  readonly index: number;
+  readonly sign: 1 | -1;
+  /** What the whitened values say of it. */
+  readonly weights: Float64Array;
+  /** What they leave open. */
+  readonly sigma: number;
+}
+
+/** Far below the mean the tail is by its asymptotic series. */
+const FAR = -6;
+
+/**
+ * ln of the share of a normal distribution below x. By the complementary error function of Abramowitz and Stegun
+ * 7.1.26 (from memory), good to 1.5e-7 of the share; far out by the tail's asymptotic series.
+ */
+export function logNormalCdf(x: number): number {
+  if (x < FAR) {
+    const square = x * x;
+    return (
+      -square / 2 -
+      Math.log(-x * Math.sqrt(2 * Math.PI)) +
+      Math.log1p(-1 / square + 3 / square ** 2)
+    );
+  }
+  return Math.log(normalCdf(x));
+}
+
+/** The share of a normal distribution below x. */
+export function normalCdf(x: number): number {
+  const y = Math.abs(x) / Math.SQRT2;
+  const t = 1 / (1 + 0.3275911 * y);
+  const poly =
+    t *
+    (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
+  const tail = (poly * Math.exp(-y * y)) / 2;
+  return x < 0 ? tail : 1 - tail;
+}
+
+/**
+ * The covariance of observations in ln, of a model whose predictions move with its nuisances as the rows say.
+ * @param rows by observation: what ln of its prediction changes by for ln of each nuisance
+ * @param sigmas one standard deviation of each nuisance, in ln
+ */
+export function covarianceOf(
+  observations: readonly Observation[],
+  rows: readonly (readonly number[])[],
+  sigmas: readonly number[],
+): Float64Array[] {
+  const scaled = rows.map((row) => row.map((each, p) => each * (sigmas[p] ?? 0)));
+  return observations.map((a, i) => {
+    const line = new Float64Array(observations.length);
+    observations.forEach((b, j) => {
+      const [one, other] = [scaled[i] ?? [], scaled[j] ?? []];
+      let sum = 0;
+      for (let p = 0; p < one.length; p++) sum += (one[p] as number) * (other[p] as number);
+      if (a.meter === b.meter) sum += a.meterSigma * b.meterSigma;
+      if (i === j) sum += a.sigma ** 2;
+      line[j] = sum;
+    });
+    return line;
+  });
+}

@@ -1,0 +1,96 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { hiddenShop, ownGateRound } from '../../reference/hidden-shops';
+import { chanceOf } from '../simulate/chance';
+import { keyOfFault } from './faults';
+import { candidatesOf, information, nextReadings } from './next-reading';
+import { weighFaults } from './posterior';
+
+const parts = fc.array(
+  fc.record({
+    weight: fc.double({ min: 0.05, max: 1, noNaN: true }),
+    mean: fc.double({ min: -1, max: 1, noNaN: true }),
+    sigma: fc.double({ min: 0.02, max: 0.4, noNaN: true }),
+  }),
+  { minLength: 2, maxLength: 5 },
+);
+
+describe('what a reading can tell', () => {
+  it('is what drawing suspects and readings at random gives (mutual information by simulation)', () => {
+    const DRAWS = 20_000;
+    fc.assert(
+      fc.property(parts, fc.nat(), (list, seed) => {
+        const whole = list.reduce((sum, { weight }) => sum + weight, 0);
+        const all = list.map(({ weight, ...rest }) => ({ share: weight / whole, ...rest }));
+        const { uniform, normal } = chanceOf(seed);
+        const density = (x: number, { mean, sigma }: (typeof all)[number]) =>
+          Math.exp(-(((x - mean) / sigma) ** 2) / 2) / sigma;
+        let sum = 0;
+        for (let i = 0; i < DRAWS; i++) {
+          let left = uniform();
+          const own =
+            all.find(({ share }) => {
+              left -= share;
+              return left <= 0;
+            }) ?? all[0];
+          if (!own) continue;
+          const x = own.mean + own.sigma * normal();
+          const mixed = all.reduce((total, each) => total + each.share * density(x, each), 0);
+          sum += Math.log(density(x, own) / mixed);
+        }
+        expect(Math.abs(information(all) - sum / DRAWS)).toBeLessThan(0.03);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('is nothing where all expect the same, and which of two it is where they lie far apart', () => {
+    const at = (mean: number) => ({ share: 0.5, mean, sigma: 0.05 });
+    expect(information([at(0), at(0)])).toBeCloseTo(0, 6);
+    expect(information([at(0), at(3)])).toBeCloseTo(Math.log(2), 4);
+  });
+});
+
+describe('the next reading', () => {
+  const hidden = hiddenShop(7919 * 2 + 31, 'opening');
+  const own = ownGateRound(hidden).flatMap((asked) => hidden.read(asked) ?? []);
+  const weighed = weighFaults(hidden.shop, hidden.tree, own);
+
+  it('is among those that can be taken with the meters there are', () => {
+    const kinds = (means: Parameters<typeof candidatesOf>[1]) =>
+      new Set(candidatesOf(hidden.tree, means).map(({ kind }) => kind));
+    expect(kinds({ air: null, pressure: null, mayOpenDucts: true })).toEqual(new Set());
+    expect(kinds({ air: null, pressure: 'm', mayOpenDucts: true })).toEqual(new Set(['tap']));
+    expect(kinds({ air: 'v', pressure: null, mayOpenDucts: false })).toEqual(
+      new Set(['drop, another gate open too', 'blower, all gates shut']),
+    );
+    expect(kinds({ air: 'v', pressure: null, mayOpenDucts: true })).toContain(
+      'duct, all gates shut',
+    );
+  });
+
+  it('leaves fewer suspects, and says beforehand what each of them expects', () => {
+    const candidates = candidatesOf(hidden.tree, {
+      ...{ air: 'vane', pressure: 'gauge', mayOpenDucts: true },
+    });
+    const observations = [...own];
+    let now = weighed;
+    for (let taken = 0; taken < 3; taken++) {
+      const [best, second] = nextReadings(now, observations, candidates, 2);
+      if (!best || !second) throw new Error('no candidate');
+      expect(best.gain / best.candidate.cost).toBeGreaterThanOrEqual(
+        second.gain / second.candidate.cost,
+      );
+      for (const { value, low, high } of best.outcomes) {
+        expect(low).toBeLessThan(value);
+        expect(high).toBeGreaterThan(value);
+      }
+      const read = hidden.read(best.candidate);
+      if (read) observations.push(read);
+      now = weighFaults(hidden.shop, hidden.tree, observations);
+    }
+    expect(now.verdict.among.length).toBeLessThan(weighed.verdict.among.length);
+    const truth = hidden.fault && keyOfFault(hidden.fault);
+    expect(now.verdict.among.map(({ fault }) => keyOfFault(fault))).toContain(truth);
+  });
+});

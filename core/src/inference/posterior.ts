@@ -1,0 +1,366 @@
+import type { Shop } from '../design/schema';
+import type { DuctTree } from '../design/topology';
+import { gateLoss } from '../fittings/gate';
+import { covarianceOf, Evidence } from './evidence';
+import {
+  AMOUNTS,
+  asBelieved,
+  type BelievedShop,
+  type Fault,
+  type FaultKind,
+  PRIOR_OF_NOTHING,
+  possibleFaults,
+  withFault,
+} from './faults';
+import type { Observation } from './observations';
+import {
+  type Derivatives,
+  derivativesOf,
+  type Nuisances,
+  nuisancesOf,
+  Solutions,
+} from './predictor';
+
+/** A fault with how likely the readings make it, and how much of it they say there is. */
+export interface Suspect {
+  readonly fault: Fault;
+  readonly probability: number;
+  /** Its median and the ends of its 90 % interval, in the fault's own measure. */
+  readonly amount: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** What readings say is wrong with a shop. */
+export interface Verdict {
+  /** Probability that nothing is, beyond what the model is unsure of anyway. */
+  readonly nothing: number;
+  /** Whether it is to be said that something is wrong. */
+  readonly isWrong: boolean;
+  /** By kind, the likeliest first; together they are what is left of 1. */
+  readonly kinds: readonly { readonly kind: FaultKind; readonly probability: number }[];
+  /** Every fault worth naming, the likeliest first. */
+  readonly suspects: readonly Suspect[];
+  /** The likeliest of them that together make up 90 % of what is wrong: these readings cannot tell them apart. */
+  readonly among: readonly Suspect[];
+}
+
+/** What the readings are weighed with: for a next reading to be chosen by. */
+export interface Weighed {
+  readonly verdict: Verdict;
+  readonly nuisances: Nuisances;
+  readonly base: Solutions;
+  /** Hypotheses solved exactly, nothing among them, with their probabilities. */
+  readonly leaders: readonly Leader[];
+}
+
+/** A hypothesis as it was solved at its best amount. */
+export interface Leader {
+  /** Null: nothing is wrong. */
+  readonly fault: Fault | null;
+  readonly amount: number;
+  readonly probability: number;
+  readonly solutions: Solutions;
+}
+
+/**
+ * Something is said to be wrong where nothing wrong is less likely than this: so chosen that of 100 sound shops at most
+ * 5 are called wrong (`npm run bench:leaks`).
+ */
+export const WRONG_BELOW = 0.2;
+/** Share of what is wrong that the suspects named together make up. */
+const AMONG = 0.9;
+/** Suspects less likely than this are not worth naming. */
+const WORTH_NAMING = 0.002;
+/** Amounts a fault is screened at to first order, solved at exactly, and integrated over. */
+const SCREENED_AT = 9;
+const SOLVED_AT = 5;
+const INTEGRATED_AT = 25;
+/** How far a first-order change of ln may be off, as a share of it, one standard deviation. */
+const SCREENING_ERROR = 0.2;
+/** Faults that are solved exactly: at most so many, and none that is so many nats behind. */
+const MOST_SOLVED = 24;
+const FAR_BEHIND = 8;
+
+interface Row {
+  readonly observation: Observation;
+  readonly ln: number;
+  readonly derivatives: Derivatives;
+}
+
+/**
+ * What is wrong with a shop, by all its readings together: nothing, or a fault, its amount integrated out (log-uniform).
+ * Every fault is screened to first order by the adjoint; those that lead are solved exactly, with the covariance taken
+ * anew at their best amount. A shop that has no answer, or no readings, says nothing: then nothing is wrong as far as
+ * anyone knows.
+ */
+export function weighFaults(
+  shop: Shop,
+  tree: DuctTree,
+  observations: readonly Observation[],
+): Weighed {
+  const believed = asBelieved(shop, tree);
+  const nuisances = nuisancesOf(believed);
+  const base = new Solutions(believed);
+  const rows = observations.flatMap((observation): Row[] => {
+    const ln = base.lnOf(observation);
+    const solution = base.of(observation);
+    if (ln === null || !solution) return [];
+    const derivatives = derivativesOf(base, solution, observation, nuisances);
+    return [{ observation, ln, derivatives }];
+  });
+  const used = rows.map(({ observation }) => observation);
+  const covariance = covarianceOf(
+    used,
+    rows.map(({ derivatives }) => derivatives.byNuisance),
+    nuisances.sigmas,
+  );
+  const residuals = rows.map(({ observation, ln }) => observation.ln - ln);
+  const meters = [...new Set(used.map(({ reading }) => reading.instrument))];
+
+  const ofNothing = Math.log(PRIOR_OF_NOTHING) + new Evidence(used, covariance).of(residuals);
+  const screened = possibleFaults(shop, tree, meters)
+    .map(({ fault, prior }) => ({
+      fault,
+      prior: Math.log(prior),
+      ...integrate(fault, SCREENED_AT, (amount) => {
+        const shifts = screenedShifts(rows, fault, amount, believed, nuisances);
+        const own = new Evidence(
+          used,
+          covariance,
+          shifts.map((shift) => (SCREENING_ERROR * shift) ** 2),
+        );
+        return own.of(residuals.map((residual, i) => residual - (shifts[i] ?? 0)));
+      }),
+    }))
+    .map((each) => ({ ...each, weight: each.prior + each.marginal }))
+    .sort((a, b) => b.weight - a.weight);
+  const best = Math.max(ofNothing, screened[0]?.weight ?? Number.NEGATIVE_INFINITY);
+  const solved = screened.map((each, rank) => {
+    const isLeading = rank < MOST_SOLVED && each.weight > best - FAR_BEHIND;
+    if (!isLeading || each.fault.kind === 'meter') return { ...each, solutions: base };
+    const exact = solveFault(each.fault, each.best, base, used, nuisances);
+    return { ...each, ...exact, weight: each.prior + exact.marginal };
+  });
+  const whole = logSum([ofNothing, ...solved.map(({ weight }) => weight)]);
+  const probability = (weight: number) => Math.exp(weight - whole);
+  const nothing = probability(ofNothing);
+  const suspects = solved
+    .map(({ fault, weight, median, low, high }) => ({
+      fault,
+      probability: probability(weight),
+      ...{ amount: median, low, high },
+    }))
+    .filter((suspect) => suspect.probability > WORTH_NAMING)
+    .sort((a, b) => b.probability - a.probability);
+  return {
+    verdict: {
+      nothing,
+      isWrong: nothing < WRONG_BELOW,
+      kinds: kindsOf(solved.map(({ fault, weight }) => [fault, probability(weight)])),
+      suspects,
+      among: amongOf(suspects, 1 - nothing),
+    },
+    nuisances,
+    base,
+    leaders: [
+      { fault: null, amount: 0, probability: nothing, solutions: base },
+      ...solved
+        .map(({ fault, best: amount, weight, solutions }) => ({
+          ...{ fault, amount, probability: probability(weight), solutions },
+        }))
+        .sort((a, b) => b.probability - a.probability),
+    ],
+  };
+}
+
+const evidenceOf = (
+  observations: readonly Observation[],
+  rows: readonly (readonly number[])[],
+  { sigmas }: Nuisances,
+) => new Evidence(observations, covarianceOf(observations, rows, sigmas));
+
+/** What is left of a fault when its amount has been integrated out. */
+interface Integrated {
+  /** ln of the likelihood, the mean over all amounts. */
+  readonly marginal: number;
+  /** The likeliest amount, its median and the ends of its 90 % interval. */
+  readonly best: number;
+  readonly median: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Amounts of a fault, evenly spread in ln. */
+function amountsOf({ kind }: Fault, count: number): number[] {
+  const { from, to } = AMOUNTS[kind];
+  return Array.from({ length: count }, (_, i) => from * (to / from) ** (i / (count - 1)));
+}
+
+/** Integrates a fault's amount out of a likelihood, in ln. */
+function integrate(fault: Fault, count: number, of: (amount: number) => number): Integrated {
+  const amounts = amountsOf(fault, count);
+  const logs = amounts.map(of);
+  const whole = logSum(logs);
+  const shares = logs.map((each) => Math.exp(each - whole));
+  let sum = 0;
+  const quantile = [0.05, 0.5, 0.95].map(() => amounts.at(-1) ?? 0);
+  shares.forEach((share, i) => {
+    const before = sum;
+    sum += share;
+    [0.05, 0.5, 0.95].forEach((wanted, q) => {
+      if (before < wanted && sum >= wanted) quantile[q] = amounts[i] ?? 0;
+    });
+  });
+  const [low = 0, median = 0, high = 0] = quantile;
+  const top = logs.indexOf(Math.max(...logs));
+  return {
+    marginal: whole - Math.log(count),
+    best: amounts[top] ?? 0,
+    median,
+    low: Math.min(low, high),
+    high: Math.max(low, high),
+  };
+}
+
+/** What a fault does to ln of each prediction, to first order, bent so that it cannot take more than there is. */
+function screenedShifts(
+  rows: readonly Row[],
+  fault: Fault,
+  amount: number,
+  { tree: { upstreamFirst } }: BelievedShop,
+  { indexOf }: Nuisances,
+): number[] {
+  const inProportion = (nuisance: string) => {
+    const index = indexOf.get(nuisance) ?? -1;
+    const more = Math.log(amount);
+    return rows.map(({ derivatives }) => (derivatives.byNuisance[index] ?? 0) * more);
+  };
+  switch (fault.kind) {
+    case 'opening':
+      return rows.map(({ derivatives }) => bent(derivatives.byOpening(fault.run) * amount));
+    case 'clog':
+      return rows.map(({ derivatives }) => choked(derivatives.byLoss(fault.run) * amount));
+    case 'gate not open': {
+      const gate = upstreamFirst.find(({ id }) => id === fault.run)?.gate;
+      const more = gateLoss(amount, 0) - gateLoss(gate?.opening ?? 1, 0);
+      return rows.map(({ observation, derivatives }) =>
+        observation.gates.has(fault.run) ? choked(derivatives.byLoss(fault.run) * more) : 0,
+      );
+    }
+    case 'gate not shut': {
+      const run = upstreamFirst.find(({ id }) => id === fault.run);
+      const area = amount * Math.PI * ((run?.diameter ?? 0) / 2) ** 2;
+      return rows.map(({ observation, derivatives }) =>
+        observation.gates.has(fault.run) ? 0 : bent(derivatives.byOpening(fault.run) * area),
+      );
+    }
+    case 'meter':
+      return meterShifts(
+        rows.map(({ observation }) => observation),
+        fault,
+        amount,
+      );
+    case 'leakage':
+      return inProportion('leaks');
+    default:
+      return inProportion(fault.kind);
+  }
+}
+
+/** A first-order change of ln that air flowing in adds to a flow, or takes from it. */
+const bent = (change: number): number => Math.sign(change) * Math.log1p(Math.abs(change));
+/** One that a loss takes: a flow goes with the root of what is left of the pressure. */
+const choked = (change: number): number =>
+  (Math.sign(change) * Math.log1p(2 * Math.abs(change))) / 2;
+
+/** A meter that shows a factor more, or less, than it should. */
+const meterShifts = (
+  observations: readonly Observation[],
+  { meter, way }: Extract<Fault, { kind: 'meter' }>,
+  amount: number,
+): number[] =>
+  observations.map(({ reading }) =>
+    reading.instrument === meter ? Math.log(amount) * (way === 'more' ? 1 : -1) : 0,
+  );
+
+/** A fault's predictions solved exactly at a few amounts, with everything between interpolated in ln. */
+function solveFault(
+  fault: Exclude<Fault, { kind: 'meter' }>,
+  near: number,
+  base: Solutions,
+  observations: readonly Observation[],
+  nuisances: Nuisances,
+): Integrated & { readonly solutions: Solutions } {
+  const amounts = amountsOf(fault, SOLVED_AT);
+  const solved = amounts.map((amount) => {
+    const solutions = new Solutions(withFault(base.believed, fault, amount), base);
+    return { solutions, lns: observations.map((each) => solutions.lnOf(each) ?? 0) };
+  });
+  const [first = 0, last = 0] = [amounts[0], amounts.at(-1)].map((each) => Math.log(each ?? 1));
+  /** Where an amount lies among those that were solved. */
+  const placeOf = (amount: number) =>
+    ((Math.log(amount) - first) / (last - first)) * (SOLVED_AT - 1);
+  const residualsAt = (amount: number) => {
+    const place = Math.min(SOLVED_AT - 1 - 1e-9, Math.max(0, placeOf(amount)));
+    const node = Math.floor(place);
+    const [before, after] = [solved[node]?.lns ?? [], solved[node + 1]?.lns ?? []];
+    const share = place - node;
+    return observations.map(
+      ({ ln }, i) => ln - (1 - share) * (before[i] ?? 0) - share * (after[i] ?? 0),
+    );
+  };
+  const nearestTo = (amount: number) =>
+    Math.min(SOLVED_AT - 1, Math.max(0, Math.round(placeOf(amount))));
+  const evidenceAt = (node: number) => {
+    const { solutions } = solved[node] ?? { solutions: base };
+    const rows = observations.map((observation) => {
+      const solution = solutions.of(observation);
+      return solution
+        ? derivativesOf(solutions, solution, observation, nuisances).byNuisance
+        : nuisances.names.map(() => 0);
+    });
+    return evidenceOf(observations, rows, nuisances);
+  };
+  const integrateAt = (node: number) => {
+    const evidence = evidenceAt(node);
+    return integrate(fault, INTEGRATED_AT, (amount) => evidence.of(residualsAt(amount)));
+  };
+  const guessed = nearestTo(near);
+  const once = integrateAt(guessed);
+  // The covariance is that of the best amount, wherever that turned out to be.
+  const found = nearestTo(once.best);
+  const integrated = found === guessed ? once : integrateAt(found);
+  const { solutions } = solved[nearestTo(integrated.best)] ?? { solutions: base };
+  return { ...integrated, solutions };
+}
+
+function kindsOf(weighed: readonly (readonly [Fault, number])[]): Verdict['kinds'] {
+  const sums = new Map<FaultKind, number>();
+  for (const [{ kind }, probability] of weighed) {
+    sums.set(kind, (sums.get(kind) ?? 0) + probability);
+  }
+  return [...sums]
+    .map(([kind, probability]) => ({ kind, probability }))
+    .sort((a, b) => b.probability - a.probability);
+}
+
+/** The likeliest suspects that make up 90 % of what is wrong. */
+function amongOf(suspects: readonly Suspect[], whole: number): Suspect[] {
+  let sum = 0;
+  const among: Suspect[] = [];
+  for (const suspect of suspects) {
+    if (sum >= AMONG * whole) break;
+    among.push(suspect);
+    sum += suspect.probability;
+  }
+  return among;
+}
+
+/** ln of a sum of numbers given as their ln. */
+function logSum(logs: readonly number[]): number {
+  const most = Math.max(...logs);
+  return most === Number.NEGATIVE_INFINITY
+    ? most
+    : most + Math.log(logs.reduce((sum, each) => sum + Math.exp(each - most), 0));
+}
