@@ -67,7 +67,7 @@ export interface Leader {
  * Something is said to be wrong where nothing wrong is less likely than this: so chosen that of 100 sound shops at most
  * 5 are called wrong (`npm run bench:leaks`).
  */
-export const WRONG_BELOW = 0.2;
+const WRONG_BELOW = 0.2;
 /** Share of what is wrong that the suspects named together make up. */
 const AMONG = 0.9;
 /** Suspects less likely than this are not worth naming. */
@@ -120,19 +120,18 @@ export function weighFaults(
 
   const ofNothing = Math.log(PRIOR_OF_NOTHING) + new Evidence(used, covariance).of(residuals);
   const screened = possibleFaults(shop, tree, meters)
-    .map(({ fault, prior }) => ({
-      fault,
-      prior: Math.log(prior),
-      ...integrate(fault, SCREENED_AT, (amount) => {
+    .map(({ fault, prior }) => {
+      // What a meter does wrong is known without solving anything.
+      const isExact = fault.kind === 'meter';
+      const integrated = integrate(fault, isExact ? INTEGRATED_AT : SCREENED_AT, (amount) => {
         const shifts = screenedShifts(rows, fault, amount, believed, nuisances);
-        const own = new Evidence(
-          used,
-          covariance,
-          shifts.map((shift) => (SCREENING_ERROR * shift) ** 2),
-        );
+        const error = isExact ? 0 : SCREENING_ERROR;
+        const more = shifts.map((shift) => (error * shift) ** 2);
+        const own = new Evidence(used, covariance, more);
         return own.of(residuals.map((residual, i) => residual - (shifts[i] ?? 0)));
-      }),
-    }))
+      });
+      return { fault, prior: Math.log(prior), ...integrated };
+    })
     .map((each) => ({ ...each, weight: each.prior + each.marginal }))
     .sort((a, b) => b.weight - a.weight);
   const best = Math.max(ofNothing, screened[0]?.weight ?? Number.NEGATIVE_INFINITY);
