@@ -51,6 +51,7 @@ for (const {
   if (path === null) await page.goto(`${address}${own}`);
   else await page.goto(`${address}/shop/heron-slip/${path}`);
   await page.waitForTimeout(900);
+  await page.getByText('Comparing the readings').waitFor({ state: 'hidden' });
   if (press) await page.getByRole('button', { name: new RegExp(`^${press} \\d`) }).click();
   if (start) await page.getByRole('button', { name: 'Start the round' }).click();
   if (look) await page.getByRole('radio', { name: look }).click();
