@@ -14,6 +14,7 @@ export {
   hiddenCondition,
   withHidden,
 } from '../src/simulate/hidden-condition';
+export { hiddenImperfection, unitLeftOn } from '../src/simulate/hidden-meter';
 export {
   type BelievedDust,
   SCALE,
@@ -28,4 +29,3 @@ export {
   simulatedMeter,
   USUAL_IMPERFECTION,
 } from '../src/simulate/simulated-meter';
-export { unitLeftOn } from '../src/simulate/unit-left-on';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { UNITS } from '../quantity/units';
 import { ALL_SHUT, blowerOf, withGate } from './gate-switches';
+import { hiddenImperfection, unitLeftOn } from './hidden-meter';
 import { trueLevel, trueMass } from './other-meters';
-import { unitLeftOn } from './unit-left-on';
 
 describe('a stand-in for a sound meter', () => {
   it('is 6 dB lower twice as far off (inverse square, as in the open), and as much louder as is hidden', () => {
@@ -45,6 +45,20 @@ describe('a stand-in with a unit button', () => {
     for (let seed = 0; seed < 50; seed++) {
       expect(unitLeftOn({ seed }, { id: 'a' }, 'current', 'a')).toBe('a');
     }
+  });
+});
+
+describe('a stand-in in a hidden condition', () => {
+  const of = (seed: number) => hiddenImperfection({ seed }, { id: 'vane', accuracy: 0.03 });
+  const all = Array.from({ length: 400 }, (_, seed) => of(seed));
+  it('is off by its accuracy, 95 times in 100, and drifts a little either way', () => {
+    const within = all.filter(({ bias }) => Math.abs(bias) <= 0.03).length / all.length;
+    expect(within).toBeGreaterThan(0.91);
+    expect(within).toBeLessThan(0.99);
+    expect(all.some(({ drift }) => drift > 0.001)).toBe(true);
+    expect(all.some(({ drift }) => drift < -0.001)).toBe(true);
+    for (const { drift } of all) expect(Math.abs(drift)).toBeLessThanOrEqual(0.002);
+    expect(of(5)).toEqual(of(5));
   });
 });
 

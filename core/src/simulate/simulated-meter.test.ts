@@ -77,6 +77,15 @@ describe('a simulated meter', () => {
       expect.closeTo(10.4, 9),
     ]);
     await meter.close();
+    // Taken up again, it drifts on.
+    const again = simulatedMeter(
+      open,
+      () => 10,
+      chanceOf(1),
+      { noise: 0, bias: 0.02, drift: 0.01 },
+      3,
+    );
+    expect(await again.read()).toEqual({ kind: 'value', value: expect.closeTo(10.5, 9) });
   });
 
   it('follows the place it is held at', async () => {

@@ -57,14 +57,16 @@ export function shownBy(
 /**
  * A stand-in for a meter, which reads the solved shop as it really is.
  * @param truth what is true at the place the meter is held now, in SI of what it shows; asked at each value
+ * @param before how many values it has shown already
  */
 export function simulatedMeter(
   instrument: Pick<Instrument, 'hold' | 'range' | 'resolution'>,
   truth: () => number,
   chance: Chance,
   imperfection = USUAL_IMPERFECTION,
+  before = 0,
 ): MeterSource {
-  let shown = 0;
+  let shown = before;
   return {
     read: async () => shownBy(truth(), instrument, imperfection, chance, shown++),
     close: async () => {},

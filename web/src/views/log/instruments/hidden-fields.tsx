@@ -1,7 +1,7 @@
 'use client';
 
 import { formatShort, UNITS } from '@frank-gauge/core/quantity';
-import { unitLeftOn } from '@frank-gauge/core/simulate';
+import { hiddenImperfection, unitLeftOn } from '@frank-gauge/core/simulate';
 import { useState } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
@@ -106,13 +106,18 @@ function SwitchFields() {
   );
 }
 
+const signedPercent = (share: number, places: number) =>
+  `${share < 0 ? '−' : '+'}${Math.abs(100 * share).toFixed(places)} %`;
+
 function Revealed({ hidden }: { readonly hidden: NonNullable<ReturnType<typeof useHidden>> }) {
   const system = useUnits();
   const { upstreamFirst } = useDuctTree();
   const instruments = useJournal((journal) => journal.instruments);
   const { hole, filterLoading, separator, leakage, louder, dust, letBy } = hidden;
-  const misset = instruments.flatMap((each) => {
-    if (!each.isSimulated) return [];
+  const simulated = instruments.filter(
+    ({ isSimulated, kind }) => isSimulated && kind !== 'sound meter' && kind !== 'scale',
+  );
+  const misset = simulated.flatMap((each) => {
     const quantity = usualQuantity(each);
     const unit = bareUnit({ quantity, system, instrument: each });
     const shown = unitLeftOn(hidden, each, quantity, unit);
@@ -140,6 +145,15 @@ function Revealed({ hidden }: { readonly hidden: NonNullable<ReturnType<typeof u
       {misset.map((each) => (
         <li key={each}>{each}, whatever its record says</li>
       ))}
+      {simulated.map((each) => {
+        const { bias, drift } = hiddenImperfection(hidden, each);
+        return (
+          <li key={each.id}>
+            {each.name} is off by {signedPercent(bias, 1)}, and by {signedPercent(drift, 2)} more
+            with every value
+          </li>
+        );
+      })}
     </ul>
   );
 }

@@ -2,7 +2,14 @@
 
 import type { Taken } from '@frank-gauge/core/journal';
 import { fromSI } from '@frank-gauge/core/quantity';
-import { chanceOf, type MeterSource, simulatedMeter, unitLeftOn } from '@frank-gauge/core/simulate';
+import {
+  chanceOf,
+  hiddenImperfection,
+  type MeterSource,
+  simulatedMeter,
+  USUAL_IMPERFECTION,
+  unitLeftOn,
+} from '@frank-gauge/core/simulate';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { useHidden } from '../../parts/stand-ins/use-hidden';
 import { blowerNow, useSwitches } from '../../parts/stand-ins/use-switches';
@@ -17,6 +24,9 @@ export interface ReadableMeter {
   /** Rejects, with a sentence, where the meter cannot be reached. */
   readonly read: () => Promise<Repeat>;
 }
+
+/** How many values each simulated meter has shown since the program was opened: it drifts with every one. */
+const shownSoFar = new Map<string, number>();
 
 /**
  * The meter of a reading, where it can be read without typing: a simulated one, which shows what it should at that
@@ -39,11 +49,22 @@ export function useMeterSource(taking: Taking): ReadableMeter | null {
     const hold = instrument.hold === 'maximum' ? 'average' : instrument.hold;
     const stands = () => switches !== null && blowerNow(switches).kind === 'stopped';
     const truth = () => (stands() ? 0 : trueShown);
-    const meter = simulatedMeter({ ...instrument, hold }, truth, chance.current);
+    const before = shownSoFar.get(instrument.id) ?? 0;
+    const imperfection = hidden ? hiddenImperfection(hidden, instrument) : USUAL_IMPERFECTION;
+    const meter = simulatedMeter(
+      { ...instrument, hold },
+      truth,
+      chance.current,
+      imperfection,
+      before,
+    );
     const shown = hidden ? unitLeftOn(hidden, instrument, quantity, bare) : bare;
     return {
       label: 'Read the simulated meter',
-      read: async () => repeatOf(await meter.read(), shown),
+      read: async () => {
+        shownSoFar.set(instrument.id, before + 1);
+        return repeatOf(await meter.read(), shown);
+      },
     };
   }
   return cable && { label: 'Read the meter', read: async () => repeatOf(await cable.read()) };
