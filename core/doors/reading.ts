@@ -82,7 +82,12 @@ export {
 } from '../src/reading/guided-round';
 export { pointOfDrop } from '../src/reading/point-of-drop';
 export { type PromisedFlow, promisedFlows } from '../src/reading/promised-flows';
-export { indexOf, ReadingIndex, type ReadingsByPoint } from '../src/reading/reading-index';
+export {
+  countAfter,
+  indexOf,
+  ReadingIndex,
+  type ReadingsByPoint,
+} from '../src/reading/reading-index';
 export {
   type SuspectedBy,
   type Suspicion,

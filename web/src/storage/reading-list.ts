@@ -1,4 +1,5 @@
 import { type JournalDiff, type Reading, timeOf } from '@frank-gauge/core/journal';
+import { countAfter } from '@frank-gauge/core/reading';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Database } from './database';
 import { readingsNewestFirst } from './journal-tables';
@@ -96,18 +97,6 @@ function withNews(readings: readonly Reading[], { added, updated, removed }: Jou
   }
   if (gone.size === 0) return readings;
   const list = readings.filter(({ id }) => !gone.has(id));
-  for (const reading of come) list.splice(placeOf(list, timeOf(reading)), 0, reading);
+  for (const reading of come) list.splice(countAfter(list, timeOf(reading)), 0, reading);
   return list;
-}
-
-/** Where a reading of this time belongs among newer and older ones. */
-function placeOf(list: readonly Reading[], time: number): number {
-  let [low, high] = [0, list.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    const at = list[middle];
-    if (at && timeOf(at) > time) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }

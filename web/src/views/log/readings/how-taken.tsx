@@ -22,7 +22,8 @@ interface HowProps {
 
 /** With which gates open, where in the pipe, and what the number is meant for. */
 export function HowTaken({ draft, place, instrument, quantity, change }: HowProps) {
-  const hasSwitches = useSwitches() !== null;
+  const switches = useSwitches();
+  const hasSwitches = switches !== null && instrument.isSimulated;
   return (
     <>
       {hasSwitches ? (

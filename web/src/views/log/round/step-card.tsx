@@ -74,7 +74,7 @@ export function StepCard({ step, name, round, onSkip }: Props) {
     <section aria-label={name} className="border border-ink p-3">
       <h2 className="text-[22px]">{name}</h2>
       <Gates step={step} />
-      <SwitchPanel wanted={step.openGates} />
+      {taking.instrument.isSimulated && <SwitchPanel wanted={step.openGates} />}
       {step.kind === 'drop' && HOLDING[round.spot] && (
         <p className="py-1 text-[15px]">{HOLDING[round.spot]}</p>
       )}

@@ -95,9 +95,10 @@ export function useTaking(
   const taken = reads.flatMap((read) => (read.ok && read.taken ? [read.taken] : []));
   const isWhole = isTraverse ? taken.length === reads.length : taken.length > 0;
   const isReadable = reads.every(({ ok }) => ok);
-  const switches = useSwitches();
+  const simulated = useSwitches();
+  const switches = instrument.isSimulated ? simulated : null;
   const assumed = gates ?? (draft.gates === 'own' && drop ? gatesOfDrop(drop) : gatesOpenNow(tree));
-  // Gates with switches say themselves whether they are open.
+  // Simulated gates say themselves whether they are open; a real meter is at real ones.
   const openGates = [...(switches?.gates.open ?? assumed)];
   const read = reads.flatMap((one) => (one.ok && one.taken ? [one.unit] : []))[0];
   const fields: ReadingFields = {
