@@ -78,8 +78,9 @@ const SOLVED_AT = 5;
 const INTEGRATED_AT = 25;
 /** How far a first-order change of ln may be off, as a share of it, one standard deviation. */
 const SCREENING_ERROR = 0.2;
-/** Faults that are solved exactly: at most so many, and none that is so many nats behind. */
-const MOST_SOLVED = 24;
+/** Faults that are solved exactly: as many as so many solved shops are enough for, and none that is so many nats behind. */
+const SOLVES = 1500;
+const SOLVED = { least: 6, most: 24 } as const;
 const FAR_BEHIND = 8;
 
 interface Row {
@@ -135,8 +136,11 @@ export function weighFaults(
     .map((each) => ({ ...each, weight: each.prior + each.marginal }))
     .sort((a, b) => b.weight - a.weight);
   const best = Math.max(ofNothing, screened[0]?.weight ?? Number.NEGATIVE_INFINITY);
+  const sets = new Set(used.map(({ gatesKey }) => gatesKey)).size;
+  const affordable = Math.floor(SOLVES / (SOLVED_AT * Math.max(1, sets)));
+  const most = Math.min(SOLVED.most, Math.max(SOLVED.least, affordable));
   const solved = screened.map((each, rank) => {
-    const isLeading = rank < MOST_SOLVED && each.weight > best - FAR_BEHIND;
+    const isLeading = rank < most && each.weight > best - FAR_BEHIND;
     if (!isLeading || each.fault.kind === 'meter') return { ...each, solutions: base };
     const exact = solveFault(each.fault, each.best, base, used, nuisances);
     return { ...each, ...exact, weight: each.prior + exact.marginal };
