@@ -60,8 +60,6 @@ export {
 export {
   type ExpectedReading,
   expectedReading,
-  type Measurand,
-  measuredBy,
 } from '../src/reading/expected-reading';
 export {
   curvePoints,
@@ -80,6 +78,7 @@ export {
   type RoundStep,
   roundProgress,
 } from '../src/reading/guided-round';
+export { type Measurand, measuredBy } from '../src/reading/measurand';
 export { pointOfDrop } from '../src/reading/point-of-drop';
 export { type PromisedFlow, promisedFlows } from '../src/reading/promised-flows';
 export {

@@ -31,6 +31,13 @@ test.describe('on a phone', () => {
     await choose(page, 'Meter', 'Simulated vane');
 
     const gates = page.getByRole('group', { name: 'Simulated gate switches' });
+    /** Turns a gate, and waits until it stands the other way. */
+    const turn = async (name: string) => {
+      const button = gates.getByRole('button', { name });
+      const stood = await button.getAttribute('aria-pressed');
+      await button.click();
+      await expect(button).toHaveAttribute('aria-pressed', stood === 'true' ? 'false' : 'true');
+    };
     await expect(gates).toContainText('The blower stands still.');
     const drop = (await page.getByRole('heading', { level: 2 }).first().textContent()) ?? '';
     await expect(gates).toContainText(`Still shut: ${drop} drop.`);
@@ -40,10 +47,10 @@ test.describe('on a phone', () => {
     await expect(page.getByRole('button', { name: /in\. in: < end$/ }).first()).toBeVisible();
     await page.getByRole('button', { name: 'under range' }).tap();
 
-    await gates.getByRole('button', { name: 'Planer drop' }).tap();
+    await turn('Planer drop');
     await expect(gates).toContainText('Also open: Planer drop.');
-    await gates.getByRole('button', { name: `${drop} drop` }).tap();
-    await gates.getByRole('button', { name: 'Planer drop' }).tap();
+    await turn(`${drop} drop`);
+    await turn('Planer drop');
     await expect(gates).toContainText('The blower is running.');
     await expect(gates).not.toContainText('◆');
     for (let point = 1; point <= 6; point++) {
@@ -56,10 +63,10 @@ test.describe('on a phone', () => {
     await expect(page.getByText('1 of 7')).toBeVisible();
     // The next drop: this one’s gate is still open, and shut it lets the blower run on.
     await expect(gates).toContainText(`Also open: ${drop} drop.`);
-    await gates.getByRole('button', { name: `${drop} drop` }).tap();
+    await turn(`${drop} drop`);
     await expect(gates).toContainText('The blower runs on until the ducts are clear');
     await expect(gates).toContainText('The blower stands still.', { timeout: 5000 });
-    await gates.getByRole('button', { name: 'Blower on by hand' }).tap();
+    await turn('Blower on by hand');
     await expect(gates).toContainText('The blower is running.');
     await saved(page);
     await page.getByRole('link', { name: 'Readings', exact: true }).tap();

@@ -1,7 +1,7 @@
 import { gatesOfDrop } from '../analysis/gate-sets';
 import { runLength } from '../design/length';
 import type { DuctTree } from '../design/topology';
-import type { Measurand } from '../reading/expected-reading';
+import type { Measurand } from '../reading/measurand';
 import { Conditioned } from './conditioned';
 import { AMOUNTS, type Fault, withFault } from './faults';
 import { gatesKeyOf, type Observation, USUAL_SCATTER } from './observations';

@@ -3,7 +3,8 @@ import type { DuctTree } from '../design/topology';
 import type { Reading } from '../journal/reading';
 import { type Circumstances, correctReading } from '../measuring/corrections';
 import { numberOf } from '../measuring/repeats';
-import { expectedReading, type Measurand, measuredBy } from '../reading/expected-reading';
+import { expectedReading } from '../reading/expected-reading';
+import { type Measurand, measuredBy } from '../reading/measurand';
 
 /** A reading as evidence: the logarithm of what it measured, and how far it may be off by itself. */
 export interface Observation {

@@ -5,8 +5,8 @@ import { type NetworkQuantity, quantityIn } from '../network/adjoint';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import { SEPARATOR_RUN } from '../network/assemble/separator-segment';
 import { type ShopSolution, solveCompiled } from '../network/solve-shop';
-import type { Measurand } from '../reading/expected-reading';
 import { flowAt } from '../reading/flow-at';
+import type { Measurand } from '../reading/measurand';
 import { pressureAt } from '../reading/pressure-at';
 import type { BelievedShop } from './faults';
 

@@ -7,7 +7,8 @@ import { runLength } from '../design/length';
 import { COLLECTOR_TAPS } from '../journal/test-point';
 import { solveTree } from '../network/solve-shop';
 import { arrangeDucts } from '../routing/arrange-ducts';
-import { expectedReading, type Measurand } from './expected-reading';
+import { expectedReading } from './expected-reading';
+import type { Measurand } from './measurand';
 
 const shop = threeBranchShop();
 const arranged = arrangeDucts(shop);

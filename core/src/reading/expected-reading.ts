@@ -3,21 +3,13 @@ import { ESTIMATE_KINDS, uncertaintyOf } from '../analysis/flow-uncertainty';
 import { gatesOfDrop } from '../analysis/gate-sets';
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
-import type { Quantity } from '../journal/reading';
-import type { TestPoint } from '../journal/test-point';
 import { quantityIn } from '../network/adjoint';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import { type Factors, NO_CHANGE } from '../network/assemble/setting';
 import { type ShopSolution, solveCompiled } from '../network/solve-shop';
 import { flowAt } from './flow-at';
+import type { Measurand } from './measurand';
 import { pressureAt } from './pressure-at';
-
-/** What a meter measures at a test point, after every correction. */
-export interface Measurand {
-  readonly at: TestPoint['at'];
-  /** Flow in m³/s, static pressure in Pa without its sign, the motor's current in A. */
-  readonly shows: 'flow' | 'pressure' | 'current';
-}
 
 /** What the model expects of a reading before it is taken, in SI of what is measured. */
 export interface ExpectedReading {
@@ -26,21 +18,6 @@ export interface ExpectedReading {
   readonly uncertainty: number;
   /** What it would be with the gates of a drop left open as well. */
   readonly withGateLeftOpen: readonly { readonly drop: string; readonly value: number }[];
-}
-
-/** What a meter measures of each quantity it shows; null: nothing the model knows. */
-export function measuredBy(quantity: Quantity): Measurand['shows'] | null {
-  switch (quantity) {
-    case 'velocity':
-    case 'flow':
-    case 'velocity pressure':
-      return 'flow';
-    case 'pressure':
-    case 'current':
-      return quantity;
-    default:
-      return null;
-  }
 }
 
 /** How far an estimated full-load current and power factor put a motor's current off, as a share: an estimate. */

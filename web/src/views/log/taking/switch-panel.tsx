@@ -35,7 +35,7 @@ function Panel({ switches, wanted }: PanelProps) {
   const alsoOpen = named((run) => wanted !== null && open.includes(run) && !wanted.includes(run));
   const stillShut = named((run) => wanted?.includes(run) === true && !open.includes(run));
   const button =
-    'min-h-11 border border-rule px-2 text-[14px] aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper md:min-h-8';
+    'min-h-11 touch-manipulation border border-rule px-2 text-[14px] aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper md:min-h-8';
   return (
     <fieldset className="border border-rule px-2 pb-2">
       <legend className="px-1 text-[14px] text-quiet">Simulated gate switches</legend>
