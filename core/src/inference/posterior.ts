@@ -64,8 +64,8 @@ export interface Leader {
 }
 
 /**
- * Something is said to be wrong where nothing wrong is less likely than this: so chosen that of 100 sound shops at most
- * 5 are called wrong (`npm run bench:leaks`).
+ * Something is said to be wrong where nothing wrong is less likely than this: an estimate, meant for at most 5 false
+ * alarms in 100 sound shops and not calibrated yet (`npm run bench:leaks` counts them).
  */
 const WRONG_BELOW = 0.2;
 /** Share of what is wrong that the suspects named together make up. */
