@@ -14,15 +14,13 @@ import {
 } from '../src/inference/faults';
 import { gatesKeyOf, type Observation, USUAL_SCATTER } from '../src/inference/observations';
 import { type Asked, type Nuisances, nuisancesOf } from '../src/inference/predictor';
-import { quantityIn } from '../src/network/adjoint';
 import { type Factors, NO_CHANGE } from '../src/network/assemble/setting';
 import { shopToNetwork } from '../src/network/assemble/shop-to-network';
 import { compileNetwork } from '../src/network/compiled-network';
 import type { Network } from '../src/network/network';
 import { solveCompiled } from '../src/network/solve-shop';
 import { toSI } from '../src/quantity/units';
-import { flowAt } from '../src/reading/flow-at';
-import { pressureAt } from '../src/reading/pressure-at';
+import { measuredIn } from '../src/reading/measured-in';
 import { arrangeDucts } from '../src/routing/arrange-ducts';
 import { type Chance, chanceOf } from '../src/simulate/chance';
 import { counter } from './sample-shops';
@@ -135,8 +133,7 @@ export function hiddenShop(seed: number, kind: (typeof HIDDEN_KINDS)[number] | n
     const solution = solutionOf(asked);
     if (!solution) return null;
     const { at, shows } = asked.measurand;
-    const truth =
-      shows === 'pressure' ? pressureAt(real.shop, solution, at) : flowOf(solution, asked);
+    const truth = measuredIn(real.shop, solution, asked.measurand);
     if (truth === null || !(truth > 0)) return null;
     const area = shows === 'flow' ? Math.PI * (diameterAt(tree, at) / 2) ** 2 : 1;
     const scatter = Math.hypot(USUAL_SCATTER / Math.sqrt(REPEATS), PLACING);
@@ -237,11 +234,6 @@ const drawnNetwork = (network: Network, factor: (name: string) => number): Netwo
     }),
   })),
 });
-
-function flowOf(solution: NonNullable<ReturnType<typeof solveReal>>, { measurand }: Asked) {
-  const found = flowAt(solution.tree, solution.compiled, measurand.at);
-  return found && Math.abs(quantityIn(solution.compiled, solution.state, found.quantity));
-}
 
 /** Inside diameter of the duct at a place, m. */
 function diameterAt({ drops, upstreamFirst }: DuctTree, at: Asked['measurand']['at']): number {

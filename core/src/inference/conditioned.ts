@@ -15,7 +15,7 @@ interface Known {
  * Bounds are left out: of what lies on the near side of a prediction they say little.
  */
 export class Conditioned {
-  private readonly lower: readonly (readonly number[])[];
+  private readonly lower: readonly Float64Array[];
   private readonly z: readonly number[];
   private readonly rows: readonly (readonly number[])[];
 
@@ -31,7 +31,7 @@ export class Conditioned {
       values.map(({ row }) => row),
       sigmas,
     );
-    this.lower = cholesky(covariance.map((line) => [...line]));
+    this.lower = cholesky(covariance);
     this.z = whiten(
       this.lower,
       values.map(({ residual }) => residual),

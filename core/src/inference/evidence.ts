@@ -1,3 +1,4 @@
+import { cholesky, whiten } from './least-squares';
 import type { Observation } from './observations';
 
 /**
@@ -9,10 +10,9 @@ import type { Observation } from './observations';
 export class Evidence {
   private readonly values: readonly number[] = [];
   private readonly bounds: readonly BoundRow[] = [];
-  /** Lower triangle of the values' covariance, row by row. */
-  private readonly lower: Float64Array;
+  /** Lower triangle of the values' covariance. */
+  private readonly lower: readonly Float64Array[];
   private readonly constant: number;
-  private readonly whitened: Float64Array;
 
   /**
    * @param covariance of all observations, in ln
@@ -25,35 +25,28 @@ export class Evidence {
   ) {
     const all = observations.map((_, i) => i);
     this.values = all.filter((i) => observations[i]?.bound === null);
-    const n = this.values.length;
-    this.lower = new Float64Array(n * n);
-    this.whitened = new Float64Array(n);
-    let logDeterminant = 0;
-    this.values.forEach((a, i) => {
-      for (let j = 0; j <= i; j++) {
-        let sum = covariance[a]?.[this.values[j] ?? 0] ?? 0;
-        if (i === j) sum += more[a] ?? 0;
-        for (let k = 0; k < j; k++) sum -= this.at(i, k) * this.at(j, k);
-        this.lower[i * n + j] = i === j ? Math.sqrt(sum) : sum / this.at(j, j);
-      }
-      logDeterminant += Math.log(this.at(i, i));
-    });
-    this.constant = -logDeterminant - (n / 2) * Math.log(2 * Math.PI);
+    const own = (a: number, b: number) =>
+      (covariance[a]?.[b] ?? 0) + (a === b ? (more[a] ?? 0) : 0);
+    this.lower = cholesky(this.values.map((a) => this.values.map((b) => own(a, b))));
+    const logDeterminant = this.lower.reduce((sum, row, i) => sum + Math.log(row[i] ?? 1), 0);
+    this.constant = -logDeterminant - (this.values.length / 2) * Math.log(2 * Math.PI);
     this.bounds = all.flatMap((b): BoundRow[] => {
       const bound = observations[b]?.bound;
       if (!bound) return [];
       const row = this.values.map((a) => covariance[b]?.[a] ?? 0);
-      const weights = this.whiten(row).slice();
+      const weights = whiten(this.lower, row);
       const known = weights.reduce((sum, weight) => sum + weight * weight, 0);
-      const own = (covariance[b]?.[b] ?? 0) + (more[b] ?? 0);
-      const sigma = Math.sqrt(Math.max(1e-12, own - known));
+      const sigma = Math.sqrt(Math.max(1e-12, own(b, b) - known));
       return [{ index: b, sign: bound === 'at least' ? 1 : -1, weights, sigma }];
     });
   }
 
   /** ln of the likelihood of residuals, ln measured − ln predicted, one for each observation. */
   of(residuals: ArrayLike<number>): number {
-    const z = this.whiten(this.values.map((i) => residuals[i] ?? 0));
+    const z = whiten(
+      this.lower,
+      this.values.map((i) => residuals[i] ?? 0),
+    );
     let sum = this.constant;
     for (const each of z) sum -= (each * each) / 2;
     for (const { index, sign, weights, sigma } of this.bounds) {
@@ -63,29 +56,13 @@ export class Evidence {
     }
     return sum;
   }
-
-  private at(i: number, j: number): number {
-    return this.lower[i * this.values.length + j] as number;
-  }
-
-  /** L⁻¹·v, in an array that the next call overwrites. */
-  private whiten(v: readonly number[]): Float64Array {
-    const n = this.values.length;
-    const z = this.whitened;
-    for (let i = 0; i < n; i++) {
-      let sum = v[i] as number;
-      for (let k = 0; k < i; k++) sum -= this.at(i, k) * (z[k] as number);
-      z[i] = sum / this.at(i, i);
-    }
-    return z;
-  }
 }
 
 interface BoundRow {
   readonly index: number;
   readonly sign: 1 | -1;
   /** What the whitened values say of it. */
-  readonly weights: Float64Array;
+  readonly weights: readonly number[];
   /** What they leave open. */
   readonly sigma: number;
 }

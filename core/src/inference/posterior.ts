@@ -54,7 +54,7 @@ export interface Weighed {
   readonly leaders: readonly Leader[];
 }
 
-/** A hypothesis as it was solved at its best amount. */
+/** A hypothesis as it was solved, at the amount nearest to its best. */
 export interface Leader {
   /** Null: nothing is wrong. */
   readonly fault: Fault | null;
@@ -141,7 +141,8 @@ export function weighFaults(
   const most = Math.min(SOLVED.most, Math.max(SOLVED.least, affordable));
   const solved = screened.map((each, rank) => {
     const isLeading = rank < most && each.weight > best - FAR_BEHIND;
-    if (!isLeading || each.fault.kind === 'meter') return { ...each, solutions: base };
+    if (each.fault.kind === 'meter') return { ...each, at: { amount: each.best, solutions: base } };
+    if (!isLeading) return { ...each, at: null };
     const exact = solveFault(each.fault, each.best, base, used, nuisances);
     return { ...each, ...exact, weight: each.prior + exact.marginal };
   });
@@ -169,9 +170,9 @@ export function weighFaults(
     leaders: [
       { fault: null, amount: 0, probability: nothing, solutions: base },
       ...solved
-        .map(({ fault, best: amount, weight, solutions }) => ({
-          ...{ fault, amount, probability: probability(weight), solutions },
-        }))
+        .flatMap(({ fault, weight, at }) =>
+          at ? [{ fault, probability: probability(weight), ...at }] : [],
+        )
         .sort((a, b) => b.probability - a.probability),
     ],
   };
@@ -294,11 +295,11 @@ function solveFault(
   base: Solutions,
   observations: readonly Observation[],
   nuisances: Nuisances,
-): Integrated & { readonly solutions: Solutions } {
+): Integrated & { readonly at: Pick<Leader, 'amount' | 'solutions'> } {
   const amounts = amountsOf(fault, SOLVED_AT);
   const solved = amounts.map((amount) => {
     const solutions = new Solutions(withFault(base.believed, fault, amount), base);
-    return { solutions, lns: observations.map((each) => solutions.lnOf(each) ?? 0) };
+    return { amount, solutions, lns: observations.map((each) => solutions.lnOf(each) ?? 0) };
   });
   const [first = 0, last = 0] = [amounts[0], amounts.at(-1)].map((each) => Math.log(each ?? 1));
   /** Where an amount lies among those that were solved. */
@@ -315,8 +316,9 @@ function solveFault(
   };
   const nearestTo = (amount: number) =>
     Math.min(SOLVED_AT - 1, Math.max(0, Math.round(placeOf(amount))));
+  const solvedAt = (node: number) => solved[node] ?? { amount: 0, solutions: base };
   const evidenceAt = (node: number) => {
-    const { solutions } = solved[node] ?? { solutions: base };
+    const { solutions } = solvedAt(node);
     const rows = observations.map((observation) => {
       const solution = solutions.of(observation);
       return solution
@@ -334,8 +336,8 @@ function solveFault(
   // The covariance is that of the best amount, wherever that turned out to be.
   const found = nearestTo(once.best);
   const integrated = found === guessed ? once : integrateAt(found);
-  const { solutions } = solved[nearestTo(integrated.best)] ?? { solutions: base };
-  return { ...integrated, solutions };
+  const { amount, solutions } = solvedAt(nearestTo(integrated.best));
+  return { ...integrated, at: { amount, solutions } };
 }
 
 function kindsOf(weighed: readonly (readonly [Fault, number])[]): Verdict['kinds'] {

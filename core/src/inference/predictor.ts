@@ -1,13 +1,13 @@
 import { type EstimateKind, sensitivities } from '../analysis/flow-sensitivities';
 import { UNCERTAINTY, uncertaintyOf } from '../analysis/flow-uncertainty';
 import { holeLeakage } from '../duct/leakage';
-import { type NetworkQuantity, quantityIn } from '../network/adjoint';
+import type { NetworkQuantity } from '../network/adjoint';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import { SEPARATOR_RUN } from '../network/assemble/separator-segment';
 import { type ShopSolution, solveCompiled } from '../network/solve-shop';
 import { flowAt } from '../reading/flow-at';
 import type { Measurand } from '../reading/measurand';
-import { pressureAt } from '../reading/pressure-at';
+import { measuredIn } from '../reading/measured-in';
 import type { BelievedShop } from './faults';
 
 /** What is asked of a model: a measurand with certain gates open. */
@@ -50,19 +50,9 @@ export class Solutions {
   /** ln of what is asked; null: the model says nothing of it. */
   lnOf(asked: Asked): number | null {
     const solution = this.of(asked);
-    const value = solution && valueIn(this.believed, solution, asked.measurand);
+    const value = solution && measuredIn(this.believed.shop, solution, asked.measurand);
     return value === null ? null : Math.log(Math.max(value, NOTHING));
   }
-}
-
-function valueIn(
-  { shop }: BelievedShop,
-  solution: ShopSolution,
-  { at, shows }: Measurand,
-): number | null {
-  if (shows === 'pressure') return pressureAt(shop, solution, at);
-  const found = flowAt(solution.tree, solution.compiled, at);
-  return found && Math.abs(quantityIn(solution.compiled, solution.state, found.quantity));
 }
 
 /**

@@ -1,15 +1,12 @@
-import { currentDrawn } from '../analysis/collector-load';
 import { ESTIMATE_KINDS, uncertaintyOf } from '../analysis/flow-uncertainty';
 import { gatesOfDrop } from '../analysis/gate-sets';
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
-import { quantityIn } from '../network/adjoint';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import { type Factors, NO_CHANGE } from '../network/assemble/setting';
-import { type ShopSolution, solveCompiled } from '../network/solve-shop';
-import { flowAt } from './flow-at';
+import { solveCompiled } from '../network/solve-shop';
 import type { Measurand } from './measurand';
-import { pressureAt } from './pressure-at';
+import { measuredIn } from './measured-in';
 
 /** What the model expects of a reading before it is taken, in SI of what is measured. */
 export interface ExpectedReading {
@@ -41,7 +38,7 @@ export function expectedReading(
     const networkOf = networksByGates(shop, tree, { view: 'found', factors });
     return (gates: ReadonlySet<string>) => {
       const solved = solveCompiled(tree, networkOf(gates));
-      return solved.kind === 'solved' ? valueIn(shop, solved, measurand) : null;
+      return solved.kind === 'solved' ? measuredIn(shop, solved, measurand) : null;
     };
   };
   const valueWith = valueBy(NO_CHANGE);
@@ -60,18 +57,4 @@ export function expectedReading(
     return left === null ? [] : [{ drop: other.id, value: left }];
   });
   return { value, uncertainty: Math.hypot(...changes), withGateLeftOpen };
-}
-
-/** What is measured, by a solution; null where the model knows nothing of it. */
-function valueIn(shop: Shop, solution: ShopSolution, { at, shows }: Measurand): number | null {
-  switch (shows) {
-    case 'flow': {
-      const found = flowAt(solution.tree, solution.compiled, at);
-      return found && quantityIn(solution.compiled, solution.state, found.quantity);
-    }
-    case 'pressure':
-      return pressureAt(shop, solution, at);
-    case 'current':
-      return currentDrawn(shop, solution);
-  }
 }

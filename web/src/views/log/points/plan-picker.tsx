@@ -32,19 +32,23 @@ interface Props {
   readonly places: readonly Place[];
   /** The test point that is open; null: none is. */
   readonly open: Place | null;
+  /** What a click does. */
+  readonly hint: string;
   /** Somebody pointed at a place: in a run, or in the room. */
   readonly onPick: (at: TestPoint['at'], name: string) => void;
 }
 
 /** The plan with every test point on it: a click on it says where one is. */
-export function PlanPicker({ places, open, onPick }: Props) {
+export function PlanPicker({ places, open, hint, onPick }: Props) {
   const shop = useDesign();
   const system = useUnits();
   const lines = useDuctLines();
   const { upstreamFirst } = useDuctTree();
   const items = useMemo(() => planSheet(shop).filter(({ layer }) => LOOKS[layer]), [shop]);
   const extent = useMemo(() => sheetExtent(items), [items]);
-  if (!extent) return null;
+  if (!extent) {
+    return <p>There is no plan yet. Enter the size of the room on the Floor, or add a machine.</p>;
+  }
   const [width, height] = [extent.width + 2 * MARGIN, extent.height + 2 * MARGIN];
   // Metres to the drawing's own: y goes up in the shop and down on the screen.
   const onSheet = ({ x, y }: Spot) => ({
@@ -81,37 +85,40 @@ export function PlanPicker({ places, open, onPick }: Props) {
   };
   const radius = width / 60;
   return (
-    // biome-ignore lint/a11y/useKeyWithClickEvents: by keyboard the same is typed in the test point's fields
-    <svg
-      role="img"
-      aria-label="Test points on the plan"
-      viewBox={`0 0 ${width} ${height}`}
-      onClick={pick}
-      className="max-h-80 w-full cursor-crosshair border border-rule [&_*]:[vector-effect:non-scaling-stroke]"
-    >
-      {items.map((item, i) => (
-        <Drawn key={`${i} ${item.layer}`} item={item} onSheet={onSheet} />
-      ))}
-      {places.map((place) => {
-        const at = placeOf(place);
-        const spot = at && onSheet(at);
-        const isOpen = place.id === open?.id;
-        return (
-          spot && (
-            <circle
-              key={place.id}
-              cx={spot.x}
-              cy={spot.y}
-              r={isOpen ? 1.5 * radius : radius}
-              fill={isOpen ? 'var(--ink)' : 'var(--air)'}
-              stroke={isOpen ? 'var(--paper)' : 'var(--ink)'}
-            >
-              <title>{place.name}</title>
-            </circle>
-          )
-        );
-      })}
-    </svg>
+    <>
+      <p className="pb-1 text-[14px] text-quiet">{hint}</p>
+      {/* biome-ignore lint/a11y/useKeyWithClickEvents: by keyboard the same is typed in the test point's fields */}
+      <svg
+        role="img"
+        aria-label="Test points on the plan"
+        viewBox={`0 0 ${width} ${height}`}
+        onClick={pick}
+        className="max-h-80 w-full cursor-crosshair border border-rule [&_*]:[vector-effect:non-scaling-stroke]"
+      >
+        {items.map((item, i) => (
+          <Drawn key={`${i} ${item.layer}`} item={item} onSheet={onSheet} />
+        ))}
+        {places.map((place) => {
+          const at = placeOf(place);
+          const spot = at && onSheet(at);
+          const isOpen = place.id === open?.id;
+          return (
+            spot && (
+              <circle
+                key={place.id}
+                cx={spot.x}
+                cy={spot.y}
+                r={isOpen ? 1.5 * radius : radius}
+                fill={isOpen ? 'var(--ink)' : 'var(--air)'}
+                stroke={isOpen ? 'var(--paper)' : 'var(--ink)'}
+              >
+                <title>{place.name}</title>
+              </circle>
+            )
+          );
+        })}
+      </svg>
+    </>
   );
 }
 

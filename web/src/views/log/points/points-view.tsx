@@ -101,14 +101,14 @@ function OnPlan({
   return (
     <section aria-label="On the plan" className="pb-4">
       <h2 className="text-[18px]">On the plan</h2>
-      <p className="pb-1 text-[14px] text-quiet">
-        {moving
-          ? `Click where ${moving.name} is: in a duct, or anywhere in the room.`
-          : 'Click a duct, or anywhere in the room, to add a test point there.'}
-      </p>
       <PlanPicker
         places={places}
         open={open}
+        hint={
+          moving
+            ? `Click where ${moving.name} is: in a duct, or anywhere in the room.`
+            : 'Click a duct, or anywhere in the room, to add a test point there.'
+        }
         onPick={(at, name) => {
           if (!moving) return addPoint(at, name);
           editPoint(moving, 'place', (own) => {
