@@ -76,7 +76,8 @@ export function SoundForm() {
     const { distance } = typed;
     if (distance === null) return setRefusal('Enter how far from the collector you stand.');
     const estimated = estimatedNoise(real, tree, 'found');
-    if (estimated === null || !standIn) return setRefusal('The blower does not run in this shop.');
+    if (estimated === null || !standIn)
+      return setRefusal('Connect a machine under Air first: without one no air moves.');
     setRefusal(null);
     adopt({ level: standIn.shownOf(trueLevel(estimated, distance, hidden)), isSimulated: true });
   };
@@ -131,7 +132,11 @@ export function SoundForm() {
         onChange={(hours) => adopt({ hours })}
         onClear={() => adopt({ hours: null })}
       />
-      {standIn && <Button onClick={listen}>Read the simulated sound meter</Button>}
+      {standIn && (
+        <div>
+          <Button onClick={listen}>Read the simulated sound meter</Button>
+        </div>
+      )}
       {refusal && (
         <p role="alert" className="text-[14px] text-starved-text">
           {refusal}

@@ -19,7 +19,8 @@ const Trend = dynamic(loadTrend, { loading: PartLoading });
 export function HistoryView() {
   const shopId = useDesign((shop) => shop.id);
   // Empty until all are read: half a log would say something else.
-  const { byPoint, byDay } = useReadings(shopId).index;
+  const { index, isWhole } = useReadings(shopId);
+  const { byPoint, byDay } = index;
   const by = useCircumstances();
   const names = usePointNames();
   const [isAdding, setAdding] = useState(false);
@@ -53,7 +54,8 @@ export function HistoryView() {
         className="@container min-w-0 border-rule px-4 pt-3 pb-6 max-xl:border-t md:overflow-y-auto"
       >
         <VisitTable days={byDay} names={names} by={by}>
-          <Trend byPoint={byPoint} names={names} by={by} />
+          {/* What is drawn first is the test point with most to see: not before all are there. */}
+          {isWhole && <Trend byPoint={byPoint} names={names} by={by} />}
         </VisitTable>
       </section>
     </div>

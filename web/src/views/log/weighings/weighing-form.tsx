@@ -83,7 +83,8 @@ export function WeighingForm() {
     if (typed.hours === null)
       return setRefusal('Enter the machine hours first: the scale weighs what they made.');
     const load = compareCandidates({ ...real, candidates: [] }, tree, 'found', [])[0]?.load;
-    if (!load || !standIn) return setRefusal('The blower does not run in this shop.');
+    if (!load || !standIn)
+      return setRefusal('Connect a machine under Air first: without one no air moves.');
     setRefusal(null);
     const believed = { rate: real.collector.dust.rate, caught: load.separator.caught };
     const mass = standIn.shownOf(trueMass(believed, typed.bin, typed.hours / 3600, hidden));
