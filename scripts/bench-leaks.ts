@@ -1,14 +1,34 @@
 // npm run bench:leaks: how well the fault of a hidden shop is named, and how fast. A number after it says how many shops;
-// with --json it prints one line of JSON and nothing else.
-import { benchLeaks } from './bench/leaks';
+// with --json it prints one line of JSON and nothing else. Shops are shared out among a few processes.
+import { fork } from 'node:child_process';
+import { availableParallelism } from 'node:os';
+import { figuresOf, posteriorTime, type Scores, scoreShops } from './bench/leaks';
 
 const USUAL = 300;
+const PART = '--part';
+const PROCESSES = 4;
 
-const shops = Number(process.argv.slice(2).find((word) => /^\d+$/.test(word)) ?? USUAL);
-const figures = benchLeaks(shops);
+const words = process.argv.slice(2);
+const shops = Number(words.find((word) => /^\d+$/.test(word)) ?? USUAL);
 
-if (process.argv.includes('--json')) console.log(JSON.stringify(figures));
-else {
+/** One process's share of the shops, scored there. */
+const scoredElsewhere = (part: number, parts: number) =>
+  new Promise<Scores>((resolve, reject) => {
+    const child = fork(process.argv[1] ?? '', [PART, `${part}/${parts}`, `${shops}`]);
+    child.on('message', (scores) => resolve(scores as Scores));
+    child.on('exit', (code) => reject(new Error(`a share of the shops ended with ${code}`)));
+  });
+
+async function main() {
+  const parts = Math.min(PROCESSES, availableParallelism());
+  const scores = await Promise.all(
+    Array.from({ length: parts }, (_, part) => scoredElsewhere(part, parts)),
+  );
+  const figures = { ...figuresOf(scores), posteriorMs: posteriorTime() };
+  if (words.includes('--json')) {
+    console.log(JSON.stringify(figures));
+    return;
+  }
   const percent = (share: number) => `${(100 * share).toFixed(0)} %`.padStart(6);
   console.log(`${shops} hidden shops`);
   for (const [name, { first, next, among, size, areaError, falseAlarms }] of Object.entries({
@@ -27,4 +47,11 @@ else {
   console.log(
     `  weighed in ${figures.posteriorMs.toFixed(0)} ms (14 drops, 40 readings), the next reading in ${figures.nextReadingMs.toFixed(0)} ms`,
   );
+}
+
+const at = words.indexOf(PART);
+if (at < 0) await main();
+else {
+  const [part = 0, parts = 1] = (words[at + 1] ?? '').split('/').map(Number);
+  process.send?.(scoreShops(part, shops, parts));
 }

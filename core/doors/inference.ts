@@ -1,21 +1,25 @@
 /** What is wrong with a shop, by all its readings, and what to measure next. */
 
+export type { AllShut } from '../src/inference/all-shut';
 export {
   type Fault,
   type FaultKind,
   keyOfFault,
 } from '../src/inference/faults';
 export {
-  type Candidate,
-  candidatesOf,
-  type Means,
-  type NextReading,
-  nextReadings,
+  type LeakReport,
+  type MadeReport,
+  MOST_WEIGHED,
+  type ReadingVoice,
+  type ReportedSuspect,
+  reportLeaks,
+  reportNext,
+} from '../src/inference/leak-report';
+export type {
+  Candidate,
+  Means,
+  NextReading,
 } from '../src/inference/next-reading';
-export {
-  type Observation,
-  type SetAside,
-  type WeighedReadings,
-  weighReadings,
-} from '../src/inference/observations';
-export { type Suspect, type Verdict, type Weighed, weighFaults } from '../src/inference/posterior';
+export type { SetAside } from '../src/inference/observations';
+export { keyOfPlace, type Place, placeOfFault, type SuspectedPlace } from '../src/inference/places';
+export type { Suspect, Verdict } from '../src/inference/posterior';

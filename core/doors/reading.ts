@@ -4,11 +4,6 @@ export {
   outcomeOf,
   type ReadingOutcome,
 } from '../src/inference/reading-outcome';
-export {
-  type SharedShortfall,
-  type Suspect,
-  sharedShortfall,
-} from '../src/inference/shared-shortfall';
 export { calibrationAt } from '../src/measuring/calibrate';
 export { STRAIGHT_ENOUGH } from '../src/measuring/centre-to-mean';
 export {

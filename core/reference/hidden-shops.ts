@@ -1,6 +1,7 @@
 import { estimateOf } from '../src/analysis/flow-sensitivities';
 import { blowerOfClass } from '../src/collector/blower-classes';
 import { addDrop, addRun } from '../src/design/edit-ducts';
+import { jointCount } from '../src/design/length';
 import { MACHINE_KIND_IDS } from '../src/design/machine-kinds';
 import { newShop } from '../src/design/new-shop';
 import type { Shop } from '../src/design/schema';
@@ -13,7 +14,7 @@ import {
   withFault,
 } from '../src/inference/faults';
 import { gatesKeyOf, type Observation, USUAL_SCATTER } from '../src/inference/observations';
-import { type Asked, type Nuisances, nuisancesOf } from '../src/inference/predictor';
+import { type Asked, type Nuisances, nuisancesOf, Solutions } from '../src/inference/predictor';
 import { type Factors, NO_CHANGE } from '../src/network/assemble/setting';
 import { shopToNetwork } from '../src/network/assemble/shop-to-network';
 import { compileNetwork } from '../src/network/compiled-network';
@@ -104,17 +105,22 @@ const PLACING = 0.01;
  * A hidden shop by its seed: everything the model is unsure of is drawn from what it says of its own uncertainty, and
  * one thing may be wrong besides.
  * @param kind null: nothing is wrong
+ * @param drops null: by chance, four to twelve
  */
-export function hiddenShop(seed: number, kind: (typeof HIDDEN_KINDS)[number] | null): HiddenShop {
+export function hiddenShop(
+  seed: number,
+  kind: (typeof HIDDEN_KINDS)[number] | null,
+  drops: number | null = null,
+): HiddenShop {
   const chance = chanceOf(seed);
   const { uniform, normal } = chance;
-  const shop = chanceShop(5 + Math.floor(10 * uniform()), chance);
+  const shop = chanceShop(drops ?? 4 + Math.floor(9 * uniform()), chance);
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) throw new Error('no tree');
   const { tree } = arranged;
   const believed = asBelieved(shop, tree);
   const fault = kind && faultOf(kind, tree, uniform);
-  const amount = fault ? amountOf(fault, uniform) : 0;
+  const amount = fault ? amountOf(fault, believed, uniform) : 0;
   const nuisances = nuisancesOf(believed);
   const drawn = nuisances.sigmas.map((sigma) => Math.exp(sigma * normal()));
   const real = fault ? withFault(believed, fault, amount) : believed;
@@ -144,6 +150,7 @@ export function hiddenShop(seed: number, kind: (typeof HIDDEN_KINDS)[number] | n
     return {
       reading: {
         id: `r${count++}`,
+        at: '2026-01-10T10:00:00Z',
         testPoint: '',
         instrument: shows === 'flow' ? 'vane' : 'gauge',
       },
@@ -173,12 +180,19 @@ export const ownGateRound = ({ tree }: Pick<HiddenShop, 'tree'>): Asked[] =>
 
 function faultOf(
   kind: (typeof HIDDEN_KINDS)[number],
-  { upstreamFirst }: DuctTree,
+  tree: DuctTree,
   uniform: () => number,
 ): Fault {
+  const { upstreamFirst } = tree;
   const pick = <T>(list: readonly T[]): T => list[Math.floor(uniform() * list.length)] as T;
   switch (kind) {
-    case 'opening':
+    case 'opening': {
+      // As likely at one joint as at any other.
+      const joints = upstreamFirst.flatMap((run) =>
+        Array.from({ length: 1 + jointCount(run, tree) }, () => run.id),
+      );
+      return { kind, run: pick(joints) };
+    }
     case 'clog':
       return { kind, run: pick(upstreamFirst).id };
     case 'gate not open':
@@ -190,9 +204,29 @@ function faultOf(
   }
 }
 
-/** Evenly in ln: openings of one to ten square inches, everything else over the middle of what is looked for. */
-function amountOf({ kind }: Fault, uniform: () => number): number {
-  if (kind === 'opening') return toSI(1, 'in2') * 10 ** uniform();
+/** An opening that takes less than this of every drop's air is nothing anyone hunts for. */
+const WORTH_HUNTING = 0.1;
+
+/**
+ * Evenly in ln: openings of two to twelve square inches (a gap of a tenth of an inch round a 6-inch joint, an open
+ * 4-inch end) that take a tenth of some drop's air at least; everything else over the middle of what is looked for.
+ */
+function amountOf(fault: Fault, believed: BelievedShop, uniform: () => number): number {
+  const { kind } = fault;
+  if (kind === 'opening') {
+    const [least, most] = [toSI(2, 'in2'), toSI(12, 'in2')];
+    const sound = new Solutions(believed);
+    const takes = (area: number) => {
+      const leaking = new Solutions(withFault(believed, fault, area));
+      return ownGateRound(believed).some((asked) => {
+        const less = (leaking.lnOf(asked) ?? 0) - (sound.lnOf(asked) ?? 0);
+        return less < Math.log(1 - WORTH_HUNTING);
+      });
+    };
+    let area = least * (most / least) ** uniform();
+    while (area < most && !takes(area)) area = Math.min(most, area * 1.15);
+    return area;
+  }
   const { from, to } = AMOUNTS[kind];
   return from * (to / from) ** (0.2 + 0.65 * uniform());
 }

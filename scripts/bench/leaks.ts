@@ -8,20 +8,25 @@ import {
   ownGateRound,
 } from '../../core/reference/hidden-shops';
 import type { DuctTree } from '../../core/src/design/topology';
-import { type FaultKind, keyOfFault } from '../../core/src/inference/faults';
+import type { FaultKind } from '../../core/src/inference/faults';
 import { candidatesOf, nextReadings } from '../../core/src/inference/next-reading';
 import type { Observation } from '../../core/src/inference/observations';
+import { keyOfPlace, placeOfFault } from '../../core/src/inference/places';
 import { type Verdict, type Weighed, weighFaults } from '../../core/src/inference/posterior';
 
 const NEXT = 3;
 const DECILES = 10;
 
-/** Of ten shops: four with an opening, one of each other kind of fault, and one where nothing is wrong. */
-const OF_TEN = [
-  ...Array.from({ length: 4 }, () => 'opening' as const),
+/** Of twelve shops: five with an opening, one of each other kind of fault, and two where nothing is wrong. */
+const OF_TWELVE = [
+  ...Array.from({ length: 5 }, () => 'opening' as const),
   ...HIDDEN_KINDS.filter((kind) => kind !== 'opening'),
-  null,
+  ...Array.from({ length: 2 }, () => null),
 ];
+
+/** Ways to measure. */
+const WAYS = ['own', 'chosen3', 'chosen3NoDuct'] as const;
+type Way = (typeof WAYS)[number];
 
 /** A clog and a gate that does not open fully do the same to all air: no airflow tells them apart. */
 const asRestriction = (kind: FaultKind | 'nothing') =>
@@ -32,75 +37,76 @@ const isNear = ({ upstreamFirst }: DuctTree, one: string, other: string): boolea
   return !!a && !!b && [a.from, a.to].some((node) => node === b.from || node === b.to);
 };
 
-/** What is counted of one way to measure. */
-class Score {
-  openings = 0;
-  first = 0;
-  next = 0;
-  among = 0;
-  size = 0;
-  named = 0;
-  areaError = 0;
-  sound = 0;
-  alarms = 0;
-  wrong = 0;
-  kindRight = 0;
-  readonly said = Array.from({ length: DECILES }, () => ({ said: 0, true: 0, n: 0 }));
-
-  add({ fault, amount, tree }: HiddenShop, { isWrong, kinds, suspects, among }: Verdict): void {
-    const said = isWrong ? (kinds[0]?.kind ?? 'nothing') : 'nothing';
-    const truth = fault && keyOfFault(fault);
-    for (const suspect of suspects) {
-      const decile = this.said[Math.min(DECILES - 1, Math.floor(DECILES * suspect.probability))];
-      if (!decile) continue;
-      decile.said += suspect.probability;
-      decile.true += keyOfFault(suspect.fault) === truth ? 1 : 0;
-      decile.n++;
-    }
-    if (!fault) {
-      this.sound++;
-      this.alarms += isWrong ? 1 : 0;
-      return;
-    }
-    this.wrong++;
-    this.kindRight += asRestriction(said) === asRestriction(fault.kind) ? 1 : 0;
-    if (fault.kind !== 'opening') return;
-    this.openings++;
-    const [first] = suspects;
-    const run = first && 'run' in first.fault ? first.fault.run : null;
-    if (run !== null && (run === fault.run || isNear(tree, run, fault.run))) this.next++;
-    if (run === fault.run) {
-      this.first++;
-      if (first?.fault.kind === 'opening') {
-        this.named++;
-        this.areaError += Math.abs(Math.log(first.amount / amount));
-      }
-    }
-    this.among += among.some((suspect) => keyOfFault(suspect.fault) === truth) ? 1 : 0;
-    this.size += among.length;
-  }
-
-  get figures() {
-    const of = this.openings;
-    return {
-      first: this.first / of,
-      next: this.next / of,
-      among: this.among / of,
-      size: this.size / of,
-      areaError: Math.exp(this.areaError / this.named) - 1,
-      falseAlarms: this.alarms / this.sound,
-    };
-  }
+/** What is counted of one way to measure; all of it adds up. */
+const NO_COUNTS = {
+  ...{ openings: 0, first: 0, next: 0, among: 0, size: 0, named: 0, areaError: 0 },
+  ...{ sound: 0, alarms: 0, wrong: 0, kindRight: 0 },
+};
+interface Score {
+  readonly counts: typeof NO_COUNTS;
+  /** Places by what is said of them: the sum of it, how many were true, how many there were. */
+  readonly said: { said: number; true: number; n: number }[];
 }
+export type Scores = Readonly<Record<Way, Score>> & {
+  /** Time spent on choosing next readings, ms, and how often. */
+  readonly spent: { next: number; nexts: number };
+};
 
-/** Time spent on choosing next readings, ms, and how often. */
-const spent = { next: 0, nexts: 0 };
+const newScore = (): Score => ({
+  counts: { ...NO_COUNTS },
+  said: Array.from({ length: DECILES }, () => ({ said: 0, true: 0, n: 0 })),
+});
+const newScores = (): Scores => ({
+  own: newScore(),
+  chosen3: newScore(),
+  chosen3NoDuct: newScore(),
+  spent: { next: 0, nexts: 0 },
+});
+
+function count(
+  { counts, said }: Score,
+  { fault, amount, tree }: HiddenShop,
+  { isWrong, kinds, places, among }: Verdict,
+): void {
+  const truth = fault && keyOfPlace(placeOfFault(fault));
+  for (const { place, probability } of places) {
+    const decile = said[Math.min(DECILES - 1, Math.floor(DECILES * probability))];
+    if (!decile) continue;
+    decile.said += probability;
+    decile.true += keyOfPlace(place) === truth ? 1 : 0;
+    decile.n++;
+  }
+  if (!fault) {
+    counts.sound++;
+    counts.alarms += isWrong ? 1 : 0;
+    return;
+  }
+  counts.wrong++;
+  const kind = isWrong ? (kinds[0]?.kind ?? 'nothing') : 'nothing';
+  counts.kindRight += asRestriction(kind) === asRestriction(fault.kind) ? 1 : 0;
+  if (fault.kind !== 'opening') return;
+  counts.openings++;
+  const first = places.find(({ place }) => place.kind === 'run');
+  const run = first?.place.kind === 'run' ? first.place.run : null;
+  if (run !== null && (run === fault.run || isNear(tree, run, fault.run))) counts.next++;
+  if (run === fault.run) {
+    counts.first++;
+    const opening = first?.suspects.find((suspect) => suspect.fault.kind === 'opening');
+    if (opening) {
+      counts.named++;
+      counts.areaError += Math.abs(Math.log(opening.amount / amount));
+    }
+  }
+  counts.among += among.some(({ place }) => keyOfPlace(place) === truth) ? 1 : 0;
+  counts.size += among.length;
+}
 
 function chosen(
   hidden: HiddenShop,
   own: readonly Observation[],
   first: Weighed,
   mayOpenDucts: boolean,
+  spent: Scores['spent'],
 ) {
   const candidates = candidatesOf(hidden.tree, { air: 'vane', pressure: 'gauge', mayOpenDucts });
   const observations = [...own];
@@ -118,11 +124,23 @@ function chosen(
   return weighed.verdict;
 }
 
+/** Every so many-th hidden shop, from one of them on. */
+export function scoreShops(from: number, below: number, step: number): Scores {
+  const scores = newScores();
+  for (let i = from; i < below; i += step) {
+    const hidden = hiddenShop(7919 * (i + 1), OF_TWELVE[i % OF_TWELVE.length] ?? null);
+    const own = ownGateRound(hidden).flatMap((asked) => hidden.read(asked) ?? []);
+    const weighed = weighFaults(hidden.shop, hidden.tree, own);
+    count(scores.own, hidden, weighed.verdict);
+    count(scores.chosen3, hidden, chosen(hidden, own, weighed, true, scores.spent));
+    count(scores.chosen3NoDuct, hidden, chosen(hidden, own, weighed, false, scores.spent));
+  }
+  return scores;
+}
+
 /** Forty readings of a shop of fourteen drops, weighed a few times: the middle one, ms. */
-function posteriorTime(): number {
-  let seed = 1;
-  let large = hiddenShop(seed, 'opening');
-  while (large.tree.drops.length < 14) large = hiddenShop(++seed, 'opening');
+export function posteriorTime(): number {
+  const large = hiddenShop(1, 'opening', 14);
   const means = { air: 'vane', pressure: 'gauge', mayOpenDucts: true };
   const asked = [...ownGateRound(large), ...candidatesOf(large.tree, means)].slice(0, 40);
   const observations = asked.flatMap((each) => large.read(each) ?? []);
@@ -134,28 +152,40 @@ function posteriorTime(): number {
   return times.toSorted((a, b) => a - b)[2] ?? Number.NaN;
 }
 
-/** What is printed, shares between 0 and 1. */
-export function benchLeaks(shops: number) {
-  const scores = { own: new Score(), chosen3: new Score(), chosen3NoDuct: new Score() };
-  for (let i = 0; i < shops; i++) {
-    const hidden = hiddenShop(7919 * (i + 1), OF_TEN[i % OF_TEN.length] ?? null);
-    const own = ownGateRound(hidden).flatMap((asked) => hidden.read(asked) ?? []);
-    const weighed = weighFaults(hidden.shop, hidden.tree, own);
-    scores.own.add(hidden, weighed.verdict);
-    scores.chosen3.add(hidden, chosen(hidden, own, weighed, true));
-    scores.chosen3NoDuct.add(hidden, chosen(hidden, own, weighed, false));
+/** What all scores come to together, shares between 0 and 1. */
+export function figuresOf(all: readonly Scores[]) {
+  const whole = newScores();
+  for (const scores of all) {
+    for (const way of WAYS) {
+      const { counts, said } = whole[way];
+      for (const key of Object.keys(counts) as (keyof typeof counts)[])
+        counts[key] += scores[way].counts[key];
+      said.forEach((decile, i) => {
+        const more = scores[way].said[i];
+        for (const key of ['said', 'true', 'n'] as const) decile[key] += more?.[key] ?? 0;
+      });
+    }
+    whole.spent.next += scores.spent.next;
+    whole.spent.nexts += scores.spent.nexts;
   }
+  const figures = ({ counts }: Score) => ({
+    first: counts.first / counts.openings,
+    next: counts.next / counts.openings,
+    among: counts.among / counts.openings,
+    size: counts.size / counts.openings,
+    areaError: Math.exp(counts.areaError / counts.named) - 1,
+    falseAlarms: counts.alarms / counts.sound,
+  });
   return {
-    own: scores.own.figures,
-    chosen3: scores.chosen3.figures,
-    chosen3NoDuct: scores.chosen3NoDuct.figures,
-    kindRight: scores.chosen3.kindRight / scores.chosen3.wrong,
-    calibration: scores.chosen3.said.map(({ said, true: right, n }) => ({
+    own: figures(whole.own),
+    chosen3: figures(whole.chosen3),
+    chosen3NoDuct: figures(whole.chosen3NoDuct),
+    kindRight: whole.chosen3.counts.kindRight / whole.chosen3.counts.wrong,
+    calibration: whole.chosen3.said.map(({ said, true: right, n }) => ({
       said: said / n,
       true: right / n,
       n,
     })),
-    posteriorMs: posteriorTime(),
-    nextReadingMs: spent.next / spent.nexts,
+    nextReadingMs: whole.spent.next / whole.spent.nexts,
   };
 }

@@ -11,7 +11,7 @@ const observation = (
   meter = 'm',
   bound: Observation['bound'] = null,
 ): Observation => ({
-  reading: { id: 'r', testPoint: 'p', instrument: meter },
+  reading: { id: 'r', at: '2026-01-10T10:00:00Z', testPoint: 'p', instrument: meter },
   measurand: { at: { kind: 'port', node: 'n' }, shows: 'flow' },
   gates: new Set(),
   gatesKey: '',

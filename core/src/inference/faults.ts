@@ -29,7 +29,7 @@ interface AmountRange {
  * Modelling estimates. What blows out between blower and filter no airflow shows, so it is not looked for.
  */
 export const AMOUNTS: Readonly<Record<FaultKind, AmountRange>> = {
-  opening: { from: 3e-4, to: 8e-3 },
+  opening: { from: 1.1e-3, to: 8e-3 },
   clog: { from: 0.7, to: 40 },
   'gate not open': { from: 0.65, to: 0.15 },
   'gate not shut': { from: 0.03, to: 0.6 },

@@ -1,14 +1,3 @@
-/**
- * How much of the residuals `r` one pattern `d` explains, with covariance `c`, by generalised least
- * squares: r ≈ a·d, a = dᵀC⁻¹r / dᵀC⁻¹d, and χ² falls by a·dᵀC⁻¹r.
- */
-export interface PatternFit {
-  readonly amount: number;
-  /** One standard deviation of the amount. */
-  readonly sigma: number;
-  readonly explains: number;
-}
-
 /** Row by row; symmetric, positive definite. */
 export type Matrix = readonly ArrayLike<number>[];
 
@@ -38,16 +27,4 @@ export function whiten(lower: Matrix, v: ArrayLike<number>): number[] {
     out.push(sum / (row[i] as number));
   }
   return out;
-}
-
-/** `r` and `d` whitened alike. A pattern of nothing explains nothing. */
-export function fitPattern(r: readonly number[], d: readonly number[]): PatternFit {
-  let dd = 0;
-  let dr = 0;
-  d.forEach((value, i) => {
-    dd += value * value;
-    dr += value * (r[i] ?? 0);
-  });
-  if (dd === 0) return { amount: 0, sigma: Number.POSITIVE_INFINITY, explains: 0 };
-  return { amount: dr / dd, sigma: Math.sqrt(1 / dd), explains: (dr * dr) / dd };
 }

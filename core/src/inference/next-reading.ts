@@ -1,12 +1,14 @@
+import { circleArea } from '../air/velocity-pressure';
 import { gatesOfDrop } from '../analysis/gate-sets';
 import { runLength } from '../design/length';
 import type { DuctTree } from '../design/topology';
 import type { Measurand } from '../reading/measurand';
 import { Conditioned } from './conditioned';
-import { AMOUNTS, type Fault, withFault } from './faults';
-import { gatesKeyOf, type Observation, USUAL_SCATTER } from './observations';
+import { AMOUNTS, type BelievedShop, type Fault, withFault } from './faults';
+import { gatesKeyOf, isTakenBefore, type Observation, USUAL_SCATTER } from './observations';
+import { keyOfPlace, placeOfFault } from './places';
 import type { Leader, Weighed } from './posterior';
-import { type Asked, derivativesOf, Solutions } from './predictor';
+import { type Asked, derivativesOf, ofEarlierFilter, Solutions } from './predictor';
 
 /** What the user can take a reading with, and whether they would drill a hole for it. */
 export interface Means {
@@ -47,9 +49,13 @@ export interface NextReading {
   readonly outcomes: readonly Outcome[];
 }
 
-/** Suspects that candidates are judged by: at most so many, and none less likely. */
+/** Suspects that candidates are judged by: at most so many, and none that is less of what may be wrong. */
 const MOST_JUDGED = 24;
 const LEAST_LIKELY = 0.004;
+/** Information that has to be gained for twice the trouble of reading a drop again, nats. */
+const TROUBLE = 0.05;
+/** That nothing is wrong counts for at most so much. */
+const NOTHING_COUNTS = 0.3;
 /** One standard deviation of a meter's error on one visit, in ln, where nothing else is known: 3 %, 95 times in 100. */
 const METER_SIGMA = 0.03 / 1.96;
 const OWN_SIGMA = Math.hypot(USUAL_SCATTER / Math.sqrt(3), 0.01);
@@ -58,9 +64,17 @@ const POINTS = 160;
 /** 90 % of a normal distribution lie within so many standard deviations. */
 const NINETY = 1.645;
 
+/** Gates of whole branches: those that are not the last one before any machine. */
+function branchGates({ upstreamFirst, drops }: DuctTree): ReadonlySet<string> {
+  const last = new Set(drops.map(({ path }) => path.find(({ gate }) => gate)?.id));
+  return new Set(upstreamFirst.flatMap(({ id, gate }) => (gate && !last.has(id) ? [id] : [])));
+}
+
 /** Every reading that could be taken with certain means. */
 export function candidatesOf(tree: DuctTree, means: Means): Candidate[] {
   const none: ReadonlySet<string> = new Set();
+  // With every machine shut off, but with the gates of whole branches open, or nothing draws on those branches.
+  const shut = branchGates(tree);
   const make = (
     kind: Candidate['kind'],
     measurand: Measurand,
@@ -80,18 +94,25 @@ export function candidatesOf(tree: DuctTree, means: Means): Candidate[] {
     }
     if (means.mayOpenDucts) {
       for (const run of tree.upstreamFirst) {
-        const at = { kind: 'run', run: run.id, along: runLength(run, tree) } as const;
-        candidates.push(make('duct, all gates shut', { at, shows: 'flow' }, none, 1.5));
+        const length = runLength(run, tree);
+        // At its end, with all that leaks into it; where two runs join, at its beginning too, with what comes of both.
+        const joins = (tree.into.get(run.from) ?? []).length > 1;
+        for (const along of joins ? [0, length] : [length]) {
+          const at = { kind: 'run', run: run.id, along } as const;
+          candidates.push(make('duct, all gates shut', { at, shows: 'flow' }, shut, 1.5));
+        }
       }
     }
     const inlet = { kind: 'collector', tap: 'separator inlet' } as const;
-    candidates.push(make('blower, all gates shut', { at: inlet, shows: 'flow' }, none, 1.2));
+    candidates.push(make('blower, all gates shut', { at: inlet, shows: 'flow' }, shut, 1.2));
+    if (shut.size > 0)
+      candidates.push(make('blower, all gates shut', { at: inlet, shows: 'flow' }, none, 1.2));
   }
   if (means.pressure !== null) {
     const [first] = tree.drops;
     for (const tap of ['separator inlet', 'filter'] as const) {
       const measurand = { at: { kind: 'collector', tap }, shows: 'pressure' } as const;
-      candidates.push(make('tap', measurand, none, 1.2));
+      candidates.push(make('tap', measurand, shut, 1.2));
       if (first) candidates.push(make('tap', measurand, gatesOfDrop(first), 1.2));
     }
   }
@@ -111,16 +132,16 @@ export function nextReadings(
   candidates: readonly Candidate[],
   most: number,
 ): NextReading[] {
-  const judged = weighed.leaders
-    .toSorted((a, b) => b.probability - a.probability)
-    .filter(({ probability }, rank) => rank < MOST_JUDGED && probability >= LEAST_LIKELY);
-  const whole = judged.reduce((sum, { probability }) => sum + probability, 0);
-  const views = judged.map((leader) => ({ leader, view: viewOf(weighed, leader, observations) }));
+  const views = judgedOf(weighed).map(({ leader, share }) => ({
+    ...{ leader, share },
+    view: viewOf(weighed, leader, observations),
+  }));
   return candidates
     .flatMap((candidate): NextReading[] => {
-      const outcomes = views.flatMap(({ leader, view }) => {
+      const outcomes = views.flatMap(({ leader, share, view }) => {
         const expected = view.expected(candidate);
-        return expected ? [{ leader, share: leader.probability / whole, ...expected }] : [];
+        const of = leader.fault ? keyOfPlace(placeOfFault(leader.fault)) : 'nothing';
+        return expected ? [{ leader, of, share, ...expected }] : [];
       });
       if (outcomes.length < views.length) return [];
       return [
@@ -137,8 +158,32 @@ export function nextReadings(
         },
       ];
     })
-    .sort((a, b) => b.gain / b.candidate.cost - a.gain / a.candidate.cost)
+    .sort((a, b) => worthOf(b) - worthOf(a))
     .slice(0, most);
+}
+
+/** What a reading tells, less the trouble of taking it. */
+const worthOf = ({ gain, candidate: { cost } }: NextReading) => gain - TROUBLE * (cost - 1);
+
+/**
+ * The suspects that a reading is to tell apart, with their shares. Who looks for a leak believes that there is one:
+ * that nothing is wrong counts for no more than so much, or what is rather unlikely would never be looked for.
+ */
+function judgedOf({ leaders, verdict: { nothing } }: Weighed) {
+  const wrong = 1 - nothing;
+  const suspects = leaders
+    .filter(({ fault, probability }) => fault && probability >= LEAST_LIKELY * wrong)
+    .toSorted((a, b) => b.probability - a.probability)
+    .slice(0, MOST_JUDGED);
+  const whole = suspects.reduce((sum, { probability }) => sum + probability, 0);
+  const ofNothing = whole > 0 ? Math.min(nothing, NOTHING_COUNTS) : 1;
+  return [
+    ...leaders.flatMap((leader) => (leader.fault ? [] : [{ leader, share: ofNothing }])),
+    ...suspects.map((leader) => ({
+      leader,
+      share: ((1 - ofNothing) * leader.probability) / whole,
+    })),
+  ].filter(({ share }) => share > 0);
 }
 
 /** What a suspect expects of further readings, by what the readings so far say of everything it leaves open. */
@@ -148,6 +193,7 @@ function viewOf(
   observations: readonly Observation[],
 ) {
   const { base, nuisances } = weighed;
+  const isBefore = (observation: Observation) => isTakenBefore(observation, weighed.began);
   const moved = fault && fault.kind !== 'meter' ? movedBy(fault, amount, base) : null;
   const rowOf = (asked: Asked): { ln: number; row: number[] } | null => {
     const solution = solutions.of(asked);
@@ -158,10 +204,18 @@ function viewOf(
     const byAmount = moved && other !== null ? (other - ln) / moved.by : 0;
     return { ln, row: [...byNuisance, byAmount] };
   };
+  /** Of a reading taken before what is wrong began. */
+  const rowBefore = (asked: Asked) => {
+    const solution = base.of(asked);
+    const ln = base.lnOf(asked);
+    if (!solution || ln === null) return null;
+    const { byNuisance } = derivativesOf(base, solution, asked, nuisances);
+    return { ln, row: [...ofEarlierFilter(byNuisance, nuisances), 0] };
+  };
   const amountSigma = fault ? spanOf(fault) / Math.sqrt(12) : 0;
   const sigmas = [...nuisances.sigmas, amountSigma];
   const rows = observations.flatMap((observation) => {
-    const own = rowOf(observation);
+    const own = isBefore(observation) ? rowBefore(observation) : rowOf(observation);
     return own ? [{ observation, ...own }] : [];
   });
   const shift = (instrument: string) =>
@@ -171,7 +225,8 @@ function viewOf(
   const conditioned = new Conditioned(
     rows.map(({ observation, ln, row }) => ({
       observation,
-      residual: observation.ln - ln - shift(observation.reading.instrument),
+      residual:
+        observation.ln - ln - (isBefore(observation) ? 0 : shift(observation.reading.instrument)),
       row,
     })),
     sigmas,
@@ -181,10 +236,25 @@ function viewOf(
       const own = rowOf(candidate);
       if (!own) return null;
       const { mean, variance } = conditioned.of(own.row);
-      const sigma = Math.sqrt(variance + METER_SIGMA ** 2 + OWN_SIGMA ** 2);
+      const floor = leastShown(base.believed, candidate) / Math.exp(own.ln);
+      const sigma = Math.hypot(Math.sqrt(variance), METER_SIGMA, OWN_SIGMA, floor);
       return { mean: own.ln + mean, sigma };
     },
   };
+}
+
+/** What a meter cannot tell from nothing, one standard deviation: m/s of air, Pa. */
+const STILL = { air: 0.15, pressure: 2 };
+
+function leastShown({ shop, tree }: BelievedShop, { measurand: { at, shows } }: Asked): number {
+  if (shows !== 'flow') return STILL.pressure;
+  const diameter =
+    at.kind === 'port'
+      ? tree.drops.find(({ id }) => id === at.node)?.port.diameter
+      : at.kind === 'run'
+        ? tree.upstreamFirst.find(({ id }) => id === at.run)?.diameter
+        : shop.collector.separator.inletDiameter;
+  return STILL.air * circleArea(diameter ?? 0);
 }
 
 const spanOf = ({ kind }: Fault) => Math.abs(Math.log(AMOUNTS[kind].to / AMOUNTS[kind].from));
@@ -197,33 +267,42 @@ function movedBy(fault: Fault, amount: number, base: Solutions) {
 }
 
 interface Expectation {
+  /** What is to be told apart from others: a place. */
+  readonly of: string;
   readonly share: number;
   readonly mean: number;
   readonly sigma: number;
 }
 
-/** What a reading tells of which expectation is the true one: entropy of the mixture less that of its parts, nats. */
+/**
+ * What a reading tells of which place is the true one, nats: entropy of everything expected, less that of what each
+ * place expects, by its share. Two expectations of one place need not be told apart.
+ */
 export function information(parts: readonly Expectation[]): number {
   const low = Math.min(...parts.map(({ mean, sigma }) => mean - 5 * sigma));
   const high = Math.max(...parts.map(({ mean, sigma }) => mean + 5 * sigma));
   const finest = Math.min(...parts.map(({ sigma }) => sigma));
   const points = Math.min(2000, Math.max(POINTS, Math.ceil((3 * (high - low)) / finest)));
   const step = (high - low) / points;
-  let entropy = 0;
+  const places = [...new Set(parts.map(({ of }) => of))].map((place) => {
+    const own = parts.filter(({ of }) => of === place);
+    return { own, share: own.reduce((sum, { share }) => sum + share, 0) };
+  });
+  let told = 0;
   for (let i = 0; i < points; i++) {
     const x = low + (i + 0.5) * step;
-    let density = 0;
-    for (const { share, mean, sigma } of parts) {
-      const z = (x - mean) / sigma;
-      if (z * z < 60)
-        density += (share * Math.exp((-z * z) / 2)) / (sigma * Math.sqrt(2 * Math.PI));
+    let whole = 0;
+    for (const { own, share } of places) {
+      let density = 0;
+      for (const part of own) {
+        const z = (x - part.mean) / part.sigma;
+        if (z * z < 60)
+          density += (part.share * Math.exp((-z * z) / 2)) / (part.sigma * Math.sqrt(2 * Math.PI));
+      }
+      if (density > 0) told += density * Math.log(density / share) * step;
+      whole += density;
     }
-    if (density > 0) entropy -= density * Math.log(density) * step;
+    if (whole > 0) told -= whole * Math.log(whole) * step;
   }
-  const own = parts.reduce(
-    (sum, { share, sigma }) =>
-      sum + share * (Math.log(sigma) + 0.5 * Math.log(2 * Math.PI * Math.E)),
-    0,
-  );
-  return Math.max(0, entropy - own);
+  return Math.max(0, told);
 }

@@ -8,7 +8,7 @@ import { type Measurand, measuredBy } from '../reading/measurand';
 
 /** A reading as evidence: the logarithm of what it measured, and how far it may be off by itself. */
 export interface Observation {
-  readonly reading: Pick<Reading, 'id' | 'testPoint' | 'instrument'>;
+  readonly reading: Pick<Reading, 'id' | 'at' | 'testPoint' | 'instrument'>;
   readonly measurand: Measurand;
   /** Runs whose gates stood open. */
   readonly gates: ReadonlySet<string>;
@@ -23,6 +23,10 @@ export interface Observation {
   readonly meter: string;
   readonly meterSigma: number;
 }
+
+/** Whether a reading was taken before what is wrong began; null: it was there in all of them. */
+export const isTakenBefore = ({ reading }: Pick<Observation, 'reading'>, began: string | null) =>
+  began !== null && Date.parse(reading.at) < Date.parse(began);
 
 /** Why a reading is not weighed. */
 export type SetAside =

@@ -40,7 +40,10 @@ function readings(
     const isAir = each.measurand.shows === 'flow';
     const off = fault?.kind === 'meter' && isAir ? (fault.way === 'more' ? 1 : -1) : 0;
     return {
-      reading: { id: `r${i}`, testPoint: '', instrument: isAir ? 'vane' : 'gauge' },
+      reading: {
+        ...{ id: `r${i}`, at: '2026-01-10T10:00:00Z', testPoint: '' },
+        instrument: isAir ? 'vane' : 'gauge',
+      },
       ...each,
       ln: (real.lnOf(each) ?? 0) + (off === 0 ? 0 : off * Math.log(amount)),
       bound: null,
@@ -120,7 +123,7 @@ describe('what is wrong', () => {
       const all = readings(shop, tree, [...round, ...shut], fault, area);
       const { among, suspects } = weighFaults(shop, tree, all).verdict;
       // Where the drop's own reading cannot tell a gate that does not shut from an opening, the run is right.
-      const runs = among.map((each) => ('run' in each.fault ? each.fault.run : each.fault.kind));
+      const runs = among.map(({ place }) => (place.kind === 'run' ? place.run : place.kind));
       expect(new Set(runs)).toEqual(new Set([run.id]));
       const found = suspects.find((each) => each.fault.kind === 'opening');
       expect((found?.amount ?? 0) / area).toBeGreaterThan(0.7);

@@ -12,12 +12,14 @@ import {
   possibleFaults,
   withFault,
 } from './faults';
-import type { Observation } from './observations';
+import { isTakenBefore, type Observation } from './observations';
+import { byPlace, type SuspectedPlace } from './places';
 import {
   type Derivatives,
   derivativesOf,
   type Nuisances,
   nuisancesOf,
+  ofEarlierFilter,
   Solutions,
 } from './predictor';
 
@@ -41,8 +43,10 @@ export interface Verdict {
   readonly kinds: readonly { readonly kind: FaultKind; readonly probability: number }[];
   /** Every fault worth naming, the likeliest first. */
   readonly suspects: readonly Suspect[];
-  /** The likeliest of them that together make up 90 % of what is wrong: these readings cannot tell them apart. */
-  readonly among: readonly Suspect[];
+  /** The same by where they are. */
+  readonly places: readonly SuspectedPlace[];
+  /** The likeliest places that together make up 90 % of what is wrong: these readings cannot tell them apart. */
+  readonly among: readonly SuspectedPlace[];
 }
 
 /** What the readings are weighed with: for a next reading to be chosen by. */
@@ -52,6 +56,10 @@ export interface Weighed {
   readonly base: Solutions;
   /** Hypotheses solved exactly, nothing among them, with their probabilities. */
   readonly leaders: readonly Leader[];
+  /** When what is wrong began: readings before it were taken without it. Null: before all of them. */
+  readonly began: string | null;
+  /** ln of how likely the readings are, whatever is wrong. */
+  readonly evidence: number;
 }
 
 /** A hypothesis as it was solved, at the amount nearest to its best. */
@@ -73,32 +81,49 @@ const AMONG = 0.9;
 /** Suspects less likely than this are not worth naming. */
 const WORTH_NAMING = 0.002;
 /** Amounts a fault is screened at to first order, solved at exactly, and integrated over. */
-const SCREENED_AT = 9;
+const SCREENED_AT = 6;
 const SOLVED_AT = 5;
 const INTEGRATED_AT = 25;
 /** How far a first-order change of ln may be off, as a share of it, one standard deviation. */
 const SCREENING_ERROR = 0.2;
 /** Faults that are solved exactly: as many as so many solved shops are enough for, and none that is so many nats behind. */
-const SOLVES = 1500;
-const SOLVED = { least: 6, most: 24 } as const;
+const SOLVES = 1100;
+const SOLVED = { least: 5, most: 20 } as const;
 const FAR_BEHIND = 8;
 
 interface Row {
   readonly observation: Observation;
   readonly ln: number;
   readonly derivatives: Derivatives;
+  /** Taken before what is wrong began. */
+  readonly isBefore: boolean;
 }
+
+/** A reading's row at its time: what the filter was like before is no longer known after. */
+const rowOfTime = (
+  { observation, ln, derivatives }: Omit<Row, 'isBefore'>,
+  isBefore: boolean,
+  nuisances: Nuisances,
+): Row => ({
+  ...{ observation, ln, isBefore },
+  derivatives: isBefore
+    ? { ...derivatives, byNuisance: ofEarlierFilter(derivatives.byNuisance, nuisances) }
+    : derivatives,
+});
 
 /**
  * What is wrong with a shop, by all its readings together: nothing, or a fault, its amount integrated out (log-uniform).
  * Every fault is screened to first order by the adjoint; those that lead are solved exactly, with the covariance taken
  * anew at their best amount. A shop that has no answer, or no readings, says nothing: then nothing is wrong as far as
  * anyone knows.
+ * @param began when what is wrong began, a time: readings before it were taken without it, and say what the shop is
+ *   like. Null: it was there in all of them.
  */
 export function weighFaults(
   shop: Shop,
   tree: DuctTree,
   observations: readonly Observation[],
+  began: string | null = null,
 ): Weighed {
   const believed = asBelieved(shop, tree);
   const nuisances = nuisancesOf(believed);
@@ -108,7 +133,9 @@ export function weighFaults(
     const solution = base.of(observation);
     if (ln === null || !solution) return [];
     const derivatives = derivativesOf(base, solution, observation, nuisances);
-    return [{ observation, ln, derivatives }];
+    return [
+      rowOfTime({ observation, ln, derivatives }, isTakenBefore(observation, began), nuisances),
+    ];
   });
   const used = rows.map(({ observation }) => observation);
   const covariance = covarianceOf(
@@ -125,7 +152,9 @@ export function weighFaults(
       // What a meter does wrong is known without solving anything.
       const isExact = fault.kind === 'meter';
       const integrated = integrate(fault, isExact ? INTEGRATED_AT : SCREENED_AT, (amount) => {
-        const shifts = screenedShifts(rows, fault, amount, believed, nuisances);
+        const shifts = screenedShifts(rows, fault, amount, believed, nuisances).map((shift, i) =>
+          rows[i]?.isBefore ? 0 : shift,
+        );
         const error = isExact ? 0 : SCREENING_ERROR;
         const more = shifts.map((shift) => (error * shift) ** 2);
         const own = new Evidence(used, covariance, more);
@@ -143,7 +172,7 @@ export function weighFaults(
     const isLeading = rank < most && each.weight > best - FAR_BEHIND;
     if (each.fault.kind === 'meter') return { ...each, at: { amount: each.best, solutions: base } };
     if (!isLeading) return { ...each, at: null };
-    const exact = solveFault(each.fault, each.best, base, used, nuisances);
+    const exact = solveFault(each.fault, each.best, base, rows, nuisances);
     return { ...each, ...exact, weight: each.prior + exact.marginal };
   });
   const whole = logSum([ofNothing, ...solved.map(({ weight }) => weight)]);
@@ -157,16 +186,20 @@ export function weighFaults(
     }))
     .filter((suspect) => suspect.probability > WORTH_NAMING)
     .sort((a, b) => b.probability - a.probability);
+  const places = byPlace(suspects);
   return {
     verdict: {
       nothing,
       isWrong: nothing < WRONG_BELOW,
       kinds: kindsOf(solved.map(({ fault, weight }) => [fault, probability(weight)])),
       suspects,
-      among: amongOf(suspects, 1 - nothing),
+      places,
+      among: amongOf(places, 1 - nothing),
     },
     nuisances,
     base,
+    began,
+    evidence: whole,
     leaders: [
       { fault: null, amount: 0, probability: nothing, solutions: base },
       ...solved
@@ -293,13 +326,20 @@ function solveFault(
   fault: Exclude<Fault, { kind: 'meter' }>,
   near: number,
   base: Solutions,
-  observations: readonly Observation[],
+  rows: readonly Row[],
   nuisances: Nuisances,
 ): Integrated & { readonly at: Pick<Leader, 'amount' | 'solutions'> } {
   const amounts = amountsOf(fault, SOLVED_AT);
+  const observations = rows.map(({ observation }) => observation);
   const solved = amounts.map((amount) => {
     const solutions = new Solutions(withFault(base.believed, fault, amount), base);
-    return { amount, solutions, lns: observations.map((each) => solutions.lnOf(each) ?? 0) };
+    return {
+      amount,
+      solutions,
+      lns: rows.map(({ observation, isBefore, ln }) =>
+        isBefore ? ln : (solutions.lnOf(observation) ?? 0),
+      ),
+    };
   });
   const [first = 0, last = 0] = [amounts[0], amounts.at(-1)].map((each) => Math.log(each ?? 1));
   /** Where an amount lies among those that were solved. */
@@ -319,13 +359,14 @@ function solveFault(
   const solvedAt = (node: number) => solved[node] ?? { amount: 0, solutions: base };
   const evidenceAt = (node: number) => {
     const { solutions } = solvedAt(node);
-    const rows = observations.map((observation) => {
+    const anew = rows.map(({ observation, isBefore, derivatives }) => {
+      if (isBefore) return derivatives.byNuisance;
       const solution = solutions.of(observation);
       return solution
         ? derivativesOf(solutions, solution, observation, nuisances).byNuisance
         : nuisances.names.map(() => 0);
     });
-    return evidenceOf(observations, rows, nuisances);
+    return evidenceOf(observations, anew, nuisances);
   };
   const integrateAt = (node: number) => {
     const evidence = evidenceAt(node);
@@ -350,14 +391,14 @@ function kindsOf(weighed: readonly (readonly [Fault, number])[]): Verdict['kinds
     .sort((a, b) => b.probability - a.probability);
 }
 
-/** The likeliest suspects that make up 90 % of what is wrong. */
-function amongOf(suspects: readonly Suspect[], whole: number): Suspect[] {
+/** The likeliest places that make up 90 % of what is wrong. */
+function amongOf(places: readonly SuspectedPlace[], whole: number): SuspectedPlace[] {
   let sum = 0;
-  const among: Suspect[] = [];
-  for (const suspect of suspects) {
+  const among: SuspectedPlace[] = [];
+  for (const place of places) {
     if (sum >= AMONG * whole) break;
-    among.push(suspect);
-    sum += suspect.probability;
+    among.push(place);
+    sum += place.probability;
   }
   return among;
 }

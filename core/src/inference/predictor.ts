@@ -77,12 +77,27 @@ export function nuisancesOf({ shop, tree }: BelievedShop): Nuisances {
   const all = [
     ...OF_COLLECTOR.map((kind) => ({ name: kind as string, sigma: uncertaintyOf(kind, shop) })),
     ...own,
+    // At an earlier time the filter was loaded more or less than it is now, by as much as anyone knows.
+    { name: EARLIER_FILTER, sigma: uncertaintyOf('filter', shop) },
   ];
   return {
     names: all.map(({ name }) => name),
     sigmas: all.map(({ sigma }) => TO_SIGMA * sigma),
     indexOf: new Map(all.map(({ name }, i) => [name, i])),
   };
+}
+
+const EARLIER_FILTER = 'filter earlier';
+
+/** Derivatives of a reading taken at an earlier time, when the filter was another one. */
+export function ofEarlierFilter(
+  byNuisance: readonly number[],
+  { indexOf }: Nuisances,
+): readonly number[] {
+  const [now, earlier] = ['filter', EARLIER_FILTER].map((name) => indexOf.get(name) ?? -1);
+  return byNuisance.map((each, i) =>
+    i === now ? 0 : i === earlier ? (byNuisance[now ?? -1] ?? 0) : each,
+  );
 }
 
 /** What the model is asked for as its network has it: the quantities its ln is made of, and a direct part. */

@@ -45,5 +45,8 @@ export const eventType = recordType(
   }),
 );
 
+/** Whether a change of that kind makes another shop of it for the air: readings before it say nothing of what leaks now. */
+export const changesAir = (kind: EventKind): boolean => kind !== 'emptied';
+
 export type EventKind = (typeof EVENT_KINDS)[number];
 export type ShopEvent = z.infer<typeof eventType.schema>;

@@ -3,7 +3,7 @@ import type { Journal, Reading } from '@frank-gauge/core/journal';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { Database } from './database';
-import { addRecords, latestReadings, readingsNewestFirst, readJournal } from './journal-tables';
+import { addRecords, measuredSince, readingsNewestFirst, readJournal } from './journal-tables';
 import { sampleJournal, sampleReading } from './sample-records';
 
 const counts = { databases: 0 };
@@ -91,7 +91,7 @@ describe('readings, newest first', () => {
     expect(await inPieces({ first: 4, next: 10 }, 'none')).toEqual([]);
   });
 
-  it('the latest of each test point is found, whatever zone its time is written in', async () => {
+  it('those since a time are found, the newest first, whatever zone their times are written in', async () => {
     await add(
       'one',
       journalOf([
@@ -101,7 +101,12 @@ describe('readings, newest first', () => {
         sampleReading('planer', 3, 'planer'),
       ]),
     );
-    const latest = await latestReadings(db, 'one', ['saw', 'planer', 'nowhere']);
-    expect(latest.map(({ id }) => id)).toEqual(['new', 'planer']);
+    const since = async (time: string | null, most = 10) => {
+      const found = await measuredSince(db, 'one', time === null ? null : Date.parse(time), most);
+      return found.readings.map(({ id }) => id);
+    };
+    expect(await since(null)).toEqual(['new', 'planer', 'old']);
+    expect(await since('2026-01-01T10:02:00Z')).toEqual(['new', 'planer']);
+    expect(await since(null, 1)).toEqual(['new']);
   });
 });

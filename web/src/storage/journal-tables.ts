@@ -1,7 +1,6 @@
 import {
   type Entry,
   faultOfRecord,
-  isOfFlow,
   type Journal,
   type JournalDiff,
   type JournalRecord,
@@ -154,38 +153,6 @@ export async function* readingsNewestFirst(
   }
 }
 
-/**
- * What a row says of the flow may count: it is not struck out, and not of another kind. Rows of earlier versions
- * lack what says so.
- */
-function counts({ record }: RecordRow): boolean {
-  const { struckOut, method, quantity } = record as Partial<Reading>;
-  return !struckOut && method !== 'relative' && quantity !== undefined && isOfFlow(quantity);
-}
-
-/** The latest reading of the flow at every test point that has one; those that are struck out are passed over. */
-export async function latestReadings(
-  db: Tables,
-  shop: string,
-  points: readonly string[],
-): Promise<Reading[]> {
-  const rows = await Promise.all(
-    points.map((point) =>
-      db
-        .table('readings')
-        .where('[shop+record.testPoint+time]')
-        .between([shop, point, Dexie.minKey], [shop, point, Dexie.maxKey])
-        .reverse()
-        .filter(counts)
-        .first(),
-    ),
-  );
-  return recordsOf(
-    'readings',
-    rows.filter((row) => row !== undefined),
-  );
-}
-
 /** The instrument the latest reading at a test point was taken with; null where there is none. */
 export async function lastInstrumentAt(
   db: Tables,
@@ -210,15 +177,19 @@ export async function isInstrumentUsed(
   return (await ofShop(db.table('readings'), shop).filter(isOf).first()) !== undefined;
 }
 
-/** The latest reading of every test point, and what they were taken with. */
-export async function latestMeasured(db: Tables, shop: string) {
+/**
+ * The readings since a time, the newest so many of them, and what they were taken with.
+ * @param since Unix time in ms; null: of all times
+ */
+export async function measuredSince(db: Tables, shop: string, since: number | null, most: number) {
   const [instruments, testPoints, rounds] = await Promise.all([
     readRecords(db, shop, 'instruments'),
     readRecords(db, shop, 'testPoints'),
     readRecords(db, shop, 'rounds'),
   ]);
-  const points = testPoints.map(({ id }) => id);
-  const readings = await latestReadings(db, shop, points);
+  const from: Key | undefined = since === null ? undefined : [shop, since, ''];
+  const rows = await ofShop(db.table('readings'), shop, from).reverse().limit(most).toArray();
+  const readings = recordsOf('readings', rows);
   return { meters: { instruments, testPoints, rounds }, readings };
 }
 

@@ -253,6 +253,29 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
       { term: 'Header', means: 'the first line, which names the columns' },
     ],
   },
+  {
+    path: 'leaks',
+    name: 'Leaks',
+    purpose:
+      'See what all readings since the latest change say is wrong, how sure that is, where it may be, and which reading would tell most.',
+    first:
+      'Log a reading at every drop with only its gate open, then take the reading this view asks for.',
+    terms: [
+      {
+        term: 'Suspect',
+        means:
+          'a place where something may be wrong; together the suspects hold it nine times in ten',
+      },
+      {
+        term: 'Leakage class',
+        means: 'CFM that 100 ft² of duct let in at 1 in. of water: 3 is well sealed, 30 is not',
+      },
+      {
+        term: 'Reading that speaks against',
+        means: 'one that fits better if nothing is wrong than if the first suspect is at fault',
+      },
+    ],
+  },
 ];
 
 /** What the view at an address of a shop is about. */

@@ -1,5 +1,5 @@
 import { everyGateSet, type OverSets } from '@frank-gauge/core/analysis';
-import type { Shop } from '@frank-gauge/core/design';
+import type { DuctTree, Shop } from '@frank-gauge/core/design';
 import {
   judgePlaces,
   type PlaceScore,
@@ -8,6 +8,14 @@ import {
   type SizedDucts,
   sizeDucts,
 } from '@frank-gauge/core/improve';
+import {
+  type LeakReport,
+  type MadeReport,
+  type Means,
+  type NextReading,
+  reportLeaks,
+  reportNext,
+} from '@frank-gauge/core/inference';
 import type { Reading } from '@frank-gauge/core/journal';
 import type { View } from '@frank-gauge/core/network';
 import {
@@ -20,8 +28,6 @@ import {
   promisedFlows,
   type ReadingOutcome,
   readingComparer,
-  type SharedShortfall,
-  sharedShortfall,
 } from '@frank-gauge/core/reading';
 import { type OutlineFromDxf, outlineFromDxf } from '@frank-gauge/core/room';
 import { arrangeDucts } from '@frank-gauge/core/routing';
@@ -53,6 +59,29 @@ function comparerOf(shop: Shop, view: View = 'found'): Compared['made'] {
   return last.made;
 }
 
+/** Next readings that are shown. */
+const NEXT_SHOWN = 3;
+
+/** The report made last: the next reading is chosen by what it was made of. */
+let lastReport: {
+  readonly key: string;
+  readonly found: { readonly made: MadeReport; readonly tree: DuctTree } | null;
+} | null = null;
+
+function reportOf(shop: Shop, meters: Meters, readings: readonly Reading[]) {
+  const key = JSON.stringify([shop, meters, readings]);
+  if (lastReport?.key !== key) {
+    const arranged = arrangeDucts(shop);
+    lastReport = {
+      key,
+      found: arranged.ok
+        ? { made: reportLeaks(shop, arranged.tree, readings, meters), tree: arranged.tree }
+        : null,
+    };
+  }
+  return lastReport.found;
+}
+
 /**
  * Everything that is not needed in the frame of an edit: a shell around the core and the storage. It
  * remembers nothing but what would be the same if it were worked out again, so that it may be ended at any
@@ -82,12 +111,19 @@ const engine = {
     if (!was.ok || !is.ok) return null;
     return promisedFlows({ shop: before, tree: was.tree }, { shop: after, tree: is.tree });
   },
-  /** What the latest reading of every drop says together. */
-  traceShortfall(shop: Shop, meters: Meters, readings: readonly Reading[]): SharedShortfall | null {
-    const made = comparerOf(shop);
-    if (!made) return null;
-    const compared = readings.map((reading) => made.compare(reading, meters));
-    return sharedShortfall(shop, made.tree, compared);
+  /** What readings of the shop as it stands say is wrong with it. */
+  leaks(shop: Shop, meters: Meters, readings: readonly Reading[]): LeakReport | null {
+    return reportOf(shop, meters, readings)?.made.report ?? null;
+  },
+  /** The readings worth taking next. */
+  nextReadings(
+    shop: Shop,
+    meters: Meters,
+    readings: readonly Reading[],
+    means: Means,
+  ): readonly NextReading[] | null {
+    const found = reportOf(shop, meters, readings);
+    return found && reportNext(found.made, found.tree, means, NEXT_SHOWN);
   },
   gateSets(shop: Shop, view: View, onProgress: (done: number) => void): OverSets | null {
     const arranged = arrangeDucts(shop);

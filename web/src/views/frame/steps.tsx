@@ -14,6 +14,7 @@ export const STEPS = [
   { path: 'collector', name: 'Collector' },
   { path: 'air', name: 'Air' },
   { path: 'log', name: 'Log' },
+  { path: 'leaks', name: 'Leaks' },
 ] as const;
 
 /** What there is to do at the steps that have more than one bench. */
@@ -67,6 +68,7 @@ export function Steps({ id }: { readonly id: string }) {
           : { sign: '✓', says: 'every drop has enough' },
     log:
       readings === 0 ? { sign: '…', says: 'no readings yet' } : { sign: '✓', says: 'has readings' },
+    leaks: readings === 0 ? { sign: '…', says: 'no readings yet' } : null,
   };
   return (
     <nav

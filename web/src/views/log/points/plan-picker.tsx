@@ -12,6 +12,7 @@ import {
 } from '@frank-gauge/core/routing';
 import { type MouseEvent, useMemo } from 'react';
 import { useDesign, useDuctLines, useDuctTree, useUnits } from '@/model/use-design';
+import { DrawnItem } from '../../parts/drawn-item';
 import { type Place, SOMEWHERE } from '../taking/use-places';
 
 /** What is drawn of the plan, and how. */
@@ -96,7 +97,12 @@ export function PlanPicker({ places, open, hint, onPick }: Props) {
         className="max-h-80 w-full cursor-crosshair border border-rule [&_*]:[vector-effect:non-scaling-stroke]"
       >
         {items.map((item, i) => (
-          <Drawn key={`${i} ${item.layer}`} item={item} onSheet={onSheet} />
+          <DrawnItem
+            key={`${i} ${item.layer}`}
+            item={item}
+            look={LOOKS[item.layer]}
+            onSheet={onSheet}
+          />
         ))}
         {places.map((place) => {
           const at = placeOf(place);
@@ -119,26 +125,5 @@ export function PlanPicker({ places, open, hint, onPick }: Props) {
         })}
       </svg>
     </>
-  );
-}
-
-function Drawn({
-  item,
-  onSheet,
-}: {
-  readonly item: SheetItem;
-  readonly onSheet: (spot: Spot) => Spot;
-}) {
-  const look = LOOKS[item.layer];
-  if (item.kind === 'circle') {
-    const { x, y } = onSheet(item.at);
-    return <circle cx={x} cy={y} r={item.radius} className={look} />;
-  }
-  if (item.kind !== 'line') return null;
-  const points = item.points.map(onSheet).map(({ x, y }) => `${x},${y}`);
-  return item.isClosed ? (
-    <polygon points={points.join(' ')} className={look} />
-  ) : (
-    <polyline points={points.join(' ')} className={look} />
   );
 }

@@ -4,7 +4,6 @@ import { useDuctTree } from '@/model/use-design';
 import { ReadingForm } from './reading-form';
 import { ReadingTable } from './reading-table';
 import { Saying } from './saying';
-import { useShortfall } from './use-shortfall';
 
 /** Readings taken with whatever meter there is, each held against the model's own figure. */
 export function LogView() {
@@ -23,15 +22,9 @@ export function LogView() {
         )}
       </section>
       <section aria-label="Readings" className="flex min-w-0 flex-col px-4 pt-3 md:overflow-hidden">
-        <Traced />
+        <Saying />
         <ReadingTable />
       </section>
     </div>
   );
-}
-
-/** By itself: what the readings share changes without the table, and the table without it. */
-function Traced() {
-  const { shared, isBroken } = useShortfall();
-  return <Saying shared={shared} isBroken={isBroken} />;
 }

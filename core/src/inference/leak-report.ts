@@ -1,0 +1,260 @@
+import { gatesOfDrop } from '../analysis/gate-sets';
+import type { Shop } from '../design/schema';
+import type { DuctTree } from '../design/topology';
+import { holeLeakage } from '../duct/leakage';
+import type { Reading } from '../journal/reading';
+import { circumstancesOf, type Meters } from '../reading/circumstances';
+import { measuredIn } from '../reading/measured-in';
+import { type AllShut, allShutOf } from './all-shut';
+import { covarianceOf } from './evidence';
+import { keyOfFault } from './faults';
+import { cholesky, whiten } from './least-squares';
+import { leaveOneOut } from './leave-one-out';
+import { candidatesOf, type Means, type NextReading, nextReadings } from './next-reading';
+import {
+  gatesKeyOf,
+  isTakenBefore,
+  type Observation,
+  type SetAside,
+  weighReadings,
+} from './observations';
+import { weighOverTimes } from './over-times';
+import type { Leader, Suspect, Verdict, Weighed } from './posterior';
+import { derivativesOf, ofEarlierFilter, type Solutions } from './predictor';
+
+/** The latest so many readings are weighed. */
+export const MOST_WEIGHED = 80;
+
+/** What a drop loses by a suspect, with only its own gate open. m³/s. */
+export interface DropLoss {
+  readonly drop: string;
+  readonly without: number;
+  readonly with: number;
+}
+
+/** What a reading says of the suspect that is named first. */
+export interface ReadingVoice {
+  readonly reading: string;
+  /**
+   * How much likelier it is, given all the others, if the suspect is at fault than if nothing is, nats: above 0 it speaks
+   * for the suspect. Null: it is a bound.
+   */
+  readonly weight: number | null;
+}
+
+/** A suspect as it is shown: with what it takes. */
+export interface ReportedSuspect extends Suspect {
+  /** Air an opening draws in, m³/s, at its median and the ends of its 90 % interval; null: it is no opening. */
+  readonly air: { readonly median: number; readonly low: number; readonly high: number } | null;
+  /** What each drop loses by it, most first; empty: it was not solved, or a meter is suspected. */
+  readonly losses: readonly DropLoss[];
+}
+
+/** What all readings say of a shop, as plain data. */
+export interface LeakReport {
+  readonly verdict: Verdict;
+  /** When what is wrong began: the first reading after it. Null: it was there in all of them, or nothing is wrong. */
+  readonly began: string | null;
+  /** The suspects of the places named, with what they take. */
+  readonly suspects: readonly ReportedSuspect[];
+  readonly voices: readonly ReadingVoice[];
+  readonly setAside: readonly { readonly reading: string; readonly why: SetAside }[];
+  /** Readings that were weighed, and at how many places. */
+  readonly weighed: number;
+  readonly places: number;
+  /** The smallest shortfall common to all of them that they could have shown, as a share; null: nothing was measured. */
+  readonly couldShow: number | null;
+  /** What leaks in all over the shop; null: nobody read it. */
+  readonly allShut: AllShut | null;
+}
+
+/** A report, and what it was made of: for the next reading to be chosen by. */
+export interface MadeReport {
+  readonly report: LeakReport;
+  readonly weighed: Weighed;
+  readonly observations: readonly Observation[];
+}
+
+/** What readings of one state of a shop say is wrong with it. Of very many only the latest are weighed. */
+export function reportLeaks(
+  shop: Shop,
+  tree: DuctTree,
+  readings: readonly Reading[],
+  meters: Meters,
+): MadeReport {
+  const points = new Map(meters.testPoints.map(({ id, at }) => [id, at]));
+  const { observations, setAside } = weighReadings(
+    shop,
+    tree,
+    readings.toSorted((a, b) => Date.parse(b.at) - Date.parse(a.at)).slice(0, MOST_WEIGHED),
+    ({ testPoint }) => points.get(testPoint) ?? null,
+    (reading) => circumstancesOf(reading, shop, tree, meters),
+  );
+  const weighed = weighOverTimes(shop, tree, observations);
+  const { verdict } = weighed;
+  const named = new Set(
+    verdict.among.flatMap(({ suspects }) => suspects.map(({ fault }) => keyOfFault(fault))),
+  );
+  return {
+    report: {
+      verdict,
+      began: verdict.isWrong ? weighed.began : null,
+      suspects: verdict.suspects
+        .filter(({ fault }) => named.has(keyOfFault(fault)))
+        .map((suspect) => reported(suspect, weighed, tree)),
+      voices: voicesOf(weighed, observations),
+      setAside: setAside.map(({ reading, why }) => ({ reading: reading.id, why })),
+      weighed: observations.length,
+      places: new Set(observations.map(({ reading }) => reading.testPoint)).size,
+      couldShow: couldShowOf(weighed, observations),
+      allShut: allShutOf(shop, tree, observations),
+    },
+    weighed,
+    observations,
+  };
+}
+
+/** The readings worth taking next, of those that certain means allow. */
+export const reportNext = (
+  { weighed, observations }: MadeReport,
+  tree: DuctTree,
+  means: Means,
+  most: number,
+): NextReading[] => nextReadings(weighed, observations, candidatesOf(tree, means), most);
+
+function reported(suspect: Suspect, { leaders, base }: Weighed, tree: DuctTree): ReportedSuspect {
+  const { fault, amount, low, high } = suspect;
+  const key = keyOfFault(fault);
+  const leader = leaders.find((each) => each.fault && keyOfFault(each.fault) === key);
+  if (!leader || fault.kind === 'meter') return { ...suspect, air: null, losses: [] };
+  const losses = tree.drops
+    .flatMap((drop): DropLoss[] => {
+      const [without, after] = [base, leader.solutions].map((each) => flowOfDrop(each, tree, drop));
+      if (without === null || without === undefined || after === null || after === undefined)
+        return [];
+      return [{ drop: drop.id, without, with: after }];
+    })
+    .sort((a, b) => b.without - b.with - (a.without - a.with));
+  const worst = losses[0]?.drop;
+  const perArea = fault.kind === 'opening' ? airPerArea(leader, fault.run, tree, worst) : null;
+  return {
+    ...suspect,
+    air:
+      perArea === null
+        ? null
+        : { median: perArea * amount, low: perArea * low, high: perArea * high },
+    losses,
+  };
+}
+
+const askedOf = (tree: DuctTree, id: string) => {
+  const drop = tree.drops.find((each) => each.id === id);
+  const gates = drop ? gatesOfDrop(drop) : new Set<string>();
+  return { gates, gatesKey: gatesKeyOf(gates) };
+};
+
+const flowOfDrop = (solutions: Solutions, tree: DuctTree, { id }: { readonly id: string }) => {
+  const ln = solutions.lnOf({
+    ...askedOf(tree, id),
+    measurand: { at: { kind: 'port', node: id }, shows: 'flow' },
+  });
+  return ln === null ? null : Math.exp(ln);
+};
+
+/** What each m² of an opening in a run draws in, m³/s, with the gate of a drop open. */
+function airPerArea(
+  { solutions }: Leader,
+  run: string,
+  tree: DuctTree,
+  drop: string | undefined,
+): number | null {
+  const solution = drop === undefined ? null : solutions.of(askedOf(tree, drop));
+  const pressure =
+    solution &&
+    measuredIn(solutions.believed.shop, solution, {
+      at: { kind: 'run', run, along: 0 },
+      shows: 'pressure',
+    });
+  return solution && pressure !== null
+    ? holeLeakage(1, solution.network.air.density) * Math.sqrt(Math.abs(pressure))
+    : null;
+}
+
+/** What each reading says of the first suspect beside nothing, given all the others. */
+function voicesOf(weighed: Weighed, observations: readonly Observation[]): ReadingVoice[] {
+  const [first] = weighed.verdict.suspects;
+  const key = first && keyOfFault(first.fault);
+  const leader = weighed.leaders.find(({ fault }) => fault && keyOfFault(fault) === key);
+  const nothing = weighed.leaders.find(({ fault }) => fault === null);
+  if (!leader || !nothing)
+    return observations.map(({ reading }) => ({ reading: reading.id, weight: null }));
+  const [ofFirst, ofNothing] = [leader, nothing].map((each) => alone(weighed, each, observations));
+  return observations.map(({ reading }) => {
+    const [a, b] = [ofFirst?.get(reading.id), ofNothing?.get(reading.id)];
+    return { reading: reading.id, weight: a === undefined || b === undefined ? null : a - b };
+  });
+}
+
+/** Standard deviations a shortfall has to differ from nothing by. */
+const SHOWN = 3;
+
+/** The smallest factor common to all values that they could have shown, by generalised least squares. */
+function couldShowOf(
+  { base, nuisances }: Weighed,
+  observations: readonly Observation[],
+): number | null {
+  const rows = observations.flatMap((observation) => {
+    const solution = observation.bound === null ? base.of(observation) : null;
+    return solution
+      ? [{ observation, row: derivativesOf(base, solution, observation, nuisances).byNuisance }]
+      : [];
+  });
+  if (rows.length === 0) return null;
+  const covariance = covarianceOf(
+    rows.map(({ observation }) => observation),
+    rows.map(({ row }) => row),
+    nuisances.sigmas,
+  );
+  const z = whiten(
+    cholesky(covariance),
+    rows.map(() => 1),
+  );
+  return SHOWN / Math.sqrt(z.reduce((sum, each) => sum + each * each, 0));
+}
+
+/** ln of how likely each value is by a hypothesis and all other values. */
+function alone(
+  { base, nuisances, began }: Weighed,
+  { fault, amount, solutions }: Leader,
+  observations: readonly Observation[],
+): ReadonlyMap<string, number> {
+  const rows = observations.flatMap((observation) => {
+    if (observation.bound !== null) return [];
+    const isBefore = isTakenBefore(observation, began);
+    const by = isBefore ? base : solutions;
+    const [solution, ln] = [by.of(observation), by.lnOf(observation)];
+    if (!solution || ln === null) return [];
+    const { byNuisance } = derivativesOf(by, solution, observation, nuisances);
+    const isOfMeter =
+      fault?.kind === 'meter' && fault.meter === observation.reading.instrument && !isBefore;
+    const shift = isOfMeter ? Math.log(amount) * (fault.way === 'more' ? 1 : -1) : 0;
+    return [
+      {
+        observation,
+        residual: observation.ln - ln - shift,
+        row: isBefore ? ofEarlierFilter(byNuisance, nuisances) : byNuisance,
+      },
+    ];
+  });
+  const values = rows.map(({ observation }) => observation);
+  const covariance = covarianceOf(
+    values,
+    rows.map(({ row }) => row),
+    nuisances.sigmas,
+  );
+  const logs = leaveOneOut(
+    covariance,
+    rows.map(({ residual }) => residual),
+  );
+  return new Map(values.map(({ reading }, i) => [reading.id, logs[i] ?? 0]));
+}

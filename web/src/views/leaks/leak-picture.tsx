@@ -1,0 +1,157 @@
+'use client';
+
+import type { LeakReport } from '@frank-gauge/core/inference';
+import {
+  isometricSheet,
+  planSheet,
+  type SheetItem,
+  type SheetLayer,
+  sheetExtent,
+} from '@frank-gauge/core/routing';
+import { useMemo, useState } from 'react';
+import { useDesign } from '@/model/use-design';
+import { Segmented } from '@/ui/segmented';
+import { DrawnItem } from '../parts/drawn-item';
+import { percentOf } from './suspect-list';
+
+/** What is drawn, and how. */
+const LOOKS: Readonly<Partial<Record<SheetLayer, string>>> = {
+  outline: 'fill-none stroke-rule',
+  walls: 'fill-none stroke-quiet [stroke-width:2]',
+  machines: 'fill-paper stroke-rule',
+  collector: 'fill-strip stroke-quiet',
+  ducts: 'fill-paper stroke-quiet',
+  hoses: 'fill-none stroke-quiet [stroke-dasharray:2_2]',
+  centrelines: 'fill-none stroke-quiet',
+};
+
+/** Free space around the drawing, m. */
+const MARGIN = 0.35;
+/** Width of a suspect's line, px, and what its probability adds to it. */
+const WIDTH = { least: 2.5, more: 7 };
+/** A place less likely than this is drawn like any other. */
+const WORTH_DRAWING = 0.02;
+
+type Picture = 'plan' | 'isometric';
+interface Spot {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** The shop with every suspected run drawn by how likely it is: the wider its broken line, and in figures. */
+export function LeakPicture({ report: { verdict } }: { readonly report: LeakReport }) {
+  const shop = useDesign();
+  const [picture, setPicture] = useState<Picture>('plan');
+  const items = useMemo(() => {
+    const sheet = picture === 'plan' ? planSheet(shop) : isometricSheet(shop);
+    return sheet.filter(({ layer }) => LOOKS[layer]);
+  }, [shop, picture]);
+  const extent = useMemo(() => sheetExtent(items), [items]);
+  const shares = new Map(
+    verdict.isWrong
+      ? verdict.places.flatMap(({ place, probability }) =>
+          place.kind === 'run' && probability >= WORTH_DRAWING
+            ? [[place.run, probability] as const]
+            : [],
+        )
+      : [],
+  );
+  if (!extent) return null;
+  const [width, height] = [extent.width + 2 * MARGIN, extent.height + 2 * MARGIN];
+  // y goes up in the shop and down on the screen.
+  const onSheet = ({ x, y }: Spot): Spot => ({
+    x: x - extent.x0 + MARGIN,
+    y: extent.height + MARGIN - (y - extent.y0),
+  });
+  const suspected = [...shares]
+    .map(([run, share]) => ({ run, share, points: wayOf(items, run).map(onSheet) }))
+    .filter(({ points }) => points.length > 1)
+    .sort((a, b) => a.share - b.share);
+  const letters = Math.max(width, height * 1.4) / 42;
+  return (
+    <section aria-label="Suspects in the shop" className="pt-3">
+      <Segmented
+        label="Drawing"
+        value={picture}
+        options={[
+          { value: 'plan', label: 'Plan' },
+          { value: 'isometric', label: 'Isometric' },
+        ]}
+        onChange={setPicture}
+      />
+      <svg
+        role="img"
+        aria-label={
+          suspected.length > 0
+            ? 'The ducts; a broken line marks each suspected run, with its probability'
+            : 'The ducts; no run is suspected'
+        }
+        viewBox={`0 0 ${width} ${height}`}
+        className="mt-1 max-h-[46vh] w-full [&_*]:[vector-effect:non-scaling-stroke]"
+      >
+        {items.map((item, i) => (
+          <DrawnItem
+            key={`${i} ${item.layer}`}
+            item={item}
+            look={LOOKS[item.layer]}
+            onSheet={onSheet}
+          />
+        ))}
+        {suspected.map(({ run, share, points }) => (
+          <polyline
+            key={run}
+            points={points.map(({ x, y }) => `${x},${y}`).join(' ')}
+            fill="none"
+            stroke="var(--starved)"
+            strokeWidth={WIDTH.least + WIDTH.more * share}
+            strokeDasharray={`${6 + 6 * share} 4`}
+          />
+        ))}
+        {suspected.map(({ run, share, points }) => {
+          const at = middleOf(points);
+          return (
+            <text
+              key={run}
+              x={at.x}
+              y={at.y - letters * 0.6}
+              fontSize={letters}
+              textAnchor="middle"
+              className="fill-starved-text stroke-paper font-figure font-semibold [paint-order:stroke]"
+              strokeWidth={4}
+            >
+              {percentOf(share)}
+            </text>
+          );
+        })}
+      </svg>
+    </section>
+  );
+}
+
+/** The line of a run on a sheet: its hose's and its pipe's one after the other. */
+function wayOf(items: readonly SheetItem[], run: string): Spot[] {
+  const ofRun = (layer: SheetLayer) =>
+    items.flatMap((item) =>
+      item.kind === 'line' && item.layer === layer && item.run === run ? item.points : [],
+    );
+  const pipe = ofRun('centrelines');
+  return pipe.length > 0 ? pipe : ofRun('hoses');
+}
+
+/** Half way along a line. */
+function middleOf(points: readonly Spot[]): Spot {
+  const lengths = points
+    .slice(1)
+    .map((point, i) => Math.hypot(point.x - (points[i]?.x ?? 0), point.y - (points[i]?.y ?? 0)));
+  let left = lengths.reduce((sum, each) => sum + each, 0) / 2;
+  for (const [i, length] of lengths.entries()) {
+    const [from, to] = [points[i], points[i + 1]];
+    if (!from || !to) break;
+    if (left <= length) {
+      const share = length > 0 ? left / length : 0;
+      return { x: from.x + share * (to.x - from.x), y: from.y + share * (to.y - from.y) };
+    }
+    left -= length;
+  }
+  return points[0] ?? { x: 0, y: 0 };
+}

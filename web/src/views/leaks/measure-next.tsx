@@ -1,0 +1,160 @@
+'use client';
+
+import type { Means, NextReading } from '@frank-gauge/core/inference';
+import { keyOfPlace, placeOfFault } from '@frank-gauge/core/inference';
+import { formatQuantity } from '@frank-gauge/core/quantity';
+import { useMemo, useState } from 'react';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
+import { useJournal } from '@/storage/session';
+import { instructionOf, placeName } from '@/words/fault-words';
+import { type Leaks, useNextReadings } from '../parts/leaks/use-leaks';
+import { usePlaceNames } from '../parts/leaks/use-place-names';
+import { percentOf } from './suspect-list';
+
+const SHOW_AIR = ['vane', 'hot wire', 'pitot'];
+/** A reading that is expected to tell less than this is not worth the walk, nats. */
+const WORTH_TAKING = 0.05;
+/** What suspects expect of a reading is shown for so many of them. */
+const OUTCOMES_SHOWN = 5;
+
+/** The reading that would tell most, with what each suspect expects of it, and two others. */
+export function MeasureNext({ leaks }: { readonly leaks: Leaks }) {
+  const instruments = useJournal((journal) => journal.instruments);
+  const [mayOpenDucts, setMayOpenDucts] = useState(true);
+  const means = useMemo((): Means => {
+    const having = (kinds: readonly string[]) =>
+      instruments.find(({ kind }) => kinds.includes(kind))?.id ?? null;
+    // Nobody looks for leaks without a meter: one that was not described shows the air.
+    const air = having(SHOW_AIR) ?? (instruments.length === 0 ? '' : having(['other']));
+    return { air, pressure: having(['manometer']), mayOpenDucts };
+  }, [instruments, mayOpenDucts]);
+  const next = useNextReadings(leaks, means);
+  const worth = next?.filter(({ gain }) => gain >= WORTH_TAKING);
+  const [best, ...others] = worth ?? [];
+  return (
+    <section aria-label="Measure next" className="pt-1">
+      <h2 className="text-[18px]">Measure next</h2>
+      <label className="flex min-h-11 items-center gap-2 text-[14px] md:min-h-8">
+        <input
+          type="checkbox"
+          checked={mayOpenDucts}
+          onChange={(event) => setMayOpenDucts(event.target.checked)}
+        />
+        I can open a duct or drill a test hole
+      </label>
+      {!worth ? (
+        <p role="status" className="text-quiet">
+          Looking for the reading that tells most…
+        </p>
+      ) : best ? (
+        <>
+          <Proposed reading={best} isBest />
+          {others.length > 0 && (
+            <details className="pt-2">
+              <summary className="flex min-h-11 cursor-pointer items-center text-quiet md:min-h-7">
+                Other readings that would help
+              </summary>
+              {others.map((each) => (
+                <Proposed key={JSON.stringify(keyOf(each))} reading={each} isBest={false} />
+              ))}
+            </details>
+          )}
+        </>
+      ) : (
+        <p>
+          No further reading with your meters would tell more. Check the suspects by hand, the first
+          one first.
+        </p>
+      )}
+    </section>
+  );
+}
+
+const keyOf = ({ candidate: { measurand, gatesKey } }: NextReading) => [measurand, gatesKey];
+
+function Proposed({
+  reading,
+  isBest,
+}: {
+  readonly reading: NextReading;
+  readonly isBest: boolean;
+}) {
+  const tree = useDuctTree();
+  const names = usePlaceNames();
+  const all = useMemo(
+    () => ({
+      ...names,
+      drop: (node: string) => tree.drops.find(({ id }) => id === node)?.name ?? node,
+      next: (id: string) => {
+        const run = tree.upstreamFirst.find((each) => each.id === id);
+        const next = run && tree.outOf.get(run.to);
+        return next ? next.name : null;
+      },
+    }),
+    [names, tree],
+  );
+  const isInDuct = reading.candidate.measurand.at.kind === 'run';
+  return (
+    <div
+      className={isBest ? 'border-ink border-l-3 pl-2.5' : 'border-rule border-l-3 pt-1.5 pl-2.5'}
+    >
+      <p className={isBest ? 'text-[17px]' : ''}>{instructionOf(reading, all)}</p>
+      <Expected reading={reading} />
+      {isInDuct && isBest && (
+        <p className="pt-1 text-[14px] text-quiet">
+          Lock the blower off while you open a duct or drill. Stand on a firm ladder, keep hands and
+          sleeves away from the opening once air is drawn in, and close the hole with tape or a
+          plug.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What each suspect expects: places that expect about the same are named together. */
+function Expected({ reading: { candidate, outcomes } }: { readonly reading: NextReading }) {
+  const names = usePlaceNames();
+  const system = useUnits();
+  const tree = useDuctTree();
+  const inlet = useDesign(({ collector }) => collector.separator.inletDiameter);
+  const { at, shows } = candidate.measurand;
+  const diameter =
+    at.kind === 'port'
+      ? tree.drops.find(({ id }) => id === at.node)?.port.diameter
+      : at.kind === 'run'
+        ? tree.upstreamFirst.find(({ id }) => id === at.run)?.diameter
+        : inlet;
+  const area = Math.PI * ((diameter ?? 0) / 2) ** 2;
+  const say = (value: number) => {
+    if (shows !== 'flow') return formatQuantity(value, 'pressure', system);
+    const velocity = value / area;
+    return velocity < 0.4
+      ? 'next to nothing'
+      : `${formatQuantity(velocity, 'velocity', system)} (${formatQuantity(value, 'flow', system)})`;
+  };
+  const places = new Map<string, (typeof outcomes)[number]>();
+  for (const outcome of outcomes) {
+    const key = outcome.fault ? keyOfPlace(placeOfFault(outcome.fault)) : 'nothing';
+    if (!places.has(key)) places.set(key, outcome);
+  }
+  const shown = [...places.values()]
+    .sort((a, b) => b.probability - a.probability)
+    .filter(({ probability }) => probability > 0.005)
+    .slice(0, OUTCOMES_SHOWN);
+  return (
+    <table className="mt-1 w-full text-[14px]">
+      <caption className="text-left text-quiet">Expected</caption>
+      <tbody>
+        {shown.map(({ fault, value, probability }) => (
+          <tr key={fault ? JSON.stringify(fault) : 'nothing'} className="border-rule border-t">
+            <td className="py-0.5 pr-2">
+              if it is {fault ? placeName(placeOfFault(fault), names) : 'nothing'}{' '}
+              <span className="text-quiet">({percentOf(probability)})</span>
+            </td>
+            <td className="py-0.5 text-right font-figure tabular-nums">{say(value)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

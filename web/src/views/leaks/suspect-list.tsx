@@ -1,0 +1,98 @@
+'use client';
+
+import type { LeakReport, ReportedSuspect, SuspectedPlace } from '@frank-gauge/core/inference';
+import { formatQuantity } from '@frank-gauge/core/quantity';
+import { useDuctTree, useUnits } from '@/model/use-design';
+import { faultAmount, faultName, howToConfirm, placeName } from '@/words/fault-words';
+import { usePlaceNames } from '../parts/leaks/use-place-names';
+
+/** Drops whose losses are listed with a suspect. */
+const DROPS_SHOWN = 4;
+
+export const percentOf = (share: number) =>
+  share > 0.99 ? 'over 99 %' : share < 0.01 ? 'under 1 %' : `${Math.round(100 * share)} %`;
+
+/** The places that what is wrong is at nine times in ten, with what would confirm each. */
+export function SuspectList({ report }: { readonly report: LeakReport }) {
+  const { among } = report.verdict;
+  return (
+    <section aria-label="Suspects" className="pt-5">
+      <h2 className="text-[18px]">Suspects</h2>
+      <p className="text-[14px] text-quiet">
+        {among.length === 1
+          ? 'Nine times in ten it is here.'
+          : `Nine times in ten it is one of these ${among.length}.`}
+      </p>
+      <ol className="border-rule border-t">
+        {among.map((place, i) => (
+          <Suspected
+            key={JSON.stringify(place.place)}
+            place={place}
+            suspects={report.suspects}
+            isFirst={i === 0}
+          />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+interface Props {
+  readonly place: SuspectedPlace;
+  readonly suspects: readonly ReportedSuspect[];
+  readonly isFirst: boolean;
+}
+
+function Suspected({ place, suspects, isFirst }: Props) {
+  const names = usePlaceNames();
+  const system = useUnits();
+  const [likeliest, ...others] = place.suspects;
+  const own = suspects.find(
+    ({ fault }) => JSON.stringify(fault) === JSON.stringify(likeliest.fault),
+  );
+  return (
+    <li className="border-rule border-b">
+      <details open={isFirst} className="group py-1.5">
+        <summary className="flex min-h-11 cursor-pointer items-baseline gap-2 md:min-h-7">
+          <span className="font-semibold">{placeName(place.place, names)}</span>
+          <span className="ml-auto font-figure text-[17px] tabular-nums">
+            {percentOf(place.probability)}
+          </span>
+        </summary>
+        <p>
+          Most likely {faultName(likeliest.fault)}, {faultAmount(likeliest, system)}
+          {own?.air &&
+            `, drawing in ${formatQuantity(own.air.low, 'flow', system)} to ${formatQuantity(own.air.high, 'flow', system)}`}
+          .
+          {others.length > 0 &&
+            ` It might also be ${others.map(({ fault }) => faultName(fault)).join(', or ')}.`}
+        </p>
+        {own && own.losses.length > 0 && <Losses losses={own.losses} />}
+        <p className="pt-1 text-quiet">{howToConfirm(likeliest.fault)}</p>
+      </details>
+    </li>
+  );
+}
+
+/** What the drops would get without it. */
+function Losses({ losses }: Pick<ReportedSuspect, 'losses'>) {
+  const { drops } = useDuctTree();
+  const system = useUnits();
+  const lost = losses
+    .filter((loss) => loss.without - loss.with > 0.005 * loss.without)
+    .slice(0, DROPS_SHOWN);
+  if (lost.length === 0) return null;
+  return (
+    <ul className="pt-1 text-[14px]">
+      {lost.map((loss) => (
+        <li key={loss.drop} className="flex gap-2">
+          <span>{drops.find(({ id }) => id === loss.drop)?.name ?? loss.drop}</span>
+          <span className="ml-auto font-figure tabular-nums">
+            −{formatQuantity(loss.without - loss.with, 'flow', system)} of{' '}
+            {formatQuantity(loss.without, 'flow', system)}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

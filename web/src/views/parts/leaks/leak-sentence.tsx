@@ -1,0 +1,109 @@
+'use client';
+
+import type { LeakReport } from '@frank-gauge/core/inference';
+import { timeOf } from '@frank-gauge/core/journal';
+import { formatQuantity } from '@frank-gauge/core/quantity';
+import { format } from 'date-fns';
+import { useUnits } from '@/model/use-design';
+import { EVENT_NAMES } from '@/words/change-words';
+import { anyOf, faultAmount, faultName, placeName } from '@/words/fault-words';
+import type { Leaks } from './use-leaks';
+import { usePlaceNames } from './use-place-names';
+
+/** Places that are named in a sentence besides the first. */
+const MOST_NAMED = 4;
+
+const percent = (share: number) =>
+  share > 0.99 ? 'over 99\u00a0%' : `${Math.max(1, Math.round(share * 100))}\u00a0%`;
+
+/** What all readings since the latest change say together, in a sentence. */
+export function LeakSentence({ report, since, readings, isBroken }: Leaks) {
+  if (isBroken) {
+    return (
+      <p role="alert" className="max-w-prose text-[17px]">
+        The readings could not be compared: the browser stopped the calculation. Reload the page.
+      </p>
+    );
+  }
+  if (!report) {
+    return (
+      <p role="status" className="max-w-prose text-[17px] text-quiet">
+        Comparing the readings…
+      </p>
+    );
+  }
+  if (report.places === 0) {
+    return (
+      <p className="max-w-prose text-[17px]">
+        {since
+          ? `No readings since the latest change (${EVENT_NAMES[since.kind]}, ${format(timeOf(since), 'd MMMM yyyy')}).`
+          : 'No readings to compare yet.'}{' '}
+        Read each drop three times with only its gate open.
+      </p>
+    );
+  }
+  if (report.places === 1 && !report.verdict.isWrong) {
+    return (
+      <p className="max-w-prose text-[17px]">
+        One drop is not enough. Read another one to compare shortfalls.
+      </p>
+    );
+  }
+  return report.verdict.isWrong ? (
+    <Wrong report={report} readings={readings} />
+  ) : (
+    <p className="max-w-prose text-[17px]">
+      <strong className="font-semibold text-enough-text">● No significant difference.</strong> The
+      readings at {report.places} {report.places === 1 ? 'place' : 'places'} agree with the model
+      within their uncertainty.
+      {report.couldShow !== null &&
+        ` A shortfall common to all of about ${percent(report.couldShow)} would have been visible.`}
+    </p>
+  );
+}
+
+function Wrong({
+  report: { verdict, began, suspects },
+  readings,
+}: {
+  readonly report: LeakReport;
+  readonly readings: Leaks['readings'];
+}) {
+  const system = useUnits();
+  const names = usePlaceNames();
+  const [first, ...others] = verdict.among;
+  if (!first) return null;
+  const [likeliest] = first.suspects;
+  const detail = suspects.find(({ fault }) => fault === likeliest.fault) ?? suspects[0];
+  const air = detail?.air;
+  const before =
+    began === null
+      ? undefined
+      : readings
+          .filter((reading) => timeOf(reading) < Date.parse(began))
+          .sort((a, b) => timeOf(b) - timeOf(a))[0];
+  const rest = others
+    .slice(0, MOST_NAMED)
+    .map(({ place, probability }) => `${placeName(place, names)} (${percent(probability)})`);
+  const left = others.length - rest.length;
+  return (
+    <div className="max-w-prose text-[17px]">
+      <p>
+        <strong className="font-semibold text-starved-text">
+          ▼ The readings point to {placeName(first.place, names)}.
+        </strong>{' '}
+        Most likely it is {faultName(likeliest.fault)}, {faultAmount(likeliest, system)}
+        {air && `, which draws in about ${formatQuantity(air.median, 'flow', system)}`}.
+        {before &&
+          began !== null &&
+          ` It began between ${format(timeOf(before), 'd MMMM')} and ${format(Date.parse(began), 'd MMMM yyyy')}.`}
+      </p>
+      {rest.length > 0 && (
+        <p className="mt-1 text-[15px] text-quiet">
+          These readings cannot tell it apart ({percent(first.probability)}) from {anyOf(rest)}
+          {left > 0 && `, or ${left} more`}.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,106 @@
+'use client';
+
+import {
+  type LeakReport,
+  type Means,
+  MOST_WEIGHED,
+  type NextReading,
+} from '@frank-gauge/core/inference';
+import { changesAir, type Reading, type ShopEvent, timeOf } from '@frank-gauge/core/journal';
+import type { Meters } from '@frank-gauge/core/reading';
+import type { Remote } from 'comlink';
+import { useEffect, useId, useMemo, useState } from 'react';
+import { engine } from '@/model/engine';
+import { airPart } from '@/model/shop-parts';
+import { useDesign } from '@/model/use-design';
+import { database } from '@/storage/database';
+import { measuredSince } from '@/storage/journal-tables';
+import { useJournal, useSession } from '@/storage/session';
+import type { EngineApi } from '@/workers/engine.worker';
+
+/** It is weighed when edits have rested so long, ms. */
+const AFTER_EDIT = 120;
+
+/** What was weighed, and with which readings. */
+interface Weighed {
+  readonly report: LeakReport | null;
+  readonly readings: readonly Reading[];
+  readonly meters: Meters | null;
+}
+
+export interface Leaks extends Weighed {
+  /** The latest change of the shop: readings before it are of another shop. Null: there was none. */
+  readonly since: ShopEvent | null;
+  /** It could not be found out. */
+  readonly isBroken: boolean;
+}
+
+/** The latest change that makes earlier readings those of another shop. */
+export const lastChange = (events: readonly ShopEvent[]): ShopEvent | null =>
+  events
+    .filter(({ kind }) => changesAir(kind))
+    .reduce<ShopEvent | null>(
+      (last, event) => (last && timeOf(last) > timeOf(event) ? last : event),
+      null,
+    );
+
+/** What the readings since the latest change say is wrong, weighed by the engine: its answer comes behind an edit. */
+export function useLeaks(): Leaks {
+  const part = airPart(useDesign());
+  const events = useJournal((journal) => journal.events);
+  const since = useMemo(() => lastChange(events), [events]);
+  const stored = useSession((state) => (state.status === 'open' ? state.journalRevision : 0));
+  const [weighed, setWeighed] = useState<Weighed & { readonly isBroken: boolean }>({
+    ...{ report: null, readings: [], meters: null },
+    isBroken: false,
+  });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the readings are read from storage, which this number counts
+  useEffect(() => {
+    const weigh = async (remote: Remote<EngineApi>): Promise<Weighed> => {
+      const from = since && timeOf(since);
+      const { meters, readings } = await measuredSince(database(), part.id, from, MOST_WEIGHED);
+      return { report: await remote.leaks(part, meters, readings), readings, meters };
+    };
+    let cancel = () => {};
+    const ask = () => {
+      const asked = engine.ask('leaks', weigh, { isShort: true });
+      cancel = asked.cancel;
+      void asked.outcome.then((outcome) => {
+        if (outcome.kind === 'superseded') return;
+        const isBroken = outcome.kind === 'broken';
+        setWeighed((before) =>
+          isBroken ? { ...before, isBroken } : { ...outcome.answer, isBroken },
+        );
+      });
+    };
+    const timer = setTimeout(ask, AFTER_EDIT);
+    return () => {
+      clearTimeout(timer);
+      cancel();
+    };
+  }, [part, stored, since]);
+  return { ...weighed, since };
+}
+
+/** The readings worth taking next; null until they are found, or where none is. */
+export function useNextReadings(
+  { report, readings, meters }: Leaks,
+  means: Means,
+): readonly NextReading[] | null {
+  const part = airPart(useDesign());
+  const topic = `next reading ${useId()}`;
+  const [next, setNext] = useState<readonly NextReading[] | null>(null);
+  useEffect(() => {
+    if (!report || !meters) return;
+    const asked = engine.ask(
+      topic,
+      (remote) => remote.nextReadings(part, meters, readings, means),
+      { isShort: true },
+    );
+    void asked.outcome.then((outcome) => {
+      if (outcome.kind === 'answered') setNext(outcome.answer);
+    });
+    return asked.cancel;
+  }, [part, report, readings, meters, means, topic]);
+  return report ? next : null;
+}
