@@ -6,7 +6,6 @@ import { build, CHROMIUM, freePort, isBuilt, ROOT, startApp } from './machine.mj
 
 const PICTURES = [
   { name: 'floor', path: 'floor', press: 'Planer drop' },
-  { name: 'floor-tablet', path: 'floor', press: 'Table saw', width: 1024, height: 768 },
   { name: 'floor-isometric', path: 'floor', look: 'Isometric' },
   { name: 'floor-3d-dark', path: 'floor', look: '3D', theme: 'dark' },
   { name: 'collector', path: 'collector' },
@@ -19,6 +18,7 @@ const PICTURES = [
   { name: 'air-dark', path: 'air', theme: 'dark' },
   { name: 'log', path: 'log' },
   { name: 'history', path: 'log/history' },
+  { name: 'leaks', path: 'leaks' },
   { name: 'round-phone', path: 'log/round', width: 390, height: 844, start: true },
   { name: 'air-phone', path: 'air', width: 390, height: 844 },
   { name: 'log-phone', path: 'log/points', width: 390, height: 844, press: 'Planer' },

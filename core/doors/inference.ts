@@ -7,6 +7,11 @@ export {
   keyOfFault,
 } from '../src/inference/faults';
 export {
+  type JointKind,
+  type JointsToCheck,
+  jointsToCheck,
+} from '../src/inference/joints-to-check';
+export {
   type LeakReport,
   type MadeReport,
   MOST_WEIGHED,
@@ -22,4 +27,4 @@ export type {
 } from '../src/inference/next-reading';
 export type { SetAside } from '../src/inference/observations';
 export { keyOfPlace, type Place, placeOfFault, type SuspectedPlace } from '../src/inference/places';
-export type { Suspect, Verdict } from '../src/inference/posterior';
+export type { Verdict } from '../src/inference/posterior';

@@ -16,6 +16,7 @@ const VIEWS = [
   'log/table',
   'log/weighings',
   'log/instruments',
+  'leaks',
 ] as const;
 
 /** What opens details; menus open too, but hold no fields. */

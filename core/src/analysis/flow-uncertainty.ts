@@ -33,11 +33,6 @@ export const uncertaintyOf = (kind: UncertaintyKind, { collector }: Shop): numbe
     ? FITTED_SEPARATOR_UNCERTAINTY
     : UNCERTAINTY[kind];
 
-/** Numbers every drop shares: where they are off, all drops are off the same way. */
-export const SHARED_UNCERTAINTIES = ['separator', 'filter', 'leaks', 'blower'] as const;
-/** Numbers each drop has for itself. */
-export const OWN_UNCERTAINTIES = ['entries', 'fittings', 'friction'] as const;
-
 export type UncertaintyKind = EstimateKind;
 
 /** How a flow moves with what the model assumes, at one solution. */

@@ -7,7 +7,7 @@ import { circumstancesOf, type Meters } from '../reading/circumstances';
 import { measuredIn } from '../reading/measured-in';
 import { type AllShut, allShutOf } from './all-shut';
 import { covarianceOf } from './evidence';
-import { keyOfFault } from './faults';
+import { keyOfFault, withFault } from './faults';
 import { cholesky, whiten } from './least-squares';
 import { leaveOneOut } from './leave-one-out';
 import { candidatesOf, type Means, type NextReading, nextReadings } from './next-reading';
@@ -19,8 +19,9 @@ import {
   weighReadings,
 } from './observations';
 import { weighOverTimes } from './over-times';
-import type { Leader, Suspect, Verdict, Weighed } from './posterior';
-import { derivativesOf, ofEarlierFilter, type Solutions } from './predictor';
+import type { Suspect } from './places';
+import type { Leader, Verdict, Weighed } from './posterior';
+import { derivativesOf, ofEarlierFilter, Solutions } from './predictor';
 
 /** The latest so many readings are weighed. */
 export const MOST_WEIGHED = 80;
@@ -46,7 +47,7 @@ export interface ReadingVoice {
 export interface ReportedSuspect extends Suspect {
   /** Air an opening draws in, m³/s, at its median and the ends of its 90 % interval; null: it is no opening. */
   readonly air: { readonly median: number; readonly low: number; readonly high: number } | null;
-  /** What each drop loses by it, most first; empty: it was not solved, or a meter is suspected. */
+  /** What each drop loses by it, most first; empty: a meter is suspected. */
   readonly losses: readonly DropLoss[];
 }
 
@@ -122,21 +123,18 @@ export const reportNext = (
   most: number,
 ): NextReading[] => nextReadings(weighed, observations, candidatesOf(tree, means), most);
 
-function reported(suspect: Suspect, { leaders, base }: Weighed, tree: DuctTree): ReportedSuspect {
+function reported(suspect: Suspect, { base }: Weighed, tree: DuctTree): ReportedSuspect {
   const { fault, amount, low, high } = suspect;
-  const key = keyOfFault(fault);
-  const leader = leaders.find((each) => each.fault && keyOfFault(each.fault) === key);
-  if (!leader || fault.kind === 'meter') return { ...suspect, air: null, losses: [] };
+  if (fault.kind === 'meter') return { ...suspect, air: null, losses: [] };
+  const solutions = new Solutions(withFault(base.believed, fault, amount), base);
   const losses = tree.drops
     .flatMap((drop): DropLoss[] => {
-      const [without, after] = [base, leader.solutions].map((each) => flowOfDrop(each, tree, drop));
-      if (without === null || without === undefined || after === null || after === undefined)
-        return [];
-      return [{ drop: drop.id, without, with: after }];
+      const [without, after] = [flowOfDrop(base, tree, drop), flowOfDrop(solutions, tree, drop)];
+      return without === null || after === null ? [] : [{ drop: drop.id, without, with: after }];
     })
     .sort((a, b) => b.without - b.with - (a.without - a.with));
   const worst = losses[0]?.drop;
-  const perArea = fault.kind === 'opening' ? airPerArea(leader, fault.run, tree, worst) : null;
+  const perArea = fault.kind === 'opening' ? airPerArea(solutions, fault.run, tree, worst) : null;
   return {
     ...suspect,
     air:
@@ -163,7 +161,7 @@ const flowOfDrop = (solutions: Solutions, tree: DuctTree, { id }: { readonly id:
 
 /** What each m² of an opening in a run draws in, m³/s, with the gate of a drop open. */
 function airPerArea(
-  { solutions }: Leader,
+  solutions: Solutions,
   run: string,
   tree: DuctTree,
   drop: string | undefined,

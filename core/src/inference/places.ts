@@ -1,5 +1,14 @@
 import type { CollectorFaultKind, Fault } from './faults';
-import type { Suspect } from './posterior';
+
+/** A fault with how likely the readings make it, and how much of it they say there is. */
+export interface Suspect {
+  readonly fault: Fault;
+  readonly probability: number;
+  /** Its median and the ends of its 90 % interval, in the fault's own measure. */
+  readonly amount: number;
+  readonly low: number;
+  readonly high: number;
+}
 
 /** Where a fault is: what someone would go and look at. */
 export type Place =

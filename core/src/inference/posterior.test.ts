@@ -1,10 +1,9 @@
 import { determinant, inverse, Matrix } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
 import { chanceShop, ownGateRound, solveReal } from '../../reference/hidden-shops';
+import { plainReadings, SIGMA, treeOf } from '../../reference/plain-readings';
 import { threeBranchShop } from '../../reference/sample-shops';
-import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
-import { arrangeDucts } from '../routing/arrange-ducts';
 import { chanceOf } from '../simulate/chance';
 import {
   AMOUNTS,
@@ -16,43 +15,9 @@ import {
   possibleFaults,
   withFault,
 } from './faults';
-import type { Observation } from './observations';
 import { weighFaults } from './posterior';
 import { type Asked, nuisancesOf, Solutions } from './predictor';
 
-const treeOf = (shop: Shop): DuctTree => {
-  const arranged = arrangeDucts(shop);
-  if (!arranged.ok) throw new Error('no tree');
-  return arranged.tree;
-};
-const SIGMA = 0.015;
-/** What is read of a shop with a fault, without any chance. */
-function readings(
-  shop: Shop,
-  tree: DuctTree,
-  asked: readonly Asked[],
-  fault: Fault | null,
-  amount: number,
-): Observation[] {
-  const believed = asBelieved(shop, tree);
-  const real = new Solutions(fault ? withFault(believed, fault, amount) : believed);
-  return asked.map((each, i): Observation => {
-    const isAir = each.measurand.shows === 'flow';
-    const off = fault?.kind === 'meter' && isAir ? (fault.way === 'more' ? 1 : -1) : 0;
-    return {
-      reading: {
-        ...{ id: `r${i}`, at: '2026-01-10T10:00:00Z', testPoint: '' },
-        instrument: isAir ? 'vane' : 'gauge',
-      },
-      ...each,
-      ln: (real.lnOf(each) ?? 0) + (off === 0 ? 0 : off * Math.log(amount)),
-      bound: null,
-      sigma: SIGMA,
-      meter: isAir ? 'vane' : 'gauge',
-      meterSigma: SIGMA,
-    };
-  });
-}
 const taps = (tree: DuctTree, drops: number): Asked[] =>
   ownGateRound({ tree })
     .slice(0, drops)
@@ -71,7 +36,7 @@ describe('what is wrong', () => {
   const tree = treeOf(shop);
   const round = [...ownGateRound({ tree }), ...taps(tree, 3)];
   const verdictOf = (fault: Fault | null, amount: number) =>
-    weighFaults(shop, tree, readings(shop, tree, round, fault, amount)).verdict;
+    weighFaults(shop, tree, plainReadings(shop, tree, round, fault, amount)).verdict;
 
   it('is nothing in a shop that is as it is believed to be, and where nobody has read anything', () => {
     const sound = verdictOf(null, 1);
@@ -98,8 +63,8 @@ describe('what is wrong', () => {
 
   it('a meter that shows 7 % too little is named for what it is, once another was held at a few drops', () => {
     const fault = { kind: 'meter', meter: 'vane', way: 'less' } as const;
-    const own = readings(shop, tree, round, fault, 1.07);
-    const others = readings(shop, tree, round.slice(0, 4), null, 1).map((each) => ({
+    const own = plainReadings(shop, tree, round, fault, 1.07);
+    const others = plainReadings(shop, tree, round.slice(0, 4), null, 1).map((each) => ({
       ...each,
       reading: { ...each.reading, instrument: 'wire' },
       meter: 'wire',
@@ -120,7 +85,7 @@ describe('what is wrong', () => {
           gatesKey: '',
         }),
       );
-      const all = readings(shop, tree, [...round, ...shut], fault, area);
+      const all = plainReadings(shop, tree, [...round, ...shut], fault, area);
       const { among, suspects } = weighFaults(shop, tree, all).verdict;
       // Where the drop's own reading cannot tell a gate that does not shut from an opening, the run is right.
       const runs = among.map(({ place }) => (place.kind === 'run' ? place.run : place.kind));
@@ -140,7 +105,7 @@ describe('the posterior', () => {
   const believed = asBelieved(shop, tree);
   const nuisances = nuisancesOf(believed);
   const fault = { kind: 'opening', run: tree.upstreamFirst.at(-1)?.id ?? '' } as const;
-  const observations = readings(shop, tree, round, fault, 4e-3);
+  const observations = plainReadings(shop, tree, round, fault, 4e-3);
 
   /** By central differences of solved shops, one factor after another: nothing of the program's adjoint is in it. */
   function rowsOf(own: BelievedShop): number[][] {

@@ -133,14 +133,35 @@ const listed = (names: readonly string[], last: 'and' | 'or') =>
 /** Names of a few places in a sentence: “Planer drop, Far end or the filter”. */
 export const anyOf = (names: readonly string[]): string => listed(names, 'or');
 
+/** What a run's next one, a drop and everything else is called that a reading is taken at. */
+export interface ReadingNames extends PlaceNames {
+  readonly drop: (node: string) => string;
+  /** The run a run leads into; null: it leads to the collector. */
+  readonly next: (run: string) => string | null;
+}
+
+/** What the place of a next reading is called where it has no name yet. */
+export function nameOfPlace(
+  { candidate: { measurand } }: Pick<NextReading, 'candidate'>,
+  names: ReadingNames,
+): string {
+  const { at } = measurand;
+  switch (at.kind) {
+    case 'port':
+      return names.drop(at.node);
+    case 'run':
+      return at.along === 0 ? `${names.run(at.run)}, beginning` : `${names.run(at.run)}, end`;
+    case 'collector':
+      return at.tap === 'filter' ? 'Across the filter' : 'Collector inlet';
+    case 'place':
+      return 'In the room';
+  }
+}
+
 /** What to do for a next reading, step by step. */
 export function instructionOf(
   { candidate: { kind, measurand, gates } }: Pick<NextReading, 'candidate'>,
-  names: PlaceNames & {
-    readonly drop: (node: string) => string;
-    /** The run a run leads into; null: it leads to the collector. */
-    readonly next: (run: string) => string | null;
-  },
+  names: ReadingNames,
 ): string {
   const open = listed([...gates].map(names.run), 'and');
   const { at } = measurand;

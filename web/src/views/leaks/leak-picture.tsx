@@ -10,6 +10,7 @@ import {
 } from '@frank-gauge/core/routing';
 import { useMemo, useState } from 'react';
 import { useDesign } from '@/model/use-design';
+import { placeLabels, placesAround } from '@/ui/place-labels';
 import { Segmented } from '@/ui/segmented';
 import { DrawnItem } from '../parts/drawn-item';
 import { percentOf } from './suspect-list';
@@ -27,6 +28,8 @@ const LOOKS: Readonly<Partial<Record<SheetLayer, string>>> = {
 
 /** Free space around the drawing, m. */
 const MARGIN = 0.35;
+/** The drawing's own units to a metre, about px: labels are placed by them. */
+const SCALE = 60;
 /** Width of a suspect's line, px, and what its probability adds to it. */
 const WIDTH = { least: 2.5, more: 7 };
 /** A place less likely than this is drawn like any other. */
@@ -57,17 +60,32 @@ export function LeakPicture({ report: { verdict } }: { readonly report: LeakRepo
       : [],
   );
   if (!extent) return null;
-  const [width, height] = [extent.width + 2 * MARGIN, extent.height + 2 * MARGIN];
+  const [width, height] = [extent.width, extent.height].map(
+    (side) => SCALE * (side + 2 * MARGIN),
+  ) as [number, number];
   // y goes up in the shop and down on the screen.
   const onSheet = ({ x, y }: Spot): Spot => ({
-    x: x - extent.x0 + MARGIN,
-    y: extent.height + MARGIN - (y - extent.y0),
+    x: SCALE * (x - extent.x0 + MARGIN),
+    y: SCALE * (extent.height + MARGIN - (y - extent.y0)),
   });
   const suspected = [...shares]
     .map(([run, share]) => ({ run, share, points: wayOf(items, run).map(onSheet) }))
     .filter(({ points }) => points.length > 1)
     .sort((a, b) => a.share - b.share);
   const letters = Math.max(width, height * 1.4) / 42;
+  const labels = placeLabels(
+    suspected.toReversed().map(({ run, share, points }) => {
+      const text = percentOf(share);
+      return {
+        ...{ of: run, text, isNeeded: true },
+        places: placesAround(text, middleOf(points), letters, 0.5 * letters),
+      };
+    }),
+    letters,
+    suspected.flatMap(({ points }) =>
+      points.slice(1).map((to, i) => ({ from: points[i] ?? to, to, half: 0.2 * letters })),
+    ),
+  );
   return (
     <section aria-label="Suspects in the shop" className="pt-3">
       <Segmented
@@ -95,6 +113,7 @@ export function LeakPicture({ report: { verdict } }: { readonly report: LeakRepo
             item={item}
             look={LOOKS[item.layer]}
             onSheet={onSheet}
+            scale={SCALE}
           />
         ))}
         {suspected.map(({ run, share, points }) => (
@@ -107,22 +126,20 @@ export function LeakPicture({ report: { verdict } }: { readonly report: LeakRepo
             strokeDasharray={`${6 + 6 * share} 4`}
           />
         ))}
-        {suspected.map(({ run, share, points }) => {
-          const at = middleOf(points);
-          return (
-            <text
-              key={run}
-              x={at.x}
-              y={at.y - letters * 0.6}
-              fontSize={letters}
-              textAnchor="middle"
-              className="fill-starved-text stroke-paper font-figure font-semibold [paint-order:stroke]"
-              strokeWidth={4}
-            >
-              {percentOf(share)}
-            </text>
-          );
-        })}
+        {labels.map(({ of, text, at }) => (
+          <text
+            key={of}
+            x={at.x}
+            y={at.y}
+            fontSize={letters}
+            textAnchor="middle"
+            dominantBaseline="central"
+            className="fill-starved-text stroke-paper font-figure font-semibold [paint-order:stroke]"
+            strokeWidth={4}
+          >
+            {text}
+          </text>
+        ))}
       </svg>
     </section>
   );

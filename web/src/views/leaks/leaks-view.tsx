@@ -4,6 +4,9 @@ import { useDuctTree } from '@/model/use-design';
 import { LeakSentence } from '../parts/leaks/leak-sentence';
 import { useLeaks } from '../parts/leaks/use-leaks';
 import { AllShutFinding } from './all-shut-finding';
+import { CheckJoints } from './check-joints';
+import { FoundIt } from './found-it';
+import { LastMended } from './last-mended';
 import { LeakPicture } from './leak-picture';
 import { MeasureNext } from './measure-next';
 import { PressureSide } from './pressure-side';
@@ -16,31 +19,41 @@ export function LeaksView() {
   const tree = useDuctTree();
   const { report } = leaks;
   return (
-    <div className="grid md:h-full md:grid-cols-[minmax(0,1fr)_380px] md:overflow-hidden">
-      <section aria-label="Finding" className="min-w-0 px-4 pt-3 pb-6 md:overflow-y-auto">
-        <h1 className="sr-only">Leaks</h1>
-        {tree.drops.length === 0 ? (
-          <p className="max-w-prose text-[17px]">
-            First connect a machine under Air: leaks are found by readings at drops.
-          </p>
-        ) : (
-          <LeakSentence {...leaks} />
-        )}
+    // On a phone what to do comes before the readings it follows from.
+    <div className="flex flex-col md:grid md:h-full md:grid-cols-[minmax(0,1fr)_380px] md:overflow-hidden">
+      <div className="min-w-0 max-md:contents md:overflow-y-auto md:px-4 md:pt-3 md:pb-6">
+        <section aria-label="Finding" className="max-md:px-4 max-md:pt-3">
+          <h1 className="sr-only">Leaks</h1>
+          {tree.drops.length === 0 ? (
+            <p className="max-w-prose text-[17px]">
+              First connect a machine under Air: leaks are found by readings at drops.
+            </p>
+          ) : (
+            <LeakSentence {...leaks} />
+          )}
+          {leaks.since && leaks.since.promised.length > 0 && <LastMended event={leaks.since} />}
+          {report && report.places > 0 && <LeakPicture report={report} />}
+        </section>
         {report && report.places > 0 && (
-          <>
-            <LeakPicture report={report} />
+          <div className="max-md:order-3 max-md:px-4 max-md:pb-6">
             <ReadingVoices leaks={leaks} report={report} />
-          </>
+          </div>
         )}
-      </section>
+      </div>
       <section
         aria-label="What to do"
-        className="border-rule px-4 pt-3 pb-6 md:overflow-y-auto md:border-l"
+        className="border-rule px-4 pt-3 pb-6 max-md:order-2 md:overflow-y-auto md:border-l"
       >
         {report && report.places > 0 && (
           <>
             <MeasureNext leaks={leaks} />
-            {report.verdict.isWrong && <SuspectList report={report} />}
+            {report.verdict.isWrong && (
+              <>
+                <SuspectList report={report} />
+                <CheckJoints report={report} />
+                <FoundIt report={report} />
+              </>
+            )}
           </>
         )}
         <AllShutFinding found={report?.allShut ?? null} />

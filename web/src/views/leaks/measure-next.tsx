@@ -6,10 +6,12 @@ import { formatQuantity } from '@frank-gauge/core/quantity';
 import { useMemo, useState } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
-import { instructionOf, placeName } from '@/words/fault-words';
+import { Button } from '@/ui/button';
+import { instructionOf, nameOfPlace, placeName } from '@/words/fault-words';
 import { type Leaks, useNextReadings } from '../parts/leaks/use-leaks';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
 import { percentOf } from './suspect-list';
+import { TakeReading } from './take-reading';
 
 const SHOW_AIR = ['vane', 'hot wire', 'pitot'];
 /** A reading that is expected to tell less than this is not worth the walk, nats. */
@@ -48,7 +50,7 @@ export function MeasureNext({ leaks }: { readonly leaks: Leaks }) {
         </p>
       ) : best ? (
         <>
-          <Proposed reading={best} isBest />
+          <Proposed key={JSON.stringify(keyOf(best))} reading={best} isBest />
           {others.length > 0 && (
             <details className="pt-2">
               <summary className="flex min-h-11 cursor-pointer items-center text-quiet md:min-h-7">
@@ -93,13 +95,26 @@ function Proposed({
     }),
     [names, tree],
   );
-  const isInDuct = reading.candidate.measurand.at.kind === 'run';
+  const { at } = reading.candidate.measurand;
+  const isInDuct = at.kind === 'run';
+  const [isTaking, setTaking] = useState(false);
   return (
     <div
       className={isBest ? 'border-ink border-l-3 pl-2.5' : 'border-rule border-l-3 pt-1.5 pl-2.5'}
     >
       <p className={isBest ? 'text-[17px]' : ''}>{instructionOf(reading, all)}</p>
       <Expected reading={reading} />
+      {isTaking ? (
+        <TakeReading
+          reading={reading}
+          name={nameOfPlace(reading, all)}
+          onDone={() => setTaking(false)}
+        />
+      ) : (
+        <Button look={isBest ? 'solid' : 'plain'} className="mt-2" onClick={() => setTaking(true)}>
+          Take this reading
+        </Button>
+      )}
       {isInDuct && isBest && (
         <p className="pt-1 text-[14px] text-quiet">
           Lock the blower off while you open a duct or drill. Stand on a firm ladder, keep hands and
@@ -135,7 +150,9 @@ function Expected({ reading: { candidate, outcomes } }: { readonly reading: Next
   const places = new Map<string, (typeof outcomes)[number]>();
   for (const outcome of outcomes) {
     const key = outcome.fault ? keyOfPlace(placeOfFault(outcome.fault)) : 'nothing';
-    if (!places.has(key)) places.set(key, outcome);
+    const known = places.get(key);
+    const probability = (known?.probability ?? 0) + outcome.probability;
+    places.set(key, { ...(known ?? outcome), probability });
   }
   const shown = [...places.values()]
     .sort((a, b) => b.probability - a.probability)

@@ -3,11 +3,10 @@
 import type { LeakReport } from '@frank-gauge/core/inference';
 import { type Reading, timeOf } from '@frank-gauge/core/journal';
 import { format } from 'date-fns';
-import { useDesign, useDuctTree } from '@/model/use-design';
-import { useJournal } from '@/storage/session';
 import { placeName, SET_ASIDE_WORDS } from '@/words/fault-words';
 import type { Leaks } from '../parts/leaks/use-leaks';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
+import { usePointName } from './use-point-name';
 
 /** A reading speaks clearly where it is so much likelier one way than the other, nats. */
 const CLEARLY = 1;
@@ -49,7 +48,7 @@ export function ReadingVoices({
             <thead>
               <tr className="border-ink border-b text-left text-[13px] text-quiet [&>th]:py-1 [&>th]:font-normal">
                 <th>test point</th>
-                <th>gates open</th>
+                <th className="max-sm:hidden">gates open</th>
                 <th>day</th>
                 <th className="text-right">says</th>
               </tr>
@@ -58,13 +57,17 @@ export function ReadingVoices({
               {rows.map(({ reading, weight }) => (
                 <tr key={reading.id} className="border-rule border-b [&>td]:py-0.5">
                   <td>{pointName(reading.testPoint)}</td>
-                  <td className="text-quiet">
+                  <td className="text-quiet max-sm:hidden">
                     {reading.openGates.length === 0
                       ? 'none'
                       : reading.openGates.map(names.run).join(', ')}
                   </td>
                   <td className="text-quiet">{when(reading)}</td>
-                  <td className="text-right">{voiceOf(weight)}</td>
+                  <td className="text-right">
+                    {report.began !== null && timeOf(reading) < Date.parse(report.began)
+                      ? 'before it began'
+                      : voiceOf(weight)}
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -88,20 +91,8 @@ export function ReadingVoices({
 }
 
 function voiceOf(weight: number | null): string {
-  if (weight === null) return 'a bound';
+  if (weight === null) return 'beyond the meter’s range';
   if (weight > CLEARLY) return '▲ explained by it';
   if (weight < -CLEARLY) return '▼ speaks against it';
   return '● either way';
-}
-
-/** What a reading's test point is called: a drop, or what it was named. */
-function usePointName(): (id: string) => string {
-  const { drops } = useDuctTree();
-  const testPoints = useJournal((journal) => journal.testPoints);
-  const shopName = useDesign(({ shop }) => shop.name);
-  return (id) => {
-    const point = testPoints.find((each) => each.id === id);
-    const node = point?.at.kind === 'port' ? point.at.node : id;
-    return drops.find((drop) => drop.id === node)?.name ?? point?.name ?? `a place in ${shopName}`;
-  };
 }

@@ -9,13 +9,15 @@ interface Props {
     readonly x: number;
     readonly y: number;
   };
+  /** The drawing's own units to a metre. */
+  readonly scale?: number;
 }
 
 /** A line or a circle of a sheet; its texts are left out. */
-export function DrawnItem({ item, look, onSheet }: Props) {
+export function DrawnItem({ item, look, onSheet, scale = 1 }: Props) {
   if (item.kind === 'circle') {
     const { x, y } = onSheet(item.at);
-    return <circle cx={x} cy={y} r={item.radius} className={look} />;
+    return <circle cx={x} cy={y} r={scale * item.radius} className={look} />;
   }
   if (item.kind !== 'line') return null;
   const points = item.points.map(onSheet).map(({ x, y }) => `${x},${y}`);

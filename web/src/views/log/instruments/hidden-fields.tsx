@@ -11,7 +11,7 @@ import { usualQuantity } from '@/words/measuring-words';
 import { FieldLine } from '../../parts/line';
 import { hide, useHidden } from '../../parts/stand-ins/use-hidden';
 import { fitSwitches, setStopDelay, useSwitches } from '../../parts/stand-ins/use-switches';
-import { bareUnit } from '../taking/read-repeat';
+import { bareUnit } from '../../parts/taking/read-repeat';
 
 /** A seed nobody can guess a condition from. */
 const newSeed = () => Math.floor(Math.random() * 2 ** 31);

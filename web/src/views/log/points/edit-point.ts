@@ -1,6 +1,6 @@
 import type { JournalRecord, TestPoint } from '@frank-gauge/core/journal';
 import { record } from '@/storage/session';
-import type { Place } from '../taking/use-places';
+import type { Place } from '../../parts/taking/use-places';
 
 type Changing = { -readonly [K in keyof TestPoint]: TestPoint[K] };
 

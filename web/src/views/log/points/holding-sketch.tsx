@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { rulerLength, tapeLength } from '@/words/tape-length';
-import { insideOf, type Place } from '../taking/use-places';
+import { insideOf, type Place } from '../../parts/taking/use-places';
 
 const COUNTS = ['6', '8', '10'] as const;
 

@@ -5,8 +5,8 @@ import { QRCodeSVG } from 'qrcode.react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { isOwnAddress } from '@/ui/own-address';
-import { readingAddress } from '../taking/scanned-place';
-import { insideOf, type Place } from '../taking/use-places';
+import { readingAddress } from '../../parts/taking/scanned-place';
+import { insideOf, type Place } from '../../parts/taking/use-places';
 
 interface Props {
   readonly places: readonly Place[];

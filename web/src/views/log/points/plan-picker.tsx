@@ -6,14 +6,13 @@ import {
   placeInRun,
   planSheet,
   runAtSpot,
-  type SheetItem,
   type SheetLayer,
   sheetExtent,
 } from '@frank-gauge/core/routing';
 import { type MouseEvent, useMemo } from 'react';
 import { useDesign, useDuctLines, useDuctTree, useUnits } from '@/model/use-design';
 import { DrawnItem } from '../../parts/drawn-item';
-import { type Place, SOMEWHERE } from '../taking/use-places';
+import { type Place, SOMEWHERE } from '../../parts/taking/use-places';
 
 /** What is drawn of the plan, and how. */
 const LOOKS: Readonly<Partial<Record<SheetLayer, string>>> = {

@@ -10,7 +10,7 @@ import { Button } from '@/ui/button';
 import { TextField } from '@/ui/text-field';
 import { undoAloud } from '../../frame/undo-aloud';
 import { FieldLine, Line } from '../../parts/line';
-import type { Place } from '../taking/use-places';
+import type { Place } from '../../parts/taking/use-places';
 import { editPoint } from './edit-point';
 
 /** What matters of a place that is measured at. */

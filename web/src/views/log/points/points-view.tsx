@@ -12,7 +12,7 @@ import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { PartLoading } from '@/ui/part-loading';
 import { OpeningLine } from '../../parts/opening-line';
-import { insideOf, type Place, SOMEWHERE, usePlaces } from '../taking/use-places';
+import { insideOf, type Place, SOMEWHERE, usePlaces } from '../../parts/taking/use-places';
 import { editPoint } from './edit-point';
 import { HoldingSketch } from './holding-sketch';
 import { PointFields } from './point-fields';

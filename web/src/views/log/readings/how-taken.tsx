@@ -6,10 +6,10 @@ import { Choice } from '@/ui/choice';
 import { Segmented } from '@/ui/segmented';
 import { HOLD_NAMES } from '@/words/measuring-words';
 import { useSwitches } from '../../parts/stand-ins/use-switches';
-import type { DraftReading } from '../taking/draft-reading';
-import { SpotFields } from '../taking/spot-fields';
-import { SwitchPanel } from '../taking/switch-panel';
-import type { Place } from '../taking/use-places';
+import type { DraftReading } from '../../parts/taking/draft-reading';
+import { SpotFields } from '../../parts/taking/spot-fields';
+import { SwitchPanel } from '../../parts/taking/switch-panel';
+import type { Place } from '../../parts/taking/use-places';
 import { Labelled } from './labelled';
 
 interface HowProps {

@@ -14,20 +14,20 @@ import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { QUANTITY_NAMES } from '@/words/measuring-words';
 import { undoAloud } from '../../frame/undo-aloud';
-import { ConnectCable } from '../taking/connect-cable';
+import { ConnectCable } from '../../parts/taking/connect-cable';
 import {
   changeDraft,
   type DraftReading,
   nextDraft,
   repeatsOf,
   useDraft,
-} from '../taking/draft-reading';
-import { logReading } from '../taking/log-reading';
-import { useScannedPlace } from '../taking/scanned-place';
-import { SuspicionList } from '../taking/suspicion-list';
-import { useMeterSource } from '../taking/use-meter-source';
-import { nextPlace, type Place, usePlaces } from '../taking/use-places';
-import { type Taking, useTaking } from '../taking/use-taking';
+} from '../../parts/taking/draft-reading';
+import { logReading } from '../../parts/taking/log-reading';
+import { useScannedPlace } from '../../parts/taking/scanned-place';
+import { SuspicionList } from '../../parts/taking/suspicion-list';
+import { useMeterSource } from '../../parts/taking/use-meter-source';
+import { nextPlace, type Place, usePlaces } from '../../parts/taking/use-places';
+import { type Taking, useTaking } from '../../parts/taking/use-taking';
 import { HowTaken } from './how-taken';
 import { Labelled } from './labelled';
 import { RepeatFields } from './repeat-fields';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useUnits } from '@/model/use-design';
-import { type DraftReading, type Repeat, repeatsOf } from '../taking/draft-reading';
-import { pointName } from '../taking/point-name';
-import type { ReadRepeat } from '../taking/read-repeat';
+import { type DraftReading, type Repeat, repeatsOf } from '../../parts/taking/draft-reading';
+import { pointName } from '../../parts/taking/point-name';
+import type { ReadRepeat } from '../../parts/taking/read-repeat';
 
 interface Props {
   readonly draft: DraftReading;

@@ -9,8 +9,8 @@ import { useAdopt } from '@/ui/refusal';
 import { Segmented } from '@/ui/segmented';
 import { TextField } from '@/ui/text-field';
 import { FieldLine, Line } from '../../parts/line';
-import { NEW_DRAFT } from '../taking/draft-reading';
-import { SpotFields } from '../taking/spot-fields';
+import { NEW_DRAFT } from '../../parts/taking/draft-reading';
+import { SpotFields } from '../../parts/taking/spot-fields';
 
 type Typed = Pick<
   Round,

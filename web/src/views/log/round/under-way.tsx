@@ -9,7 +9,7 @@ import { useDesign, useDuctTree } from '@/model/use-design';
 import { record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { undoAloud } from '../../frame/undo-aloud';
-import { useReadings } from '../use-readings';
+import { useReadings } from '../../parts/taking/use-readings';
 import { StepCard } from './step-card';
 import { useWakeLock } from './use-wake-lock';
 

@@ -24,8 +24,8 @@ import {
   type Place,
   SOMEWHERE,
   usePlaces,
-} from '../taking/use-places';
-import { firstMeter } from '../taking/use-taking';
+} from '../../parts/taking/use-places';
+import { firstMeter } from '../../parts/taking/use-taking';
 import { ColumnTable } from './column-table';
 import { OutcomeList } from './outcome-list';
 import { type ChosenTable, hasOpenOrder, shownOrder, textsOf } from './read-file';

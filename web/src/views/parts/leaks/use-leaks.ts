@@ -36,7 +36,7 @@ export interface Leaks extends Weighed {
 }
 
 /** The latest change that makes earlier readings those of another shop. */
-export const lastChange = (events: readonly ShopEvent[]): ShopEvent | null =>
+const lastChange = (events: readonly ShopEvent[]): ShopEvent | null =>
   events
     .filter(({ kind }) => changesAir(kind))
     .reduce<ShopEvent | null>(

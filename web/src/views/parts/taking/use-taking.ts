@@ -22,11 +22,11 @@ import {
 import { useDuctTree, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
 import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
-import { useReadShop } from '../../parts/stand-ins/use-hidden';
-import { useSwitches } from '../../parts/stand-ins/use-switches';
-import { useCircumstances } from '../use-circumstances';
+import { useReadShop } from '../stand-ins/use-hidden';
+import { useSwitches } from '../stand-ins/use-switches';
 import { type DraftReading, repeatsOf } from './draft-reading';
 import { bareUnit, type ReadRepeat, readRepeat } from './read-repeat';
+import { useCircumstances } from './use-circumstances';
 import { useExpected } from './use-expected';
 import { useLastInstrument } from './use-last-instrument';
 import { DIAMETER_OF_NO_DUCT, insideOf, type Place } from './use-places';

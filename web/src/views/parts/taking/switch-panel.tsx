@@ -8,7 +8,7 @@ import {
   switchByHand,
   turnGate,
   useSwitches,
-} from '../../parts/stand-ins/use-switches';
+} from '../stand-ins/use-switches';
 
 /** How often the blower’s state is looked at while it runs on, ms. */
 const TICK = 250;

@@ -2,7 +2,7 @@
 
 import { Delete } from 'lucide-react';
 import { useEffect, useEffectEvent } from 'react';
-import type { Repeat } from '../taking/draft-reading';
+import type { Repeat } from './draft-reading';
 
 interface Props {
   readonly text: string;

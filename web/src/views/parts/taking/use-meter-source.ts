@@ -11,8 +11,8 @@ import {
   unitLeftOn,
 } from '@frank-gauge/core/simulate';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { useHidden } from '../../parts/stand-ins/use-hidden';
-import { blowerNow, useSwitches } from '../../parts/stand-ins/use-switches';
+import { useHidden } from '../stand-ins/use-hidden';
+import { blowerNow, useSwitches } from '../stand-ins/use-switches';
 import { cableMeter, useCable } from './cable-meter';
 import type { Repeat } from './draft-reading';
 import type { Taking } from './use-taking';
