@@ -24,7 +24,7 @@ import type { Leader, Verdict, Weighed } from './posterior';
 import { derivativesOf, ofEarlierFilter, Solutions } from './predictor';
 
 /** The latest so many readings are weighed. */
-export const MOST_WEIGHED = 80;
+export const MOST_WEIGHED = 40;
 
 /** What a drop loses by a suspect, with only its own gate open. m³/s. */
 export interface DropLoss {

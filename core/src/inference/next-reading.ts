@@ -55,7 +55,7 @@ const LEAST_LIKELY = 0.004;
 /** Information that has to be gained for twice the trouble of reading a drop again, nats. */
 const TROUBLE = 0.05;
 /** That nothing is wrong counts for at most so much. */
-const NOTHING_COUNTS = 0.3;
+const NOTHING_COUNTS = 0.2;
 /** One standard deviation of a meter's error on one visit, in ln, where nothing else is known: 3 %, 95 times in 100. */
 const METER_SIGMA = 0.03 / 1.96;
 const OWN_SIGMA = Math.hypot(USUAL_SCATTER / Math.sqrt(3), 0.01);

@@ -17,7 +17,7 @@ const percent = (share: number) =>
   share > 0.99 ? 'over 99\u00a0%' : `${Math.max(1, Math.round(share * 100))}\u00a0%`;
 
 /** What all readings since the latest change say together, in a sentence. */
-export function LeakSentence({ report, since, readings, isBroken }: Leaks) {
+export function LeakSentence({ report, since, readings, isBroken, isAnswered }: Leaks) {
   if (isBroken) {
     return (
       <p role="alert" className="max-w-prose text-[17px]">
@@ -26,7 +26,12 @@ export function LeakSentence({ report, since, readings, isBroken }: Leaks) {
     );
   }
   if (!report) {
-    return (
+    return isAnswered ? (
+      <p className="max-w-prose text-[17px]">
+        The readings cannot be compared: the ducts do not lead to the collector in one tree. See
+        Air.
+      </p>
+    ) : (
       <p role="status" className="max-w-prose text-[17px] text-quiet">
         Comparing the readings…
       </p>

@@ -33,6 +33,8 @@ export interface Leaks extends Weighed {
   readonly since: ShopEvent | null;
   /** It could not be found out. */
   readonly isBroken: boolean;
+  /** There is an answer: without a report, the ducts are no tree. */
+  readonly isAnswered: boolean;
 }
 
 /** The latest change that makes earlier readings those of another shop. */
@@ -50,9 +52,9 @@ export function useLeaks(): Leaks {
   const events = useJournal((journal) => journal.events);
   const since = useMemo(() => lastChange(events), [events]);
   const stored = useSession((state) => (state.status === 'open' ? state.journalRevision : 0));
-  const [weighed, setWeighed] = useState<Weighed & { readonly isBroken: boolean }>({
+  const [weighed, setWeighed] = useState<Omit<Leaks, 'since'>>({
     ...{ report: null, readings: [], meters: null },
-    isBroken: false,
+    ...{ isBroken: false, isAnswered: false },
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: the readings are read from storage, which this number counts
   useEffect(() => {
@@ -67,9 +69,10 @@ export function useLeaks(): Leaks {
       cancel = asked.cancel;
       void asked.outcome.then((outcome) => {
         if (outcome.kind === 'superseded') return;
-        const isBroken = outcome.kind === 'broken';
         setWeighed((before) =>
-          isBroken ? { ...before, isBroken } : { ...outcome.answer, isBroken },
+          outcome.kind === 'answered'
+            ? { ...outcome.answer, isBroken: false, isAnswered: true }
+            : { ...before, isBroken: true },
         );
       });
     };
