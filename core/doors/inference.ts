@@ -1,6 +1,7 @@
 /** What is wrong with a shop, by all its readings, and what to measure next. */
 
 export type { AllShut } from '../src/inference/all-shut';
+export { believeFault, CAN_BE_BELIEVED } from '../src/inference/believe-fault';
 export {
   type Fault,
   type FaultKind,
@@ -26,5 +27,11 @@ export type {
   NextReading,
 } from '../src/inference/next-reading';
 export type { SetAside } from '../src/inference/observations';
-export { keyOfPlace, type Place, placeOfFault, type SuspectedPlace } from '../src/inference/places';
+export {
+  keyOfPlace,
+  type Place,
+  placeOfFault,
+  type Suspect,
+  type SuspectedPlace,
+} from '../src/inference/places';
 export type { Verdict } from '../src/inference/posterior';

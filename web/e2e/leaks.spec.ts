@@ -129,3 +129,16 @@ test('the isometric marks the suspects too', async ({ page }) => {
   await page.getByRole('radio', { name: 'Isometric' }).click();
   await expect(picture).toContainText('%');
 });
+
+test('an opening that is believed is predicted with, and can be taken back', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/leaks');
+  await expect(finding(page).getByText('The readings point to Far end.')).toBeVisible();
+  await page.getByRole('button', { name: 'Believe it, and predict with it' }).first().click();
+  await expect(finding(page).getByText('No significant difference.')).toBeVisible();
+  const believed = page.getByRole('region', { name: 'Believed openings' });
+  await expect(believed.getByText(/Far end: .* by readings/)).toBeVisible();
+  await believed.getByRole('button', { name: 'Take back' }).click();
+  await expect(finding(page).getByText('The readings point to Far end.')).toBeVisible();
+  await expect(believed).toHaveCount(0);
+});

@@ -1,9 +1,11 @@
 'use client';
 
+import { type Reading, timeOf } from '@frank-gauge/core/journal';
 import { useDuctTree } from '@/model/use-design';
 import { LeakSentence } from '../parts/leaks/leak-sentence';
 import { useLeaks } from '../parts/leaks/use-leaks';
 import { AllShutFinding } from './all-shut-finding';
+import { BelievedOpenings } from './believed-openings';
 import { CheckJoints } from './check-joints';
 import { FoundIt } from './found-it';
 import { LastMended } from './last-mended';
@@ -12,6 +14,10 @@ import { MeasureNext } from './measure-next';
 import { PressureSide } from './pressure-side';
 import { ReadingVoices } from './reading-voices';
 import { SuspectList } from './suspect-list';
+
+/** When the oldest of some readings was taken. */
+const oldestOf = (readings: readonly Reading[]): string =>
+  readings.toSorted((a, b) => timeOf(a) - timeOf(b))[0]?.at ?? new Date(0).toISOString();
 
 /** Where the air goes: what all readings since the latest change say is wrong, how sure, and what to measure next. */
 export function LeaksView() {
@@ -49,13 +55,14 @@ export function LeaksView() {
             <MeasureNext leaks={leaks} />
             {report.verdict.isWrong && (
               <>
-                <SuspectList report={report} />
+                <SuspectList report={report} oldest={oldestOf(leaks.readings)} />
                 <CheckJoints report={report} />
                 <FoundIt report={report} />
               </>
             )}
           </>
         )}
+        <BelievedOpenings />
         <AllShutFinding found={report?.allShut ?? null} />
         <PressureSide />
       </section>

@@ -1,9 +1,20 @@
 'use client';
 
-import type { LeakReport, ReportedSuspect, SuspectedPlace } from '@frank-gauge/core/inference';
+import {
+  believeFault,
+  CAN_BE_BELIEVED,
+  type LeakReport,
+  type ReportedSuspect,
+  type Suspect,
+  type SuspectedPlace,
+} from '@frank-gauge/core/inference';
 import { formatQuantity } from '@frank-gauge/core/quantity';
+import { toast } from 'sonner';
 import { useDuctTree, useUnits } from '@/model/use-design';
+import { edit } from '@/storage/session';
+import { Button } from '@/ui/button';
 import { faultAmount, faultName, howToConfirm, placeName } from '@/words/fault-words';
+import { undoAloud } from '../frame/undo-aloud';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
 
 /** Drops whose losses are listed with a suspect. */
@@ -13,7 +24,14 @@ export const percentOf = (share: number) =>
   share > 0.99 ? 'over 99 %' : share < 0.01 ? 'under 1 %' : `${Math.round(100 * share)} %`;
 
 /** The places that what is wrong is at nine times in ten, with what would confirm each. */
-export function SuspectList({ report }: { readonly report: LeakReport }) {
+export function SuspectList({
+  report,
+  oldest,
+}: {
+  readonly report: LeakReport;
+  /** When the oldest reading that counts was taken. */
+  readonly oldest: string;
+}) {
   const { among } = report.verdict;
   return (
     <section aria-label="Suspects" className="pt-5">
@@ -29,6 +47,7 @@ export function SuspectList({ report }: { readonly report: LeakReport }) {
             key={JSON.stringify(place.place)}
             place={place}
             suspects={report.suspects}
+            began={report.began ?? oldest}
             isFirst={i === 0}
           />
         ))}
@@ -41,11 +60,14 @@ interface Props {
   readonly place: SuspectedPlace;
   readonly suspects: readonly ReportedSuspect[];
   readonly isFirst: boolean;
+  /** When it began, at the latest. */
+  readonly began: string;
 }
 
-function Suspected({ place, suspects, isFirst }: Props) {
+function Suspected({ place, suspects, isFirst, began }: Props) {
   const names = usePlaceNames();
   const system = useUnits();
+  const name = placeName(place.place, names);
   const [likeliest, ...others] = place.suspects;
   const own = suspects.find(
     ({ fault }) => JSON.stringify(fault) === JSON.stringify(likeliest.fault),
@@ -54,7 +76,7 @@ function Suspected({ place, suspects, isFirst }: Props) {
     <li className="border-rule border-b">
       <details open={isFirst} className="group py-1.5">
         <summary className="flex min-h-11 cursor-pointer items-baseline gap-2 md:min-h-7">
-          <span className="font-semibold">{placeName(place.place, names)}</span>
+          <span className="font-semibold">{name}</span>
           <span className="ml-auto font-figure text-[17px] tabular-nums">
             {percentOf(place.probability)}
           </span>
@@ -69,9 +91,22 @@ function Suspected({ place, suspects, isFirst }: Props) {
         </p>
         {own && own.losses.length > 0 && <Losses losses={own.losses} />}
         <p className="pt-1 text-quiet">{howToConfirm(likeliest.fault)}</p>
+        {CAN_BE_BELIEVED.has(likeliest.fault.kind) && (
+          <Button look="quiet" className="mt-1" onClick={() => believe(likeliest, name, began)}>
+            Believe it, and predict with it
+          </Button>
+        )}
       </details>
     </li>
   );
+}
+
+/** Puts a suspect into the shop as found, from when it began on. */
+function believe({ fault, amount }: Suspect, name: string, on: string): void {
+  edit(`believe ${faultName(fault)}, ${name}`, (shop) => believeFault(shop, fault, amount, on));
+  toast(`Believed: ${faultName(fault)}, ${name}`, {
+    action: { label: 'Undo', onClick: () => void undoAloud() },
+  });
 }
 
 /** What the drops would get without it. */

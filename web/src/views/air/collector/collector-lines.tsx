@@ -104,7 +104,7 @@ function leaksWords(shop: Shop, system: UnitSystem): string {
             : `${formatShort(joints.usual, 'roughness', system)} gaps`,
         ]
       : []),
-    ...(holes.length > 0 ? [`${holes.length} holes`] : []),
+    ...(holes.length > 0 ? [holes.length === 1 ? 'one opening' : `${holes.length} openings`] : []),
     ...(pressureSide.area > 0 ? ['▼ openings behind the blower'] : []),
   ];
   return [sealingName(sealing.usual), ...more].join(', ');

@@ -17,7 +17,7 @@ const percent = (share: number) =>
   share > 0.99 ? 'over 99\u00a0%' : `${Math.max(1, Math.round(share * 100))}\u00a0%`;
 
 /** What all readings since the latest change say together, in a sentence. */
-export function LeakSentence({ report, since, readings, isBroken, isAnswered }: Leaks) {
+export function LeakSentence({ report, since, from, readings, isBroken, isAnswered }: Leaks) {
   if (isBroken) {
     return (
       <p role="alert" className="max-w-prose text-[17px]">
@@ -40,9 +40,11 @@ export function LeakSentence({ report, since, readings, isBroken, isAnswered }: 
   if (report.places === 0) {
     return (
       <p className="max-w-prose text-[17px]">
-        {since
-          ? `No readings since the latest change (${EVENT_NAMES[since.kind]}, ${format(timeOf(since), 'd MMMM yyyy')}).`
-          : 'No readings to compare yet.'}{' '}
+        {from !== null && (!since || timeOf(since) < from)
+          ? `No readings since ${format(from, 'd MMMM yyyy')}, when the shop was last found to be otherwise.`
+          : since
+            ? `No readings since the latest change (${EVENT_NAMES[since.kind]}, ${format(timeOf(since), 'd MMMM yyyy')}).`
+            : 'No readings to compare yet.'}{' '}
         Read each drop three times with only its gate open.
       </p>
     );

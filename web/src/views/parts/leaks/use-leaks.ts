@@ -1,5 +1,6 @@
 'use client';
 
+import type { Shop } from '@frank-gauge/core/design';
 import {
   type LeakReport,
   type Means,
@@ -31,6 +32,8 @@ interface Weighed {
 export interface Leaks extends Weighed {
   /** The latest change of the shop: readings before it are of another shop. Null: there was none. */
   readonly since: ShopEvent | null;
+  /** From when on readings count, Unix time in ms: since that change, or since what is believed by readings. */
+  readonly from: number | null;
   /** It could not be found out. */
   readonly isBroken: boolean;
   /** There is an answer: without a report, the ducts are no tree. */
@@ -46,20 +49,32 @@ const lastChange = (events: readonly ShopEvent[]): ShopEvent | null =>
       null,
     );
 
+/** Readings from before an opening, or a filter's loading, that readings told of are of the shop as it was without. */
+function countsFrom(
+  { condition: { holes, filterLoading } }: Pick<Shop, 'condition'>,
+  since: ShopEvent | null,
+): number | null {
+  const times = [...holes, filterLoading].flatMap(({ origin }) =>
+    origin.kind === 'fitted' ? [Date.parse(origin.on)] : [],
+  );
+  if (since) times.push(timeOf(since));
+  return times.length > 0 ? Math.max(...times) : null;
+}
+
 /** What the readings since the latest change say is wrong, weighed by the engine: its answer comes behind an edit. */
 export function useLeaks(): Leaks {
   const part = airPart(useDesign());
   const events = useJournal((journal) => journal.events);
   const since = useMemo(() => lastChange(events), [events]);
+  const from = countsFrom(part, since);
   const stored = useSession((state) => (state.status === 'open' ? state.journalRevision : 0));
-  const [weighed, setWeighed] = useState<Omit<Leaks, 'since'>>({
+  const [weighed, setWeighed] = useState<Omit<Leaks, 'since' | 'from'>>({
     ...{ report: null, readings: [], meters: null },
     ...{ isBroken: false, isAnswered: false },
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: the readings are read from storage, which this number counts
   useEffect(() => {
     const weigh = async (remote: Remote<EngineApi>): Promise<Weighed> => {
-      const from = since && timeOf(since);
       const { meters, readings } = await measuredSince(database(), part.id, from, MOST_WEIGHED);
       return { report: await remote.leaks(part, meters, readings), readings, meters };
     };
@@ -81,8 +96,8 @@ export function useLeaks(): Leaks {
       clearTimeout(timer);
       cancel();
     };
-  }, [part, stored, since]);
-  return { ...weighed, since };
+  }, [part, stored, from]);
+  return { ...weighed, since, from };
 }
 
 /** The readings worth taking next; null until they are found, or where none is. */
