@@ -29,9 +29,10 @@ export function weighOverTimes(
   observations: readonly Observation[],
 ): Weighed {
   const [, ...later] = visitsOf(observations.map(({ reading }) => reading));
-  const always = weighFaults(shop, tree, observations);
-  return later
-    .slice(-MOST_BEGINNINGS)
-    .map((began) => weighFaults(shop, tree, observations, began))
-    .reduce((best, each) => (each.evidence > best.evidence ? each : best), always);
+  if (later.length === 0) return weighFaults(shop, tree, observations);
+  // To first order that is enough to choose by; only what is chosen is solved.
+  const [best] = [null, ...later.slice(-MOST_BEGINNINGS)]
+    .map((began) => weighFaults(shop, tree, observations, began, 0))
+    .toSorted((a, b) => b.evidence - a.evidence);
+  return weighFaults(shop, tree, observations, best?.began ?? null);
 }

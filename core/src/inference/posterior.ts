@@ -84,12 +84,14 @@ const FAR_BEHIND = 8;
  * anyone knows.
  * @param began when what is wrong began, a time: readings before it were taken without it, and say what the shop is
  *   like. Null: it was there in all of them.
+ * @param solves about how many shops may be solved for it; 0: everything is screened and no more
  */
 export function weighFaults(
   shop: Shop,
   tree: DuctTree,
   observations: readonly Observation[],
   began: string | null = null,
+  solves = SOLVES,
 ): Weighed {
   const believed = asBelieved(shop, tree);
   const nuisances = nuisancesOf(believed);
@@ -132,8 +134,8 @@ export function weighFaults(
     .sort((a, b) => b.weight - a.weight);
   const best = Math.max(ofNothing, screened[0]?.weight ?? Number.NEGATIVE_INFINITY);
   const sets = new Set(used.map(({ gatesKey }) => gatesKey)).size;
-  const affordable = Math.floor(SOLVES / (SOLVED_AT * Math.max(1, sets)));
-  const most = Math.min(SOLVED.most, Math.max(SOLVED.least, affordable));
+  const affordable = Math.floor(solves / (SOLVED_AT * Math.max(1, sets)));
+  const most = solves > 0 ? Math.min(SOLVED.most, Math.max(SOLVED.least, affordable)) : 0;
   const solved = screened.map((each, rank) => {
     const isLeading = rank < most && each.weight > best - FAR_BEHIND;
     if (each.fault.kind === 'meter') return { ...each, at: { amount: each.best, solutions: base } };

@@ -168,9 +168,14 @@ const onThisPage =
     return Reflect.apply(storageWork[name], storageWork, given);
   };
 
-/** The one worker of this page. */
-export const engine = new Engine<Remote<EngineApi>>((onBroken) => {
+function startWorker(onBroken: () => void): EngineWorker<Remote<EngineApi>> {
   const worker = new Worker(new URL('../workers/engine.worker.ts', import.meta.url));
   worker.onerror = onBroken;
   return { remote: withMemory(wrap<EngineApi>(worker)), end: () => worker.terminate() };
-});
+}
+
+/** The worker of this page. */
+export const engine = new Engine<Remote<EngineApi>>(startWorker);
+
+/** Another one for what may take seconds and nobody waits for: rows that are scrolled into sight do not wait behind it. */
+export const patientEngine = new Engine<Remote<EngineApi>>(startWorker);

@@ -6,7 +6,7 @@ import { type EventKind, recordWith } from '@frank-gauge/core/journal';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { record, useJournal } from '@/storage/session';
+import { record } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { useAdopt } from '@/ui/refusal';
@@ -16,6 +16,7 @@ import { faultName, placeName } from '@/words/fault-words';
 import { undoAloud } from '../frame/undo-aloud';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
 import { Line } from '../parts/line';
+import { usePointIds } from '../parts/taking/use-point-ids';
 
 /** What ends a fault, by its kind. */
 const DONE: Readonly<Record<Fault['kind'], EventKind>> = {
@@ -57,7 +58,7 @@ interface Props {
 
 function FoundForm({ suspects, onDone }: Props) {
   const names = usePlaceNames();
-  const testPoints = useJournal((journal) => journal.testPoints);
+  const pointOf = usePointIds();
   const [chosen, setChosen] = useState(0);
   const [note, setNote] = useState('');
   const [refusal, setRefusal] = useState<string | null>(null);
@@ -67,8 +68,6 @@ function FoundForm({ suspects, onDone }: Props) {
   const describe = ({ fault }: ReportedSuspect) =>
     `${placeName(placeOfFault(fault), names)}: ${faultName(fault)}`;
   const kind = DONE[suspect.fault.kind];
-  const pointOf = (drop: string) =>
-    testPoints.find(({ at }) => at.kind === 'port' && at.node === drop)?.id ?? drop;
   const log = () => {
     const why = adopt(() =>
       record(`log ${EVENT_NAMES[kind]}`, ({ events }) => {

@@ -2,6 +2,7 @@
 
 import type { NextReading } from '@frank-gauge/core/inference';
 import { isOfFlow, recordWith, type TestPoint } from '@frank-gauge/core/journal';
+import { pointOfDrop } from '@frank-gauge/core/reading';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -88,7 +89,8 @@ function usePlaceOf(at: TestPoint['at'], name: string): Place {
   const [fresh] = useState(() => nanoid(10));
   const known = testPoints.find((point) => isSamePlace(point.at, at));
   const drop = (at.kind === 'port' && drops.find(({ id }) => id === at.node)) || null;
-  const point = known ?? recordWith('testPoints', { id: drop?.id ?? fresh, name, at });
+  const made = drop ? pointOfDrop(drop) : recordWith('testPoints', { id: fresh, name, at });
+  const point = known ?? made;
   return { id: point.id, name: drop?.name ?? known?.name ?? name, drop, point };
 }
 

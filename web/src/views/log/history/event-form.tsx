@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { DayField } from '@/fields/day-field';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
-import { record, useJournal } from '@/storage/session';
+import { record } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { useAdopt } from '@/ui/refusal';
@@ -17,6 +17,7 @@ import { EVENT_NAMES, percentChange } from '@/words/change-words';
 import { dayMoment, localDay } from '@/words/local-day';
 import { undoAloud } from '../../frame/undo-aloud';
 import { Line, ShopQuantity } from '../../parts/line';
+import { usePointIds } from '../../parts/taking/use-point-ids';
 import { type Promised, useDesignEdits, usePromise } from './use-design-edits';
 
 interface Typed {
@@ -43,9 +44,7 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
   const edits = useDesignEdits(shopId);
   const edit = edits.find(({ position }) => position === typed.edit) ?? null;
   const promised = usePromise(edit);
-  const testPoints = useJournal((journal) => journal.testPoints);
-  const pointOf = (drop: string) =>
-    testPoints.find(({ at }) => at.kind === 'port' && at.node === drop)?.id ?? drop;
+  const pointOf = usePointIds();
   const [refusal, setRefusal] = useState<string | null>(null);
   const adopt = useAdopt();
   const change = (next: Partial<Typed>) => setTyped((before) => ({ ...before, ...next }));

@@ -5,8 +5,8 @@ import { formatShort } from '@frank-gauge/core/quantity';
 import { compareSides, dropsByDistance, type SideReadings } from '@frank-gauge/core/reading';
 import { useMemo } from 'react';
 import { useDuctTree, useUnits } from '@/model/use-design';
-import { useJournal } from '@/storage/session';
 import { comparedWords, percentChange } from '@/words/change-words';
+import { usePointIds } from '../../parts/taking/use-point-ids';
 import { byPoint, type Visit } from './visits';
 
 const isWithinRange = ({ taken }: Reading) => taken.every(({ kind }) => kind === 'value');
@@ -22,16 +22,14 @@ interface Props {
 export function NearAndFar({ visit, name, by }: Props) {
   const system = useUnits();
   const tree = useDuctTree();
-  const testPoints = useJournal((journal) => journal.testPoints);
+  const pointOf = usePointIds();
   const rows = useMemo(() => {
     const read = byPoint(visit);
-    const pointOf = (drop: string) =>
-      testPoints.find(({ at }) => at.kind === 'port' && at.node === drop)?.id ?? drop;
     return dropsByDistance(tree).flatMap(({ drop, distance }) => {
       const readings = read.get(pointOf(drop.id));
       return readings ? [{ drop, distance, readings }] : [];
     });
-  }, [visit, tree, testPoints]);
+  }, [visit, tree, pointOf]);
   // A bound compares with nothing: the nearest drop that was read within the meter’s range, if there is one.
   const nearest = rows.find(({ readings }) => readings.every(isWithinRange)) ?? rows[0];
   const others = rows.filter((row) => row !== nearest);

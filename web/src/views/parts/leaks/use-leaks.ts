@@ -11,7 +11,7 @@ import { changesAir, type Reading, type ShopEvent, timeOf } from '@frank-gauge/c
 import type { Meters } from '@frank-gauge/core/reading';
 import type { Remote } from 'comlink';
 import { useEffect, useId, useMemo, useState } from 'react';
-import { engine } from '@/model/engine';
+import { patientEngine } from '@/model/engine';
 import { airPart } from '@/model/shop-parts';
 import { useDesign } from '@/model/use-design';
 import { database } from '@/storage/database';
@@ -80,7 +80,7 @@ export function useLeaks(): Leaks {
     };
     let cancel = () => {};
     const ask = () => {
-      const asked = engine.ask('leaks', weigh, { isShort: true });
+      const asked = patientEngine.ask('leaks', weigh, { isShort: true });
       cancel = asked.cancel;
       void asked.outcome.then((outcome) => {
         if (outcome.kind === 'superseded') return;
@@ -110,7 +110,7 @@ export function useNextReadings(
   const [next, setNext] = useState<readonly NextReading[] | null>(null);
   useEffect(() => {
     if (!report || !meters) return;
-    const asked = engine.ask(
+    const asked = patientEngine.ask(
       topic,
       (remote) => remote.nextReadings(part, meters, readings, means),
       { isShort: true },
