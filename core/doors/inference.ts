@@ -15,12 +15,12 @@ export {
 export {
   type LeakReport,
   type MadeReport,
-  MOST_WEIGHED,
   type ReadingVoice,
   type ReportedSuspect,
   reportLeaks,
   reportNext,
 } from '../src/inference/leak-report';
+export { MOST_WEIGHED } from '../src/inference/most-weighed';
 export type {
   Candidate,
   Means,

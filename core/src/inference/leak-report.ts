@@ -10,6 +10,7 @@ import { covarianceOf } from './evidence';
 import { keyOfFault, withFault } from './faults';
 import { cholesky, whiten } from './least-squares';
 import { leaveOneOut } from './leave-one-out';
+import { MOST_WEIGHED } from './most-weighed';
 import { candidatesOf, type Means, type NextReading, nextReadings } from './next-reading';
 import {
   gatesKeyOf,
@@ -22,9 +23,6 @@ import { weighOverTimes } from './over-times';
 import type { Suspect } from './places';
 import type { Leader, Verdict, Weighed } from './posterior';
 import { derivativesOf, ofEarlierFilter, Solutions } from './predictor';
-
-/** The latest so many readings are weighed. */
-export const MOST_WEIGHED = 40;
 
 /** What a drop loses by a suspect, with only its own gate open. m³/s. */
 export interface DropLoss {

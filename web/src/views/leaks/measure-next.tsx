@@ -3,15 +3,20 @@
 import type { Means, NextReading } from '@frank-gauge/core/inference';
 import { keyOfPlace, placeOfFault } from '@frank-gauge/core/inference';
 import { formatQuantity } from '@frank-gauge/core/quantity';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
+import { PartLoading } from '@/ui/part-loading';
 import { instructionOf, nameOfPlace, placeName } from '@/words/fault-words';
 import { type Leaks, useNextReadings } from '../parts/leaks/use-leaks';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
 import { percentOf } from './suspect-list';
-import { TakeReading } from './take-reading';
+
+const TakeReading = dynamic(() => import('./take-reading').then((module) => module.TakeReading), {
+  loading: PartLoading,
+});
 
 const SHOW_AIR = ['vane', 'hot wire', 'pitot'];
 /** A reading that is expected to tell less than this is not worth the walk, nats. */

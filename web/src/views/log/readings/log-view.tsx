@@ -1,9 +1,14 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useDuctTree } from '@/model/use-design';
 import { ReadingForm } from './reading-form';
 import { ReadingTable } from './reading-table';
-import { Saying } from './saying';
+
+/** It says nothing before the readings were weighed: what it is drawn with can wait. */
+const Saying = dynamic(() => import('./saying').then((module) => module.Saying), {
+  loading: () => <p className="mb-3 max-w-prose text-[17px] text-quiet">Comparing the readings…</p>,
+});
 
 /** Readings taken with whatever meter there is, each held against the model's own figure. */
 export function LogView() {

@@ -1,0 +1,2 @@
+/** The latest so many readings are weighed. */
+export const MOST_WEIGHED = 40;
