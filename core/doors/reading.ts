@@ -45,6 +45,7 @@ export {
   type Missing,
   type SideReadings,
 } from '../src/reading/compare-sides';
+export { diameterAt } from '../src/reading/diameter-at';
 export {
   type EventWorth,
   type WorthAtPoint,

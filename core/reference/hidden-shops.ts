@@ -11,6 +11,7 @@ import {
   asBelieved,
   type BelievedShop,
   type Fault,
+  shownMore,
   withFault,
 } from '../src/inference/faults';
 import { gatesKeyOf, type Observation, USUAL_SCATTER } from '../src/inference/observations';
@@ -21,6 +22,7 @@ import { compileNetwork } from '../src/network/compiled-network';
 import type { Network } from '../src/network/network';
 import { solveCompiled } from '../src/network/solve-shop';
 import { toSI } from '../src/quantity/units';
+import { diameterAt } from '../src/reading/diameter-at';
 import { measuredIn } from '../src/reading/measured-in';
 import { arrangeDucts } from '../src/routing/arrange-ducts';
 import { type Chance, chanceOf } from '../src/simulate/chance';
@@ -124,10 +126,7 @@ export function hiddenShop(
   const nuisances = nuisancesOf(believed);
   const drawn = nuisances.sigmas.map((sigma) => Math.exp(sigma * normal()));
   const real = fault ? withFault(believed, fault, amount) : believed;
-  const meter = Math.exp(
-    METER_SIGMA * normal() +
-      (fault?.kind === 'meter' ? Math.log(amount) * (fault.way === 'more' ? 1 : -1) : 0),
-  );
+  const meter = Math.exp(METER_SIGMA * normal() + shownMore(fault, amount, 'vane'));
   const known = new Map<string, ReturnType<typeof solveReal>>();
   const solutionOf = ({ gates, gatesKey }: Asked) => {
     const solved = known.get(gatesKey) ?? solveReal(real, gates, nuisances, drawn);
@@ -141,7 +140,7 @@ export function hiddenShop(
     const { at, shows } = asked.measurand;
     const truth = measuredIn(real.shop, solution, asked.measurand);
     if (truth === null || !(truth > 0)) return null;
-    const area = shows === 'flow' ? Math.PI * (diameterAt(tree, at) / 2) ** 2 : 1;
+    const area = shows === 'flow' ? Math.PI * ((diameterAt(shop, tree, at) ?? 0) / 2) ** 2 : 1;
     const scatter = Math.hypot(USUAL_SCATTER / Math.sqrt(REPEATS), PLACING);
     const shown = truth * (shows === 'flow' ? meter : 1) * Math.exp(scatter * normal());
     const [least, most] = shows === 'flow' ? [RANGE.from * area, RANGE.to * area] : [2, 1e5];
@@ -268,10 +267,3 @@ const drawnNetwork = (network: Network, factor: (name: string) => number): Netwo
     }),
   })),
 });
-
-/** Inside diameter of the duct at a place, m. */
-function diameterAt({ drops, upstreamFirst }: DuctTree, at: Asked['measurand']['at']): number {
-  if (at.kind === 'port') return drops.find(({ id }) => id === at.node)?.port.diameter ?? 0.1;
-  if (at.kind === 'run') return upstreamFirst.find(({ id }) => id === at.run)?.diameter ?? 0.1;
-  return 0.15;
-}

@@ -5,6 +5,10 @@ import type { Drop, DuctTree } from '../design/topology';
 export const gatesOfDrop = (drop: Drop): ReadonlySet<string> =>
   new Set(drop.path.filter((run) => run.gate).map((run) => run.id));
 
+/** Runs whose gates are the ones nearest to a machine: with all of them shut no machine draws, where each has one. */
+export const machineGates = ({ drops }: Pick<DuctTree, 'drops'>): ReadonlySet<string> =>
+  new Set(drops.flatMap(({ path }) => path.find(({ gate }) => gate)?.id ?? []));
+
 /** Runs whose gates the document has open now. */
 export const gatesOpenNow = (tree: DuctTree): ReadonlySet<string> =>
   new Set(tree.upstreamFirst.filter((run) => run.gate?.open).map((run) => run.id));

@@ -1,4 +1,4 @@
-import { gatesOfDrop } from '../analysis/gate-sets';
+import { gatesOfDrop, machineGates } from '../analysis/gate-sets';
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import { asBelieved, withFault } from './faults';
@@ -32,9 +32,7 @@ export function allShutOf(
   tree: DuctTree,
   observations: readonly Observation[],
 ): AllShut | null {
-  const machineGates = new Set(
-    tree.drops.flatMap((drop) => drop.path.find(({ gate }) => gate)?.id ?? []),
-  );
+  const ofMachines = machineGates(tree);
   const isShut = tree.drops.every((drop) => gatesOfDrop(drop).size > 0);
   const [latest] = observations
     .filter(
@@ -42,7 +40,7 @@ export function allShutOf(
         at.kind === 'collector' &&
         shows === 'flow' &&
         bound === null &&
-        ![...gates].some((gate) => machineGates.has(gate)),
+        ![...gates].some((gate) => ofMachines.has(gate)),
     )
     .toSorted((a, b) => Date.parse(b.reading.at) - Date.parse(a.reading.at));
   if (!latest || !isShut) return null;

@@ -196,6 +196,12 @@ function withRun(
   };
 }
 
+/** What a meter at fault adds to ln of what it shows; of another meter, or another fault, nothing. */
+export const shownMore = (fault: Fault | null, amount: number, meter: string): number =>
+  fault?.kind === 'meter' && fault.meter === meter
+    ? Math.log(amount) * (fault.way === 'more' ? 1 : -1)
+    : 0;
+
 /** A fault's own name, the same for the same fault. */
 export const keyOfFault = (fault: Fault): string =>
   'run' in fault

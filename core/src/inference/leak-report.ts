@@ -7,7 +7,7 @@ import { circumstancesOf, type Meters } from '../reading/circumstances';
 import { measuredIn } from '../reading/measured-in';
 import { type AllShut, allShutOf } from './all-shut';
 import { covarianceOf } from './evidence';
-import { keyOfFault, withFault } from './faults';
+import { keyOfFault, shownMore, withFault } from './faults';
 import { cholesky, whiten } from './least-squares';
 import { leaveOneOut } from './leave-one-out';
 import { MOST_WEIGHED } from './most-weighed';
@@ -22,7 +22,10 @@ import {
 import { weighOverTimes } from './over-times';
 import type { Suspect } from './places';
 import type { Leader, Verdict, Weighed } from './posterior';
-import { derivativesOf, ofEarlierFilter, Solutions } from './predictor';
+import { expectedBy, Solutions } from './predictor';
+
+/** A drop that loses less than this share of its air is not named. */
+const WORTH_NAMING = 0.005;
 
 /** What a drop loses by a suspect, with only its own gate open. m³/s. */
 export interface DropLoss {
@@ -45,7 +48,7 @@ export interface ReadingVoice {
 export interface ReportedSuspect extends Suspect {
   /** Air an opening draws in, m³/s, at its median and the ends of its 90 % interval; null: it is no opening. */
   readonly air: { readonly median: number; readonly low: number; readonly high: number } | null;
-  /** What each drop loses by it, most first; empty: a meter is suspected. */
+  /** What the drops that lose by it lose, most first; of a meter none. */
   readonly losses: readonly DropLoss[];
 }
 
@@ -128,7 +131,9 @@ function reported(suspect: Suspect, { base }: Weighed, tree: DuctTree): Reported
   const losses = tree.drops
     .flatMap((drop): DropLoss[] => {
       const [without, after] = [flowOfDrop(base, tree, drop), flowOfDrop(solutions, tree, drop)];
-      return without === null || after === null ? [] : [{ drop: drop.id, without, with: after }];
+      if (without === null || after === null) return [];
+      const isLess = without - after > WORTH_NAMING * without;
+      return isLess ? [{ drop: drop.id, without, with: after }] : [];
     })
     .sort((a, b) => b.without - b.with - (a.without - a.with));
   const worst = losses[0]?.drop;
@@ -200,10 +205,8 @@ function couldShowOf(
   observations: readonly Observation[],
 ): number | null {
   const rows = observations.flatMap((observation) => {
-    const solution = observation.bound === null ? base.of(observation) : null;
-    return solution
-      ? [{ observation, row: derivativesOf(base, solution, observation, nuisances).byNuisance }]
-      : [];
+    const own = observation.bound === null ? expectedBy(base, observation, nuisances) : null;
+    return own ? [{ observation, row: own.byNuisance }] : [];
   });
   if (rows.length === 0) return null;
   const covariance = covarianceOf(
@@ -227,20 +230,10 @@ function alone(
   const rows = observations.flatMap((observation) => {
     if (observation.bound !== null) return [];
     const isBefore = isTakenBefore(observation, began);
-    const by = isBefore ? base : solutions;
-    const [solution, ln] = [by.of(observation), by.lnOf(observation)];
-    if (!solution || ln === null) return [];
-    const { byNuisance } = derivativesOf(by, solution, observation, nuisances);
-    const isOfMeter =
-      fault?.kind === 'meter' && fault.meter === observation.reading.instrument && !isBefore;
-    const shift = isOfMeter ? Math.log(amount) * (fault.way === 'more' ? 1 : -1) : 0;
-    return [
-      {
-        observation,
-        residual: observation.ln - ln - shift,
-        row: isBefore ? ofEarlierFilter(byNuisance, nuisances) : byNuisance,
-      },
-    ];
+    const own = expectedBy(isBefore ? base : solutions, observation, nuisances, isBefore);
+    if (!own) return [];
+    const more = isBefore ? 0 : shownMore(fault, amount, observation.reading.instrument);
+    return [{ observation, residual: observation.ln - own.ln - more, row: own.byNuisance }];
   });
   const values = rows.map(({ observation }) => observation);
   const covariance = covarianceOf(

@@ -1,14 +1,15 @@
 import { circleArea } from '../air/velocity-pressure';
-import { gatesOfDrop } from '../analysis/gate-sets';
+import { gatesOfDrop, machineGates } from '../analysis/gate-sets';
 import { runLength } from '../design/length';
 import type { DuctTree } from '../design/topology';
+import { diameterAt } from '../reading/diameter-at';
 import type { Measurand } from '../reading/measurand';
 import { Conditioned } from './conditioned';
-import { AMOUNTS, type BelievedShop, type Fault, withFault } from './faults';
+import { AMOUNTS, type BelievedShop, type Fault, shownMore, withFault } from './faults';
 import { gatesKeyOf, isTakenBefore, type Observation, USUAL_SCATTER } from './observations';
-import { keyOfPlace, placeOfFault } from './places';
+import { keyOfPlace, type Place, placeOfFault } from './places';
 import type { Leader, Weighed } from './posterior';
-import { type Asked, derivativesOf, ofEarlierFilter, Solutions } from './predictor';
+import { type Asked, expectedBy, Solutions } from './predictor';
 
 /** What the user can take a reading with, and whether they would drill a hole for it. */
 export interface Means {
@@ -30,11 +31,14 @@ export interface Candidate extends Asked {
   readonly cost: number;
 }
 
-/** What a suspect makes of a reading before it is taken. */
+/** What a suspected place makes of a reading before it is taken: its likeliest suspect there. */
 export interface Outcome {
   /** Null: nothing is wrong. */
-  readonly fault: Fault | null;
+  readonly place: Place | null;
+  /** That of all its suspects together. */
   readonly probability: number;
+  /** Of a flow the mean air speed in the duct there, m/s; null: it is none. */
+  readonly speed: number | null;
   /** The value expected, SI, and the ends of its 90 % interval. */
   readonly value: number;
   readonly low: number;
@@ -45,7 +49,7 @@ export interface NextReading {
   readonly candidate: Candidate;
   /** Information it is expected to give of what is wrong, nats. */
   readonly gain: number;
-  /** What each leading suspect expects, the likeliest first. */
+  /** What each leading place expects, the likeliest first. */
   readonly outcomes: readonly Outcome[];
 }
 
@@ -64,10 +68,12 @@ const POINTS = 160;
 /** 90 % of a normal distribution lie within so many standard deviations. */
 const NINETY = 1.645;
 
-/** Gates of whole branches: those that are not the last one before any machine. */
-function branchGates({ upstreamFirst, drops }: DuctTree): ReadonlySet<string> {
-  const last = new Set(drops.map(({ path }) => path.find(({ gate }) => gate)?.id));
-  return new Set(upstreamFirst.flatMap(({ id, gate }) => (gate && !last.has(id) ? [id] : [])));
+/** Gates of whole branches: those that shut off no machine by themselves. */
+function branchGates(tree: DuctTree): ReadonlySet<string> {
+  const ofMachines = machineGates(tree);
+  return new Set(
+    tree.upstreamFirst.flatMap(({ id, gate }) => (gate && !ofMachines.has(id) ? [id] : [])),
+  );
 }
 
 /** Every reading that could be taken with certain means. */
@@ -148,18 +154,32 @@ export function nextReadings(
         {
           candidate,
           gain: information(outcomes),
-          outcomes: outcomes.map(({ leader, mean, sigma }) => ({
-            fault: leader.fault,
-            probability: leader.probability,
-            value: Math.exp(mean),
-            low: Math.exp(mean - NINETY * sigma),
-            high: Math.exp(mean + NINETY * sigma),
-          })),
+          outcomes: outcomesByPlace(outcomes, areaAt(weighed.base.believed, candidate)),
         },
       ];
     })
     .sort((a, b) => worthOf(b) - worthOf(a))
     .slice(0, most);
+}
+
+interface LeaderExpects extends Expectation {
+  readonly leader: Leader;
+}
+
+/** What suspects expect, by where they are. */
+function outcomesByPlace(expected: readonly LeaderExpects[], area: number | null): Outcome[] {
+  const places = new Map<string, Outcome>();
+  for (const { of, leader, mean, sigma } of expected) {
+    const value = Math.exp(mean);
+    const first = places.get(of) ?? {
+      place: leader.fault && placeOfFault(leader.fault),
+      ...{ probability: 0, value, speed: area === null ? null : value / area },
+      low: Math.exp(mean - NINETY * sigma),
+      high: Math.exp(mean + NINETY * sigma),
+    };
+    places.set(of, { ...first, probability: first.probability + leader.probability });
+  }
+  return [...places.values()].sort((a, b) => b.probability - a.probability);
 }
 
 /** What a reading tells, less the trouble of taking it. */
@@ -196,21 +216,16 @@ function viewOf(
   const isBefore = (observation: Observation) => isTakenBefore(observation, weighed.began);
   const moved = fault && fault.kind !== 'meter' ? movedBy(fault, amount, base) : null;
   const rowOf = (asked: Asked): { ln: number; row: number[] } | null => {
-    const solution = solutions.of(asked);
-    const ln = solutions.lnOf(asked);
-    if (!solution || ln === null) return null;
-    const { byNuisance } = derivativesOf(solutions, solution, asked, nuisances);
+    const own = expectedBy(solutions, asked, nuisances);
+    if (!own) return null;
     const other = moved?.solutions.lnOf(asked) ?? null;
-    const byAmount = moved && other !== null ? (other - ln) / moved.by : 0;
-    return { ln, row: [...byNuisance, byAmount] };
+    const byAmount = moved && other !== null ? (other - own.ln) / moved.by : 0;
+    return { ln: own.ln, row: [...own.byNuisance, byAmount] };
   };
   /** Of a reading taken before what is wrong began. */
   const rowBefore = (asked: Asked) => {
-    const solution = base.of(asked);
-    const ln = base.lnOf(asked);
-    if (!solution || ln === null) return null;
-    const { byNuisance } = derivativesOf(base, solution, asked, nuisances);
-    return { ln, row: [...ofEarlierFilter(byNuisance, nuisances), 0] };
+    const own = expectedBy(base, asked, nuisances, true);
+    return own && { ln: own.ln, row: [...own.byNuisance, 0] };
   };
   const amountSigma = fault ? spanOf(fault) / Math.sqrt(12) : 0;
   const sigmas = [...nuisances.sigmas, amountSigma];
@@ -218,15 +233,13 @@ function viewOf(
     const own = isBefore(observation) ? rowBefore(observation) : rowOf(observation);
     return own ? [{ observation, ...own }] : [];
   });
-  const shift = (instrument: string) =>
-    fault?.kind === 'meter' && fault.meter === instrument
-      ? Math.log(amount) * (fault.way === 'more' ? 1 : -1)
-      : 0;
   const conditioned = new Conditioned(
     rows.map(({ observation, ln, row }) => ({
       observation,
       residual:
-        observation.ln - ln - (isBefore(observation) ? 0 : shift(observation.reading.instrument)),
+        observation.ln -
+        ln -
+        (isBefore(observation) ? 0 : shownMore(fault, amount, observation.reading.instrument)),
       row,
     })),
     sigmas,
@@ -246,16 +259,16 @@ function viewOf(
 /** What a meter cannot tell from nothing, one standard deviation: m/s of air, Pa. */
 const STILL = { air: 0.15, pressure: 2 };
 
-function leastShown({ shop, tree }: BelievedShop, { measurand: { at, shows } }: Asked): number {
-  if (shows !== 'flow') return STILL.pressure;
-  const diameter =
-    at.kind === 'port'
-      ? tree.drops.find(({ id }) => id === at.node)?.port.diameter
-      : at.kind === 'run'
-        ? tree.upstreamFirst.find(({ id }) => id === at.run)?.diameter
-        : shop.collector.separator.inletDiameter;
-  return STILL.air * circleArea(diameter ?? 0);
+function leastShown(believed: BelievedShop, asked: Asked): number {
+  const area = areaAt(believed, asked);
+  return area === null ? STILL.pressure : STILL.air * area;
 }
+
+/** Area of the duct that air is asked of, m²; null: something else is asked. */
+const areaAt = (
+  { shop, tree }: BelievedShop,
+  { measurand: { at, shows } }: Asked,
+): number | null => (shows === 'flow' ? circleArea(diameterAt(shop, tree, at) ?? 0) : null);
 
 const spanOf = ({ kind }: Fault) => Math.abs(Math.log(AMOUNTS[kind].to / AMOUNTS[kind].from));
 

@@ -9,6 +9,7 @@ import {
   type FaultKind,
   PRIOR_OF_NOTHING,
   possibleFaults,
+  shownMore,
 } from './faults';
 import { integrate, logSum } from './integrate-amount';
 import { isTakenBefore, type Observation } from './observations';
@@ -212,10 +213,8 @@ function screenedShifts(
       );
     }
     case 'meter':
-      return meterShifts(
-        rows.map(({ observation }) => observation),
-        fault,
-        amount,
+      return rows.map(({ observation }) =>
+        shownMore(fault, amount, observation.reading.instrument),
       );
     case 'leakage':
       return inProportion('leaks');
@@ -229,16 +228,6 @@ const bent = (change: number): number => Math.sign(change) * Math.log1p(Math.abs
 /** One that a loss takes: a flow goes with the root of what is left of the pressure. */
 const choked = (change: number): number =>
   (Math.sign(change) * Math.log1p(2 * Math.abs(change))) / 2;
-
-/** A meter that shows a factor more, or less, than it should. */
-const meterShifts = (
-  observations: readonly Observation[],
-  { meter, way }: Extract<Fault, { kind: 'meter' }>,
-  amount: number,
-): number[] =>
-  observations.map(({ reading }) =>
-    reading.instrument === meter ? Math.log(amount) * (way === 'more' ? 1 : -1) : 0,
-  );
 
 function kindsOf(weighed: readonly (readonly [Fault, number])[]): Verdict['kinds'] {
   const sums = new Map<FaultKind, number>();

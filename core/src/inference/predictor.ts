@@ -100,6 +100,28 @@ export function ofEarlierFilter(
   );
 }
 
+/** What a shop expects of a reading, in ln, and what that moves with. */
+export interface Expected {
+  readonly ln: number;
+  readonly byNuisance: readonly number[];
+}
+
+/**
+ * What a solved shop expects of a reading; null: it says nothing of it.
+ * @param isEarlier at an earlier time, when the filter was another one
+ */
+export function expectedBy(
+  solutions: Solutions,
+  asked: Asked,
+  nuisances: Nuisances,
+  isEarlier = false,
+): Expected | null {
+  const [solution, ln] = [solutions.of(asked), solutions.lnOf(asked)];
+  if (!solution || ln === null) return null;
+  const { byNuisance } = derivativesOf(solutions, solution, asked, nuisances);
+  return { ln, byNuisance: isEarlier ? ofEarlierFilter(byNuisance, nuisances) : byNuisance };
+}
+
 /** What the model is asked for as its network has it: the quantities its ln is made of, and a direct part. */
 interface AsQuantity {
   readonly quantity: NetworkQuantity;

@@ -28,6 +28,14 @@ export function faultName(fault: Fault): string {
 const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
 const times = (factor: number) => `${factor.toFixed(1)}\u00a0times`;
 
+/** A probability in percent. */
+export const percentOf = (share: number): string =>
+  share > 0.99
+    ? 'over 99\u00a0%'
+    : share < 0.01
+      ? 'under 1\u00a0%'
+      : `${Math.round(100 * share)}\u00a0%`;
+
 /** How much of it there is, and between what: “about 4 in² (2 to 6 in²)”. */
 export function faultAmount(
   {

@@ -31,9 +31,6 @@ const DONE: Readonly<Record<Fault['kind'], EventKind>> = {
   meter: 'changed',
 };
 
-/** A drop that changes by less than this share is promised nothing. */
-const WORTH_PROMISING = 0.005;
-
 /** Closes the hunt: what was found, what was done, and what the model promises of it. */
 export function FoundIt({ report: { suspects } }: { readonly report: LeakReport }) {
   const [isOpen, setOpen] = useState(false);
@@ -78,13 +75,11 @@ function FoundForm({ suspects, onDone }: Props) {
             kind,
             cost: null,
             note: [`Leak hunt. ${describe(suspect)}.`, note].filter((each) => each).join(' '),
-            promised: suspect.losses
-              .filter((loss) => loss.without - loss.with > WORTH_PROMISING * loss.without)
-              .map((loss) => ({
-                testPoint: pointOf(loss.drop),
-                before: loss.with,
-                after: loss.without,
-              })),
+            promised: suspect.losses.map((loss) => ({
+              testPoint: pointOf(loss.drop),
+              before: loss.with,
+              after: loss.without,
+            })),
           }),
         );
       }),

@@ -12,8 +12,8 @@ import { useMemo, useState } from 'react';
 import { useDesign } from '@/model/use-design';
 import { placeLabels, placesAround } from '@/ui/place-labels';
 import { Segmented } from '@/ui/segmented';
+import { percentOf } from '@/words/fault-words';
 import { DrawnItem } from '../parts/drawn-item';
-import { percentOf } from './suspect-list';
 
 /** What is drawn, and how. */
 const LOOKS: Readonly<Partial<Record<SheetLayer, string>>> = {

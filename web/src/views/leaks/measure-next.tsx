@@ -1,18 +1,16 @@
 'use client';
 
-import type { Means, NextReading } from '@frank-gauge/core/inference';
-import { keyOfPlace, placeOfFault } from '@frank-gauge/core/inference';
+import { keyOfPlace, type Means, type NextReading } from '@frank-gauge/core/inference';
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
+import { useDuctTree, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { PartLoading } from '@/ui/part-loading';
-import { instructionOf, nameOfPlace, placeName } from '@/words/fault-words';
+import { instructionOf, nameOfPlace, percentOf, placeName } from '@/words/fault-words';
 import { type Leaks, useNextReadings } from '../parts/leaks/use-leaks';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
-import { percentOf } from './suspect-list';
 
 const TakeReading = dynamic(() => import('./take-reading').then((module) => module.TakeReading), {
   loading: PartLoading,
@@ -131,49 +129,38 @@ function Proposed({
   );
 }
 
-/** What each suspect expects: places that expect about the same are named together. */
-function Expected({ reading: { candidate, outcomes } }: { readonly reading: NextReading }) {
+/** Slower air than this does not turn a vane, m/s: an estimate. */
+const STILL = 0.4;
+/** A place less likely than this expects nothing worth reading. */
+const WORTH_READING = 0.005;
+
+/** What each suspected place expects. */
+function Expected({ reading: { outcomes } }: { readonly reading: NextReading }) {
   const names = usePlaceNames();
   const system = useUnits();
-  const tree = useDuctTree();
-  const inlet = useDesign(({ collector }) => collector.separator.inletDiameter);
-  const { at, shows } = candidate.measurand;
-  const diameter =
-    at.kind === 'port'
-      ? tree.drops.find(({ id }) => id === at.node)?.port.diameter
-      : at.kind === 'run'
-        ? tree.upstreamFirst.find(({ id }) => id === at.run)?.diameter
-        : inlet;
-  const area = Math.PI * ((diameter ?? 0) / 2) ** 2;
-  const say = (value: number) => {
-    if (shows !== 'flow') return formatQuantity(value, 'pressure', system);
-    const velocity = value / area;
-    return velocity < 0.4
+  const say = ({ value, speed }: NextReading['outcomes'][number]) => {
+    if (speed === null) return formatQuantity(value, 'pressure', system);
+    return speed < STILL
       ? 'next to nothing'
-      : `${formatQuantity(velocity, 'velocity', system)} (${formatQuantity(value, 'flow', system)})`;
+      : `${formatQuantity(speed, 'velocity', system)} (${formatQuantity(value, 'flow', system)})`;
   };
-  const places = new Map<string, (typeof outcomes)[number]>();
-  for (const outcome of outcomes) {
-    const key = outcome.fault ? keyOfPlace(placeOfFault(outcome.fault)) : 'nothing';
-    const known = places.get(key);
-    const probability = (known?.probability ?? 0) + outcome.probability;
-    places.set(key, { ...(known ?? outcome), probability });
-  }
-  const shown = [...places.values()]
-    .sort((a, b) => b.probability - a.probability)
-    .filter(({ probability }) => probability > 0.005)
+  const shown = outcomes
+    .filter(({ probability }) => probability > WORTH_READING)
     .slice(0, OUTCOMES_SHOWN);
   return (
     <table className="mt-1 w-full text-[14px]">
       <caption className="text-left text-quiet">Expected</caption>
       <tbody>
-        {shown.map(({ fault, value, probability }) => (
-          <tr key={fault ? JSON.stringify(fault) : 'nothing'} className="border-rule border-t">
+        {shown.map((outcome) => (
+          <tr
+            key={outcome.place ? keyOfPlace(outcome.place) : 'nothing'}
+            className="border-rule border-t"
+          >
             <td className="py-0.5 pr-2">
-              if it is {fault ? placeName(placeOfFault(fault), names) : 'nothing'}{' '}
-              <span className="text-quiet">({percentOf(probability)})</span>
+              if it is {outcome.place ? placeName(outcome.place, names) : 'nothing'}{' '}
+              <span className="text-quiet">({percentOf(outcome.probability)})</span>
             </td>
-            <td className="py-0.5 text-right font-figure tabular-nums">{say(value)}</td>
+            <td className="py-0.5 text-right font-figure tabular-nums">{say(outcome)}</td>
           </tr>
         ))}
       </tbody>

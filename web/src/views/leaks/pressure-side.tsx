@@ -1,4 +1,4 @@
-/** What to look at behind the blower: no airflow shows it. */
+/** The checklist for the pressure side, whose leaks no airflow shows. */
 export function PressureSide() {
   return (
     <section aria-label="Between blower and filter" className="pt-5">

@@ -3,6 +3,8 @@
 import {
   believeFault,
   CAN_BE_BELIEVED,
+  keyOfFault,
+  keyOfPlace,
   type LeakReport,
   type ReportedSuspect,
   type Suspect,
@@ -13,15 +15,12 @@ import { toast } from 'sonner';
 import { useDuctTree, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
-import { faultAmount, faultName, howToConfirm, placeName } from '@/words/fault-words';
+import { faultAmount, faultName, howToConfirm, percentOf, placeName } from '@/words/fault-words';
 import { undoAloud } from '../frame/undo-aloud';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
 
 /** Drops whose losses are listed with a suspect. */
 const DROPS_SHOWN = 4;
-
-export const percentOf = (share: number) =>
-  share > 0.99 ? 'over 99 %' : share < 0.01 ? 'under 1 %' : `${Math.round(100 * share)} %`;
 
 /** The places that what is wrong is at nine times in ten, with what would confirm each. */
 export function SuspectList({
@@ -44,7 +43,7 @@ export function SuspectList({
       <ol className="border-rule border-t">
         {among.map((place, i) => (
           <Suspected
-            key={JSON.stringify(place.place)}
+            key={keyOfPlace(place.place)}
             place={place}
             suspects={report.suspects}
             began={report.began ?? oldest}
@@ -69,9 +68,8 @@ function Suspected({ place, suspects, isFirst, began }: Props) {
   const system = useUnits();
   const name = placeName(place.place, names);
   const [likeliest, ...others] = place.suspects;
-  const own = suspects.find(
-    ({ fault }) => JSON.stringify(fault) === JSON.stringify(likeliest.fault),
-  );
+  const key = keyOfFault(likeliest.fault);
+  const own = suspects.find(({ fault }) => keyOfFault(fault) === key);
   return (
     <li className="border-rule border-b">
       <details open={isFirst} className="group py-1.5">
@@ -113,13 +111,9 @@ function believe({ fault, amount }: Suspect, name: string, on: string): void {
 function Losses({ losses }: Pick<ReportedSuspect, 'losses'>) {
   const { drops } = useDuctTree();
   const system = useUnits();
-  const lost = losses
-    .filter((loss) => loss.without - loss.with > 0.005 * loss.without)
-    .slice(0, DROPS_SHOWN);
-  if (lost.length === 0) return null;
   return (
     <ul className="pt-1 text-[14px]">
-      {lost.map((loss) => (
+      {losses.slice(0, DROPS_SHOWN).map((loss) => (
         <li key={loss.drop} className="flex gap-2">
           <span>{drops.find(({ id }) => id === loss.drop)?.name ?? loss.drop}</span>
           <span className="ml-auto font-figure tabular-nums">

@@ -2,7 +2,7 @@
 
 import type { NextReading } from '@frank-gauge/core/inference';
 import { isOfFlow, recordWith, type TestPoint } from '@frank-gauge/core/journal';
-import { pointOfDrop } from '@frank-gauge/core/reading';
+import { diameterAt, pointOfDrop } from '@frank-gauge/core/reading';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -31,6 +31,8 @@ interface Props {
 export function TakeReading({ reading: { candidate }, name, onDone }: Props) {
   const shopId = useDesign((shop) => shop.id);
   const instruments = useJournal((journal) => journal.instruments);
+  const collector = useDesign((shop) => shop.collector);
+  const tree = useDuctTree();
   const draftId = `${shopId} hunt`;
   const kept = useDraft(draftId);
   const place = usePlaceOf(candidate.measurand.at, name);
@@ -44,7 +46,8 @@ export function TakeReading({ reading: { candidate }, name, onDone }: Props) {
     place: place.id,
     instrument: fitting.find(({ id }) => id === kept.instrument)?.id ?? fitting[0]?.id ?? null,
     quantity: isPressure ? ('pressure' as const) : null,
-    diameter: useDiameterAt(candidate.measurand.at),
+    // A port's own was measured, perhaps.
+    diameter: place.drop ? null : diameterAt({ collector }, tree, candidate.measurand.at),
     repeats: isOwn ? kept.repeats : NEW_DRAFT.repeats,
   };
   const gates = [...candidate.gates];
@@ -101,11 +104,3 @@ const isSamePlace = (a: TestPoint['at'], b: TestPoint['at']): boolean =>
   a.kind === 'run' && b.kind === 'run'
     ? a.run === b.run && Math.abs(a.along - b.along) < SAME_PLACE
     : JSON.stringify(a) === JSON.stringify(b);
-
-/** Inside diameter of the duct there, m; null: its own, or that of its port. */
-function useDiameterAt(at: TestPoint['at']): number | null {
-  const { upstreamFirst } = useDuctTree();
-  const inlet = useDesign(({ collector }) => collector.separator.inletDiameter);
-  if (at.kind === 'run') return upstreamFirst.find(({ id }) => id === at.run)?.diameter ?? null;
-  return at.kind === 'collector' ? inlet : null;
-}

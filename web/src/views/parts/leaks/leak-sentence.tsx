@@ -1,20 +1,17 @@
 'use client';
 
-import type { LeakReport } from '@frank-gauge/core/inference';
+import { keyOfFault, type LeakReport } from '@frank-gauge/core/inference';
 import { timeOf } from '@frank-gauge/core/journal';
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import { format } from 'date-fns';
 import { useUnits } from '@/model/use-design';
 import { EVENT_NAMES } from '@/words/change-words';
-import { anyOf, faultAmount, faultName, placeName } from '@/words/fault-words';
+import { anyOf, faultAmount, faultName, percentOf, placeName } from '@/words/fault-words';
 import type { Leaks } from './use-leaks';
 import { usePlaceNames } from './use-place-names';
 
 /** Places that are named in a sentence besides the first. */
 const MOST_NAMED = 4;
-
-const percent = (share: number) =>
-  share > 0.99 ? 'over 99\u00a0%' : `${Math.max(1, Math.round(share * 100))}\u00a0%`;
 
 /** What all readings since the latest change say together, in a sentence. */
 export function LeakSentence({ report, since, from, readings, isBroken, isAnswered }: Leaks) {
@@ -64,7 +61,7 @@ export function LeakSentence({ report, since, from, readings, isBroken, isAnswer
       readings at {report.places} {report.places === 1 ? 'place' : 'places'} agree with the model
       within their uncertainty.
       {report.couldShow !== null &&
-        ` A shortfall common to all of about ${percent(report.couldShow)} would have been visible.`}
+        ` A shortfall common to all of about ${percentOf(report.couldShow)} would have been visible.`}
     </p>
   );
 }
@@ -81,8 +78,8 @@ function Wrong({
   const [first, ...others] = verdict.among;
   if (!first) return null;
   const [likeliest] = first.suspects;
-  const detail = suspects.find(({ fault }) => fault === likeliest.fault) ?? suspects[0];
-  const air = detail?.air;
+  const key = keyOfFault(likeliest.fault);
+  const air = suspects.find(({ fault }) => keyOfFault(fault) === key)?.air;
   const before =
     began === null
       ? undefined
@@ -91,7 +88,7 @@ function Wrong({
           .sort((a, b) => timeOf(b) - timeOf(a))[0];
   const rest = others
     .slice(0, MOST_NAMED)
-    .map(({ place, probability }) => `${placeName(place, names)} (${percent(probability)})`);
+    .map(({ place, probability }) => `${placeName(place, names)} (${percentOf(probability)})`);
   const left = others.length - rest.length;
   return (
     <div className="max-w-prose text-[17px]">
@@ -107,7 +104,7 @@ function Wrong({
       </p>
       {rest.length > 0 && (
         <p className="mt-1 text-[15px] text-quiet">
-          These readings cannot tell it apart ({percent(first.probability)}) from {anyOf(rest)}
+          These readings cannot tell it apart ({percentOf(first.probability)}) from {anyOf(rest)}
           {left > 0 && `, or ${left} more`}.
         </p>
       )}
