@@ -35,6 +35,7 @@ const ROOMS = [
   'sources',
   'api',
   'improve',
+  'practice',
 ];
 
 /** What each room of the core may import from, besides itself. */
@@ -150,6 +151,21 @@ const MAY_IMPORT = {
     'routing',
     'network',
     'analysis',
+  ],
+  practice: [
+    'quantity',
+    'collector',
+    'design',
+    'journal',
+    'measuring',
+    'room',
+    'routing',
+    'network',
+    'analysis',
+    'reading',
+    'inference',
+    'simulate',
+    'improve',
   ],
 };
 

@@ -15,7 +15,6 @@ const PICTURES = [
   { name: 'noise', path: 'collector/noise' },
   { name: 'field-test', path: 'collector/test' },
   { name: 'air', path: 'air' },
-  { name: 'air-dark', path: 'air', theme: 'dark' },
   { name: 'log', path: 'log' },
   { name: 'history', path: 'log/history' },
   { name: 'leaks', path: 'leaks' },
@@ -24,6 +23,7 @@ const PICTURES = [
   { name: 'log-phone', path: 'log/points', width: 390, height: 844, press: 'Planer' },
   { name: 'shops', path: null },
   { name: 'sources', path: null, address: '/sources' },
+  { name: 'practice', path: null, address: '/practice/carport', hunt: true },
 ];
 
 if (!isBuilt() && !build()) process.exit(1);
@@ -39,6 +39,7 @@ for (const {
   press = null,
   look = null,
   start = false,
+  hunt = false,
 } of PICTURES) {
   const context = await browser.newContext({
     viewport: { width, height },
@@ -53,6 +54,17 @@ for (const {
   await page.waitForTimeout(900);
   await page.getByText('Comparing the readings').waitFor({ state: 'hidden' });
   if (press) await page.getByRole('button', { name: new RegExp(`^${press} \\d`) }).click();
+  if (hunt) {
+    // The meter was left on another unit: four presses bring it back.
+    const press = async (button) => page.getByRole('button', { name: button }).click();
+    for (let i = 0; i < 4; i++) await press('Unit');
+    for (const machine of ['Drum sander', 'Band saw', 'Jointer']) {
+      await page.getByLabel('Where the meter is held').selectOption({ label: `At ${machine}` });
+      await press(`Only ${machine}`);
+      await press(/^Read it/);
+      await page.waitForTimeout(400);
+    }
+  }
   if (start) await page.getByRole('button', { name: 'Start the round' }).click();
   if (look) await page.getByRole('radio', { name: look }).click();
   await page.waitForTimeout(look === '3D' ? 2500 : 500);

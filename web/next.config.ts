@@ -15,9 +15,12 @@ const config: NextConfig = {
   turbopack: { root },
   outputFileTracingRoot: root,
   headers: async () => [{ source: '/:path*', headers }],
-  // A page of a shop is the same for every shop: which one it shows, it reads from its address by itself.
+  // A page of a shop is the same for every shop, one to practice in too: which one it shows, it reads from its address by itself.
   rewrites: async () => ({
-    beforeFiles: [{ source: '/shop/:id/:view+', destination: '/shop/:view+' }],
+    beforeFiles: [
+      { source: '/shop/:id/:view+', destination: '/shop/:view+' },
+      { source: '/practice/:id', destination: '/practice/hunt' },
+    ],
   }),
 };
 

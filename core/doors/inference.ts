@@ -34,4 +34,4 @@ export {
   type Suspect,
   type SuspectedPlace,
 } from '../src/inference/places';
-export type { Verdict } from '../src/inference/posterior';
+export type { TwoAtOnce, Verdict } from '../src/inference/posterior';

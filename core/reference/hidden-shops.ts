@@ -1,4 +1,3 @@
-import { estimateOf } from '../src/analysis/flow-sensitivities';
 import { blowerOfClass } from '../src/collector/blower-classes';
 import { addDrop, addRun } from '../src/design/edit-ducts';
 import { jointCount } from '../src/design/length';
@@ -15,15 +14,10 @@ import {
   withFault,
 } from '../src/inference/faults';
 import { gatesKeyOf, type Observation, USUAL_SCATTER } from '../src/inference/observations';
-import { type Asked, type Nuisances, nuisancesOf, Solutions } from '../src/inference/predictor';
-import { type Factors, NO_CHANGE } from '../src/network/assemble/setting';
-import { shopToNetwork } from '../src/network/assemble/shop-to-network';
-import { compileNetwork } from '../src/network/compiled-network';
-import type { Network } from '../src/network/network';
-import { solveCompiled } from '../src/network/solve-shop';
+import { type Asked, nuisancesOf, Solutions } from '../src/inference/predictor';
+import { realShop } from '../src/practice/real-shop';
 import { toSI } from '../src/quantity/units';
 import { diameterAt } from '../src/reading/diameter-at';
-import { measuredIn } from '../src/reading/measured-in';
 import { arrangeDucts } from '../src/routing/arrange-ducts';
 import { type Chance, chanceOf } from '../src/simulate/chance';
 import { counter } from './sample-shops';
@@ -127,18 +121,11 @@ export function hiddenShop(
   const drawn = nuisances.sigmas.map((sigma) => Math.exp(sigma * normal()));
   const real = fault ? withFault(believed, fault, amount) : believed;
   const meter = Math.exp(METER_SIGMA * normal() + shownMore(fault, amount, 'vane'));
-  const known = new Map<string, ReturnType<typeof solveReal>>();
-  const solutionOf = ({ gates, gatesKey }: Asked) => {
-    const solved = known.get(gatesKey) ?? solveReal(real, gates, nuisances, drawn);
-    known.set(gatesKey, solved);
-    return solved;
-  };
+  const truthOf = realShop(real, nuisances, drawn);
   let count = 0;
   const read = (asked: Asked): Observation | null => {
-    const solution = solutionOf(asked);
-    if (!solution) return null;
     const { at, shows } = asked.measurand;
-    const truth = measuredIn(real.shop, solution, asked.measurand);
+    const truth = truthOf(asked);
     if (truth === null || !(truth > 0)) return null;
     const area = shows === 'flow' ? Math.PI * ((diameterAt(shop, tree, at) ?? 0) / 2) ** 2 : 1;
     const scatter = Math.hypot(USUAL_SCATTER / Math.sqrt(REPEATS), PLACING);
@@ -229,41 +216,3 @@ function amountOf(fault: Fault, believed: BelievedShop, uniform: () => number): 
   const { from, to } = AMOUNTS[kind];
   return from * (to / from) ** (0.2 + 0.65 * uniform());
 }
-
-/**
- * A shop with everything its model is unsure of as it was drawn, solved with certain gates open; null: it has no answer.
- * @param drawn by the nuisances, the factor on each
- */
-export function solveReal(
-  { shop, tree, factors }: BelievedShop,
-  openGates: ReadonlySet<string>,
-  { indexOf }: Nuisances,
-  drawn: readonly number[],
-) {
-  const factor = (name: string) => drawn[indexOf.get(name) ?? -1] ?? 1;
-  const own: Factors = { ...NO_CHANGE };
-  const moved = Object.fromEntries(
-    (Object.keys(own) as (keyof Factors)[]).map((kind) => [kind, factors[kind] * factor(kind)]),
-  ) as unknown as Factors;
-  const network = shopToNetwork(shop, tree, { view: 'found', openGates, factors: moved });
-  const solved = solveCompiled(tree, compileNetwork(drawnNetwork(network, factor)));
-  return solved.kind === 'solved' ? solved : null;
-}
-
-const drawnNetwork = (network: Network, factor: (name: string) => number): Network => ({
-  ...network,
-  segments: network.segments.map((segment) => ({
-    ...segment,
-    parts: segment.parts.map((part) => {
-      const by = factor(`${estimateOf(part.kind)} ${segment.run}`);
-      return {
-        ...part,
-        coefficient: part.coefficient * by,
-        friction: part.friction && {
-          ...part.friction,
-          multiplier: part.friction.multiplier * by,
-        },
-      };
-    }),
-  })),
-});

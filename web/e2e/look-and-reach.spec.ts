@@ -180,6 +180,8 @@ for (const theme of ['light', 'dark'] as const) {
     'leaks',
     'shops',
     'sources',
+    'practice',
+    'practice/carport',
   ] as const) {
     test(`${view} has no fault a checker can find, ${theme}`, async ({
       page,
@@ -189,7 +191,7 @@ for (const theme of ['light', 'dark'] as const) {
       await context.addCookies([{ name: 'theme', value: theme, url: baseURL ?? '' }]);
       await openDemo(page);
       if (view === 'shops') await page.goto('/');
-      else if (view === 'sources') await page.goto('/sources');
+      else if (view === 'sources' || view.startsWith('practice')) await page.goto(`/${view}`);
       else await page.goto(`/shop/heron-slip/${view}`);
       await page.waitForTimeout(500);
       expect(await faults(page)).toEqual([]);

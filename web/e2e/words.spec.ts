@@ -107,7 +107,7 @@ for (const view of VIEWS) {
   });
 }
 
-for (const path of ['/', '/sources', '/shop/no-such-shop/air']) {
+for (const path of ['/', '/sources', '/practice', '/practice/garage', '/shop/no-such-shop/air']) {
   test(`${path} is written in American English`, async ({ page }) => {
     await openDemo(page);
     await page.goto(path);

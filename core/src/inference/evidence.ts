@@ -41,12 +41,22 @@ export class Evidence {
     });
   }
 
-  /** ln of the likelihood of residuals, ln measured − ln predicted, one for each observation. */
-  of(residuals: ArrayLike<number>): number {
-    const z = whiten(
+  /** Squared distance of the values' residuals from none, in standard deviations, and of how many: about as much is to be expected. */
+  distanceOf(residuals: ArrayLike<number>): { readonly square: number; readonly count: number } {
+    const z = this.whitened(residuals);
+    return { square: z.reduce((sum, each) => sum + each * each, 0), count: z.length };
+  }
+
+  private whitened(residuals: ArrayLike<number>): number[] {
+    return whiten(
       this.lower,
       this.values.map((i) => residuals[i] ?? 0),
     );
+  }
+
+  /** ln of the likelihood of residuals, ln measured − ln predicted, one for each observation. */
+  of(residuals: ArrayLike<number>): number {
+    const z = this.whitened(residuals);
     let sum = this.constant;
     for (const each of z) sum -= (each * each) / 2;
     for (const { index, sign, weights, sigma } of this.bounds) {

@@ -185,7 +185,9 @@ function airPerArea(
 function voicesOf(weighed: Weighed, observations: readonly Observation[]): ReadingVoice[] {
   const [first] = weighed.verdict.suspects;
   const key = first && keyOfFault(first.fault);
-  const leader = weighed.leaders.find(({ fault }) => fault && keyOfFault(fault) === key);
+  const leader = weighed.leaders.find(({ fault, onTopOf }) =>
+    [fault, onTopOf?.fault].some((each) => each && keyOfFault(each) === key),
+  );
   const nothing = weighed.leaders.find(({ fault }) => fault === null);
   if (!leader || !nothing)
     return observations.map(({ reading }) => ({ reading: reading.id, weight: null }));
@@ -224,15 +226,18 @@ function couldShowOf(
 /** ln of how likely each value is by a hypothesis and all other values. */
 function alone(
   { base, nuisances, began }: Weighed,
-  { fault, amount, solutions }: Leader,
+  { fault, amount, solutions, onTopOf }: Leader,
   observations: readonly Observation[],
 ): ReadonlyMap<string, number> {
+  const shown = (meter: string) =>
+    shownMore(fault, amount, meter) +
+    shownMore(onTopOf?.fault ?? null, onTopOf?.amount ?? 1, meter);
   const rows = observations.flatMap((observation) => {
     if (observation.bound !== null) return [];
     const isBefore = isTakenBefore(observation, began);
     const own = expectedBy(isBefore ? base : solutions, observation, nuisances, isBefore);
     if (!own) return [];
-    const more = isBefore ? 0 : shownMore(fault, amount, observation.reading.instrument);
+    const more = isBefore ? 0 : shown(observation.reading.instrument);
     return [{ observation, residual: observation.ln - own.ln - more, row: own.byNuisance }];
   });
   const values = rows.map(({ observation }) => observation);

@@ -70,7 +70,7 @@ describe('the next reading', () => {
     expect(kinds({ air: null, pressure: null, mayOpenDucts: true })).toEqual(new Set());
     expect(kinds({ air: null, pressure: 'm', mayOpenDucts: true })).toEqual(new Set(['tap']));
     expect(kinds({ air: 'v', pressure: null, mayOpenDucts: false })).toEqual(
-      new Set(['drop, another gate open too', 'blower, all gates shut']),
+      new Set(['drop, own gate', 'drop, another gate open too', 'blower, all gates shut']),
     );
     expect(kinds({ air: 'v', pressure: null, mayOpenDucts: true })).toContain(
       'duct, all gates shut',

@@ -5,11 +5,12 @@ import type { DuctTree } from '../design/topology';
 import { diameterAt } from '../reading/diameter-at';
 import type { Measurand } from '../reading/measurand';
 import { Conditioned } from './conditioned';
-import { AMOUNTS, type BelievedShop, type Fault, shownMore, withFault } from './faults';
+import { type BelievedShop, shownMore } from './faults';
+import { amountSigma, movedBy } from './moved-amount';
 import { gatesKeyOf, isTakenBefore, type Observation, USUAL_SCATTER } from './observations';
 import { keyOfPlace, type Place, placeOfFault } from './places';
 import type { Leader, Weighed } from './posterior';
-import { type Asked, expectedBy, Solutions } from './predictor';
+import { type Asked, expectedBy } from './predictor';
 
 /** What the user can take a reading with, and whether they would drill a hole for it. */
 export interface Means {
@@ -23,6 +24,7 @@ export interface Means {
 /** A reading that could be taken next. */
 export interface Candidate extends Asked {
   readonly kind:
+    | 'drop, own gate'
     | 'drop, another gate open too'
     | 'duct, all gates shut'
     | 'blower, all gates shut'
@@ -91,10 +93,11 @@ export function candidatesOf(tree: DuctTree, means: Means): Candidate[] {
   if (means.air !== null) {
     for (const drop of tree.drops) {
       const own = gatesOfDrop(drop);
+      const at = { kind: 'port', node: drop.id } as const;
+      candidates.push(make('drop, own gate', { at, shows: 'flow' }, own, 1));
       for (const other of tree.drops) {
         const gates = new Set([...own, ...gatesOfDrop(other)]);
         if (other === drop || gates.size === own.size) continue;
-        const at = { kind: 'port', node: drop.id } as const;
         candidates.push(make('drop, another gate open too', { at, shows: 'flow' }, gates, 1));
       }
     }
@@ -146,7 +149,7 @@ export function nextReadings(
     .flatMap((candidate): NextReading[] => {
       const outcomes = views.flatMap(({ leader, share, view }) => {
         const expected = view.expected(candidate);
-        const of = leader.fault ? keyOfPlace(placeOfFault(leader.fault)) : 'nothing';
+        const of = placesOf(leader);
         return expected ? [{ leader, of, share, ...expected }] : [];
       });
       if (outcomes.length < views.length) return [];
@@ -161,6 +164,13 @@ export function nextReadings(
     .sort((a, b) => worthOf(b) - worthOf(a))
     .slice(0, most);
 }
+
+/** Names the place of what a hypothesis has wrong, or both places. */
+const placesOf = ({ fault, onTopOf }: Leader): string =>
+  [fault, onTopOf?.fault ?? null]
+    .flatMap((each) => (each ? [keyOfPlace(placeOfFault(each))] : []))
+    .sort()
+    .join(' + ') || 'nothing';
 
 interface LeaderExpects extends Expectation {
   readonly leader: Leader;
@@ -209,12 +219,16 @@ function judgedOf({ leaders, verdict: { nothing } }: Weighed) {
 /** What a suspect expects of further readings, by what the readings so far say of everything it leaves open. */
 function viewOf(
   weighed: Weighed,
-  { fault, amount, solutions }: Leader,
+  { fault, amount, solutions, onTopOf }: Leader,
   observations: readonly Observation[],
 ) {
   const { base, nuisances } = weighed;
+  const under = onTopOf?.solutions ?? base;
+  const more = (meter: string) =>
+    shownMore(fault, amount, meter) +
+    shownMore(onTopOf?.fault ?? null, onTopOf?.amount ?? 1, meter);
   const isBefore = (observation: Observation) => isTakenBefore(observation, weighed.began);
-  const moved = fault && fault.kind !== 'meter' ? movedBy(fault, amount, base) : null;
+  const moved = fault && fault.kind !== 'meter' ? movedBy(fault, amount, under) : null;
   const rowOf = (asked: Asked): { ln: number; row: number[] } | null => {
     const own = expectedBy(solutions, asked, nuisances);
     if (!own) return null;
@@ -227,8 +241,7 @@ function viewOf(
     const own = expectedBy(base, asked, nuisances, true);
     return own && { ln: own.ln, row: [...own.byNuisance, 0] };
   };
-  const amountSigma = fault ? spanOf(fault) / Math.sqrt(12) : 0;
-  const sigmas = [...nuisances.sigmas, amountSigma];
+  const sigmas = [...nuisances.sigmas, fault ? amountSigma(fault) : 0];
   const rows = observations.flatMap((observation) => {
     const own = isBefore(observation) ? rowBefore(observation) : rowOf(observation);
     return own ? [{ observation, ...own }] : [];
@@ -237,9 +250,7 @@ function viewOf(
     rows.map(({ observation, ln, row }) => ({
       observation,
       residual:
-        observation.ln -
-        ln -
-        (isBefore(observation) ? 0 : shownMore(fault, amount, observation.reading.instrument)),
+        observation.ln - ln - (isBefore(observation) ? 0 : more(observation.reading.instrument)),
       row,
     })),
     sigmas,
@@ -269,15 +280,6 @@ const areaAt = (
   { shop, tree }: BelievedShop,
   { measurand: { at, shows } }: Asked,
 ): number | null => (shows === 'flow' ? circleArea(diameterAt(shop, tree, at) ?? 0) : null);
-
-const spanOf = ({ kind }: Fault) => Math.abs(Math.log(AMOUNTS[kind].to / AMOUNTS[kind].from));
-
-/** A fault at a little another amount, for derivatives by it. */
-function movedBy(fault: Fault, amount: number, base: Solutions) {
-  const by = 0.15 * Math.sign(Math.log(AMOUNTS[fault.kind].to / AMOUNTS[fault.kind].from));
-  const solutions = new Solutions(withFault(base.believed, fault, amount * Math.exp(by)), base);
-  return { by, solutions };
-}
 
 interface Expectation {
   /** What is to be told apart from others: a place. */

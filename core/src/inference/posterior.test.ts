@@ -1,9 +1,10 @@
 import { determinant, inverse, Matrix } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
-import { chanceShop, ownGateRound, solveReal } from '../../reference/hidden-shops';
+import { chanceShop, ownGateRound } from '../../reference/hidden-shops';
 import { plainReadings, SIGMA, treeOf } from '../../reference/plain-readings';
 import { threeBranchShop } from '../../reference/sample-shops';
 import type { DuctTree } from '../design/topology';
+import { solveReal } from '../practice/real-shop';
 import { chanceOf } from '../simulate/chance';
 import {
   AMOUNTS,

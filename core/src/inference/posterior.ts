@@ -1,28 +1,22 @@
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
-import { gateLoss } from '../fittings/gate';
 import { covarianceOf, Evidence } from './evidence';
 import {
   asBelieved,
-  type BelievedShop,
   type Fault,
   type FaultKind,
+  keyOfFault,
   PRIOR_OF_NOTHING,
   possibleFaults,
-  shownMore,
+  withFault,
 } from './faults';
-import { integrate, logSum } from './integrate-amount';
+import { screenFault } from './first-order';
+import { logSum } from './integrate-amount';
 import { isTakenBefore, type Observation } from './observations';
 import { byPlace, type Suspect, type SuspectedPlace } from './places';
 import { derivativesOf, type Nuisances, nuisancesOf, Solutions } from './predictor';
-import {
-  INTEGRATED_AT,
-  type Row,
-  rowOfTime,
-  SOLVED_AT,
-  type SolvedAt,
-  solveFault,
-} from './solve-fault';
+import { type SuspectedPair, type WeighedPair, weighPairs } from './second-fault';
+import { type Row, rowOfTime, SOLVED_AT, type SolvedAt, solveFault } from './solve-fault';
 
 /** What readings say is wrong with a shop. */
 export interface Verdict {
@@ -32,12 +26,22 @@ export interface Verdict {
   readonly isWrong: boolean;
   /** By kind, the likeliest first; together they are what is left of 1. */
   readonly kinds: readonly { readonly kind: FaultKind; readonly probability: number }[];
-  /** Every fault worth naming, the likeliest first. */
+  /** Every fault worth naming, the likeliest first; of two at once by how likely each is one of them. */
   readonly suspects: readonly Suspect[];
   /** The same by where they are. */
   readonly places: readonly SuspectedPlace[];
   /** The likeliest places that together make up 90 % of what is wrong: these readings cannot tell them apart. */
   readonly among: readonly SuspectedPlace[];
+  /** Two faults at once, where none alone explains the readings; null: one is enough, or nothing is wrong. */
+  readonly two: TwoAtOnce | null;
+}
+
+/** Two faults at once. */
+export interface TwoAtOnce {
+  /** That there are two, beside one and none. */
+  readonly probability: number;
+  /** The likeliest pairs first; together they are that probability. */
+  readonly pairs: readonly SuspectedPair[];
 }
 
 /** What the readings are weighed with: for a next reading to be chosen by. */
@@ -58,6 +62,8 @@ export interface Leader extends SolvedAt {
   /** Null: nothing is wrong. */
   readonly fault: Fault | null;
   readonly probability: number;
+  /** Of two faults at once the first, which this one is on top of; null: it is alone. */
+  readonly onTopOf: (SolvedAt & { readonly fault: Fault }) | null;
 }
 
 /**
@@ -69,10 +75,6 @@ const WRONG_BELOW = 0.2;
 const AMONG = 0.9;
 /** Suspects less likely than this are not worth naming. */
 const WORTH_NAMING = 0.002;
-/** Amounts a fault is screened at to first order. */
-const SCREENED_AT = 6;
-/** How far a first-order change of ln may be off, as a share of it, one standard deviation. */
-const SCREENING_ERROR = 0.2;
 /** Faults that are solved exactly: as many as so many solved shops are enough for, and none that is so many nats behind. */
 const SOLVES = 1300;
 const SOLVED = { least: 6, most: 24 } as const;
@@ -113,24 +115,16 @@ export function weighFaults(
     nuisances.sigmas,
   );
   const residuals = rows.map(({ observation, ln }) => observation.ln - ln);
+  const left = { rows, residuals, covariance };
   const meters = [...new Set(used.map(({ reading }) => reading.instrument))];
 
   const ofNothing = Math.log(PRIOR_OF_NOTHING) + new Evidence(used, covariance).of(residuals);
-  const screened = possibleFaults(shop, tree, meters)
-    .map(({ fault, prior }) => {
-      // What a meter does wrong is known without solving anything.
-      const isExact = fault.kind === 'meter';
-      const integrated = integrate(fault, isExact ? INTEGRATED_AT : SCREENED_AT, (amount) => {
-        const shifts = screenedShifts(rows, fault, amount, believed, nuisances).map((shift, i) =>
-          rows[i]?.isBefore ? 0 : shift,
-        );
-        const error = isExact ? 0 : SCREENING_ERROR;
-        const more = shifts.map((shift) => (error * shift) ** 2);
-        const own = new Evidence(used, covariance, more);
-        return own.of(residuals.map((residual, i) => residual - (shifts[i] ?? 0)));
-      });
-      return { fault, prior: Math.log(prior), ...integrated };
-    })
+  const possible = possibleFaults(shop, tree, meters);
+  const screened = possible
+    .map(({ fault, prior }) => ({
+      ...{ fault, prior: Math.log(prior) },
+      ...screenFault(fault, left, believed, nuisances),
+    }))
     .map((each) => ({ ...each, weight: each.prior + each.marginal }))
     .sort((a, b) => b.weight - a.weight);
   const best = Math.max(ofNothing, screened[0]?.weight ?? Number.NEGATIVE_INFINITY);
@@ -147,87 +141,94 @@ export function weighFaults(
   const whole = logSum([ofNothing, ...solved.map(({ weight }) => weight)]);
   const probability = (weight: number) => Math.exp(weight - whole);
   const nothing = probability(ofNothing);
-  const suspects = solved
-    .map(({ fault, weight, median, low, high }) => ({
-      fault,
-      probability: probability(weight),
-      ...{ amount: median, low, high },
-    }))
+  const singles = solved.flatMap(({ fault, weight, at }) => (at ? [{ fault, weight, ...at }] : []));
+  const isWrong = nothing < WRONG_BELOW;
+  // Those that were not solved too: beside a second fault they may be what is wrong.
+  const alone = solved.map(({ fault, weight, at, best: amount }) => ({
+    ...{ fault, weight, amount },
+    solutions: new Solutions(withFault(believed, fault, amount), base),
+    ...at,
+  }));
+  const pairs = isWrong && solves > 0 ? weighPairs(rows, possible, alone, nuisances, base) : [];
+  const two = twoAtOnce(pairs, whole);
+  // Which two they are is then what is still to be found out.
+  const areTwo = (two?.probability ?? 0) > 0.5;
+  const wholeOfPairs = logSum(pairs.map(({ weight }) => weight));
+  const suspects = (
+    two && areTwo
+      ? ofPairs(two)
+      : solved.map(({ fault, weight, median, low, high }) => ({
+          fault,
+          probability: probability(weight),
+          ...{ amount: median, low, high },
+        }))
+  )
     .filter((suspect) => suspect.probability > WORTH_NAMING)
     .sort((a, b) => b.probability - a.probability);
   const places = byPlace(suspects);
   return {
     verdict: {
       nothing,
-      isWrong: nothing < WRONG_BELOW,
+      isWrong,
+      two,
       kinds: kindsOf(solved.map(({ fault, weight }) => [fault, probability(weight)])),
       suspects,
       places,
-      among: amongOf(places, 1 - nothing),
+      among: amongOf(places, areTwo ? 2 * (two?.probability ?? 0) : 1 - nothing),
     },
     nuisances,
     base,
     began,
     evidence: whole,
     leaders: [
-      { fault: null, amount: 0, probability: nothing, solutions: base },
-      ...solved
-        .flatMap(({ fault, weight, at }) =>
-          at ? [{ fault, probability: probability(weight), ...at }] : [],
-        )
-        .sort((a, b) => b.probability - a.probability),
+      { fault: null, amount: 0, probability: nothing, solutions: base, onTopOf: null },
+      ...(areTwo
+        ? pairs.map(({ weight, first, both, faults: [, { fault }] }) => ({
+            ...{ fault, onTopOf: first, ...both },
+            probability: Math.exp(weight - wholeOfPairs),
+          }))
+        : singles.map(({ weight, ...own }) => ({
+            ...own,
+            ...{ probability: probability(weight), onTopOf: null },
+          }))
+      ).sort((a, b) => b.probability - a.probability),
     ],
   };
 }
 
-/** What a fault does to ln of each prediction, to first order, bent so that it cannot take more than there is. */
-function screenedShifts(
-  rows: readonly Row[],
-  fault: Fault,
-  amount: number,
-  { tree: { upstreamFirst } }: BelievedShop,
-  { indexOf }: Nuisances,
-): number[] {
-  const inProportion = (nuisance: string) => {
-    const index = indexOf.get(nuisance) ?? -1;
-    const more = Math.log(amount);
-    return rows.map(({ derivatives }) => (derivatives.byNuisance[index] ?? 0) * more);
-  };
-  switch (fault.kind) {
-    case 'opening':
-      return rows.map(({ derivatives }) => bent(derivatives.byOpening(fault.run) * amount));
-    case 'clog':
-      return rows.map(({ derivatives }) => choked(derivatives.byLoss(fault.run) * amount));
-    case 'gate not open': {
-      const gate = upstreamFirst.find(({ id }) => id === fault.run)?.gate;
-      const more = gateLoss(amount, 0) - gateLoss(gate?.opening ?? 1, 0);
-      return rows.map(({ observation, derivatives }) =>
-        observation.gates.has(fault.run) ? choked(derivatives.byLoss(fault.run) * more) : 0,
-      );
-    }
-    case 'gate not shut': {
-      const run = upstreamFirst.find(({ id }) => id === fault.run);
-      const area = amount * Math.PI * ((run?.diameter ?? 0) / 2) ** 2;
-      return rows.map(({ observation, derivatives }) =>
-        observation.gates.has(fault.run) ? 0 : bent(derivatives.byOpening(fault.run) * area),
-      );
-    }
-    case 'meter':
-      return rows.map(({ observation }) =>
-        shownMore(fault, amount, observation.reading.instrument),
-      );
-    case 'leakage':
-      return inProportion('leaks');
-    default:
-      return inProportion(fault.kind);
+/** Every fault of some pairs, by how likely it is one of the two. */
+function ofPairs({ pairs }: TwoAtOnce): Suspect[] {
+  const known = new Map<string, Suspect>();
+  for (const suspect of pairs.flatMap(({ faults }) => faults)) {
+    const key = keyOfFault(suspect.fault);
+    const before = known.get(key);
+    // Its amount is that of the likeliest pair.
+    known.set(
+      key,
+      before ? { ...before, probability: before.probability + suspect.probability } : suspect,
+    );
   }
+  return [...known.values()];
 }
 
-/** A first-order change of ln that air flowing in adds to a flow, or takes from it. */
-const bent = (change: number): number => Math.sign(change) * Math.log1p(Math.abs(change));
-/** One that a loss takes: a flow goes with the root of what is left of the pressure. */
-const choked = (change: number): number =>
-  (Math.sign(change) * Math.log1p(2 * Math.abs(change))) / 2;
+/** @param alone ln of how likely the readings are with one fault or none */
+function twoAtOnce(pairs: readonly WeighedPair[], alone: number): TwoAtOnce | null {
+  if (pairs.length === 0) return null;
+  const whole = logSum([alone, ...pairs.map(({ weight }) => weight)]);
+  const own = pairs
+    .map(({ weight, faults: [one, other] }): SuspectedPair => {
+      const probability = Math.exp(weight - whole);
+      return {
+        probability,
+        faults: [
+          { ...one, probability },
+          { ...other, probability },
+        ],
+      };
+    })
+    .sort((a, b) => b.probability - a.probability);
+  return { probability: own.reduce((sum, { probability }) => sum + probability, 0), pairs: own };
+}
 
 function kindsOf(weighed: readonly (readonly [Fault, number])[]): Verdict['kinds'] {
   const sums = new Map<FaultKind, number>();

@@ -9,5 +9,8 @@ describe('the page an address shows', () => {
     ['/shop/air/air', '/shop/air'],
     ['/shop/x/collector/noise', '/shop/collector/noise'],
     ['/shop/x', '/shop/x'],
+    ['/practice', '/practice'],
+    ['/practice/garage', '/practice/hunt'],
+    ['/practice/hard-17', '/practice/hunt'],
   ])('%s: %s', (address, page) => expect(pageOf(address)).toBe(page));
 });

@@ -33,6 +33,9 @@ describe('what to do for a reading', () => {
         names,
       ),
     ).toBe('Open the gates of run a and run b and shut all others. Read the air at drop p.');
+    expect(instructionOf(asked('drop, own gate', { kind: 'port', node: 'p' }, ['a']), names)).toBe(
+      'Open the gate of run a and shut all others. Read the air at drop p.',
+    );
     const inRun = (run: string, along: number, gates: readonly string[] = []) =>
       instructionOf(asked('duct, all gates shut', { kind: 'run', run, along }, gates), names);
     expect(inRun('x', 0)).toBe(
@@ -50,10 +53,8 @@ describe('what to do for a reading', () => {
     expect(instructionOf(asked('blower, all gates shut', inlet), names)).toBe(
       'Shut every gate and leave the blower on. Read the airflow at the collector’s inlet.',
     );
-    expect(nameOfPlace(asked('tap', tap), names)).toBe('Across the filter');
-    expect(
-      nameOfPlace(asked('duct, all gates shut', { kind: 'run', run: 'x', along: 0 }), names),
-    ).toBe('run x, beginning');
+    expect(nameOfPlace(tap, names)).toBe('Across the filter');
+    expect(nameOfPlace({ kind: 'run', run: 'x', along: 0 }, names)).toBe('run x, beginning');
   });
 });
 

@@ -1,4 +1,4 @@
-import type { Fault, NextReading, Place, SetAside } from '@frank-gauge/core/inference';
+import type { Candidate, Fault, NextReading, Place, SetAside } from '@frank-gauge/core/inference';
 import { formatQuantity, type UnitSystem } from '@frank-gauge/core/quantity';
 
 /** What a suspected fault is called. */
@@ -149,11 +149,7 @@ export interface ReadingNames extends PlaceNames {
 }
 
 /** What the place of a next reading is called where it has no name yet. */
-export function nameOfPlace(
-  { candidate: { measurand } }: Pick<NextReading, 'candidate'>,
-  names: ReadingNames,
-): string {
-  const { at } = measurand;
+export function nameOfPlace(at: Candidate['measurand']['at'], names: ReadingNames): string {
   switch (at.kind) {
     case 'port':
       return names.drop(at.node);
@@ -177,8 +173,8 @@ export function instructionOf(
     gates.size === 0
       ? 'Shut every gate and leave the blower on.'
       : `Shut the gate at every machine and leave the blower on; of the gates in the mains, leave ${open} open.`;
-  if (kind === 'drop, another gate open too') {
-    return `Open the gates of ${open} and shut all others. Read the air at ${at.kind === 'port' ? names.drop(at.node) : 'the drop'}.`;
+  if (at.kind === 'port') {
+    return `Open the ${gates.size === 1 ? 'gate' : 'gates'} of ${open} and shut all others. Read the air at ${names.drop(at.node)}.`;
   }
   if (at.kind === 'run') {
     const next = names.next(at.run);

@@ -9,6 +9,7 @@ import {
   sizeDucts,
 } from '@frank-gauge/core/improve';
 import {
+  type Fault,
   type LeakReport,
   type MadeReport,
   type Means,
@@ -18,6 +19,18 @@ import {
 } from '@frank-gauge/core/inference';
 import type { Reading } from '@frank-gauge/core/journal';
 import type { View } from '@frank-gauge/core/network';
+import {
+  type AskedOfMeter,
+  type Debrief,
+  debriefOf,
+  type HeldAgainst,
+  type Hunt,
+  heldAgainst,
+  type MeterFace,
+  type PracticeShop,
+  practiceShop,
+  takeReading,
+} from '@frank-gauge/core/practice';
 import {
   type ExpectedReading,
   expectedReading,
@@ -82,6 +95,20 @@ function reportOf(shop: Shop, meters: Meters, readings: readonly Reading[]) {
   return lastReport.found;
 }
 
+/** What is to be seen of a practice shop: all but what is wrong with it. */
+export interface PracticeSheet {
+  readonly shop: Shop;
+  readonly face: MeterFace;
+}
+
+/** The practice shop made last. */
+let lastPractice: { readonly id: string; readonly made: PracticeShop | null } | null = null;
+
+function practiceOf(id: string): PracticeShop | null {
+  if (lastPractice?.id !== id) lastPractice = { id, made: practiceShop(id) };
+  return lastPractice.made;
+}
+
 /**
  * Everything that is not needed in the frame of an edit: a shell around the core and the storage. It
  * remembers nothing but what would be the same if it were worked out again, so that it may be ended at any
@@ -124,6 +151,31 @@ const engine = {
   ): readonly NextReading[] | null {
     const found = reportOf(shop, meters, readings);
     return found && reportNext(found.made, found.tree, means, NEXT_SHOWN);
+  },
+  /** A practice shop as a learner sees it; null: there is none of that id. */
+  practice(id: string): PracticeSheet | null {
+    const made = practiceOf(id);
+    return made && { shop: made.shop, face: made.face };
+  },
+  /** A hunt with one more reading; null: nothing can be measured there. */
+  practiceReading(id: string, hunt: Hunt, asked: AskedOfMeter): Hunt | null {
+    const made = practiceOf(id);
+    return made && takeReading(made, hunt, asked);
+  },
+  /** The readings of a hunt beside what the model expects of them. */
+  practiceHeld(id: string, hunt: Hunt): ReadonlyMap<string, HeldAgainst> | null {
+    const made = practiceOf(id);
+    return made && heldAgainst(made, hunt);
+  },
+  /** What a hunt comes to once causes are named. */
+  debrief(
+    id: string,
+    hunt: Hunt,
+    named: readonly Fault[],
+    onProgress: (done: number, of: number) => void,
+  ): Debrief | null {
+    const made = practiceOf(id);
+    return made && debriefOf(made, hunt, named, onProgress);
   },
   gateSets(shop: Shop, view: View, onProgress: (done: number) => void): OverSets | null {
     const arranged = arrangeDucts(shop);

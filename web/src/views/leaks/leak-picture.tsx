@@ -1,19 +1,14 @@
 'use client';
 
 import type { LeakReport } from '@frank-gauge/core/inference';
-import {
-  isometricSheet,
-  planSheet,
-  type SheetItem,
-  type SheetLayer,
-  sheetExtent,
-} from '@frank-gauge/core/routing';
+import { isometricSheet, planSheet, type SheetLayer, sheetExtent } from '@frank-gauge/core/routing';
 import { useMemo, useState } from 'react';
 import { useDesign } from '@/model/use-design';
-import { placeLabels, placesAround } from '@/ui/place-labels';
+import { placeLabels, placesAround, type Spot } from '@/ui/place-labels';
 import { Segmented } from '@/ui/segmented';
 import { percentOf } from '@/words/fault-words';
 import { DrawnItem } from '../parts/drawn-item';
+import { middleOf, wayOf } from '../parts/way-on-sheet';
 
 /** What is drawn, and how. */
 const LOOKS: Readonly<Partial<Record<SheetLayer, string>>> = {
@@ -36,11 +31,6 @@ const WIDTH = { least: 2.5, more: 7 };
 const WORTH_DRAWING = 0.02;
 
 type Picture = 'plan' | 'isometric';
-interface Spot {
-  readonly x: number;
-  readonly y: number;
-}
-
 /** The shop with every suspected run drawn by how likely it is: the wider its broken line, and in figures. */
 export function LeakPicture({ report: { verdict } }: { readonly report: LeakReport }) {
   const shop = useDesign();
@@ -143,32 +133,4 @@ export function LeakPicture({ report: { verdict } }: { readonly report: LeakRepo
       </svg>
     </section>
   );
-}
-
-/** The line of a run on a sheet: its hose's and its pipe's one after the other. */
-function wayOf(items: readonly SheetItem[], run: string): Spot[] {
-  const ofRun = (layer: SheetLayer) =>
-    items.flatMap((item) =>
-      item.kind === 'line' && item.layer === layer && item.run === run ? item.points : [],
-    );
-  const pipe = ofRun('centrelines');
-  return pipe.length > 0 ? pipe : ofRun('hoses');
-}
-
-/** Half way along a line. */
-function middleOf(points: readonly Spot[]): Spot {
-  const lengths = points
-    .slice(1)
-    .map((point, i) => Math.hypot(point.x - (points[i]?.x ?? 0), point.y - (points[i]?.y ?? 0)));
-  let left = lengths.reduce((sum, each) => sum + each, 0) / 2;
-  for (const [i, length] of lengths.entries()) {
-    const [from, to] = [points[i], points[i + 1]];
-    if (!from || !to) break;
-    if (left <= length) {
-      const share = length > 0 ? left / length : 0;
-      return { x: from.x + share * (to.x - from.x), y: from.y + share * (to.y - from.y) };
-    }
-    left -= length;
-  }
-  return points[0] ?? { x: 0, y: 0 };
 }

@@ -110,7 +110,7 @@ function Proposed({
       {isTaking ? (
         <TakeReading
           reading={reading}
-          name={nameOfPlace(reading, all)}
+          name={nameOfPlace(reading.candidate.measurand.at, all)}
           onDone={() => setTaking(false)}
         />
       ) : (

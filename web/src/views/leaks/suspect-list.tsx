@@ -31,14 +31,17 @@ export function SuspectList({
   /** When the oldest reading that counts was taken. */
   readonly oldest: string;
 }) {
-  const { among } = report.verdict;
+  const { among, two } = report.verdict;
+  const areTwo = two !== null && two.probability > 0.5;
   return (
     <section aria-label="Suspects" className="pt-5">
       <h2 className="text-[18px]">Suspects</h2>
       <p className="text-[14px] text-quiet">
-        {among.length === 1
-          ? 'Nine times in ten it is here.'
-          : `Nine times in ten it is one of these ${among.length}.`}
+        {areTwo
+          ? 'Two of these, each with how likely it is one of the two.'
+          : among.length === 1
+            ? 'Nine times in ten it is here.'
+            : `Nine times in ten it is one of these ${among.length}.`}
       </p>
       <ol className="border-rule border-t">
         {among.map((place, i) => (

@@ -78,6 +78,7 @@ export function ShopsView() {
         </Button>
         <ImportButton onFiles={readFiles} />
         <Button onClick={() => router.push('/demo')}>Open the demo</Button>
+        <Button onClick={() => router.push('/practice')}>Practice</Button>
       </div>
       {importing.isBusy && (
         <p className="mb-4 flex items-center gap-3">

@@ -1,6 +1,11 @@
 'use client';
 
-import { keyOfFault, type LeakReport } from '@frank-gauge/core/inference';
+import {
+  keyOfFault,
+  type LeakReport,
+  placeOfFault,
+  type TwoAtOnce,
+} from '@frank-gauge/core/inference';
 import { timeOf } from '@frank-gauge/core/journal';
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import { format } from 'date-fns';
@@ -77,6 +82,7 @@ function Wrong({
   const names = usePlaceNames();
   const [first, ...others] = verdict.among;
   if (!first) return null;
+  if (verdict.two && verdict.two.probability > 0.5) return <Two two={verdict.two} />;
   const [likeliest] = first.suspects;
   const key = keyOfFault(likeliest.fault);
   const air = suspects.find(({ fault }) => keyOfFault(fault) === key)?.air;
@@ -108,6 +114,29 @@ function Wrong({
           {left > 0 && `, or ${left} more`}.
         </p>
       )}
+    </div>
+  );
+}
+
+/** Two faults at once, the likeliest pair. */
+function Two({ two }: { readonly two: TwoAtOnce }) {
+  const system = useUnits();
+  const names = usePlaceNames();
+  const [first] = two.pairs;
+  if (!first) return null;
+  const described = first.faults.map(
+    (suspect) =>
+      `${faultName(suspect.fault)} (${placeName(placeOfFault(suspect.fault), names)}, ${faultAmount(suspect, system)})`,
+  );
+  return (
+    <div className="max-w-prose text-[17px]">
+      <p>
+        <strong className="font-semibold text-starved-text">
+          ▼ Two things seem to be wrong at once.
+        </strong>{' '}
+        No single fault explains these readings. The likeliest pair ({percentOf(first.probability)})
+        is {described.join(' and ')}.
+      </p>
     </div>
   );
 }
