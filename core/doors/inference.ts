@@ -1,7 +1,12 @@
 /** What is wrong with a shop, by all its readings, and what to measure next. */
 
 export type { AllShut } from '../src/inference/all-shut';
-export { believeFault, CAN_BE_BELIEVED } from '../src/inference/believe-fault';
+export {
+  type Believed,
+  believeFault,
+  canBeBelieved,
+  takeBack,
+} from '../src/inference/believe-fault';
 export {
   type Fault,
   type FaultKind,

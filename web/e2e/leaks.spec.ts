@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { devices, type Page } from '@playwright/test';
 import { expect, openDemo, saved, test } from './bench';
 
@@ -57,6 +58,9 @@ test.describe('on a phone', () => {
       mended.getByText('Leak hunt. Far end: an opening. Cap off the cleanout.'),
     ).toBeVisible();
     await expect(mended.getByRole('listitem')).toHaveCount(2);
+    const closed = page.getByRole('region', { name: 'Hunts closed' }).getByRole('listitem');
+    await expect(closed).toHaveCount(1);
+    await expect(closed).toContainText('Not read again yet.');
     await saved(page);
 
     await page.getByRole('link', { name: /^4 Log/ }).tap();
@@ -77,6 +81,7 @@ test.describe('on a phone', () => {
       mended.getByText(/▲ Gained \+\d+ %.* against \+\d+(\.\d)? % promised/),
     ).toBeVisible();
     await expect(mended.getByRole('listitem')).toHaveCount(0);
+    await expect(closed).toContainText(/Gained .* against .* promised/);
   });
 });
 
@@ -136,9 +141,55 @@ test('an opening that is believed is predicted with, and can be taken back', asy
   await expect(finding(page).getByText('The readings point to Far end.')).toBeVisible();
   await page.getByRole('button', { name: 'Believe it, and predict with it' }).first().click();
   await expect(finding(page).getByText('No significant difference.')).toBeVisible();
-  const believed = page.getByRole('region', { name: 'Believed openings' });
-  await expect(believed.getByText(/Far end: .* by readings/)).toBeVisible();
+  const believed = page.getByRole('region', { name: 'Believed' });
+  await expect(believed.getByText(/Far end: opening of .* ±\s\d+\s%, by readings/)).toBeVisible();
   await believed.getByRole('button', { name: 'Take back' }).click();
   await expect(finding(page).getByText('The readings point to Far end.')).toBeVisible();
   await expect(believed).toHaveCount(0);
+});
+
+test('what is believed of filter, separator and leakage narrows the predictions, and goes back to what it was', async ({
+  page,
+}) => {
+  const demo = JSON.parse(readFileSync('demo/heron-slip.json', 'utf8'));
+  const by = { kind: 'fitted', on: '2026-11-20T10:00:00Z' };
+  Object.assign(demo.condition.filterLoading, {
+    value: 3.6,
+    origin: { ...by, uncertainty: 0.1, before: 3 },
+  });
+  demo.condition.sealing.usual = 12;
+  demo.condition.sealing.origin = { ...by, uncertainty: 0.2, before: 9 };
+  Object.assign(demo.collector.separator, {
+    lossCoefficient: 3.5,
+    origin: { ...by, uncertainty: 0.1, before: 3 },
+  });
+  await page.goto('/');
+  await page.getByLabel('Shop file').setInputFiles({
+    name: 'believed.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(demo)),
+  });
+  await expect(page.getByText('Heron Slip').first()).toBeVisible();
+  await page.goto('/shop/heron-slip/leaks');
+  const believed = page.getByRole('region', { name: 'Believed' });
+  await expect(believed.getByText(/Filter loading: 3.6 times clean ±\s10\s%/)).toBeVisible();
+  await expect(believed.getByText(/Separator: 3.5 velocity pressures ±\s10\s%/)).toBeVisible();
+  await expect(believed.getByText(/Leakage class: 12 ±\s20\s%/)).toBeVisible();
+  const narrowed = believed.getByText(/ is predicted within ±/);
+  const widths = async () =>
+    ((await narrowed.textContent()) ?? '').match(/\d+(?= CFM)/g)?.map(Number) ?? [];
+  const [now = 0, before = 0] = await widths();
+  expect(now).toBeLessThan(before);
+  for (const name of ['Filter loading', 'Separator', 'Leakage class']) {
+    await believed
+      .getByRole('listitem')
+      .filter({ hasText: name })
+      .getByRole('button', { name: 'Take back' })
+      .click();
+    await expect(believed.getByRole('listitem').filter({ hasText: name })).toHaveCount(0);
+  }
+  await expect(believed).toHaveCount(0);
+  await saved(page);
+  await page.goto('/shop/heron-slip/air');
+  await expect(page.getByRole('heading', { name: 'Every drop' })).toBeVisible();
 });

@@ -27,11 +27,41 @@ export const FITTED_SEPARATOR_UNCERTAINTY = 0.15;
 /** Every kind of estimate. */
 export const ESTIMATE_KINDS = Object.keys(UNCERTAINTY) as readonly EstimateKind[];
 
-/** How far a kind of estimate may be off in a shop, as a share, 95 %. */
-export const uncertaintyOf = (kind: UncertaintyKind, { collector }: Shop): number =>
-  kind === 'separator' && collector.separator.origin.kind === 'fitted'
+/** How far a kind of estimate may be off in a shop, as a share, 95 %: less, where readings say so. */
+export function uncertaintyOf(kind: UncertaintyKind, shop: UncertainShop): number {
+  const origin = originOf(kind, shop);
+  return origin?.kind === 'fitted' && origin.uncertainty !== undefined
+    ? Math.min(origin.uncertainty, uncertaintyBefore(kind, shop))
+    : uncertaintyBefore(kind, shop);
+}
+
+/**
+ * The same without what is believed by readings that were weighed all together: for those readings to be weighed again,
+ * which would count twice. As a share, 95 %.
+ */
+export function uncertaintyBefore(kind: UncertaintyKind, shop: UncertainShop): number {
+  const origin = originOf(kind, shop);
+  return kind === 'separator' && origin?.kind === 'fitted' && origin.uncertainty === undefined
     ? FITTED_SEPARATOR_UNCERTAINTY
     : UNCERTAINTY[kind];
+}
+
+/** What of a shop says where its believed values come from. */
+type UncertainShop = Pick<Shop, 'collector' | 'condition'>;
+
+/** Where what a kind of estimate is about comes from; undefined: it is an estimate. */
+function originOf(kind: UncertaintyKind, { collector, condition }: UncertainShop) {
+  switch (kind) {
+    case 'separator':
+      return collector.separator.origin;
+    case 'filter':
+      return condition.filterLoading.origin;
+    case 'leaks':
+      return condition.sealing.origin;
+    default:
+      return undefined;
+  }
+}
 
 export type UncertaintyKind = EstimateKind;
 

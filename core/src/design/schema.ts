@@ -39,7 +39,7 @@ import {
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 9;
+export const VERSION = 10;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),
@@ -167,6 +167,8 @@ const condition = z.strictObject({
     /** Of leakage by pressure: 0.65 for seams, 0.5 for openings, 1 for pores. */
     exponent: z.number().min(0.4).max(1),
     usual: z.number().min(0).max(1000),
+    /** Of the usual class; absent: assumed. */
+    origin: origin.optional(),
     runs: z.array(z.strictObject({ run: id, leakageClass: z.number().min(0).max(1000), origin })),
   }),
   /** Gap all around each joint, m, over and above the class's leakage. */

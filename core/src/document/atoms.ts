@@ -25,7 +25,14 @@ export const point3 = z.strictObject({ x: coordinate, y: coordinate, z: coordina
 /** Where a believed value comes from. */
 export const origin = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('assumed') }),
-  z.strictObject({ kind: z.literal('fitted'), on: when }),
+  z.strictObject({
+    kind: z.literal('fitted'),
+    on: when,
+    /** How far it may be off, as a share, 95 times in 100; absent: as any value fitted so. */
+    uncertainty: z.number().min(0).max(10).optional(),
+    /** What was believed before, to go back to; absent: nothing was. */
+    before: z.number().min(0).max(1e6).optional(),
+  }),
 ]);
 
 export const pipe = z.enum(PIPE_IDS);

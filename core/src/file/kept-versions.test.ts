@@ -15,6 +15,7 @@ import version6 from './kept/version-6.json';
 import version7 from './kept/version-7.json';
 import version8 from './kept/version-8.json';
 import version9 from './kept/version-9.json';
+import version10 from './kept/version-10.json';
 import { readShop, writeShopFile } from './shop-file';
 
 /** Wheel in inches and flow in CFM of the library's blowers as version 3 had them. */
@@ -77,10 +78,20 @@ function inNewNames<T>(document: T): T {
 
 describe('a kept file', () => {
   it('of the present version, kept, reads as it stands', () => {
-    const read = readShop(version9);
-    const { journal, ...shop } = version9;
+    const read = readShop(version10);
+    const { journal, ...shop } = version10;
     expect(read).toEqual({ ok: true, shop, journal, renewed: [] });
-    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version9);
+    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version10);
+  });
+
+  it('of version 9, kept, still reads: its changes only gained what defaults fill in', () => {
+    const read = readShop(version9);
+    if (!read.ok) throw new Error(read.faults[0].message);
+    const { journal, ...design } = version9;
+    expect(read.shop).toEqual({ ...design, version: VERSION });
+    expect(read.journal).toMatchObject(journal);
+    expect(read.journal.events.every(({ isHunt }) => !isHunt)).toBe(true);
+    expect(read.renewed).toEqual([]);
   });
 
   it('of version 8, kept, still reads: some of its records only gained what defaults fill in', () => {

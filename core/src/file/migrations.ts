@@ -11,6 +11,7 @@ import { fromVersion5 } from './from-version-5';
 import { fromVersion6 } from './from-version-6';
 import { fromVersion7 } from './from-version-7';
 import { fromVersion8 } from './from-version-8';
+import { fromVersion9 } from './from-version-9';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -24,6 +25,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion6,
   fromVersion7,
   fromVersion8,
+  fromVersion9,
 ];
 
 export type Migrated =

@@ -1,5 +1,5 @@
 import { type EstimateKind, sensitivities } from '../analysis/flow-sensitivities';
-import { UNCERTAINTY, uncertaintyOf } from '../analysis/flow-uncertainty';
+import { UNCERTAINTY, uncertaintyBefore } from '../analysis/flow-uncertainty';
 import { holeLeakage } from '../duct/leakage';
 import type { NetworkQuantity } from '../network/adjoint';
 import { networksByGates } from '../network/assemble/networks-by-gates';
@@ -75,10 +75,10 @@ export function nuisancesOf({ shop, tree }: BelievedShop): Nuisances {
     tree.upstreamFirst.map(({ id }) => ({ name: `${kind} ${id}`, sigma: UNCERTAINTY[kind] })),
   );
   const all = [
-    ...OF_COLLECTOR.map((kind) => ({ name: kind as string, sigma: uncertaintyOf(kind, shop) })),
+    ...OF_COLLECTOR.map((kind) => ({ name: kind as string, sigma: uncertaintyBefore(kind, shop) })),
     ...own,
     // At an earlier time the filter was loaded more or less than it is now, by as much as anyone knows.
-    { name: EARLIER_FILTER, sigma: uncertaintyOf('filter', shop) },
+    { name: EARLIER_FILTER, sigma: uncertaintyBefore('filter', shop) },
   ];
   return {
     names: all.map(({ name }) => name),

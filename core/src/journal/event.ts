@@ -31,6 +31,8 @@ export const eventType = recordType(
     hours: z.number().min(0).max(10_000).nullable().default(null),
     /** The edit of the design it was, by its label; null: none. */
     edit: name.nullable().default(null),
+    /** Whether it ended a hunt for a leak, as Leaks logs it: such changes are its cases. */
+    isHunt: z.boolean().default(false),
     /** What the model promised of each drop that it changes: flow before and after, m³/s. */
     promised: z
       .array(

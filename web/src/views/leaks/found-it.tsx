@@ -74,6 +74,7 @@ function FoundForm({ suspects, onDone }: Props) {
             at: new Date().toISOString(),
             kind,
             cost: null,
+            isHunt: true,
             note: [`Leak hunt. ${describe(suspect)}.`, note].filter((each) => each).join(' '),
             promised: suspect.losses.map((loss) => ({
               testPoint: pointOf(loss.drop),

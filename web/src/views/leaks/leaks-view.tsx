@@ -1,11 +1,13 @@
 'use client';
 
 import { type Reading, timeOf } from '@frank-gauge/core/journal';
-import { useDuctTree } from '@/model/use-design';
+import dynamic from 'next/dynamic';
+import { useDesign, useDuctTree } from '@/model/use-design';
+import { useJournal } from '@/storage/session';
+import { PartLoading } from '@/ui/part-loading';
 import { LeakSentence } from '../parts/leaks/leak-sentence';
 import { useLeaks } from '../parts/leaks/use-leaks';
 import { AllShutFinding } from './all-shut-finding';
-import { BelievedOpenings } from './believed-openings';
 import { CheckJoints } from './check-joints';
 import { FoundIt } from './found-it';
 import { LastMended } from './last-mended';
@@ -15,6 +17,14 @@ import { PressureSide } from './pressure-side';
 import { ReadingVoices } from './reading-voices';
 import { SuspectList } from './suspect-list';
 
+const BelievedValues = dynamic(
+  () => import('./believed-values').then((module) => module.BelievedValues),
+  { loading: PartLoading },
+);
+const HuntCases = dynamic(() => import('./hunt-cases').then((module) => module.HuntCases), {
+  loading: PartLoading,
+});
+
 /** When the oldest of some readings was taken. */
 const oldestOf = (readings: readonly Reading[]): string =>
   readings.toSorted((a, b) => timeOf(a) - timeOf(b))[0]?.at ?? new Date(0).toISOString();
@@ -23,6 +33,14 @@ const oldestOf = (readings: readonly Reading[]): string =>
 export function LeaksView() {
   const leaks = useLeaks();
   const tree = useDuctTree();
+  const isBelieving = useDesign(
+    ({ condition: { holes, filterLoading, sealing }, collector: { separator } }) =>
+      holes.length > 0 ||
+      [filterLoading.origin, sealing.origin, separator.origin].some(
+        (origin) => origin?.kind === 'fitted',
+      ),
+  );
+  const hasCases = useJournal((journal) => journal.events.some(({ isHunt }) => isHunt));
   const { report } = leaks;
   return (
     // On a phone what to do comes before the readings it follows from.
@@ -62,7 +80,8 @@ export function LeaksView() {
             )}
           </>
         )}
-        <BelievedOpenings />
+        {isBelieving && <BelievedValues />}
+        {hasCases && <HuntCases />}
         <AllShutFinding found={report?.allShut ?? null} />
         <PressureSide />
       </section>

@@ -2,7 +2,7 @@
 
 import {
   believeFault,
-  CAN_BE_BELIEVED,
+  canBeBelieved,
   keyOfFault,
   keyOfPlace,
   type LeakReport,
@@ -12,7 +12,7 @@ import {
 } from '@frank-gauge/core/inference';
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import { toast } from 'sonner';
-import { useDuctTree, useUnits } from '@/model/use-design';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { faultAmount, faultName, howToConfirm, percentOf, placeName } from '@/words/fault-words';
@@ -69,6 +69,7 @@ interface Props {
 function Suspected({ place, suspects, isFirst, began }: Props) {
   const names = usePlaceNames();
   const system = useUnits();
+  const shop = useDesign();
   const name = placeName(place.place, names);
   const [likeliest, ...others] = place.suspects;
   const key = keyOfFault(likeliest.fault);
@@ -92,7 +93,7 @@ function Suspected({ place, suspects, isFirst, began }: Props) {
         </p>
         {own && own.losses.length > 0 && <Losses losses={own.losses} />}
         <p className="pt-1 text-quiet">{howToConfirm(likeliest.fault)}</p>
-        {CAN_BE_BELIEVED.has(likeliest.fault.kind) && (
+        {canBeBelieved(likeliest.fault, shop) && (
           <Button look="quiet" className="mt-1" onClick={() => believe(likeliest, name, began)}>
             Believe it, and predict with it
           </Button>
@@ -103,8 +104,9 @@ function Suspected({ place, suspects, isFirst, began }: Props) {
 }
 
 /** Puts a suspect into the shop as found, from when it began on. */
-function believe({ fault, amount }: Suspect, name: string, on: string): void {
-  edit(`believe ${faultName(fault)}, ${name}`, (shop) => believeFault(shop, fault, amount, on));
+function believe(suspect: Suspect, name: string, on: string): void {
+  const { fault } = suspect;
+  edit(`believe ${faultName(fault)}, ${name}`, (shop) => believeFault(shop, suspect, on));
   toast(`Believed: ${faultName(fault)}, ${name}`, {
     action: { label: 'Undo', onClick: () => void undoAloud() },
   });

@@ -36,6 +36,7 @@ export function LeakFields() {
             if (value === OWN) return;
             editCollector('seams of the shop', ({ condition }) => {
               condition.sealing.usual = LEAKAGE_CLASSES[value].leakageClass;
+              delete condition.sealing.origin;
             });
           }}
         />

@@ -49,13 +49,20 @@ const lastChange = (events: readonly ShopEvent[]): ShopEvent | null =>
       null,
     );
 
-/** Readings from before an opening, or a filter's loading, that readings told of are of the shop as it was without. */
+/** Readings from before something that is believed by readings are of the shop as it was without. */
 function countsFrom(
-  { condition: { holes, filterLoading } }: Pick<Shop, 'condition'>,
+  {
+    condition: { holes, filterLoading, sealing },
+    collector: { separator },
+  }: Pick<Shop, 'condition' | 'collector'>,
   since: ShopEvent | null,
 ): number | null {
-  const times = [...holes, filterLoading].flatMap(({ origin }) =>
-    origin.kind === 'fitted' ? [Date.parse(origin.on)] : [],
+  // A separator's loss may also come of a pair of readings, which says nothing of when it began.
+  const weighed = [separator.origin, sealing.origin].filter(
+    (origin) => origin?.kind === 'fitted' && origin.uncertainty !== undefined,
+  );
+  const times = [...holes.map(({ origin }) => origin), filterLoading.origin, ...weighed].flatMap(
+    (origin) => (origin?.kind === 'fitted' ? [Date.parse(origin.on)] : []),
   );
   if (since) times.push(timeOf(since));
   return times.length > 0 ? Math.max(...times) : null;
