@@ -2,15 +2,20 @@
 
 import { formatShort } from '@frank-gauge/core/quantity';
 import { floorArea } from '@frank-gauge/core/room';
+import dynamic from 'next/dynamic';
 import { standingPart } from '@/model/shop-parts';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { ductMessage } from '@/words/duct-words';
 import { floorMessage } from '@/words/floor-words';
 import { chooseThing } from './choose-thing';
-import { RunFigures } from './ducts/run-figures';
 import { useDucts } from './ducts/use-ducts';
 import { useStanding } from './use-standing';
+
+const RunFigures = dynamic(
+  () => import('./ducts/run-figures').then((module) => module.RunFigures),
+  { loading: () => null },
+);
 
 /** What cannot stand or be worked, in sentences; and how much floor there is. */
 export function FloorLedger() {
