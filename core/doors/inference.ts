@@ -26,6 +26,7 @@ export {
   reportNext,
 } from '../src/inference/leak-report';
 export { MOST_WEIGHED } from '../src/inference/most-weighed';
+export type { NearFar } from '../src/inference/near-far';
 export type {
   Candidate,
   Means,

@@ -1,4 +1,4 @@
-/** Invented shops with hidden faults, to practise finding them. */
+/** Invented shops with hidden faults, to practice finding them. */
 
 export {
   type Debrief,

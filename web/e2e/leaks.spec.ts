@@ -1,4 +1,7 @@
 import { readFileSync } from 'node:fs';
+import { gatesOfDrop } from '@frank-gauge/core/analysis';
+import { emptyJournal, writeShopFile } from '@frank-gauge/core/journal';
+import { beginHunt, metersOf, practiceShop, takeReading } from '@frank-gauge/core/practice';
 import { devices, type Page } from '@playwright/test';
 import { expect, openDemo, saved, test } from './bench';
 
@@ -126,6 +129,15 @@ test('a shop without ducts or readings is told what it lacks', async ({ page }) 
   await expect(page.getByText('First connect a machine under Air')).toBeVisible();
 });
 
+test('the farthest drop is held against the nearest', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/leaks');
+  const found = page.getByRole('region', { name: 'Near and far' });
+  await expect(found).toContainText(
+    /Drum sander, the farthest, gets \d+\s% \(±\d+\s%\) of what .*, the nearest, gets; the model expects \d+\s%/,
+  );
+});
+
 test('the isometric marks the suspects too', async ({ page }) => {
   await openDemo(page);
   await page.goto('/shop/heron-slip/leaks');
@@ -192,4 +204,48 @@ test('what is believed of filter, separator and leakage narrows the predictions,
   await saved(page);
   await page.goto('/shop/heron-slip/air');
   await expect(page.getByRole('heading', { name: 'Every drop' })).toBeVisible();
+});
+
+test('two things wrong at once are both named', async ({ page }) => {
+  const practice = practiceShop('co-op');
+  if (!practice) throw new Error('no such shop');
+  let hunt = beginHunt(practice);
+  for (const drop of practice.tree.drops) {
+    const next = takeReading(
+      practice,
+      { ...hunt, openGates: [...gatesOfDrop(drop)] },
+      { at: { kind: 'port', node: drop.id }, shows: 'flow' },
+    );
+    if (!next) throw new Error('nothing to read');
+    hunt = next;
+  }
+  const { instruments, testPoints } = metersOf(practice, hunt);
+  const readings = hunt.readings.map(({ reading }) => reading);
+  const file = writeShopFile(practice.shop, {
+    ...emptyJournal(),
+    instruments: [...instruments],
+    testPoints: [...testPoints],
+    readings,
+  });
+  await page.goto('/');
+  await page.getByLabel('Shop file').setInputFiles({
+    name: 'co-op.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(file),
+  });
+  await expect(page.getByText('Wood co-op').first()).toBeVisible();
+  await page.goto('/shop/co-op/leaks');
+  await expect(finding(page).getByText('Two things seem to be wrong at once.')).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(finding(page)).toContainText('a gate that does not open fully (Shaper drop');
+  await expect(finding(page)).toContainText('an opening (Drum sander drop');
+  await expect(page.getByText('Two of these, each with how likely it is')).toBeVisible();
+  await expect(
+    measureNext(page)
+      .getByText(/^if it is .* and Shaper drop|^if it is Shaper drop and /)
+      .first(),
+  ).toBeVisible({
+    timeout: 30_000,
+  });
 });

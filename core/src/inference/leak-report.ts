@@ -11,6 +11,7 @@ import { keyOfFault, shownMore, withFault } from './faults';
 import { cholesky, whiten } from './least-squares';
 import { leaveOneOut } from './leave-one-out';
 import { MOST_WEIGHED } from './most-weighed';
+import { type NearFar, nearFarOf } from './near-far';
 import { candidatesOf, type Means, type NextReading, nextReadings } from './next-reading';
 import {
   gatesKeyOf,
@@ -68,6 +69,8 @@ export interface LeakReport {
   readonly couldShow: number | null;
   /** What leaks in all over the shop; null: nobody read it. */
   readonly allShut: AllShut | null;
+  /** The nearest drop against the farthest; null: they were not both read. */
+  readonly nearFar: NearFar | null;
 }
 
 /** A report, and what it was made of: for the next reading to be chosen by. */
@@ -110,6 +113,7 @@ export function reportLeaks(
       places: new Set(observations.map(({ reading }) => reading.testPoint)).size,
       couldShow: couldShowOf(weighed, observations),
       allShut: allShutOf(shop, tree, observations),
+      nearFar: nearFarOf(weighed.base, tree, observations, weighed.nuisances),
     },
     weighed,
     observations,

@@ -37,6 +37,8 @@ export interface Candidate extends Asked {
 export interface Outcome {
   /** Null: nothing is wrong. */
   readonly place: Place | null;
+  /** Of two faults at once where the other one is; null: it is alone. */
+  readonly also: Place | null;
   /** That of all its suspects together. */
   readonly probability: number;
   /** Of a flow the mean air speed in the duct there, m/s; null: it is none. */
@@ -183,6 +185,7 @@ function outcomesByPlace(expected: readonly LeaderExpects[], area: number | null
     const value = Math.exp(mean);
     const first = places.get(of) ?? {
       place: leader.fault && placeOfFault(leader.fault),
+      also: leader.onTopOf && placeOfFault(leader.onTopOf.fault),
       ...{ probability: 0, value, speed: area === null ? null : value / area },
       low: Math.exp(mean - NINETY * sigma),
       high: Math.exp(mean + NINETY * sigma),

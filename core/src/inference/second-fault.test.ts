@@ -5,6 +5,7 @@ import { chanceOf } from '../simulate/chance';
 import { asBelieved, type Fault, keyOfFault, shownMore, withFault } from './faults';
 import { candidatesOf, nextReadings } from './next-reading';
 import type { Observation } from './observations';
+import { keyOfPlace } from './places';
 import { weighFaults } from './posterior';
 import { type Asked, Solutions } from './predictor';
 
@@ -102,6 +103,14 @@ describe('two faults at once', () => {
     for (let i = 0; i < 3; i++) {
       const [best] = nextReadings(weighFaults(shop, tree, taken), taken, candidates, 1);
       if (!best) throw new Error('no reading is worth taking');
+      // What each pair expects, and no pair twice.
+      const named = best.outcomes.map(({ place, also }) =>
+        [place, also]
+          .flatMap((each) => (each ? [keyOfPlace(each)] : []))
+          .sort()
+          .join(' + '),
+      );
+      expect(new Set(named).size).toBe(named.length);
       const [next] = readings([best.candidate], faults);
       if (next) taken = [...taken, next];
     }

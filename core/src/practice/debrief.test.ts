@@ -109,7 +109,7 @@ describe('a debrief', () => {
     expect(rest.at(-1)).toBeGreaterThan(0.9);
   });
 
-  it('leaves out what was crossed out, and needs no reading at all', () => {
+  it('needs no reading at all, and gives no score without one', () => {
     const garage = opened('garage');
     const steps: number[] = [];
     const { told, score, grades, way } = debriefOf(garage, beginHunt(garage), [], (done) =>
@@ -117,6 +117,13 @@ describe('a debrief', () => {
     );
     expect([told, grades, score]).toEqual([[], ['wrong'], 0]);
     expect(steps).toHaveLength(way.length);
+    // A right guess is a guess.
+    const guessed = debriefOf(
+      garage,
+      beginHunt(garage),
+      garage.faults.map(({ fault }) => fault),
+    );
+    expect([guessed.grades, guessed.score]).toEqual([['right'], 0]);
   });
 
   // In the cellar the meter is off: that does to all drops what other faults would do too. Of the co-op see below.

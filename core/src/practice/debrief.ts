@@ -51,7 +51,7 @@ export interface Debrief {
   readonly truth: PracticeShop['faults'];
   /** Grade of every cause named, in their order; where something was overlooked, one `wrong` more. */
   readonly grades: readonly Grade[];
-  /** Of 100. */
+  /** Of 100; 0 where nothing was read. */
   readonly score: number;
   readonly minutes: number;
   readonly told: readonly ToldBy[];
@@ -168,7 +168,8 @@ export function debriefOf(
   return {
     truth: practice.faults,
     grades,
-    score: scoreOf(grades, minutes, isWayFound ? wayMinutes : null),
+    // Without a reading it is a guess.
+    score: counted.length === 0 ? 0 : scoreOf(grades, minutes, isWayFound ? wayMinutes : null),
     minutes,
     told: counted.map((each, i): ToldBy => {
       const [before, after] = [weighings[i], weighings[i + 1]];
@@ -220,7 +221,11 @@ function likelihoodOf({ verdict: { nothing, places } }: Weighed, truth: readonly
 
 /** Bits that are wanting to know where it is, if anything is wrong. */
 function bitsOf({ verdict: { nothing, places } }: Weighed): number {
-  return [nothing, ...places.map(({ probability }) => probability)]
+  const weights = [nothing, ...places.map(({ probability }) => probability)];
+  // Of two at once every place counts as one of two, so that together they are more than one.
+  const whole = weights.reduce((sum, weight) => sum + weight, 0);
+  return weights
+    .map((weight) => weight / whole)
     .filter((share) => share > 0)
     .reduce((sum, share) => sum - share * Math.log2(share), 0);
 }

@@ -14,7 +14,7 @@ export interface NotedReading {
   readonly minutes: number;
 }
 
-/** How far someone who practises has come. Plain data, to be kept. */
+/** How far someone who practices has come. Plain data, to be kept. */
 export interface Hunt {
   /** Runs whose gates stand open. */
   readonly openGates: readonly string[];

@@ -3,7 +3,7 @@ import { recordWith } from '../journal/journal';
 import type { UnitSystem } from '../quantity/unit-system';
 import { toSI } from '../quantity/units';
 
-/** Ids of the two meters that everyone who practises has. */
+/** Ids of the two meters that everyone who practices has. */
 export const VANE = 'vane';
 export const GAUGE = 'gauge';
 

@@ -113,6 +113,9 @@ export function scoreSentence(debrief: Debrief): string {
     : minutes <= wayMinutes
       ? `The program’s own way takes ${own}.`
       : `${own} would have been enough.`;
+  if (debrief.told.length === 0) {
+    return `${score} of 100. ${found} Without a reading that counts it was a guess. ${other}`;
+  }
   return `${score} of 100. ${found} You took ${minutesWords(minutes)}. ${other}`;
 }
 

@@ -2,7 +2,6 @@
 
 import type { AllShut } from '@frank-gauge/core/inference';
 import { formatQuantity } from '@frank-gauge/core/quantity';
-import Link from 'next/link';
 import { useDesign, useUnits } from '@/model/use-design';
 
 const asClass = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixed(0));
@@ -10,7 +9,6 @@ const asClass = (value: number) => (value < 10 ? value.toFixed(1) : value.toFixe
 /** What leaks in all over the shop, by a reading with all gates shut; or how to take one. */
 export function AllShutFinding({ found }: { readonly found: AllShut | null }) {
   const system = useUnits();
-  const shopId = useDesign((shop) => shop.id);
   const believed = useDesign(({ condition }) => condition.sealing.usual);
   return (
     <section aria-label="All gates shut" className="pt-5">
@@ -31,13 +29,7 @@ export function AllShutFinding({ found }: { readonly found: AllShut | null }) {
       )}
       <p className="pt-1 text-[14px] text-quiet">
         Such a reading says how much leaks in, not where. Joints and openings count together. With
-        gates shut the suction is at its highest, so the same leaks take less while you work. To
-        compare near drops with far ones, see{' '}
-        <Link href={`/shop/${shopId}/log/history`} className="underline">
-          History
-        </Link>
-        : a drop far away that falls short points to the duct between, but a long duct or a rough
-        hose does the same.
+        gates shut the suction is at its highest, so the same leaks take less while you work.
       </p>
     </section>
   );

@@ -1,30 +1,15 @@
 'use client';
 
 import type { LeakReport } from '@frank-gauge/core/inference';
-import { isometricSheet, planSheet, type SheetLayer, sheetExtent } from '@frank-gauge/core/routing';
+import { isometricSheet, planSheet } from '@frank-gauge/core/routing';
 import { useMemo, useState } from 'react';
 import { useDesign } from '@/model/use-design';
-import { placeLabels, placesAround, type Spot } from '@/ui/place-labels';
+import { placeLabels, placesAround } from '@/ui/place-labels';
 import { Segmented } from '@/ui/segmented';
 import { percentOf } from '@/words/fault-words';
-import { DrawnItem } from '../parts/drawn-item';
+import { QuietItems, quietDrawing } from '../parts/quiet-drawing';
 import { middleOf, wayOf } from '../parts/way-on-sheet';
 
-/** What is drawn, and how. */
-const LOOKS: Readonly<Partial<Record<SheetLayer, string>>> = {
-  outline: 'fill-none stroke-rule',
-  walls: 'fill-none stroke-quiet [stroke-width:2]',
-  machines: 'fill-paper stroke-rule',
-  collector: 'fill-strip stroke-quiet',
-  ducts: 'fill-paper stroke-quiet',
-  hoses: 'fill-none stroke-quiet [stroke-dasharray:2_2]',
-  centrelines: 'fill-none stroke-quiet',
-};
-
-/** Free space around the drawing, m. */
-const MARGIN = 0.35;
-/** The drawing's own units to a metre, about px: labels are placed by them. */
-const SCALE = 60;
 /** Width of a suspect's line, px, and what its probability adds to it. */
 const WIDTH = { least: 2.5, more: 7 };
 /** A place less likely than this is drawn like any other. */
@@ -35,11 +20,10 @@ type Picture = 'plan' | 'isometric';
 export function LeakPicture({ report: { verdict } }: { readonly report: LeakReport }) {
   const shop = useDesign();
   const [picture, setPicture] = useState<Picture>('plan');
-  const items = useMemo(() => {
-    const sheet = picture === 'plan' ? planSheet(shop) : isometricSheet(shop);
-    return sheet.filter(({ layer }) => LOOKS[layer]);
-  }, [shop, picture]);
-  const extent = useMemo(() => sheetExtent(items), [items]);
+  const drawing = useMemo(
+    () => quietDrawing(picture === 'plan' ? planSheet(shop) : isometricSheet(shop)),
+    [shop, picture],
+  );
   const shares = new Map(
     verdict.isWrong
       ? verdict.places.flatMap(({ place, probability }) =>
@@ -49,15 +33,8 @@ export function LeakPicture({ report: { verdict } }: { readonly report: LeakRepo
         )
       : [],
   );
-  if (!extent) return null;
-  const [width, height] = [extent.width, extent.height].map(
-    (side) => SCALE * (side + 2 * MARGIN),
-  ) as [number, number];
-  // y goes up in the shop and down on the screen.
-  const onSheet = ({ x, y }: Spot): Spot => ({
-    x: SCALE * (x - extent.x0 + MARGIN),
-    y: SCALE * (extent.height + MARGIN - (y - extent.y0)),
-  });
+  if (!drawing) return null;
+  const { items, width, height, onSheet } = drawing;
   const suspected = [...shares]
     .map(([run, share]) => ({ run, share, points: wayOf(items, run).map(onSheet) }))
     .filter(({ points }) => points.length > 1)
@@ -97,15 +74,7 @@ export function LeakPicture({ report: { verdict } }: { readonly report: LeakRepo
         viewBox={`0 0 ${width} ${height}`}
         className="mt-1 max-h-[46vh] w-full [&_*]:[vector-effect:non-scaling-stroke]"
       >
-        {items.map((item, i) => (
-          <DrawnItem
-            key={`${i} ${item.layer}`}
-            item={item}
-            look={LOOKS[item.layer]}
-            onSheet={onSheet}
-            scale={SCALE}
-          />
-        ))}
+        <QuietItems drawing={drawing} />
         {suspected.map(({ run, share, points }) => (
           <polyline
             key={run}

@@ -13,6 +13,7 @@ import { FoundIt } from './found-it';
 import { LastMended } from './last-mended';
 import { LeakPicture } from './leak-picture';
 import { MeasureNext } from './measure-next';
+import { NearAndFar } from './near-and-far';
 import { PressureSide } from './pressure-side';
 import { ReadingVoices } from './reading-voices';
 import { SuspectList } from './suspect-list';
@@ -83,6 +84,7 @@ export function LeaksView() {
         {isBelieving && <BelievedValues />}
         {hasCases && <HuntCases />}
         <AllShutFinding found={report?.allShut ?? null} />
+        <NearAndFar found={report?.nearFar ?? null} />
         <PressureSide />
       </section>
     </div>

@@ -1,6 +1,6 @@
 'use client';
 
-import { keyOfPlace, type Means, type NextReading } from '@frank-gauge/core/inference';
+import { keyOfPlace, type Means, type NextReading, type Place } from '@frank-gauge/core/inference';
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
@@ -134,6 +134,10 @@ const STILL = 0.4;
 /** A place less likely than this expects nothing worth reading. */
 const WORTH_READING = 0.005;
 
+/** Where something is wrong by an outcome: nowhere, at one place, or at two at once. */
+const placesOf = ({ place, also }: NextReading['outcomes'][number]): Place[] =>
+  [place, also].flatMap((each) => each ?? []);
+
 /** What each suspected place expects. */
 function Expected({ reading: { outcomes } }: { readonly reading: NextReading }) {
   const names = usePlaceNames();
@@ -152,12 +156,12 @@ function Expected({ reading: { outcomes } }: { readonly reading: NextReading }) 
       <caption className="text-left text-quiet">Expected</caption>
       <tbody>
         {shown.map((outcome) => (
-          <tr
-            key={outcome.place ? keyOfPlace(outcome.place) : 'nothing'}
-            className="border-rule border-t"
-          >
+          <tr key={placesOf(outcome).map(keyOfPlace).join(' + ')} className="border-rule border-t">
             <td className="py-0.5 pr-2">
-              if it is {outcome.place ? placeName(outcome.place, names) : 'nothing'}{' '}
+              if it is{' '}
+              {placesOf(outcome)
+                .map((place) => placeName(place, names))
+                .join(' and ') || 'nothing'}{' '}
               <span className="text-quiet">({percentOf(outcome.probability)})</span>
             </td>
             <td className="py-0.5 text-right font-figure tabular-nums">{say(outcome)}</td>

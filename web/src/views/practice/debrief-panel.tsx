@@ -38,7 +38,10 @@ export function DebriefPanel({ open, named }: Props) {
         id,
         hunt,
         named,
-        proxy((done: number, of: number) => setState({ kind: 'working', done, of })),
+        // It comes by another way than the answer, and may come after it.
+        proxy((done: number, of: number) =>
+          setState((now) => (now.kind === 'working' ? { kind: 'working', done, of } : now)),
+        ),
       ),
     );
     void asked.outcome.then((outcome) => {

@@ -1,28 +1,14 @@
 'use client';
 
 import { placesToMeasure } from '@frank-gauge/core/practice';
-import { planSheet, type SheetLayer, sheetExtent } from '@frank-gauge/core/routing';
+import { planSheet } from '@frank-gauge/core/routing';
 import { useMemo } from 'react';
 import { placeLabels, placesAround, type Spot } from '@/ui/place-labels';
-import { DrawnItem } from '../parts/drawn-item';
+import { type QuietDrawing, QuietItems, quietDrawing } from '../parts/quiet-drawing';
 import { wayOf } from '../parts/way-on-sheet';
 import { askedName, namesIn } from './practice-names';
 import type { OpenHunt } from './use-hunt';
 
-/** What is drawn, and how. */
-const LOOKS: Readonly<Partial<Record<SheetLayer, string>>> = {
-  outline: 'fill-none stroke-rule',
-  walls: 'fill-none stroke-quiet [stroke-width:2]',
-  machines: 'fill-paper stroke-rule',
-  collector: 'fill-strip stroke-quiet',
-  ducts: 'fill-paper stroke-quiet',
-  hoses: 'fill-none stroke-quiet [stroke-dasharray:2_2]',
-  centrelines: 'fill-none stroke-rule',
-};
-
-/** Free space around the drawing, m; the drawing's own units to a metre, about px. */
-const MARGIN = 0.4;
-const SCALE = 60;
 /** Of a place that is tapped, and of the one chosen, in the drawing's units. */
 const DOT = { port: 8, hole: 5.5, chosen: 11 };
 
@@ -36,17 +22,10 @@ interface Props {
 /** The shop from above; a tap on a dot holds the meter there. */
 export function HuntPlan({ open: { shop, tree, hunt }, place, onPlace }: Props) {
   const places = useMemo(() => placesToMeasure(tree), [tree]);
-  const items = useMemo(() => planSheet(shop).filter(({ layer }) => LOOKS[layer]), [shop]);
-  const extent = useMemo(() => sheetExtent(items), [items]);
-  if (!extent) return null;
+  const drawing = useMemo(() => quietDrawing(planSheet(shop)), [shop]);
+  if (!drawing) return null;
   const names = namesIn(tree);
-  const [width, height] = [extent.width, extent.height].map(
-    (side) => SCALE * (side + 2 * MARGIN),
-  ) as [number, number];
-  const onSheet = ({ x, y }: Spot): Spot => ({
-    x: SCALE * (x - extent.x0 + MARGIN),
-    y: SCALE * (extent.height + MARGIN - (y - extent.y0)),
-  });
+  const { items, width, height, onSheet } = drawing;
   const dots = places.flatMap((asked, i) => {
     const { at } = asked;
     if (at.kind === 'run') {
@@ -71,8 +50,8 @@ export function HuntPlan({ open: { shop, tree, hunt }, place, onPlace }: Props) 
         : [],
     ),
     letters,
-    tree.upstreamFirst.flatMap(({ id }) => {
-      const way = wayOf(items, id).map(onSheet);
+    [...tree.upstreamFirst.map(({ id }) => wayOf(items, id)), ...wallsOf(items)].flatMap((line) => {
+      const way = line.map(onSheet);
       return way.slice(1).map((to, i) => ({ from: way[i] ?? to, to, half: 0.4 * letters }));
     }),
   );
@@ -84,15 +63,7 @@ export function HuntPlan({ open: { shop, tree, hunt }, place, onPlace }: Props) 
       viewBox={`0 0 ${width} ${height}`}
       className="mt-2 max-h-[52vh] w-full touch-manipulation [&_*]:[vector-effect:non-scaling-stroke]"
     >
-      {items.map((item, i) => (
-        <DrawnItem
-          key={`${i} ${item.layer}`}
-          item={item}
-          look={LOOKS[item.layer]}
-          onSheet={onSheet}
-          scale={SCALE}
-        />
-      ))}
+      <QuietItems drawing={drawing} />
       {tree.drops.map(({ id, path: [run] }) => {
         const way = run && open.has(run.id) ? wayOf(items, run.id).map(onSheet) : [];
         return way.length > 1 ? (
@@ -136,6 +107,14 @@ export function HuntPlan({ open: { shop, tree, hunt }, place, onPlace }: Props) 
     </svg>
   );
 }
+
+/** The room's walls, each a closed line. */
+const wallsOf = (items: QuietDrawing['items']): (readonly Spot[])[] =>
+  items.flatMap((item) =>
+    item.kind === 'line' && (item.layer === 'walls' || item.layer === 'outline')
+      ? [[...item.points, ...item.points.slice(0, 1)]]
+      : [],
+  );
 
 /** A point so far along a line, as a share of its length; null: there is no line. */
 function alongWay(points: readonly Spot[], share: number): Spot | null {
