@@ -149,7 +149,7 @@ export function weighFaults(
     solutions: new Solutions(withFault(believed, fault, amount), base),
     ...at,
   }));
-  const pairs = isWrong && solves > 0 ? weighPairs(rows, possible, alone, nuisances, base) : [];
+  const pairs = isWrong && solves > 0 ? weighPairs(left, possible, alone, nuisances, base) : [];
   const two = twoAtOnce(pairs, whole);
   // Which two they are is then what is still to be found out.
   const areTwo = (two?.probability ?? 0) > 0.5;

@@ -64,7 +64,7 @@ export interface WeighedPair {
  * first order, and the best pairs are solved over a grid of both amounts. Nothing, where one fault is enough.
  */
 export function weighPairs(
-  rows: readonly Row[],
+  { rows, covariance }: Pick<Left, 'rows' | 'covariance'>,
   possible: readonly PossibleFault[],
   singles: readonly Single[],
   nuisances: Nuisances,
@@ -75,8 +75,14 @@ export function weighPairs(
   const priorOfBoth = (...both: readonly [Fault, Fault]) =>
     both.reduce((sum, fault) => sum + (priorOf.get(keyOfFault(fault)) ?? 0), 0) +
     Math.log((2 * SECOND) / (1 - PRIOR_OF_NOTHING));
+  const tried = worthTrying(singles);
+  // What is solved already tells most often that one fault is enough.
+  const [likeliest] = tried;
+  if (likeliest && isExplained({ rows, covariance, residuals: residualsOf(likeliest, rows) })) {
+    return [];
+  }
   const firsts: AfterFirst[] = [];
-  for (const single of worthTrying(singles)) {
+  for (const single of tried) {
     const after = afterFirst(single, rows, nuisances, base);
     if (isExplained(after.left)) return [];
     firsts.push(after);
@@ -174,6 +180,16 @@ function afterFirst(
     },
   };
 }
+
+/** What a fault leaves of the readings, ln. */
+const residualsOf = ({ fault, amount, solutions }: Single, rows: readonly Row[]): number[] =>
+  rows.map(({ observation, ln, isBefore }) =>
+    isBefore
+      ? observation.ln - ln
+      : observation.ln -
+        (solutions.lnOf(observation) ?? ln) -
+        shownMore(fault, amount, observation.reading.instrument),
+  );
 
 const withColumn = (row: Row, byAmount: number): Row => ({
   ...row,

@@ -19,7 +19,7 @@ export function HuntGates({ open: { tree, hunt }, place, onChange }: Props) {
   const set = (openGates: readonly string[]) => onChange({ ...hunt, openGates });
   return (
     <fieldset className="mt-2 border border-rule px-2 pb-2">
-      <legend className="px-1 text-[14px] text-quiet">Gates, open ones dark</legend>
+      <legend className="px-1 text-[14px] text-quiet">Gates, open ones filled</legend>
       <div className="flex flex-wrap gap-1">
         {gated.map(({ id, name }) => {
           const isOpen = hunt.openGates.includes(id);
