@@ -1,9 +1,9 @@
 import { gateLoss } from '../fittings/gate';
 import { Evidence } from './evidence';
 import { type BelievedShop, type Fault, shownMore } from './faults';
-import { type Integrated, integrate } from './integrate-amount';
+import { INTEGRATED_AT, type Integrated, integrate } from './integrate-amount';
 import type { Nuisances } from './predictor';
-import { INTEGRATED_AT, type Row } from './solve-fault';
+import type { Row } from './solve-fault';
 
 /** Amounts a fault is screened at to first order. */
 const SCREENED_AT = 6;

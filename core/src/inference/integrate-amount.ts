@@ -1,5 +1,8 @@
 import { AMOUNTS, type Fault } from './faults';
 
+/** Amounts a fault is integrated over. */
+export const INTEGRATED_AT = 25;
+
 /** What is left of a fault when its amount has been integrated out. */
 export interface Integrated {
   /** ln of the likelihood, the mean over all amounts. */
@@ -23,24 +26,29 @@ export function integrate(fault: Fault, count: number, of: (amount: number) => n
   const logs = amounts.map(of);
   const whole = logSum(logs);
   const shares = logs.map((each) => Math.exp(each - whole));
-  let sum = 0;
-  const quantile = [0.05, 0.5, 0.95].map(() => amounts.at(-1) ?? 0);
-  shares.forEach((share, i) => {
-    const before = sum;
-    sum += share;
-    [0.05, 0.5, 0.95].forEach((wanted, q) => {
-      if (before < wanted && sum >= wanted) quantile[q] = amounts[i] ?? 0;
-    });
-  });
-  const [low = 0, median = 0, high = 0] = quantile;
   const top = logs.indexOf(Math.max(...logs));
   return {
     marginal: whole - Math.log(count),
     best: amounts[top] ?? 0,
-    median,
-    low: Math.min(low, high),
-    high: Math.max(low, high),
+    ...quantilesOf(amounts, shares),
   };
+}
+
+/** The median of an amount and the ends of its 90 % interval, by the shares of its values. */
+export function quantilesOf(
+  amounts: readonly number[],
+  shares: readonly number[],
+): Pick<Integrated, 'median' | 'low' | 'high'> {
+  const at = (wanted: number) => {
+    let sum = 0;
+    for (const [i, share] of shares.entries()) {
+      sum += share;
+      if (sum >= wanted) return amounts[i] ?? 0;
+    }
+    return amounts.at(-1) ?? 0;
+  };
+  const [one, median, other] = [at(0.05), at(0.5), at(0.95)];
+  return { median, low: Math.min(one, other), high: Math.max(one, other) };
 }
 
 /** ln of a sum of numbers given as their ln. */

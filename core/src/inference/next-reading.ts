@@ -65,8 +65,8 @@ const TROUBLE = 0.05;
 /** That nothing is wrong counts for at most so much. */
 const NOTHING_COUNTS = 0.2;
 /** One standard deviation of a meter's error on one visit, in ln, where nothing else is known: 3 %, 95 times in 100. */
-const METER_SIGMA = 0.03 / 1.96;
-const OWN_SIGMA = Math.hypot(USUAL_SCATTER / Math.sqrt(3), 0.01);
+export const METER_SIGMA = 0.03 / 1.96;
+export const OWN_SIGMA = Math.hypot(USUAL_SCATTER / Math.sqrt(3), 0.01);
 /** Points a mixture's entropy is summed at. */
 const POINTS = 160;
 /** 90 % of a normal distribution lie within so many standard deviations. */

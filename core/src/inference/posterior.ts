@@ -38,8 +38,9 @@ export interface Verdict {
 
 /** Two faults at once. */
 export interface TwoAtOnce {
-  /** That there are two, beside one and none. */
+  /** That there are two, beside one and none; and whether that is likelier than not. */
   readonly probability: number;
+  readonly isLikely: boolean;
   /** The likeliest pairs first; together they are that probability. */
   readonly pairs: readonly SuspectedPair[];
 }
@@ -152,7 +153,7 @@ export function weighFaults(
   const pairs = isWrong && solves > 0 ? weighPairs(left, possible, alone, nuisances, base) : [];
   const two = twoAtOnce(pairs, whole);
   // Which two they are is then what is still to be found out.
-  const areTwo = (two?.probability ?? 0) > 0.5;
+  const areTwo = two?.isLikely === true;
   const wholeOfPairs = logSum(pairs.map(({ weight }) => weight));
   const suspects = (
     two && areTwo
@@ -227,7 +228,8 @@ function twoAtOnce(pairs: readonly WeighedPair[], alone: number): TwoAtOnce | nu
       };
     })
     .sort((a, b) => b.probability - a.probability);
-  return { probability: own.reduce((sum, { probability }) => sum + probability, 0), pairs: own };
+  const probability = own.reduce((sum, each) => sum + each.probability, 0);
+  return { probability, isLikely: probability > 0.5, pairs: own };
 }
 
 function kindsOf(weighed: readonly (readonly [Fault, number])[]): Verdict['kinds'] {

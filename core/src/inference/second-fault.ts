@@ -6,14 +6,13 @@ import {
   type PossibleFault,
   PRIOR_OF_NOTHING,
   shownMore,
-  withFault,
 } from './faults';
 import { type Left, screenFault } from './first-order';
-import { amountsOf, logSum } from './integrate-amount';
 import { amountSigma, movedBy } from './moved-amount';
 import { keyOfPlace, placeOfFault, type Suspect } from './places';
-import { derivativesOf, type Nuisances, Solutions } from './predictor';
-import { type Row, SOLVED_AT } from './solve-fault';
+import { derivativesOf, type Nuisances, type Solutions } from './predictor';
+import type { Row } from './solve-fault';
+import { solvePair } from './solve-pair';
 
 /** Two faults at once, and how likely that is beside everything else. */
 export interface SuspectedPair {
@@ -37,9 +36,8 @@ const UNEXPLAINED = 2;
 /** Faults that are tried as the first of two: the likeliest, and the likeliest of each kind, at most so many. */
 const LIKELIEST = 3;
 const MOST_FIRST = 9;
-/** Pairs of places that are solved, and amounts each fault of a pair is integrated over. */
+/** Pairs of places that are solved. */
 const PAIRS_SOLVED = 5;
-const INTEGRATED = 25;
 /** Pairs so many nats behind the best add nothing. */
 const FAR_BEHIND = 10;
 
@@ -168,10 +166,7 @@ function afterFirst(
     nuisances: wider,
     left: {
       rows: own,
-      residuals: own.map(({ observation, ln, isBefore }) => {
-        const more = isBefore ? 0 : shownMore(fault, amount, observation.reading.instrument);
-        return observation.ln - ln - more;
-      }),
+      residuals: residualsOf(single, rows),
       covariance: covarianceOf(
         observations,
         own.map(({ derivatives }) => derivatives.byNuisance),
@@ -201,101 +196,4 @@ function isExplained({ rows, residuals, covariance }: Left): boolean {
   const observations = rows.map(({ observation }) => observation);
   const { square, count } = new Evidence(observations, covariance).distanceOf(residuals);
   return square < count + UNEXPLAINED * Math.sqrt(2 * count);
-}
-
-/** A pair solved over both amounts, those between interpolated in ln, and both integrated out. */
-function solvePair(
-  first: AfterFirst,
-  second: Fault,
-  near: number,
-  rows: readonly Row[],
-  nuisances: Nuisances,
-  base: Solutions,
-) {
-  const known = new Map<string, readonly number[]>();
-  const nodes = [amountsOf(first.fault, SOLVED_AT), amountsOf(second, SOLVED_AT)] as const;
-  const believedWith = (a: number, b: number) =>
-    withFault(withFault(base.believed, first.fault, a), second, b);
-  const solvedAt = (i: number, j: number): readonly number[] => {
-    const key = `${first.fault.kind === 'meter' ? 0 : i} ${second.kind === 'meter' ? 0 : j}`;
-    const before = known.get(key);
-    if (before) return before;
-    const solutions = new Solutions(
-      believedWith(nodes[0][i] ?? 0, nodes[1][j] ?? 0),
-      first.solutions,
-    );
-    const lns = rows.map(({ observation, isBefore, ln }) =>
-      isBefore ? ln : (solutions.lnOf(observation) ?? 0),
-    );
-    known.set(key, lns);
-    return lns;
-  };
-  const best = new Solutions(believedWith(first.amount, near), first.solutions);
-  const anew = rows.map(({ observation, isBefore, derivatives }) => {
-    if (isBefore) return derivatives.byNuisance;
-    const solution = best.of(observation);
-    return solution
-      ? derivativesOf(best, solution, observation, nuisances).byNuisance
-      : nuisances.names.map(() => 0);
-  });
-  const observations = rows.map(({ observation }) => observation);
-  const evidence = new Evidence(observations, covarianceOf(observations, anew, nuisances.sigmas));
-  const [as, bs] = [amountsOf(first.fault, INTEGRATED), amountsOf(second, INTEGRATED)];
-  const place = (index: number) => {
-    const at = (index / (INTEGRATED - 1)) * (SOLVED_AT - 1);
-    const node = Math.min(SOLVED_AT - 2, Math.floor(at));
-    return { node, share: at - node };
-  };
-  const logs = as.map((a, p) => {
-    const { node: i, share: u } = place(p);
-    return bs.map((b, q) => {
-      const { node: j, share: v } = place(q);
-      const corners = [
-        solvedAt(i, j),
-        solvedAt(i + 1, j),
-        solvedAt(i, j + 1),
-        solvedAt(i + 1, j + 1),
-      ];
-      const weights = [(1 - u) * (1 - v), u * (1 - v), (1 - u) * v, u * v];
-      return evidence.of(
-        rows.map(({ observation, isBefore }, row) => {
-          const predicted = corners.reduce(
-            (sum, lns, k) => sum + (weights[k] ?? 0) * (lns[row] ?? 0),
-            0,
-          );
-          const meter = observation.reading.instrument;
-          const more = isBefore
-            ? 0
-            : shownMore(first.fault, a, meter) + shownMore(second, b, meter);
-          return observation.ln - predicted - more;
-        }),
-      );
-    });
-  });
-  const whole = logSum(logs.flat());
-  const sharesOf = (lines: readonly (readonly number[])[]) =>
-    lines.map((line) => Math.exp(logSum(line) - whole));
-  const transposed = bs.map((_, q) => logs.map((line) => line[q] ?? Number.NEGATIVE_INFINITY));
-  return {
-    marginal: whole - 2 * Math.log(INTEGRATED),
-    both: { amount: near, solutions: best },
-    faults: [
-      { fault: first.fault, ...quantilesOf(as, sharesOf(logs)) },
-      { fault: second, ...quantilesOf(bs, sharesOf(transposed)) },
-    ] as const,
-  };
-}
-
-/** The median of an amount and the ends of its 90 % interval, by the shares of its values. */
-function quantilesOf(amounts: readonly number[], shares: readonly number[]) {
-  const at = (wanted: number) => {
-    let sum = 0;
-    for (const [i, share] of shares.entries()) {
-      sum += share;
-      if (sum >= wanted) return amounts[i] ?? 0;
-    }
-    return amounts.at(-1) ?? 0;
-  };
-  const [low, amount, high] = [at(0.05), at(0.5), at(0.95)];
-  return { amount, low: Math.min(low, high), high: Math.max(low, high) };
 }

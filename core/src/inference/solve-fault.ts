@@ -1,6 +1,6 @@
 import { covarianceOf, Evidence } from './evidence';
 import { type Fault, withFault } from './faults';
-import { amountsOf, type Integrated, integrate } from './integrate-amount';
+import { amountsOf, INTEGRATED_AT, type Integrated, integrate } from './integrate-amount';
 import type { Observation } from './observations';
 import {
   type Derivatives,
@@ -10,9 +10,8 @@ import {
   Solutions,
 } from './predictor';
 
-/** Amounts a fault is solved at, and integrated over. */
+/** Amounts a fault is solved at. */
 export const SOLVED_AT = 5;
-export const INTEGRATED_AT = 25;
 /** An amount so many nats behind the best adds nothing. */
 const UNLIKELY = 12;
 
@@ -83,15 +82,7 @@ export function solveFault(
   const nearestTo = (amount: number) =>
     Math.min(SOLVED_AT - 1, Math.max(0, Math.round(placeOf(amount))));
   const evidenceAt = (node: number) => {
-    const { solutions } = solvedAt(node);
-    const anew = rows.map(({ observation, isBefore, derivatives }) => {
-      if (isBefore) return derivatives.byNuisance;
-      const solution = solutions.of(observation);
-      return solution
-        ? derivativesOf(solutions, solution, observation, nuisances).byNuisance
-        : nuisances.names.map(() => 0);
-    });
-    return new Evidence(observations, covarianceOf(observations, anew, nuisances.sigmas));
+    return evidenceIn(solvedAt(node).solutions, rows, nuisances);
   };
   const integrateAt = (node: number) => {
     const evidence = evidenceAt(node);
@@ -113,6 +104,23 @@ export function solveFault(
   const integrated = found === guessed ? once : integrateAt(found);
   const { amount, solutions } = solvedAt(nearestTo(integrated.best));
   return { ...integrated, at: { amount, solutions } };
+}
+
+/** The evidence of readings with their covariance taken anew in a solved shop; of earlier ones as it was. */
+export function evidenceIn(
+  solutions: Solutions,
+  rows: readonly Row[],
+  nuisances: Nuisances,
+): Evidence {
+  const observations = rows.map(({ observation }) => observation);
+  const anew = rows.map(({ observation, isBefore, derivatives }) => {
+    if (isBefore) return derivatives.byNuisance;
+    const solution = solutions.of(observation);
+    return solution
+      ? derivativesOf(solutions, solution, observation, nuisances).byNuisance
+      : nuisances.names.map(() => 0);
+  });
+  return new Evidence(observations, covarianceOf(observations, anew, nuisances.sigmas));
 }
 
 /** From a node to either side, as far as nodes are likely beside the best so far; one more on each side is solved. */

@@ -2,11 +2,13 @@ import { type Fault, type FaultKind, keyOfFault, shownMore } from '../inference/
 import {
   type Candidate,
   candidatesOf,
+  METER_SIGMA,
   type NextReading,
   nextReadings,
+  OWN_SIGMA,
 } from '../inference/next-reading';
-import { type Observation, USUAL_SCATTER, weighReadings } from '../inference/observations';
-import { keyOfPlace, placeOfFault, type SuspectedPlace } from '../inference/places';
+import { type Observation, weighReadings } from '../inference/observations';
+import { keyOfPlace, placeOfFault } from '../inference/places';
 import { type TwoAtOnce, type Weighed, weighFaults } from '../inference/posterior';
 import { circumstancesOf } from '../reading/circumstances';
 import {
@@ -59,8 +61,7 @@ export interface Debrief {
   /** Minutes of that way, and whether it led there. */
   readonly wayMinutes: number;
   readonly isWayFound: boolean;
-  /** What all readings of the hunt say, the likeliest place first, with how likely nothing is wrong. */
-  readonly places: readonly SuspectedPlace[];
+  /** What all readings of the hunt say of two faults at once, and how likely nothing is wrong. */
   readonly two: TwoAtOnce | null;
   readonly nothing: number;
 }
@@ -79,10 +80,6 @@ const SOLVES = 250;
 /** The way ends when what is wrong is as likely as this, or after so many readings. */
 const FOUND = 0.8;
 const MOST_STEPS = 8;
-/** One standard deviation of a sound meter, and of a reading of three repeats, in ln. */
-const METER_SIGMA = 0.03 / 1.96;
-const OWN_SIGMA = Math.hypot(USUAL_SCATTER / Math.sqrt(3), 0.01);
-
 /** A clog and a gate that does not open fully do the same to all air: naming one for the other is right. */
 const asTrouble = (kind: FaultKind) =>
   kind === 'clog' || kind === 'gate not open' ? 'restricted' : kind;
@@ -184,7 +181,6 @@ export function debriefOf(
     way,
     wayMinutes,
     isWayFound,
-    places: last?.places ?? [],
     two: last?.two ?? null,
     nothing: last?.nothing ?? 1,
   };

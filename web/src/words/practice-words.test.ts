@@ -12,7 +12,7 @@ import {
 const told = { reading: 'n1', before: 0.2, after: 0.2, bits: 0, slip: null } as const;
 const debrief: Debrief = {
   ...{ truth: [], grades: ['right'], score: 87, minutes: 17.5, told: [told] },
-  ...{ way: [], wayMinutes: 13, isWayFound: true, places: [], two: null, nothing: 1 },
+  ...{ way: [], wayMinutes: 13, isWayFound: true, two: null, nothing: 1 },
 };
 
 describe('a practice shop', () => {

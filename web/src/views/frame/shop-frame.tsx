@@ -1,13 +1,13 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { usePathname } from 'next/navigation';
-import { type ReactNode, useEffect, useState, useSyncExternalStore } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { watchPersistence } from '@/storage/persistence';
 import { shopSession, useSession } from '@/storage/session';
 import type { Session } from '@/storage/session-state';
 import { useStoragePlace } from '@/storage/storage-place';
+import { useAddressId } from '@/ui/use-address-id';
 import { FloorConflictsProvider } from './floor-conflicts';
 import { Header } from './header';
 import { LiveStrip } from './live-strip';
@@ -57,22 +57,9 @@ function Sheets() {
   return isWanted ? <FrameSheets /> : null;
 }
 
-const subscribeToNothing = () => () => undefined;
-
-/** The shop the address names. Null in the page as the server has it, which is the same for every shop. */
-function useShopId(): string | null {
-  const pathname = usePathname();
-  const isInBrowser = useSyncExternalStore(
-    subscribeToNothing,
-    () => true,
-    () => false,
-  );
-  return isInBrowser ? (pathname.split('/')[2] ?? null) : null;
-}
-
 /** What every shop view stands in: header, the order of work, the live strip. */
 export function ShopFrame({ children }: { readonly children: ReactNode }) {
-  const id = useShopId();
+  const id = useAddressId();
   // Not how far it is stored: that changes with every edit once more, and only the header says it.
   const session = useSession(useShallow(openOrNot));
   const place = useStoragePlace(({ kind }) => kind);

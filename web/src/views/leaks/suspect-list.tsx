@@ -32,7 +32,7 @@ export function SuspectList({
   readonly oldest: string;
 }) {
   const { among, two } = report.verdict;
-  const areTwo = two !== null && two.probability > 0.5;
+  const areTwo = two?.isLikely === true;
   return (
     <section aria-label="Suspects" className="pt-5">
       <h2 className="text-[18px]">Suspects</h2>

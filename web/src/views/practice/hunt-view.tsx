@@ -2,9 +2,9 @@
 
 import { isWritten, minutesSoFar } from '@frank-gauge/core/practice';
 import Link from 'next/link';
-import { usePathname } from 'next/navigation';
-import { useState, useSyncExternalStore } from 'react';
+import { useState } from 'react';
 import { Button } from '@/ui/button';
+import { useAddressId } from '@/ui/use-address-id';
 import { minutesWords, nameOfPractice, WRITTEN_WORDS } from '@/words/practice-words';
 import { ThemeButton } from '../frame/theme-button';
 import { DebriefPanel } from './debrief-panel';
@@ -15,22 +15,9 @@ import { NameCause } from './name-cause';
 import { Notebook } from './notebook';
 import { type HuntActions, type OpenHunt, useHunt } from './use-hunt';
 
-const subscribeToNothing = () => () => undefined;
-
-/** The practice shop the address names; null in the page as the server has it. */
-function usePracticeId(): string | null {
-  const pathname = usePathname();
-  const isInBrowser = useSyncExternalStore(
-    subscribeToNothing,
-    () => true,
-    () => false,
-  );
-  return isInBrowser ? decodeURIComponent(pathname.split('/')[2] ?? '') : null;
-}
-
 /** A practice shop: measure in it with simulated meters, name what is wrong, and be told. */
 export function HuntView() {
-  const id = usePracticeId();
+  const id = useAddressId();
   const [state, actions] = useHunt(id);
   return (
     <main className="mx-auto max-w-320 px-4 pb-16">

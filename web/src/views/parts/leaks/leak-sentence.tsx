@@ -82,7 +82,7 @@ function Wrong({
   const names = usePlaceNames();
   const [first, ...others] = verdict.among;
   if (!first) return null;
-  if (verdict.two && verdict.two.probability > 0.5) return <Two two={verdict.two} />;
+  if (verdict.two?.isLikely) return <Two two={verdict.two} />;
   const [likeliest] = first.suspects;
   const key = keyOfFault(likeliest.fault);
   const air = suspects.find(({ fault }) => keyOfFault(fault) === key)?.air;
