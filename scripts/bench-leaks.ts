@@ -2,7 +2,7 @@
 // with --json it prints one line of JSON and nothing else. Shops are shared out among a few processes.
 import { fork } from 'node:child_process';
 import { availableParallelism } from 'node:os';
-import { figuresOf, posteriorTime, type Scores, scoreShops } from './bench/leaks';
+import { figuresOf, holdsWhatItSays, posteriorTime, type Scores, scoreShops } from './bench/leaks';
 
 const USUAL = 300;
 const PART = '--part';
@@ -41,8 +41,11 @@ async function main() {
     );
   }
   console.log(`  kind right, three chosen ${percent(figures.kindRight)}`);
-  for (const { said, true: right, n } of figures.calibration) {
-    if (n > 0) console.log(`  said ${percent(said)}  true ${percent(right)}  of ${n}`);
+  for (const decile of figures.calibration) {
+    const { said, true: right, n } = decile;
+    if (n === 0) continue;
+    const judged = holdsWhatItSays(decile) ? '' : ', outside the interval of chance';
+    console.log(`  said ${percent(said)}  true ${percent(right)}  of ${n}${judged}`);
   }
   console.log(
     `  weighed in ${figures.posteriorMs.toFixed(0)} ms (14 drops, 40 readings), the next reading in ${figures.nextReadingMs.toFixed(0)} ms`,

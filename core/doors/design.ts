@@ -35,6 +35,7 @@ export {
   type BendStyle,
   type Candidate,
   type Collector,
+  type Estimate,
   type Fitting,
   type Gate,
   type Hose,

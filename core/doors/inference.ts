@@ -8,13 +8,18 @@ export {
   takeBack,
 } from '../src/inference/believe-fault';
 export {
+  believedEstimate,
+  believeEstimates,
+  type EstimateByReadings,
+} from '../src/inference/estimates-by-readings';
+export {
   type Fault,
   type FaultKind,
   keyOfFault,
 } from '../src/inference/faults';
 export {
-  type JointKind,
-  type JointsToCheck,
+  type JointAt,
+  type JointToCheck,
   jointsToCheck,
 } from '../src/inference/joints-to-check';
 export {

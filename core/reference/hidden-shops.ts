@@ -29,6 +29,8 @@ export interface HiddenShop {
   /** Null: nothing is wrong. */
   readonly fault: Fault | null;
   readonly amount: number;
+  /** What each thing the model is unsure of was drawn as: a factor, by its name among the nuisances. */
+  readonly drawn: ReadonlyMap<string, number>;
   /** What a vane or a manometer reads of what is asked, as an observation; null: it is at an end of its range. */
   readonly read: (asked: Asked) => Observation | null;
 }
@@ -150,7 +152,10 @@ export function hiddenShop(
       meterSigma: METER_SIGMA,
     };
   };
-  return { shop, tree, fault, amount, read };
+  return {
+    ...{ shop, tree, fault, amount, read },
+    drawn: new Map(nuisances.names.map((name, i) => [name, drawn[i] ?? 1])),
+  };
 }
 
 /** Every drop with only its own gate open: what a round reads. */

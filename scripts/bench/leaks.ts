@@ -189,3 +189,20 @@ export function figuresOf(all: readonly Scores[]) {
     nextReadingMs: whole.spent.next / whole.spent.nexts,
   };
 }
+
+/** Standard deviations that 95 % of a normal distribution lie within. */
+const NINETY_FIVE = 1.96;
+
+/**
+ * Whether so many of n places were true as was said of them: within what chance alone does 95 times in 100 (binomial by
+ * its normal approximation, with half a place for continuity).
+ */
+export const holdsWhatItSays = (decile: {
+  readonly said: number;
+  readonly true: number;
+  readonly n: number;
+}): boolean => {
+  const { said, n } = decile;
+  const sigma = Math.sqrt((said * (1 - said)) / n);
+  return Math.abs(decile.true - said) <= NINETY_FIVE * sigma + 0.5 / n;
+};

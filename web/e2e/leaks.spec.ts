@@ -51,6 +51,13 @@ test.describe('on a phone', () => {
     await expect(suspects(page)).toHaveCount(1);
     const joints = page.getByRole('region', { name: 'Check these joints' }).getByRole('listitem');
     await expect(joints.first()).toContainText('Far end');
+    const checked = (await joints.first().textContent()) ?? '';
+    await joints
+      .first()
+      .getByRole('button', { name: /^Tight/ })
+      .tap();
+    await expect(page.getByText('One was tight.')).toBeVisible();
+    await expect(joints.first()).not.toContainText(checked);
 
     await page.getByRole('button', { name: 'I found it and mended it' }).tap();
     await page.getByLabel('Note').fill('Cap off the cleanout.');
@@ -158,6 +165,41 @@ test('an opening that is believed is predicted with, and can be taken back', asy
   await believed.getByRole('button', { name: 'Take back' }).click();
   await expect(finding(page).getByText('The readings point to Far end.')).toBeVisible();
   await expect(believed).toHaveCount(0);
+});
+
+test('what the readings say of the estimates is believed once nothing is wrong, and narrows the predictions', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/leaks');
+  const estimates = page.getByRole('region', { name: 'Estimates' });
+  await expect(estimates.getByText('Find that first; then these can be believed.')).toBeVisible();
+  await expect(estimates.getByRole('button')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Believe it, and predict with it' }).first().click();
+  await expect(finding(page).getByText('No significant difference.')).toBeVisible();
+
+  const hood = estimates.getByRole('listitem').filter({ hasText: 'Table saw’s hood' });
+  await hood.getByRole('button').click();
+  await expect(hood.getByText('believed')).toBeVisible();
+  const believed = page.getByRole('region', { name: 'Believed' });
+  await expect(
+    believed.getByText(/Entry loss of Table saw’s hood: .*estimated ±\s\d+\s%, by readings/),
+  ).toBeVisible();
+  await estimates.getByRole('button', { name: 'Believe all' }).click();
+  await expect(estimates.getByRole('button')).toHaveCount(0);
+  const narrowed = believed.getByText(/ is predicted within ±/);
+  const [now = 0, before = 0] =
+    ((await narrowed.textContent()) ?? '').match(/\d+(?= CFM)/g)?.map(Number) ?? [];
+  expect(now).toBeLessThan(before);
+
+  await believed
+    .getByRole('listitem')
+    .filter({ hasText: 'Table saw’s hood' })
+    .getByRole('button', { name: 'Take back' })
+    .click();
+  await expect(hood.getByRole('button', { name: /^Believe/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  await expect(hood.getByText('believed')).toBeVisible();
 });
 
 test('what is believed of filter, separator and leakage narrows the predictions, and goes back to what it was', async ({

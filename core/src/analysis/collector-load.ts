@@ -18,7 +18,7 @@ import {
 import { plugCarries, plugSuits, startCurrent, TRIPS, wiringCode } from '../collector/plug';
 import { greatestAirPower, shaftPower, staticEfficiency } from '../collector/shaft-power';
 import type { Collector, Media, Shop } from '../design/schema';
-import type { View } from '../network/assemble/setting';
+import { factorsIn, type View } from '../network/assemble/setting';
 import type { ShopSolution } from '../network/solve-shop';
 import { dueLoading } from './due-loading';
 
@@ -119,7 +119,8 @@ export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): C
   const separator = separatorLoad(shop, solution);
   const media = filterOf(shop.collector);
   const loading = view === 'found' ? shop.condition.filterLoading.value : 1;
-  const filter = media && filterLoad(media, loading, separator.caught, shop, solution);
+  const factor = factorsIn(shop, view).filter;
+  const filter = media && filterLoad(media, { loading, factor }, separator.caught, shop, solution);
   const point = { flow: air.flow, pressure: air.rise };
   return {
     shaftPower: power,
@@ -164,20 +165,21 @@ function circuitLoad(code: WiringCode, full: number, breaker: number): CircuitLo
 
 function filterLoad(
   filter: Media,
-  believed: number,
+  believed: { readonly loading: number; readonly factor: number },
   caught: number,
   { collector }: Shop,
   solution: ShopSolution,
 ): FilterLoad {
   const flow = solution.blower.flow - solution.blower.outletLeak;
-  const loading = workingLoading(filter, believed);
-  const dueAt = dueLoading(solution, filter, loading);
+  const loading = workingLoading(filter, believed.loading);
+  const dueAt = dueLoading(solution, filter, loading, believed.factor);
+  const resistance = (at: number) => filterResistance(filter, at) * believed.factor;
   const due = timeToDue(filter, [loading, dueAt], collector.dust.rate, caught);
   return {
     faceVelocity: faceVelocity(flow, filter),
     comfortable: comfortableFaceVelocity(filter.permeability),
-    pressure: filterResistance(filter, loading) * flow,
-    cleanPressure: filterResistance(filter, workingLoading(filter, 1)) * flow,
+    pressure: resistance(loading) * flow,
+    cleanPressure: resistance(workingLoading(filter, 1)) * flow,
     loading,
     dueLoading: dueAt,
     timeToDue: Number.isFinite(due) ? due : null,

@@ -21,8 +21,14 @@ const HALVINGS = 60;
  * `solution`; good to a few per cent of the loading.
  *
  * @param loading as the filter works in `solution`
+ * @param factor on its resistance, as readings have it
  */
-export function dueLoading(solution: ShopSolution, filter: Media, loading: number): number {
+export function dueLoading(
+  solution: ShopSolution,
+  filter: Media,
+  loading: number,
+  factor = 1,
+): number {
   const { blower, network } = solution;
   const through = blower.flow - blower.outletLeak;
   if (!(through > 0)) return LATEST_DUE;
@@ -32,7 +38,7 @@ export function dueLoading(solution: ShopSolution, filter: Media, loading: numbe
     curveInto(out, curve, flow);
     return out.value;
   };
-  const perLoading = filterResistance(filter, 1);
+  const perLoading = factor * filterResistance(filter, 1);
   const cleaned = workingLoading(filter, 1);
   const rest = Math.max(0, blower.rise - perLoading * loading * through) / through ** 2;
 

@@ -3,7 +3,7 @@ import { frictionLoss } from '../duct/friction-law';
 import { type FittingKindId, isFittingKind } from '../fittings/kinds/fitting-kinds';
 import { type Adjoint, differentiate, type NetworkQuantity, quantityIn } from '../network/adjoint';
 import { exhaustOfShop } from '../network/assemble/exhaust-of-shop';
-import { type Factors, NO_CHANGE, type View } from '../network/assemble/setting';
+import { type Factors, factorsIn, NO_CHANGE, type View } from '../network/assemble/setting';
 import type { CompiledNetwork } from '../network/compiled-network';
 import { exhaustInto } from '../network/exhaust-law';
 import { leakInto, openingInto } from '../network/leak-law';
@@ -172,7 +172,8 @@ function exhaustDerivative(
   const out = { pressure: 0, slope: 0, leak: 0 };
   const at = (factor: number) => {
     const moved = { ...factors, [kind]: factors[kind] * factor };
-    const exhaust = exhaustOfShop({ shop, view, factors: moved }, air.density);
+    const setting = { shop, view, factors: factorsIn(shop, view, moved) };
+    const exhaust = exhaustOfShop(setting, air.density);
     exhaustInto(out, exhaust, state.flow, air);
     return out.pressure;
   };

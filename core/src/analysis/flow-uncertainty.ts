@@ -30,10 +30,16 @@ export const ESTIMATE_KINDS = Object.keys(UNCERTAINTY) as readonly EstimateKind[
 /** How far a kind of estimate may be off in a shop, as a share, 95 %: less, where readings say so. */
 export function uncertaintyOf(kind: UncertaintyKind, shop: UncertainShop): number {
   const origin = originOf(kind, shop);
-  return origin?.kind === 'fitted' && origin.uncertainty !== undefined
-    ? Math.min(origin.uncertainty, uncertaintyBefore(kind, shop))
-    : uncertaintyBefore(kind, shop);
+  const corrected = shop.condition.estimates.find(({ of }) => of.kind === kind)?.uncertainty;
+  const believed = origin?.kind === 'fitted' ? origin.uncertainty : undefined;
+  const before = uncertaintyBefore(kind, shop);
+  return Math.min(corrected ?? before, believed ?? before, before);
 }
+
+/** The same of the entry loss of one drop's hood. */
+export const uncertaintyOfHood = (node: string, { condition }: Pick<Shop, 'condition'>): number =>
+  condition.estimates.find(({ of }) => of.kind === 'hood' && of.node === node)?.uncertainty ??
+  UNCERTAINTY.entries;
 
 /**
  * The same without what is believed by readings that were weighed all together: for those readings to be weighed again,
@@ -102,11 +108,16 @@ export function flowSensitivities(
 ): FlowSensitivities {
   const of = sensitivities({ shop, view, compiled, state }, quantity);
   const change = (kind: UncertaintyKind): number => uncertaintyOf(kind, shop) * of.byEstimate[kind];
+  const from = new Map(shop.ducts.runs.map((run) => [run.id, run.from]));
+  const hoods = [...of.byRun.entries].reduce(
+    (sum, [run, by]) => sum + uncertaintyOfHood(from.get(run) ?? '', shop) * by,
+    0,
+  );
   const perArea = holeLeakage(1, compiled.network.air.density);
   return {
     flow: of.value,
     changes: {
-      entries: change('entries'),
+      entries: hoods,
       fittings: change('fittings'),
       friction: change('friction'),
       separator: change('separator'),

@@ -1,5 +1,5 @@
 import type { NewId } from './edit-ducts';
-import type { Candidate, Shop } from './schema';
+import type { Candidate, Estimate, Shop } from './schema';
 
 /** Collectors that are held side by side, the present one among them. */
 export const MOST_COLLECTORS = 4;
@@ -31,6 +31,7 @@ export function swapIn(shop: Shop, id: string, presentName: string): void {
   const present = partsOf(shop.collector);
   shop.candidates[index] = copyOf({ ...chosen, name: presentName, ...present, cost: null });
   Object.assign(shop.collector, copyOf(partsOf(chosen)));
+  shop.condition.estimates = ofOtherCollector(shop.condition.estimates);
 }
 
 /** What makes a collector: the one that stands in the shop, or a candidate for its place. */
@@ -47,4 +48,9 @@ const partsOf = ({ separator, blower, exhaust, assembly }: CollectorParts): Coll
 export const withCandidate = (shop: Shop, candidate: Candidate): Shop => ({
   ...shop,
   collector: { ...shop.collector, ...partsOf(candidate) },
+  condition: { ...shop.condition, estimates: ofOtherCollector(shop.condition.estimates) },
 });
+
+/** What readings say of a separator, a filter and a blower they say of those that were read, and of no others. */
+const ofOtherCollector = (estimates: readonly Estimate[]): Estimate[] =>
+  estimates.filter(({ of }) => of.kind === 'hood' || of.kind === 'leaks');

@@ -223,6 +223,9 @@ export function removeDucts(shop: Shop, runId: string): void {
   condition.sealing.runs = condition.sealing.runs.filter(({ run }) => !runIds.has(run));
   condition.joints.runs = condition.joints.runs.filter(({ run }) => !runIds.has(run));
   condition.holes = condition.holes.filter(({ run }) => !runIds.has(run));
+  condition.estimates = condition.estimates.filter(
+    ({ of }) => of.kind !== 'hood' || !nodeIds.has(of.node),
+  );
   nameDucts(shop);
 }
 

@@ -19,6 +19,9 @@ const PIECES: Partial<Record<Run['pipe'], number>> = { snapLock: 1.524 };
 const GATE_JOINTS = 2;
 const FITTING_JOINTS = 2;
 
+/** Length of the pieces a run's pipe is put together from, m. */
+export const pieceLength = ({ pipe }: Pick<Run, 'pipe'>): number => PIECES[pipe] ?? USUAL_PIECE;
+
 /**
  * Joints of a run's pipe: as counted, or one for every piece of pipe (ten feet, snap-lock five), two for
  * every fitting and gate, one for a hose, and one more where it begins at a wye.
@@ -28,7 +31,7 @@ export function jointCount(run: Run, tree: Pick<DuctTree, 'nodes' | 'into'>): nu
   const length = runLength(run, tree);
   const fittings = run.fittings.reduce((sum, fitting) => sum + piecesOf(fitting), 0);
   return (
-    Math.ceil(length / (PIECES[run.pipe] ?? USUAL_PIECE)) +
+    Math.ceil(length / pieceLength(run)) +
     FITTING_JOINTS * fittings +
     (run.gate ? GATE_JOINTS : 0) +
     (run.hose ? 1 : 0) +

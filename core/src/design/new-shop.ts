@@ -99,6 +99,7 @@ export function newShop(
       joints: { usual: 0, runs: [] },
       pressureSide: { area: 0, origin: { kind: 'assumed' } },
       holes: [],
+      estimates: [],
     },
   };
 }

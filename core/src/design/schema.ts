@@ -13,6 +13,7 @@ import {
   share,
   size,
   turn,
+  when,
 } from '../document/atoms';
 import { assembly } from './assembly-schema';
 import { blower, dust, exhaust, type media, separator } from './collector-schema';
@@ -39,7 +40,7 @@ import {
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 10;
+export const VERSION = 11;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),
@@ -158,6 +159,12 @@ const candidate = z.strictObject({
   cost: z.number().min(0).max(1e9).nullable(),
 });
 
+/** What of the model readings can correct: the loss of one part, all leakage, the blower's pressure, a hood's entry loss. */
+const estimateOf = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.enum(['separator', 'filter', 'leaks', 'blower']) }),
+  z.strictObject({ kind: z.literal('hood'), node: id }),
+]);
+
 /** What wear and leaks are believed, apart from the design. */
 const condition = z.strictObject({
   /** Filter loading: 1 clean, 2–3 seasoned, 5–10 due. */
@@ -180,6 +187,19 @@ const condition = z.strictObject({
   pressureSide: z.strictObject({ area: z.number().min(0).max(1), origin }),
   /** Openings believed to stand in runs, m². */
   holes: z.array(z.strictObject({ run: id, area: z.number().min(0).max(1), origin })),
+  /** Factors on what the model estimates, as readings have it; those not named are 1. */
+  estimates: z
+    .array(
+      z.strictObject({
+        of: estimateOf,
+        factor: z.number().min(0.05).max(20),
+        /** How far it may be off, as a share, 95 times in 100. */
+        uncertainty: z.number().min(0).max(10),
+        /** When the latest of the readings was taken. */
+        on: when,
+      }),
+    )
+    .max(600),
 });
 
 export const shopSchema = z.strictObject({
@@ -213,6 +233,7 @@ export type Candidate = z.infer<typeof candidate>;
 export type Separator = Collector['separator'];
 export type Exhaust = Collector['exhaust'];
 export type Media = z.infer<typeof media>;
+export type Estimate = Shop['condition']['estimates'][number];
 export type Rules = z.infer<typeof rules>;
 export type Assembly = z.infer<typeof assembly>;
 export type MeasuredEnd = z.infer<typeof measuredEnd>;

@@ -12,6 +12,7 @@ import { fromVersion6 } from './from-version-6';
 import { fromVersion7 } from './from-version-7';
 import { fromVersion8 } from './from-version-8';
 import { fromVersion9 } from './from-version-9';
+import { fromVersion10 } from './from-version-10';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -26,6 +27,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion7,
   fromVersion8,
   fromVersion9,
+  fromVersion10,
 ];
 
 export type Migrated =

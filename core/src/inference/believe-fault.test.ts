@@ -108,7 +108,7 @@ describe('a fault that is believed', () => {
       const what: Believed =
         fault.kind === 'opening'
           ? { kind: 'opening', place: believed.condition.holes.length - 1 }
-          : { kind: fault.kind as Exclude<Believed['kind'], 'opening'> };
+          : { kind: fault.kind as 'filter' | 'separator' | 'leakage' };
       takeBack(believed, what);
       expect(believed.condition.sealing.usual).toBeCloseTo(shop.condition.sealing.usual, 9);
       believed.condition.sealing.usual = shop.condition.sealing.usual;

@@ -1,4 +1,5 @@
-import type { Shop } from '../design/schema';
+import type { Estimate, Shop } from '../design/schema';
+import { dropEstimate } from './estimates-by-readings';
 import type { Fault } from './faults';
 import type { Suspect } from './places';
 
@@ -92,7 +93,8 @@ function leakBy({ condition: { sealing, joints, holes } }: Shop, factor: number)
 /** Something that is believed by readings, and can be taken back. */
 export type Believed =
   | { readonly kind: 'opening'; readonly place: number }
-  | { readonly kind: 'filter' | 'separator' | 'leakage' };
+  | { readonly kind: 'filter' | 'separator' | 'leakage' }
+  | { readonly kind: 'estimate'; readonly of: Estimate['of'] };
 
 /** Goes back to what was believed before. Changes the shop it is given. */
 export function takeBack(shop: Shop, believed: Believed): void {
@@ -118,7 +120,10 @@ export function takeBack(shop: Shop, believed: Believed): void {
       const before = sealing.origin && beforeOf(sealing.origin);
       if (before !== undefined && sealing.usual > 0) leakBy(shop, before / sealing.usual);
       delete sealing.origin;
+      return;
     }
+    case 'estimate':
+      dropEstimate(shop, believed.of);
   }
 }
 

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { chanceShop, ownGateRound } from '../../reference/hidden-shops';
 import { plainReadings, treeOf } from '../../reference/plain-readings';
+import { drawnShop } from '../../reference/sample-shops';
+import { jointCount } from '../design/length';
 import { recordWith } from '../journal/journal';
 import type { Reading } from '../journal/reading';
 import { chanceOf } from '../simulate/chance';
@@ -144,6 +146,9 @@ describe('all gates shut', () => {
 });
 
 describe('joints to check', () => {
+  const routed = drawnShop(5);
+  const counting = structuredClone(shop);
+  for (const [i, run] of counting.ducts.runs.entries()) run.joints = 4 + i;
   const [one, other] = tree.upstreamFirst.map(({ id }) => id);
   const openings = [
     { fault: { kind: 'opening', run: one ?? '' } as const, probability: 0.5 },
@@ -162,17 +167,58 @@ describe('joints to check', () => {
     );
   });
 
+  it('are as many as its run has, one by one, and the seam of its pipe', () => {
+    const counted = (of: typeof tree) =>
+      of.upstreamFirst.map((run) => {
+        const opening = { fault: { kind: 'opening', run: run.id } as const, probability: 1 };
+        const joints = jointsToCheck(of, [opening], () => null);
+        expect(new Set(joints.map(({ id }) => id)).size).toBe(joints.length);
+        return joints.reduce((sum, { count }) => sum + count, 0);
+      });
+    for (const of of [tree, treeOf(routed), treeOf(counting)]) {
+      expect(counted(of)).toEqual(of.upstreamFirst.map((run) => 1 + jointCount(run, of)));
+    }
+  });
+
+  it('lie as high as they are drawn: a pipe’s by how far along it is', () => {
+    const run = tree.upstreamFirst.find(({ hose, length }) => !hose && (length ?? 0) > 3.1);
+    if (!run) throw new Error('no long run');
+    const rising = [0, 1, 2].map((z) => ({ x: 0, y: 0, z: z * (run.length ?? 0) }));
+    const joints = jointsToCheck(
+      tree,
+      [{ fault: { kind: 'opening', run: run.id }, probability: 1 }],
+      () => rising.slice(0, 2),
+    );
+    const pipes = joints.filter(({ at }) => at.kind === 'pipe');
+    expect(pipes.length).toBeGreaterThan(1);
+    for (const { at, height } of pipes) {
+      expect(height).toBeCloseTo(at.kind === 'pipe' ? at.along : Number.NaN, 9);
+    }
+  });
+
   it('come later where one needs a ladder, unless they are much likelier', () => {
     const equal = openings.slice(0, 2).map((each) => ({ ...each, probability: 0.4 }));
-    const high = (run: string) => (run === one ? { from: 3, to: 3 } : { from: 1, to: 1 });
-    const joints = jointsToCheck(tree, equal, high);
-    const pipe = (run: string | undefined) =>
-      joints.findIndex((each) => each.run === run && each.kind === 'pipe');
-    const [low, above] = [joints[pipe(other)], joints[pipe(one)]];
-    if (!low || !above) throw new Error('no pipe');
-    if (above.share < 1.6 * low.share) expect(pipe(other)).toBeLessThan(pipe(one));
-    else expect(pipe(one)).toBeLessThan(pipe(other));
+    const level = (z: number) => [0, 20].map((x) => ({ x, y: 0, z }));
+    const joints = jointsToCheck(tree, equal, (run) => level(run === one ? 3 : 1));
+    const seam = (run: string | undefined) =>
+      joints.findIndex((each) => each.run === run && each.at.kind === 'seam');
+    const [low, above] = [joints[seam(other)], joints[seam(one)]];
+    if (!low || !above) throw new Error('no seam');
+    if (above.share < 1.6 * low.share) expect(seam(other)).toBeLessThan(seam(one));
+    else expect(seam(one)).toBeLessThan(seam(other));
     expect(above.height).toBe(3);
+  });
+
+  it('come last once they were found tight, and the others of their run share what they had', () => {
+    const before = jointsToCheck(tree, openings, () => null);
+    const [first] = before;
+    if (!first) throw new Error('no joint');
+    const after = jointsToCheck(tree, openings, () => null, new Set([first.id]));
+    const ofFirst = after.find(({ id }) => id === first.id);
+    expect(ofFirst?.share).toBeLessThan(0.2 * first.share);
+    const ofRun = (list: typeof after) =>
+      list.filter(({ run }) => run === first.run).reduce((sum, { share }) => sum + share, 0);
+    expect(ofRun(after)).toBeCloseTo(ofRun(before), 12);
   });
 });
 

@@ -6,6 +6,11 @@ import type { Reading } from '../journal/reading';
 import { circumstancesOf, type Meters } from '../reading/circumstances';
 import { measuredIn } from '../reading/measured-in';
 import { type AllShut, allShutOf } from './all-shut';
+import {
+  type EstimateByReadings,
+  estimatesByReadings,
+  withoutEstimates,
+} from './estimates-by-readings';
 import { covarianceOf } from './evidence';
 import { keyOfFault, shownMore, withFault } from './faults';
 import { cholesky, whiten } from './least-squares';
@@ -71,6 +76,8 @@ export interface LeakReport {
   readonly allShut: AllShut | null;
   /** The nearest drop against the farthest; null: they were not both read. */
   readonly nearFar: NearFar | null;
+  /** What they say the model's estimates are out by. */
+  readonly estimates: readonly EstimateByReadings[];
 }
 
 /** A report, and what it was made of: for the next reading to be chosen by. */
@@ -82,11 +89,12 @@ export interface MadeReport {
 
 /** What readings of one state of a shop say is wrong with it. Of very many only the latest are weighed. */
 export function reportLeaks(
-  shop: Shop,
+  believed: Shop,
   tree: DuctTree,
   readings: readonly Reading[],
   meters: Meters,
 ): MadeReport {
+  const shop = withoutEstimates(believed);
   const points = new Map(meters.testPoints.map(({ id, at }) => [id, at]));
   const { observations, setAside } = weighReadings(
     shop,
@@ -114,6 +122,7 @@ export function reportLeaks(
       couldShow: couldShowOf(weighed, observations),
       allShut: allShutOf(shop, tree, observations),
       nearFar: nearFarOf(weighed.base, tree, observations, weighed.nuisances),
+      estimates: estimatesByReadings(shop, tree, weighed, observations),
     },
     weighed,
     observations,

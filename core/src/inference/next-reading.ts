@@ -4,13 +4,12 @@ import { runLength } from '../design/length';
 import type { DuctTree } from '../design/topology';
 import { diameterAt } from '../reading/diameter-at';
 import type { Measurand } from '../reading/measurand';
-import { Conditioned } from './conditioned';
-import { type BelievedShop, shownMore } from './faults';
-import { amountSigma, movedBy } from './moved-amount';
-import { gatesKeyOf, isTakenBefore, type Observation, USUAL_SCATTER } from './observations';
+import { conditionedBy } from './conditioned-leader';
+import type { BelievedShop } from './faults';
+import { gatesKeyOf, type Observation, USUAL_SCATTER } from './observations';
 import { keyOfPlace, type Place, placeOfFault } from './places';
 import type { Leader, Weighed } from './posterior';
-import { type Asked, expectedBy } from './predictor';
+import type { Asked } from './predictor';
 
 /** What the user can take a reading with, and whether they would drill a hole for it. */
 export interface Means {
@@ -220,50 +219,14 @@ function judgedOf({ leaders, verdict: { nothing } }: Weighed) {
 }
 
 /** What a suspect expects of further readings, by what the readings so far say of everything it leaves open. */
-function viewOf(
-  weighed: Weighed,
-  { fault, amount, solutions, onTopOf }: Leader,
-  observations: readonly Observation[],
-) {
-  const { base, nuisances } = weighed;
-  const under = onTopOf?.solutions ?? base;
-  const more = (meter: string) =>
-    shownMore(fault, amount, meter) +
-    shownMore(onTopOf?.fault ?? null, onTopOf?.amount ?? 1, meter);
-  const isBefore = (observation: Observation) => isTakenBefore(observation, weighed.began);
-  const moved = fault && fault.kind !== 'meter' ? movedBy(fault, amount, under) : null;
-  const rowOf = (asked: Asked): { ln: number; row: number[] } | null => {
-    const own = expectedBy(solutions, asked, nuisances);
-    if (!own) return null;
-    const other = moved?.solutions.lnOf(asked) ?? null;
-    const byAmount = moved && other !== null ? (other - own.ln) / moved.by : 0;
-    return { ln: own.ln, row: [...own.byNuisance, byAmount] };
-  };
-  /** Of a reading taken before what is wrong began. */
-  const rowBefore = (asked: Asked) => {
-    const own = expectedBy(base, asked, nuisances, true);
-    return own && { ln: own.ln, row: [...own.byNuisance, 0] };
-  };
-  const sigmas = [...nuisances.sigmas, fault ? amountSigma(fault) : 0];
-  const rows = observations.flatMap((observation) => {
-    const own = isBefore(observation) ? rowBefore(observation) : rowOf(observation);
-    return own ? [{ observation, ...own }] : [];
-  });
-  const conditioned = new Conditioned(
-    rows.map(({ observation, ln, row }) => ({
-      observation,
-      residual:
-        observation.ln - ln - (isBefore(observation) ? 0 : more(observation.reading.instrument)),
-      row,
-    })),
-    sigmas,
-  );
+function viewOf(weighed: Weighed, leader: Leader, observations: readonly Observation[]) {
+  const { conditioned, rowOf } = conditionedBy(weighed, leader, observations);
   return {
     expected: (candidate: Candidate) => {
       const own = rowOf(candidate);
       if (!own) return null;
       const { mean, variance } = conditioned.of(own.row);
-      const floor = leastShown(base.believed, candidate) / Math.exp(own.ln);
+      const floor = leastShown(weighed.base.believed, candidate) / Math.exp(own.ln);
       const sigma = Math.hypot(Math.sqrt(variance), METER_SIGMA, OWN_SIGMA, floor);
       return { mean: own.ln + mean, sigma };
     },

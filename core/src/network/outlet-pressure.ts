@@ -1,7 +1,7 @@
 import { airAtSite } from '../air/air-at-site';
 import type { Shop } from '../design/schema';
 import { exhaustOfShop } from './assemble/exhaust-of-shop';
-import { NO_CHANGE, type View } from './assemble/setting';
+import { factorsIn, type View } from './assemble/setting';
 import { exhaustInto } from './exhaust-law';
 
 /**
@@ -11,6 +11,11 @@ import { exhaustInto } from './exhaust-law';
 export function outletPressure(shop: Shop, flow: number, view: View = 'found'): number {
   const air = airAtSite(shop.shop.site);
   const out = { pressure: 0, slope: 0, leak: 0 };
-  exhaustInto(out, exhaustOfShop({ shop, view, factors: NO_CHANGE }, air.density), flow, air);
+  exhaustInto(
+    out,
+    exhaustOfShop({ shop, view, factors: factorsIn(shop, view) }, air.density),
+    flow,
+    air,
+  );
   return out.pressure;
 }

@@ -1,4 +1,4 @@
-import { ESTIMATE_KINDS, uncertaintyOf } from '../analysis/flow-uncertainty';
+import { ESTIMATE_KINDS, uncertaintyOf, uncertaintyOfHood } from '../analysis/flow-uncertainty';
 import { gatesOfDrop } from '../analysis/gate-sets';
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
@@ -44,9 +44,18 @@ export function expectedReading(
   const valueWith = valueBy(NO_CHANGE);
   const value = valueWith(openGates);
   if (value === null) return null;
+  // Hoods that are open draw together; the least certain of them speaks for all.
+  const open = tree.drops.filter((drop) =>
+    [...gatesOfDrop(drop)].every((gate) => openGates.has(gate)),
+  );
+  const ofHoods =
+    open.length === 0
+      ? uncertaintyOf('entries', shop)
+      : Math.max(...open.map(({ id }) => uncertaintyOfHood(id, shop)));
   const changes = ESTIMATE_KINDS.map((kind) => {
     const moved = valueBy({ ...NO_CHANGE, [kind]: 1 + STEP })(openGates);
-    return moved === null ? 0 : ((moved - value) / STEP) * uncertaintyOf(kind, shop);
+    const uncertainty = kind === 'entries' ? ofHoods : uncertaintyOf(kind, shop);
+    return moved === null ? 0 : ((moved - value) / STEP) * uncertainty;
   });
   if (measurand.shows === 'current') changes.push(CURRENT_UNCERTAINTY * value);
   const own = measurand.at.kind === 'port' ? measurand.at.node : null;

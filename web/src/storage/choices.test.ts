@@ -14,6 +14,7 @@ describe('how the bench is looked at', () => {
       drops: {},
       collectors: {},
       parts: {},
+      tight: {},
     });
   });
 

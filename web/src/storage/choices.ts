@@ -16,6 +16,8 @@ export interface Choices {
   readonly collectors: Readonly<Record<string, string>>;
   /** By shop: the part whose details are open. */
   readonly parts: Readonly<Record<string, string>>;
+  /** By shop: the joints found tight in the leak hunt that is on, by their ids. */
+  readonly tight: Readonly<Record<string, readonly string[]>>;
 }
 
 export const useChoices = create<Choices>()(
@@ -27,6 +29,7 @@ export const useChoices = create<Choices>()(
       drops: {},
       collectors: {},
       parts: {},
+      tight: {},
     }),
     { name: 'frank-gauge-choices' },
   ),
@@ -46,4 +49,8 @@ export function choosePart(shop: string, part: string): void {
 
 export function chooseCollector(shop: string, collector: string): void {
   useChoices.setState(({ collectors }) => ({ collectors: { ...collectors, [shop]: collector } }));
+}
+
+export function chooseTight(shop: string, joints: readonly string[]): void {
+  useChoices.setState(({ tight }) => ({ tight: { ...tight, [shop]: joints } }));
 }

@@ -9,7 +9,7 @@ import { lossMethod } from '../../methods/loss-methods';
 import type { Part } from '../network';
 import { bendParts } from './bend-parts';
 import { frictional, lossy } from './part';
-import { isAirtight, type Setting } from './setting';
+import { hoodFactor, isAirtight, type Setting } from './setting';
 
 const SAME = 1e-6;
 
@@ -27,9 +27,14 @@ export function reducerParts(
 }
 
 /** The way in: the port's entry, and what fits the duct of diameter `into` onto it. */
-export function entryParts(port: Port, into: number, setting: Setting): Part[] {
+export function entryParts(
+  port: Port & { readonly node: string },
+  into: number,
+  setting: Setting,
+): Part[] {
   const toOwn = (circleArea(into) / circleArea(port.diameter)) ** 2;
-  const coefficient = port.entryLoss * setting.factors.entries * toOwn;
+  const factor = setting.factors.entries * hoodFactor(port.node, setting);
+  const coefficient = port.entryLoss * factor * toOwn;
   return [
     lossy('entry', 'up', coefficient, port.name),
     ...reducerParts({ from: port.diameter, to: into, on: into }, 'up', setting),

@@ -26,11 +26,32 @@ export const NO_CHANGE: Factors = {
   blower: 1,
 };
 
+/** What estimates are multiplied by in a view: as found by what readings say of them, too. */
+export function factorsIn(shop: Shop, view: View, asked: Factors = NO_CHANGE): Factors {
+  if (view !== 'found') return asked;
+  const factors = { ...asked };
+  for (const { of, factor } of shop.condition.estimates) {
+    if (of.kind !== 'hood') factors[of.kind] *= factor;
+  }
+  return factors;
+}
+
+/** What the entry loss of one drop's hood is multiplied by. */
+export const hoodFactor = (
+  node: string,
+  { shop, view }: Pick<Setting, 'shop' | 'view'>,
+): number => {
+  if (view !== 'found') return 1;
+  const own = shop.condition.estimates.find(({ of }) => of.kind === 'hood' && of.node === node);
+  return own?.factor ?? 1;
+};
+
 /** Everything the parts of a run depend on besides the run. */
 export interface Setting {
   readonly shop: Shop;
   readonly tree: DuctTree;
   readonly view: View;
+  /** With what readings say: see `factorsIn`. */
   readonly factors: Factors;
   readonly isOpen: (run: Run) => boolean;
 }

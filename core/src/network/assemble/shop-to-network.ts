@@ -9,7 +9,7 @@ import { endOfRun, leavingParts } from './junction-parts';
 import { leaksOfRun, seamExponent } from './leaks-of-run';
 import { entryParts, hoseParts, pipeParts } from './run-parts';
 import { separatorSegment } from './separator-segment';
-import { type Factors, isAirtight, NO_CHANGE, type Setting, type View } from './setting';
+import { type Factors, factorsIn, isAirtight, type Setting, type View } from './setting';
 
 export interface NetworkOptions {
   readonly view: View;
@@ -23,7 +23,8 @@ export interface NetworkOptions {
  * parts, the leaks of its condition, and the separator as the last segment before the blower.
  */
 export function shopToNetwork(shop: Shop, tree: DuctTree, options: NetworkOptions): Network {
-  const { view, openGates, factors = NO_CHANGE } = options;
+  const { view, openGates } = options;
+  const factors = factorsIn(shop, view, options.factors);
   const isOpen = (run: Run) =>
     run.gate === null || (openGates ? openGates.has(run.id) : run.gate.open);
   const setting: Setting = { shop, tree, view, factors, isOpen };
@@ -63,7 +64,9 @@ function buildSegments(setting: Setting, density: number): Segment[] {
     const port = isAirtight(run, setting) ? undefined : ports.get(run.from);
     const upstream = port ? 'open' : isFed(run.from) ? 'fed' : 'capped';
     const entry = (into: number) =>
-      port ? entryParts(port, into, setting) : leavingParts(run.from, setting);
+      port
+        ? entryParts({ ...port, node: run.from }, into, setting)
+        : leavingParts(run.from, setting);
     const { seam, hole } = leaksOfRun(run, setting, density);
     if (run.hose && hasHose(run)) {
       const { diameter, length } = run.hose;

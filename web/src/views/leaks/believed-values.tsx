@@ -6,9 +6,10 @@ import { type Believed, takeBack } from '@frank-gauge/core/inference';
 import { formatQuantity, type UnitSystem } from '@frank-gauge/core/quantity';
 import { format } from 'date-fns';
 import { airPart } from '@/model/shop-parts';
-import { useDesign, useSelectedDrop, useUnits } from '@/model/use-design';
+import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
+import { estimateName, estimateOff } from '@/words/estimate-words';
 import type { PlaceNames } from '@/words/fault-words';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
 
@@ -26,7 +27,9 @@ export function BelievedValues() {
   const shop = useDesign();
   const names = usePlaceNames();
   const system = useUnits();
-  const values = believedOf(shop, names, system);
+  const { drops } = useDuctTree();
+  const dropName = (node: string) => drops.find(({ id }) => id === node)?.name ?? node;
+  const values = believedOf(shop, names, dropName, system);
   if (values.length === 0) return null;
   return (
     <section aria-label="Believed" className="pt-5">
@@ -38,7 +41,7 @@ export function BelievedValues() {
       <ul className="border-rule border-t">
         {values.map(({ believed, name, value, origin }) => (
           <li
-            key={`${believed.kind} ${'place' in believed ? believed.place : ''}`}
+            key={`${name} ${'place' in believed ? believed.place : ''}`}
             className="flex items-center gap-2 border-rule border-b py-1"
           >
             <span>
@@ -64,11 +67,16 @@ export function BelievedValues() {
   );
 }
 
-function believedOf(shop: Shop, names: PlaceNames, system: UnitSystem): Value[] {
+function believedOf(
+  shop: Shop,
+  names: PlaceNames,
+  dropName: (node: string) => string,
+  system: UnitSystem,
+): Value[] {
   const { condition, collector } = shop;
   const ofReadings = (origin: Origin | undefined): origin is Extract<Origin, { kind: 'fitted' }> =>
     origin?.kind === 'fitted' && origin.uncertainty !== undefined;
-  const { filterLoading, sealing, holes } = condition;
+  const { filterLoading, sealing, holes, estimates } = condition;
   const { separator } = collector;
   return [
     ...holes.map(({ run, area, origin }, place) => ({
@@ -107,6 +115,12 @@ function believedOf(shop: Shop, names: PlaceNames, system: UnitSystem): Value[] 
           },
         ]
       : []),
+    ...estimates.map(({ of, factor, uncertainty, on }) => ({
+      believed: { kind: 'estimate', of } as const,
+      name: estimateName(of, dropName),
+      value: estimateOff(factor),
+      origin: { kind: 'fitted', on, uncertainty } as const,
+    })),
   ];
 }
 
@@ -128,6 +142,7 @@ const asEstimated = (shop: Shop): Shop => ({
     ...shop.condition,
     filterLoading: { ...shop.condition.filterLoading, origin: { kind: 'assumed' } },
     sealing: { ...shop.condition.sealing, origin: { kind: 'assumed' } },
+    estimates: [],
   },
 });
 

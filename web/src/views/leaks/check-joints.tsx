@@ -1,22 +1,53 @@
 'use client';
 
-import { type JointKind, jointsToCheck, type LeakReport } from '@frank-gauge/core/inference';
-import { formatShort } from '@frank-gauge/core/quantity';
+import { type JointAt, jointsToCheck, type LeakReport } from '@frank-gauge/core/inference';
+import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useMemo } from 'react';
-import { useDuctLines, useDuctTree, useUnits } from '@/model/use-design';
+import { useDesign, useDuctLines, useDuctTree, useUnits } from '@/model/use-design';
+import { chooseTight, useChoices } from '@/storage/choices';
+import { Button } from '@/ui/button';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
 
 /** So many are named: those after them are hardly worth a ladder. */
 const MOST_NAMED = 6;
+const NONE: readonly string[] = [];
 
-/** What the joints of a kind are called: one, and several. */
-const JOINT_WORDS: Readonly<Record<JointKind, readonly [string, string]>> = {
-  hose: ['where the hose is clamped on', 'where the hose is clamped on'],
-  gate: ['both sides of the gate', 'both sides of the gate'],
-  wye: ['the joint behind its wye', 'the joint behind its wye'],
-  fittings: ['the ends of its elbows and fittings', 'the ends of its elbows and fittings'],
-  pipe: ['the pipe’s seam', 'the joints and the seam of its pipe'],
+const FITTING_WORDS = {
+  elbow: 'elbow',
+  pair: 'elbow',
+  flapDamper: 'flap damper',
+  other: 'fitting',
+} as const;
+
+/** English ordinals, as far as a run has fittings. */
+const ordinal = (n: number): string => {
+  const rule = new Intl.PluralRules('en', { type: 'ordinal' }).select(n);
+  return `${n}${{ one: 'st', two: 'nd', few: 'rd', other: 'th', zero: 'th', many: 'th' }[rule]}`;
 };
+
+/** What is gone over at a joint. */
+function jointWords(at: JointAt, system: UnitSystem): string {
+  switch (at.kind) {
+    case 'hose':
+      return 'where the hose is clamped on';
+    case 'gate':
+      return 'both sides of the gate';
+    case 'wye':
+      return 'the joint behind its wye';
+    case 'seam':
+      return 'the seam of its pipe';
+    case 'counted':
+      return 'the other joints of its pipe';
+    case 'fitting': {
+      const name = FITTING_WORDS[at.fitting];
+      return at.of === 1
+        ? `both ends of the ${name}`
+        : `both ends of the ${ordinal(at.nth)} ${name} from the machine’s end`;
+    }
+    case 'pipe':
+      return `the pipe joint ${formatShort(at.along, 'length', system)} from the machine’s end`;
+  }
+}
 
 /** Joints where an opening may be, in the order worth going over them with smoke, a hand or soap. */
 export function CheckJoints({ report: { verdict } }: { readonly report: LeakReport }) {
@@ -24,15 +55,19 @@ export function CheckJoints({ report: { verdict } }: { readonly report: LeakRepo
   const lines = useDuctLines();
   const system = useUnits();
   const names = usePlaceNames();
-  const joints = useMemo(() => {
+  const shop = useDesign(({ id }) => id);
+  const tight = useChoices((choices) => choices.tight[shop] ?? NONE);
+  const { left, found } = useMemo(() => {
     const openings = verdict.among.flatMap(({ suspects }) => suspects);
-    return jointsToCheck(tree, openings, (run) => {
-      const points = lines.lines.get(run)?.points;
-      const [from, to] = [points?.[0], points?.at(-1)];
-      return from && to ? { from: from.z, to: to.z } : null;
-    }).slice(0, MOST_NAMED);
-  }, [tree, lines, verdict]);
-  if (joints.length === 0) return null;
+    const known = new Set(tight);
+    const pointsOf = (run: string) => lines.lines.get(run)?.points ?? null;
+    const joints = jointsToCheck(tree, openings, pointsOf, known);
+    return {
+      left: joints.filter(({ id }) => !known.has(id)).slice(0, MOST_NAMED),
+      found: joints.filter(({ id }) => known.has(id)),
+    };
+  }, [tree, lines, verdict, tight]);
+  if (left.length + found.length === 0) return null;
   return (
     <section aria-label="Check these joints" className="pt-5">
       <h2 className="text-[18px]">Check these joints, in this order</h2>
@@ -40,20 +75,41 @@ export function CheckJoints({ report: { verdict } }: { readonly report: LeakRepo
         With the gates shut and the blower on, by smoke, a damp hand or soap. Never a flame near
         dust; hands away from the impeller; on a ladder keep one hand for yourself.
       </p>
+      {left.length === 0 && (
+        <p className="pt-1">
+          Every joint here was tight. Take another reading, or go over them once more: a hand misses
+          an opening now and then.
+        </p>
+      )}
       <ol className="border-rule border-t">
-        {joints.map(({ run, kind, count, height }, i) => (
-          <li key={`${run} ${kind}`} className="flex gap-2 border-rule border-b py-1">
+        {left.map(({ id, run, at, height }, i) => (
+          <li key={id} className="flex items-center gap-2 border-rule border-b py-1">
             <span className="w-5 shrink-0 text-right font-figure text-quiet">{i + 1}</span>
             <span>
-              <span className="font-semibold">{names.run(run)}</span>:{' '}
-              {JOINT_WORDS[kind][count === 1 ? 0 : 1]}
+              <span className="font-semibold">{names.run(run)}</span>: {jointWords(at, system)}
               {height !== null && (
                 <span className="text-quiet">, {formatShort(height, 'length', system)} up</span>
               )}
             </span>
+            <Button
+              look="quiet"
+              className="ml-auto shrink-0"
+              aria-label={`Tight: ${names.run(run)}, ${jointWords(at, system)}`}
+              onClick={() => chooseTight(shop, [...tight, id])}
+            >
+              Tight
+            </Button>
           </li>
         ))}
       </ol>
+      {found.length > 0 && (
+        <p className="flex items-center gap-2 pt-1 text-[14px] text-quiet">
+          {found.length === 1 ? 'One was tight.' : `${found.length} were tight.`}
+          <Button look="quiet" onClick={() => chooseTight(shop, [])}>
+            Check them again
+          </Button>
+        </p>
+      )}
     </section>
   );
 }

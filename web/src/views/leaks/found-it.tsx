@@ -6,6 +6,8 @@ import { type EventKind, recordWith } from '@frank-gauge/core/journal';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { useDesign } from '@/model/use-design';
+import { chooseTight } from '@/storage/choices';
 import { record } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -60,6 +62,7 @@ function FoundForm({ suspects, onDone }: Props) {
   const [note, setNote] = useState('');
   const [refusal, setRefusal] = useState<string | null>(null);
   const adopt = useAdopt();
+  const shop = useDesign(({ id }) => id);
   const suspect = suspects[chosen] ?? suspects[0];
   if (!suspect) return null;
   const describe = ({ fault }: ReportedSuspect) =>
@@ -87,6 +90,7 @@ function FoundForm({ suspects, onDone }: Props) {
     );
     setRefusal(why);
     if (why !== null) return;
+    chooseTight(shop, []);
     toast(`Logged: ${EVENT_NAMES[kind]}`, {
       action: { label: 'Undo', onClick: () => void undoAloud() },
     });

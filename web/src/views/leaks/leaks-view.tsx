@@ -22,27 +22,35 @@ const BelievedValues = dynamic(
   () => import('./believed-values').then((module) => module.BelievedValues),
   { loading: PartLoading },
 );
+const Estimates = dynamic(() => import('./estimates').then((module) => module.Estimates), {
+  loading: PartLoading,
+});
 const HuntCases = dynamic(() => import('./hunt-cases').then((module) => module.HuntCases), {
   loading: PartLoading,
 });
 
-/** When the oldest of some readings was taken. */
-const oldestOf = (readings: readonly Reading[]): string =>
-  readings.toSorted((a, b) => timeOf(a) - timeOf(b))[0]?.at ?? new Date(0).toISOString();
+/** When the oldest and the latest of some readings were taken. */
+function timesOf(readings: readonly Reading[]): { oldest: string; latest: string } {
+  const inOrder = readings.toSorted((a, b) => timeOf(a) - timeOf(b));
+  const never = new Date(0).toISOString();
+  return { oldest: inOrder[0]?.at ?? never, latest: inOrder.at(-1)?.at ?? never };
+}
 
 /** Where the air goes: what all readings since the latest change say is wrong, how sure, and what to measure next. */
 export function LeaksView() {
   const leaks = useLeaks();
   const tree = useDuctTree();
   const isBelieving = useDesign(
-    ({ condition: { holes, filterLoading, sealing }, collector: { separator } }) =>
+    ({ condition: { holes, filterLoading, sealing, estimates }, collector: { separator } }) =>
       holes.length > 0 ||
+      estimates.length > 0 ||
       [filterLoading.origin, sealing.origin, separator.origin].some(
         (origin) => origin?.kind === 'fitted',
       ),
   );
   const hasCases = useJournal((journal) => journal.events.some(({ isHunt }) => isHunt));
   const { report } = leaks;
+  const { oldest, latest } = timesOf(leaks.readings);
   return (
     // On a phone what to do comes before the readings it follows from.
     <div className="flex flex-col md:grid md:h-full md:grid-cols-[minmax(0,1fr)_380px] md:overflow-hidden">
@@ -74,7 +82,7 @@ export function LeaksView() {
             <MeasureNext leaks={leaks} />
             {report.verdict.isWrong && (
               <>
-                <SuspectList report={report} oldest={oldestOf(leaks.readings)} />
+                <SuspectList report={report} oldest={oldest} />
                 <CheckJoints report={report} />
                 <FoundIt report={report} />
               </>
@@ -82,6 +90,7 @@ export function LeaksView() {
           </>
         )}
         {isBelieving && <BelievedValues />}
+        {report && <Estimates report={report} latest={latest} />}
         {hasCases && <HuntCases />}
         <AllShutFinding found={report?.allShut ?? null} />
         <NearAndFar found={report?.nearFar ?? null} />
