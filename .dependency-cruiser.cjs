@@ -35,6 +35,7 @@ const ROOMS = [
   'sources',
   'api',
   'improve',
+  'advice',
   'practice',
 ];
 
@@ -151,6 +152,19 @@ const MAY_IMPORT = {
     'routing',
     'network',
     'analysis',
+  ],
+  advice: [
+    'catalogue',
+    'quantity',
+    'duct',
+    'fittings',
+    'collector',
+    'design',
+    'assembly',
+    'routing',
+    'network',
+    'analysis',
+    'inference',
   ],
   practice: [
     'quantity',

@@ -1,5 +1,6 @@
 // npm run bench:leaks: how well the fault of a hidden shop is named, and how fast. A number after it says how many shops;
-// with --json it prints one line of JSON and nothing else. Shops are shared out among a few processes.
+// with --json it prints one line of JSON and nothing else. Mostly two drops meet a main at one place; with --one-at-a-joint
+// each has a joint of its own, and there are twice as many places to look at. Shops are shared out among a few processes.
 import { fork } from 'node:child_process';
 import { availableParallelism } from 'node:os';
 import { figuresOf, holdsWhatItSays, posteriorTime, type Scores, scoreShops } from './bench/leaks';
@@ -9,12 +10,17 @@ const PART = '--part';
 const PROCESSES = 4;
 
 const words = process.argv.slice(2);
+const ONE = '--one-at-a-joint';
+const atJoint = words.includes(ONE) ? 'one' : 'mostly two';
 const shops = Number(words.find((word) => /^\d+$/.test(word)) ?? USUAL);
 
 /** One process's share of the shops, scored there. */
 const scoredElsewhere = (part: number, parts: number) =>
   new Promise<Scores>((resolve, reject) => {
-    const child = fork(process.argv[1] ?? '', [PART, `${part}/${parts}`, `${shops}`]);
+    const child = fork(process.argv[1] ?? '', [
+      ...[PART, `${part}/${parts}`, `${shops}`],
+      ...(atJoint === 'one' ? [ONE] : []),
+    ]);
     child.on('message', (scores) => resolve(scores as Scores));
     child.on('exit', (code) => reject(new Error(`a share of the shops ended with ${code}`)));
   });
@@ -24,7 +30,7 @@ async function main() {
   const scores = await Promise.all(
     Array.from({ length: parts }, (_, part) => scoredElsewhere(part, parts)),
   );
-  const figures = { ...figuresOf(scores), posteriorMs: posteriorTime() };
+  const figures = { ...figuresOf(scores), posteriorMs: posteriorTime(atJoint) };
   if (words.includes('--json')) {
     console.log(JSON.stringify(figures));
     return;
@@ -56,5 +62,5 @@ const at = words.indexOf(PART);
 if (at < 0) await main();
 else {
   const [part = 0, parts = 1] = (words[at + 1] ?? '').split('/').map(Number);
-  process.send?.(scoreShops(part, shops, parts));
+  process.send?.(scoreShops(part, shops, parts, atJoint));
 }

@@ -6,7 +6,6 @@ import { build, CHROMIUM, freePort, isBuilt, ROOT, startApp } from './machine.mj
 
 const PICTURES = [
   { name: 'floor', path: 'floor', press: 'Planer drop' },
-  { name: 'floor-isometric', path: 'floor', look: 'Isometric' },
   { name: 'floor-3d-dark', path: 'floor', look: '3D', theme: 'dark' },
   { name: 'collector', path: 'collector' },
   { name: 'elevation', path: 'collector/elevation' },
@@ -18,6 +17,7 @@ const PICTURES = [
   { name: 'log', path: 'log' },
   { name: 'history', path: 'log/history' },
   { name: 'leaks', path: 'leaks' },
+  { name: 'improve', path: 'improve' },
   { name: 'round-phone', path: 'log/round', width: 390, height: 844, start: true },
   { name: 'air-phone', path: 'air', width: 390, height: 844 },
   { name: 'log-phone', path: 'log/points', width: 390, height: 844, press: 'Planer' },

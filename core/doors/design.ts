@@ -52,6 +52,7 @@ export {
   VERSION,
 } from '../src/design/schema';
 export type { Drop, DuctTree } from '../src/design/topology';
+export { usualAdvice } from '../src/design/usual-advice';
 export {
   changesBetween,
   type DocumentChange,

@@ -35,8 +35,19 @@ export interface HiddenShop {
   readonly read: (asked: Asked) => Observation | null;
 }
 
+/**
+ * How many drops meet a main at one place: one at each joint, so that a shop has twice as many runs as drops; or mostly
+ * two, by a double wye, which makes about twenty runs of fourteen drops.
+ */
+export type DropsAtJoint = 'one' | 'mostly two';
+const SECOND_DROP = 0.95;
+
 /** A shop of so many drops by chance: a main with joints, now and then a branch of it, hoses of any length. */
-export function chanceShop(drops: number, { uniform }: Chance): Shop {
+export function chanceShop(
+  drops: number,
+  { uniform }: Chance,
+  atJoint: DropsAtJoint = 'one',
+): Shop {
   const between = (least: number, most: number) => least + (most - least) * uniform();
   const blower = blowerOfClass(drops > 9 ? 'five' : 'three', 'us');
   const shop = newShop('hidden', 'Hidden', 'us', blower.curve);
@@ -74,10 +85,15 @@ export function chanceShop(drops: number, { uniform }: Chance): Shop {
       let branch = piece(joint, narrow, 1.5, 4);
       for (let i = 0; i < 2 + Math.floor(2 * uniform()) && hung < drops; i++) {
         hang(branch, hung++);
-        branch = piece(branch, narrow, 1, 2.5);
+        const isShared = atJoint === 'mostly two' && uniform() < SECOND_DROP;
+        if (!isShared) branch = piece(branch, narrow, 1, 2.5);
       }
       hang(branch, hung++);
-    } else hang(joint, hung++);
+    } else {
+      hang(joint, hung++);
+      const isDouble = atJoint === 'mostly two' && hung < drops && uniform() < SECOND_DROP;
+      if (isDouble) hang(joint, hung++);
+    }
     if (hung < drops) joint = piece(joint, hung < drops / 2 ? wide : narrow, 1, 4);
   }
   return shop;
@@ -109,10 +125,11 @@ export function hiddenShop(
   seed: number,
   kind: (typeof HIDDEN_KINDS)[number] | null,
   drops: number | null = null,
+  atJoint: DropsAtJoint = 'one',
 ): HiddenShop {
   const chance = chanceOf(seed);
   const { uniform, normal } = chance;
-  const shop = chanceShop(drops ?? 4 + Math.floor(9 * uniform()), chance);
+  const shop = chanceShop(drops ?? 4 + Math.floor(9 * uniform()), chance, atJoint);
   const arranged = arrangeDucts(shop);
   if (!arranged.ok) throw new Error('no tree');
   const { tree } = arranged;

@@ -159,7 +159,7 @@ const dropJoints = (drop: number) => (drop < 8 ? 7 : 6);
  * A 5 hp collector with a cyclone and two usual cartridges on 150 ft of metal duct: a main of 6 in. that
  * goes on in 5, ten drops with 4-in. gates, the farthest 60 ft away, read at each open gate in turn.
  */
-function tenDrops(): Shop {
+export function tenDrops(): Shop {
   const shop = newShop('s', 'Ten drops', 'us', []);
   const newId = counter();
   shop.collector.blower = blowerOfClass('five', 'us');

@@ -2,6 +2,7 @@
 // the program chose, with and without air speeds inside the ducts. Shops, faults and readings are drawn by seed; in
 // every shop all that the model is unsure of is drawn too.
 import {
+  type DropsAtJoint,
   HIDDEN_KINDS,
   type HiddenShop,
   hiddenShop,
@@ -125,10 +126,16 @@ function chosen(
 }
 
 /** Every so many-th hidden shop, from one of them on. */
-export function scoreShops(from: number, below: number, step: number): Scores {
+export function scoreShops(
+  from: number,
+  below: number,
+  step: number,
+  atJoint: DropsAtJoint,
+): Scores {
   const scores = newScores();
   for (let i = from; i < below; i += step) {
-    const hidden = hiddenShop(7919 * (i + 1), OF_TWELVE[i % OF_TWELVE.length] ?? null);
+    const kind = OF_TWELVE[i % OF_TWELVE.length] ?? null;
+    const hidden = hiddenShop(7919 * (i + 1), kind, null, atJoint);
     const own = ownGateRound(hidden).flatMap((asked) => hidden.read(asked) ?? []);
     const weighed = weighFaults(hidden.shop, hidden.tree, own);
     count(scores.own, hidden, weighed.verdict);
@@ -139,8 +146,8 @@ export function scoreShops(from: number, below: number, step: number): Scores {
 }
 
 /** Forty readings of a shop of fourteen drops, weighed a few times: the middle one, ms. */
-export function posteriorTime(): number {
-  const large = hiddenShop(1, 'opening', 14);
+export function posteriorTime(atJoint: DropsAtJoint): number {
+  const large = hiddenShop(1, 'opening', 14, atJoint);
   const means = { air: 'vane', pressure: 'gauge', mayOpenDucts: true };
   const asked = [...ownGateRound(large), ...candidatesOf(large.tree, means)].slice(0, 40);
   const observations = asked.flatMap((each) => large.read(each) ?? []);

@@ -178,6 +178,7 @@ for (const theme of ['light', 'dark'] as const) {
     'log/table',
     'log/weighings',
     'leaks',
+    'improve',
     'shops',
     'sources',
     'practice',
@@ -233,7 +234,16 @@ for (const system of ['US', 'SI']) {
     test.setTimeout(120_000);
     await openDemo(page);
     await page.getByRole('radio', { name: system, exact: true }).click();
-    for (const view of ['floor', 'collector', ...BENCHES, 'air', 'log', ...LOG_BENCHES, 'leaks']) {
+    for (const view of [
+      'floor',
+      'collector',
+      ...BENCHES,
+      'air',
+      'log',
+      ...LOG_BENCHES,
+      'leaks',
+      'improve',
+    ]) {
       await page.goto(`/shop/heron-slip/${view}`);
       await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();
       for (const width of [390, 820, 1024]) {

@@ -17,6 +17,7 @@ const VIEWS = [
   'log/weighings',
   'log/instruments',
   'leaks',
+  'improve',
 ] as const;
 
 /** What opens details; menus open too, but hold no fields. */

@@ -1,5 +1,6 @@
 import { toSI } from '../quantity/units';
 import { FORMAT, type Shop, VERSION } from './schema';
+import { usualAdvice } from './usual-advice';
 import { usualAssembly } from './usual-assembly';
 
 /** Vinyl tape, m: common practice, no source. */
@@ -101,5 +102,6 @@ export function newShop(
       holes: [],
       estimates: [],
     },
+    advice: usualAdvice(),
   };
 }

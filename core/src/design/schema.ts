@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FRICTION_METHODS, JUNCTION_METHODS } from '../catalogue/ids';
+import { PRICE_IDS } from '../catalogue/price-ids';
 import {
   coordinate,
   diameter,
@@ -27,6 +28,7 @@ import {
   type node,
   type run,
 } from './duct-schema';
+import { usualAdvice } from './usual-advice';
 
 /**
  * The design of a shop, version 6: what is drawn, solved and undone. Everything in SI. Identifiers are
@@ -199,7 +201,35 @@ const condition = z.strictObject({
         on: when,
       }),
     )
-    .max(600),
+    .max(600)
+    .default([]),
+});
+
+/** How much something weighs: 0 nothing, 1 as usual. */
+const weight = z.number().min(0).max(5);
+
+/** What improvements are ranked by. */
+const advice = z.strictObject({
+  /** What may be spent, in the shop's money; null: not said. */
+  budget: z.number().min(0).max(1e9).nullable(),
+  weights: z.strictObject({
+    /** Air at the drop that is furthest short. */
+    worst: weight,
+    /** How likely each drop is to get what it needs. */
+    met: weight,
+    money: weight,
+    hours: weight,
+    noise: weight,
+  }),
+  /** What is out of the question in this house. */
+  rules: z.strictObject({
+    noNewCircuit: z.boolean(),
+    noNewBlower: z.boolean(),
+    /** Nothing may stand higher, m; null: as the ceiling has it. */
+    highest: z.number().min(0.1).max(30).nullable(),
+  }),
+  /** In the shop's money; what is not named is as estimated. */
+  prices: z.partialRecord(z.enum(PRICE_IDS), z.number().min(0).max(1e7)),
 });
 
 export const shopSchema = z.strictObject({
@@ -213,6 +243,7 @@ export const shopSchema = z.strictObject({
   candidates: z.array(candidate).max(3),
   ducts,
   condition,
+  advice: advice.default(usualAdvice),
 });
 
 export type Shop = z.infer<typeof shopSchema>;

@@ -3,6 +3,7 @@ import { STANDARD_DENSITY } from '../air/air-at-site';
 import { BLOWER_CLASS_IDS, type BlowerClassId, blowerOfClass } from '../collector/blower-classes';
 import { estimatedCurve } from '../collector/estimated-curve';
 import { type Shop, VERSION } from '../design/schema';
+import { usualAdvice } from '../design/usual-advice';
 import { emptyJournal } from '../journal/journal';
 import { solveShop } from '../network/solve-shop';
 import { fromSI, toSI } from '../quantity/units';
@@ -82,6 +83,7 @@ const inPresent = <Design extends { readonly condition: object }>(design: Design
   ...design,
   version: VERSION,
   condition: { ...design.condition, estimates: [] },
+  advice: usualAdvice(),
 });
 
 describe('a kept file', () => {

@@ -1,5 +1,8 @@
-import type { Shop } from '@frank-gauge/core/design';
+import { type Shop, usualAdvice } from '@frank-gauge/core/design';
 import { createSelector } from 'reselect';
+
+/** What improvements are ranked by says nothing of the air. */
+const ADVICE = usualAdvice();
 
 /**
  * What the air of a shop depends on, one object by identity: it stays the same object until one of these
@@ -31,6 +34,7 @@ export const airPart = createSelector(
     candidates: [],
     ducts,
     condition,
+    advice: ADVICE,
   }),
 );
 

@@ -276,6 +276,29 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
       },
     ],
   },
+  {
+    path: 'improve',
+    name: 'Improve',
+    purpose:
+      'See what is worth doing next, what it brings at each drop, what it costs, and when to keep what you have.',
+    first:
+      'Read the first sentence; put it into the design to see it everywhere, or type a budget and see what that buys.',
+    terms: [
+      {
+        term: 'Point',
+        means:
+          'one per cent of what the worst drop needs; money, hours and noise are weighed against it',
+      },
+      {
+        term: 'Package',
+        means: 'improvements made together, solved as one: what one takes from another counts',
+      },
+      {
+        term: 'Has enough',
+        means: 'how likely a drop gets the airflow it needs, by what the model is unsure of',
+      },
+    ],
+  },
 ];
 
 /** What the view at an address of a shop is about. */

@@ -1,3 +1,10 @@
+import {
+  improvementsOf,
+  type Packages,
+  packImprovements,
+  type Ranking,
+  rankImprovements,
+} from '@frank-gauge/core/advice';
 import { everyGateSet, type OverSets } from '@frank-gauge/core/analysis';
 import type { DuctTree, Shop } from '@frank-gauge/core/design';
 import {
@@ -176,6 +183,23 @@ const engine = {
   ): Debrief | null {
     const made = practiceOf(id);
     return made && debriefOf(made, hunt, named, onProgress);
+  },
+  /** What could be done to a shop, ranked, and what amounts of money buy; the best so far while it is at it. */
+  advise(
+    shop: Shop,
+    onRanked: (ranking: Ranking) => void,
+    onPacked: (ranking: Ranking, packages: Packages) => void,
+  ): { readonly ranking: Ranking; readonly packages: Packages | null } | null {
+    const arranged = arrangeDucts(shop);
+    const ranking = arranged.ok
+      ? rankImprovements(shop, arranged.tree, { onProgress: onRanked })
+      : null;
+    if (!arranged.ok || !ranking) return null;
+    onRanked(ranking);
+    const packages = packImprovements(shop, improvementsOf(shop, arranged.tree), ranking.ranked, {
+      onProgress: (found) => onPacked(ranking, found),
+    });
+    return { ranking, packages };
   },
   gateSets(shop: Shop, view: View, onProgress: (done: number) => void): OverSets | null {
     const arranged = arrangeDucts(shop);

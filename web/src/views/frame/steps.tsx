@@ -15,6 +15,7 @@ export const STEPS = [
   { path: 'air', name: 'Air' },
   { path: 'log', name: 'Log' },
   { path: 'leaks', name: 'Leaks' },
+  { path: 'improve', name: 'Improve' },
 ] as const;
 
 /** What there is to do at the steps that have more than one bench. */
@@ -68,6 +69,7 @@ export function Steps({ id }: { readonly id: string }) {
           : { sign: '✓', says: 'every drop has enough' },
     log:
       readings === 0 ? { sign: '…', says: 'no readings yet' } : { sign: '✓', says: 'has readings' },
+    improve: null,
     leaks: readings === 0 ? { sign: '…', says: 'no readings yet' } : null,
   };
   return (
@@ -123,7 +125,7 @@ const StepLink = memo(function StepLink({ address, number, name, isHere, sign, s
       aria-current={isHere ? 'page' : undefined}
       className="flex min-h-11 min-w-0 flex-1 items-center justify-center gap-1 px-1 font-medium font-name text-[15px] sm:gap-2 sm:px-3 sm:text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2"
     >
-      <span className="grid size-4.5 shrink-0 place-items-center rounded-full sm:size-5 border border-current font-figure text-[12px]">
+      <span className="shrink-0 border-current font-figure text-[12px] max-sm:sr-only sm:grid sm:size-5 sm:place-items-center sm:rounded-full sm:border">
         {number}
       </span>
       <span className="md:col-span-2 md:row-start-2">{name}</span>

@@ -1,0 +1,14 @@
+/** What to do next to a shop, what it is worth, and what a budget buys. */
+
+export type { DropOutcome, Evaluation } from '../src/advice/evaluate';
+export type { Broken } from '../src/advice/house-rules';
+export type { Work } from '../src/advice/improvement';
+export { improvementsOf } from '../src/advice/improvements-of';
+export { type Package, type Packages, packImprovements, withinBudget } from '../src/advice/pack';
+export { PRICED_DIAMETER, PRICES, type PriceLine, priceOf } from '../src/advice/price-book';
+export {
+  type DropGain,
+  type RankedImprovement,
+  type Ranking,
+  rankImprovements,
+} from '../src/advice/rank';

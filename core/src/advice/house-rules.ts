@@ -1,0 +1,30 @@
+import type { Shop } from '../design/schema';
+import type { Evaluation } from './evaluate';
+import type { Improvement } from './improvement';
+
+/** What an improvement breaks. */
+export type Broken = 'new circuit' | 'new blower' | 'too high' | 'over its circuit';
+
+/** Height something may stand too high by without anyone minding, m. */
+const SAME = 1e-3;
+
+/** The house's rules, and its circuit, that an improvement breaks and the shop does not break already. */
+export function brokenRules(
+  { work, buys }: Improvement,
+  before: Evaluation,
+  after: Evaluation,
+  { rules }: Pick<Shop['advice'], 'rules'>,
+): Broken[] {
+  const isNewBlower = work.kind === 'blower' || work.kind === 'candidate';
+  const { highest } = rules;
+  const isTooHigh =
+    highest !== null && after.height > highest + SAME && after.height > before.height + SAME;
+  return [
+    ...(rules.noNewCircuit && buys.some(({ item }) => item === 'circuit')
+      ? ['new circuit' as const]
+      : []),
+    ...(rules.noNewBlower && isNewBlower ? ['new blower' as const] : []),
+    ...(isTooHigh ? ['too high' as const] : []),
+    ...(after.isOverCircuit && !before.isOverCircuit ? ['over its circuit' as const] : []),
+  ];
+}

@@ -1,0 +1,96 @@
+import type { SeparatorKind } from '../catalogue/ids';
+import type { PriceId } from '../catalogue/price-ids';
+import type { BlowerClassId } from '../collector/blower-classes';
+import type { Shop } from '../design/schema';
+import { PRICED_DIAMETER, PRICES, priceOf } from './price-book';
+
+/** What is done, and where; lengths and diameters in m. */
+export type Work =
+  | { readonly kind: 'clean the filter' }
+  | { readonly kind: 'cartridge'; readonly area: number }
+  | { readonly kind: 'seal all joints'; readonly joints: number }
+  | { readonly kind: 'seal a run'; readonly run: string; readonly joints: number }
+  | { readonly kind: 'seal the opening'; readonly run: string }
+  | { readonly kind: 'seal behind the blower' }
+  | { readonly kind: 'stretch the hose'; readonly run: string }
+  | {
+      readonly kind: 'pipe for hose' | 'wider hose';
+      readonly run: string;
+      readonly from: number;
+      readonly to: number;
+    }
+  | { readonly kind: 'smooth hose'; readonly run: string }
+  | {
+      readonly kind: 'long-radius elbows' | 'pairs of 45s';
+      readonly run: string;
+      readonly count: number;
+    }
+  | { readonly kind: 'wye'; readonly run: string; readonly angle: number }
+  | {
+      readonly kind: 'wider run';
+      readonly run: string;
+      readonly from: number;
+      readonly to: number;
+    }
+  /** The whole way of a drop, its port included. */
+  | { readonly kind: 'wider way'; readonly drop: string; readonly to: number }
+  /** And a hose as wide: the ducts are. */
+  | { readonly kind: 'larger port'; readonly drop: string; readonly to: number }
+  | { readonly kind: 'wider mains'; readonly to: number }
+  /** Everything, ports included. */
+  | { readonly kind: 'wider ducts'; readonly to: number }
+  | { readonly kind: 'mend the gate' | 'tight gate' | 'add a gate'; readonly run: string }
+  | { readonly kind: 'separator'; readonly to: SeparatorKind }
+  | { readonly kind: 'blower'; readonly to: BlowerClassId }
+  | { readonly kind: 'candidate'; readonly candidate: string };
+
+export type WorkKind = Work['kind'];
+
+/** Something bought for it. */
+export interface Purchase {
+  readonly item: PriceId;
+  /** Pieces, m, or W. */
+  readonly quantity: number;
+  /** Of what is priced by size, m; null: it is not. */
+  readonly diameter: number | null;
+}
+
+/** One thing that can be done to a shop, by itself. */
+export interface Improvement {
+  /** The same for the same work in the same shop. */
+  readonly id: string;
+  readonly work: Work;
+  /** Does it. Changes the shop it is given. */
+  readonly change: (shop: Shop) => void;
+  readonly buys: readonly Purchase[];
+  /** What it costs where that is known as a whole; null: by what it buys. */
+  readonly price: number | null;
+  /** Work, h: an estimate. */
+  readonly hours: number;
+  /** Names what it changes: of improvements that share one, only one can be done. */
+  readonly changes: readonly string[];
+}
+
+/** What an improvement costs by a shop's prices, in its money, its own work included. */
+export function costOf(
+  { buys, price, hours }: Pick<Improvement, 'buys' | 'price' | 'hours'>,
+  advice: Pick<Shop['advice'], 'prices'>,
+): number {
+  const bought = buys.reduce((sum, { item, quantity, diameter }) => {
+    const size = diameter === null ? 1 : diameter / PRICED_DIAMETER;
+    return sum + quantity * size * priceOf(item, advice);
+  }, 0);
+  return (price ?? bought) + hours * priceOf('hour', advice);
+}
+
+/** Whether some of what it costs is an estimate. */
+export const isCostEstimated = (
+  { buys, price }: Pick<Improvement, 'buys' | 'price'>,
+  { prices }: Pick<Shop['advice'], 'prices'>,
+): boolean =>
+  price === null &&
+  buys.some(({ item }) => prices[item] === undefined && PRICES[item].estimate > 0);
+
+/** One that works with a run as the document has it. */
+export const runIn = (shop: Shop, id: string): Shop['ducts']['runs'][number] | undefined =>
+  shop.ducts.runs.find((run) => run.id === id);

@@ -1,0 +1,189 @@
+import type { Shop } from '../design/schema';
+import { type Evaluation, evaluate } from './evaluate';
+import { brokenRules } from './house-rules';
+import { costOf, type Improvement } from './improvement';
+import { improved } from './improvements-of';
+import { type DropGain, gainsOf, type RankedImprovement } from './rank';
+import { airWorth } from './worth';
+
+/** Improvements made together: what they cost, and what one solve of the shop with all of them says. */
+export interface Package {
+  /** Ids, in the order they are made. */
+  readonly ids: readonly string[];
+  readonly cost: number;
+  readonly hours: number;
+  /** What the air is worth beyond that of the shop as it is, in points. */
+  readonly air: number;
+  /** Flow over need at the worst drop; how likely drops get their need, the mean. */
+  readonly worst: number;
+  readonly met: number;
+  readonly gains: readonly DropGain[];
+}
+
+export interface Packages {
+  /** The cheapest way to each amount of air, from nothing for nothing on: none costs less and brings more. */
+  readonly line: readonly Package[];
+  /** Where more money begins to bring little: its place on the line; null: the line has no bend. */
+  readonly knee: number | null;
+  /** Sets that were solved; whether every other set was shown to be no better. */
+  readonly tried: number;
+  readonly isExact: boolean;
+}
+
+export interface Packing {
+  /** Sets that may be solved. */
+  readonly most?: number;
+  readonly onProgress?: (packages: Packages) => void;
+}
+
+/** Improvements that packages are made of, at most; and those that bring less by themselves are not. */
+const MOST_PACKED = 12;
+const LEAST_AIR = 0.3;
+const MOST_TRIED = 400;
+const PROGRESS_EVERY = 25;
+/** Air within this of each other is the same, in points. */
+const SAME = 0.05;
+
+/**
+ * The best sets of improvements for every amount of money, by branch and bound. Every set is solved as a whole, so
+ * that what one takes from another counts. A branch ends where a cheaper set already brings as much as it could with
+ * everything that is left: exact as long as no improvement makes another one harmful.
+ * @param ranked improvements to choose from, the best first
+ */
+export function packImprovements(
+  shop: Shop,
+  all: readonly Improvement[],
+  ranked: readonly RankedImprovement[],
+  { most = MOST_TRIED, onProgress }: Packing = {},
+): Packages | null {
+  const now = evaluate(shop);
+  if (!now) return null;
+  const byId = new Map(all.map((each) => [each.id, each]));
+  const choices = ranked
+    .filter(({ worth }) => worth.air > LEAST_AIR)
+    .slice(0, MOST_PACKED)
+    .flatMap(({ id }) => byId.get(id) ?? []);
+  const search = new Search(shop, now, choices, most, onProgress);
+  search.branch([], 0);
+  return search.packages();
+}
+
+class Search {
+  private readonly known = new Map<string, Package | null>();
+  private line: Package[];
+  private isCut = false;
+
+  constructor(
+    private readonly shop: Shop,
+    private readonly now: Evaluation,
+    private readonly choices: readonly Improvement[],
+    private readonly most: number,
+    private readonly onProgress: ((packages: Packages) => void) | undefined,
+  ) {
+    const { worst, met } = now;
+    this.line = [{ ids: [], cost: 0, hours: 0, air: 0, worst, met, gains: [] }];
+  }
+
+  packages(): Packages {
+    return {
+      line: this.line,
+      knee: kneeOf(this.line),
+      tried: this.known.size,
+      isExact: !this.isCut,
+    };
+  }
+
+  /** Everything that begins with some choices and goes on with those from a place on. */
+  branch(chosen: readonly Improvement[], from: number): void {
+    if (chosen.length > 0) this.solve(chosen);
+    const left = this.choices.slice(from).filter((each) => isFree(each, chosen));
+    if (left.length === 0) return;
+    const cost = chosen.reduce((sum, each) => sum + costOf(each, this.shop.advice), 0);
+    const most = this.solve([...chosen, ...left], true);
+    if (most && this.line.some((each) => each.cost <= cost && each.air >= most.air - SAME)) return;
+    for (const next of left) {
+      if (this.known.size >= this.most) {
+        this.isCut = true;
+        return;
+      }
+      this.branch([...chosen, next], this.choices.indexOf(next) + 1);
+    }
+  }
+
+  /** @param isBound only what could be reached at most: it may hold what cannot be done together */
+  private solve(chosen: readonly Improvement[], isBound = false): Package | null {
+    const ids = chosen.map(({ id }) => id);
+    const key = ids.join('|');
+    const before = this.known.get(key);
+    const made = before === undefined ? this.solved(chosen, ids) : before;
+    this.known.set(key, made);
+    const isPossible = !isBound || chosen.every((each, i) => isFree(each, chosen.slice(0, i)));
+    if (made && isPossible && this.keepsRules(chosen)) this.add(made);
+    if (before === undefined && this.known.size % PROGRESS_EVERY === 0)
+      this.onProgress?.(this.packages());
+    return made;
+  }
+
+  private solved(chosen: readonly Improvement[], ids: readonly string[]): Package | null {
+    const { advice } = this.shop;
+    const after = evaluate(improved(this.shop, chosen));
+    if (!after || after.drops.length < this.now.drops.length) return null;
+    this.after.set(ids.join('|'), after);
+    return {
+      ids,
+      cost: chosen.reduce((sum, each) => sum + costOf(each, advice), 0),
+      hours: chosen.reduce((sum, { hours }) => sum + hours, 0),
+      air: airWorth(after, advice) - airWorth(this.now, advice),
+      ...{ worst: after.worst, met: after.met, gains: gainsOf(this.now, after) },
+    };
+  }
+
+  private readonly after = new Map<string, Evaluation>();
+
+  private keepsRules(chosen: readonly Improvement[]): boolean {
+    const after = this.after.get(chosen.map(({ id }) => id).join('|'));
+    return (
+      after !== undefined &&
+      chosen.every((each) => brokenRules(each, this.now, after, this.shop.advice).length === 0)
+    );
+  }
+
+  /** Puts a set on the line, and takes those off that it beats. */
+  private add(made: Package): void {
+    const isBeaten = this.line.some(
+      (each) => each.cost <= made.cost + 1e-9 && each.air >= made.air - SAME,
+    );
+    if (isBeaten) return;
+    this.line = [
+      ...this.line.filter((each) => !(each.cost >= made.cost - 1e-9 && each.air <= made.air)),
+      made,
+    ].sort((a, b) => a.cost - b.cost);
+  }
+}
+
+/** Whether an improvement changes nothing that others change. */
+const isFree = ({ changes }: Improvement, chosen: readonly Improvement[]): boolean => {
+  const taken = new Set(chosen.flatMap((each) => each.changes));
+  return changes.every((change) => !taken.has(change));
+};
+
+/** A bend is one where the line stands out from its chord by so much of its height. */
+const BEND = 0.12;
+
+/** Where a line that rises ever less stands furthest from its chord. */
+function kneeOf(line: readonly Package[]): number | null {
+  const [first, last] = [line[0], line.at(-1)];
+  if (!first || !last || line.length < 3 || last.cost <= first.cost) return null;
+  const heights = line.map(
+    ({ cost, air }) =>
+      (air - first.air) / (last.air - first.air) - (cost - first.cost) / (last.cost - first.cost),
+  );
+  const highest = Math.max(...heights);
+  return highest > BEND ? heights.indexOf(highest) : null;
+}
+
+/** The package that brings most for no more than a budget. */
+export const withinBudget = (
+  { line }: Pick<Packages, 'line'>,
+  budget: number,
+): Package | undefined => line.findLast(({ cost }) => cost <= budget + 1e-9);

@@ -1,0 +1,48 @@
+import type { PriceId } from '../catalogue/price-ids';
+import type { Shop } from '../design/schema';
+import { toSI } from '../quantity/units';
+
+/** What a price is for one of. */
+export type PricedBy = 'length' | 'piece' | 'power' | 'hour';
+
+export interface PriceLine {
+  readonly name: string;
+  readonly per: PricedBy;
+  /** In the shop's money: for each m, piece, W of the motor, or hour. An estimate. */
+  readonly estimate: number;
+}
+
+/** Diameter at which what is priced by size costs what its line says; else in proportion to its diameter, m. */
+export const PRICED_DIAMETER = toSI(6, 'in');
+
+const perFoot = (price: number) => price / toSI(1, 'ft');
+
+/**
+ * What things cost, invented and rounded, in dollars or euros alike: to be replaced by prices of the user's own.
+ * Duct, elbows, wyes, gates and hose are for 6 in. (150 mm) and go in proportion to the diameter.
+ */
+export const PRICES = {
+  pipe: { name: 'Pipe', per: 'length', estimate: perFoot(4) },
+  elbow: { name: 'Elbow, long radius', per: 'piece', estimate: 22 },
+  wye: { name: 'Wye', per: 'piece', estimate: 32 },
+  gate: { name: 'Blast gate', per: 'piece', estimate: 24 },
+  ribbedHose: { name: 'Hose, ribbed', per: 'length', estimate: perFoot(5) },
+  smoothHose: { name: 'Hose, smooth bore', per: 'length', estimate: perFoot(9) },
+  tape: { name: 'Foil tape or sealant, for one joint', per: 'piece', estimate: 0.6 },
+  cartridge: { name: 'Filter cartridge', per: 'piece', estimate: 190 },
+  bag: { name: 'Filter bag', per: 'piece', estimate: 60 },
+  cyclone: { name: 'Cyclone', per: 'piece', estimate: 380 },
+  baffle: { name: 'Slotted baffle, sheet goods and rod', per: 'piece', estimate: 60 },
+  blower: {
+    name: 'Blower with motor, for each horsepower',
+    per: 'power',
+    estimate: 320 / toSI(1, 'hp'),
+  },
+  circuit: { name: 'Circuit, by an electrician', per: 'piece', estimate: 350 },
+  hood: { name: 'Hood or port, sheet metal', per: 'piece', estimate: 15 },
+  hour: { name: 'Hour of work', per: 'hour', estimate: 0 },
+} as const satisfies Record<PriceId, PriceLine>;
+
+/** A shop's own price of something; else the estimate. */
+export const priceOf = (id: PriceId, { prices }: Pick<Shop['advice'], 'prices'>): number =>
+  prices[id] ?? PRICES[id].estimate;

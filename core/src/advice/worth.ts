@@ -1,0 +1,58 @@
+import type { Shop } from '../design/schema';
+import type { Evaluation } from './evaluate';
+
+/** Air beyond this share of what is needed is worth nothing more. */
+const ENOUGH = 1.1;
+/** A point is one per cent of what the worst drop needs. What it is worth by usual weights: estimates. */
+const POINT = {
+  /** Of one per cent more certainty that every drop gets what it needs. */
+  met: 0.3,
+  /** Money, hours and dB(A) that one point is worth. */
+  money: 20,
+  hours: 1,
+  noise: 1,
+  /** Of all the dust that would go to the filter instead of the bin: it clogs, and has to be cleaned all the time. */
+  caught: 25,
+  /** What a drop whose chips settle, and did not before, takes away. */
+  slow: 6,
+};
+
+type Advice = Pick<Shop['advice'], 'weights'>;
+
+/** What a change brings and what it takes, in points by what the user weighs: one is a per cent at the worst drop. */
+export interface Worth {
+  readonly air: number;
+  readonly cost: number;
+  /** air − cost */
+  readonly points: number;
+}
+
+/** What air is worth: how near the worst drop is to its need, how sure all of them are of theirs, what settles, what the bin catches. */
+export function airWorth({ worst, met, slow, caught }: Evaluation, { weights }: Advice): number {
+  return (
+    weights.worst * 100 * Math.min(ENOUGH, worst) +
+    weights.met * POINT.met * 100 * met -
+    POINT.slow * slow +
+    POINT.caught * caught
+  );
+}
+
+/**
+ * What a change is worth.
+ * @param cost in the shop's money
+ * @param hours of work
+ */
+export function worthOf(
+  before: Evaluation,
+  after: Evaluation,
+  { cost, hours }: { readonly cost: number; readonly hours: number },
+  advice: Advice,
+): Worth {
+  const { weights } = advice;
+  const air = airWorth(after, advice) - airWorth(before, advice);
+  const effort =
+    (weights.money * cost) / POINT.money +
+    (weights.hours * hours) / POINT.hours +
+    (weights.noise * (after.noise - before.noise)) / POINT.noise;
+  return { air, cost: effort, points: air - effort };
+}

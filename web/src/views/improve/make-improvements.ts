@@ -1,0 +1,72 @@
+import type { DropGain, Work } from '@frank-gauge/core/advice';
+import { recordWith } from '@frank-gauge/core/journal';
+import { arrangeDucts } from '@frank-gauge/core/routing';
+import { nanoid } from 'nanoid';
+import { toast } from 'sonner';
+import { edit, record } from '@/storage/session';
+import { eventKindOf } from '@/words/improvement-words';
+import { undoAloud } from '../frame/undo-aloud';
+
+/** What is done, in words, with what it costs and brings. */
+export interface ToMake {
+  readonly ids: readonly string[];
+  readonly works: readonly { readonly work: Work; readonly name: string }[];
+  readonly cost: number;
+  readonly hours: number;
+  readonly gains: readonly DropGain[];
+}
+
+/** Puts improvements into the design, as one step to undo. False: the shop has changed, and they are not there. */
+async function putIntoDesign({ ids, works }: ToMake): Promise<boolean> {
+  // With all it imports it is only wanted once something is done.
+  const { improvementsOf } = await import('@frank-gauge/core/advice');
+  let isMade = true;
+  edit(labelOf(works), (shop) => {
+    const arranged = arrangeDucts(shop);
+    const all = arranged.ok ? improvementsOf(shop, arranged.tree) : [];
+    const chosen = ids.map((id) => all.find((each) => each.id === id));
+    isMade = chosen.every((each) => each !== undefined);
+    if (isMade) for (const each of chosen) each?.change(shop);
+  });
+  if (!isMade) toast('The shop has changed since; look at the list again.');
+  return isMade;
+}
+
+/** Puts improvements into the design and logs the change, with what the model promises of every drop. */
+export async function makeAndLog(made: ToMake, pointOf: (drop: string) => string): Promise<void> {
+  if (!(await putIntoDesign(made))) return;
+  const { works, cost, hours, gains } = made;
+  const [first] = works;
+  record(`log ${labelOf(works)}`, ({ events }) => {
+    events.push(
+      recordWith('events', {
+        id: nanoid(10),
+        at: new Date().toISOString(),
+        kind: works.length === 1 && first ? eventKindOf(first.work) : 'changed',
+        note: works.map(({ name }) => `${name}.`).join(' '),
+        cost: Math.round(cost * 100) / 100,
+        hours: Math.round(hours * 10) / 10,
+        promised: gains.map(({ drop, before, after }) => ({
+          testPoint: pointOf(drop),
+          ...{ before, after },
+        })),
+      }),
+    );
+  });
+  toast(`Made and logged: ${labelOf(works)}. Read the drops again to see what it gained.`);
+}
+
+/** Puts improvements into the design alone, to see what everything looks like with them. */
+export async function tryOut(made: ToMake): Promise<void> {
+  if (!(await putIntoDesign(made))) return;
+  toast(`In the design now: ${labelOf(made.works)}`, {
+    action: { label: 'Undo', onClick: () => void undoAloud() },
+  });
+}
+
+const labelOf = (works: ToMake['works']): string => {
+  const [first, ...others] = works.map(({ name }) => name);
+  if (!first) return 'nothing';
+  const own = `${first.charAt(0).toLowerCase()}${first.slice(1)}`;
+  return others.length === 0 ? own : `${own} and ${others.length} more`;
+};

@@ -1,0 +1,124 @@
+import type { Broken, Work } from '@frank-gauge/core/advice';
+import type { EventKind } from '@frank-gauge/core/journal';
+import { formatQuantity, formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+
+/** What runs, drops, blowers and candidates are called in the open shop. */
+export interface WorkNames {
+  readonly run: (id: string) => string;
+  readonly drop: (id: string) => string;
+  readonly candidate: (id: string) => string;
+  readonly blower: (id: string) => string;
+}
+
+const pieces = (count: number, one: string, several: string) => (count === 1 ? one : several);
+
+/** What is to be done, as an instruction: “Seal all joints”. */
+export function workName(work: Work, names: WorkNames, system: UnitSystem): string {
+  const wide = (diameter: number) => formatShort(diameter, 'diameter', system);
+  switch (work.kind) {
+    case 'clean the filter':
+      return 'Clean the filter';
+    case 'cartridge':
+      return `Replace the filter with ${formatQuantity(work.area, 'area', system)} of cartridge`;
+    case 'seal all joints':
+      return `Seal all joints, about ${work.joints}`;
+    case 'seal a run':
+      return `Seal the joints of ${names.run(work.run)}`;
+    case 'seal the opening':
+      return `Close the opening in ${names.run(work.run)}`;
+    case 'seal behind the blower':
+      return 'Seal the leak between blower and filter';
+    case 'stretch the hose':
+      return `Pull the hose of ${names.run(work.run)} straight`;
+    case 'pipe for hose':
+      return `Replace the hose of ${names.run(work.run)} with pipe, except for the last ${formatShort(work.to, 'length', system)}`;
+    case 'wider hose':
+      return `Put a ${wide(work.to)} hose on ${names.run(work.run)} instead of ${wide(work.from)}`;
+    case 'smooth hose':
+      return `Put a smooth-bore hose on ${names.run(work.run)}`;
+    case 'long-radius elbows':
+      return `Use ${pieces(work.count, 'a long-radius elbow', 'long-radius elbows')} in ${names.run(work.run)}`;
+    case 'pairs of 45s':
+      return `Make ${pieces(work.count, 'the right angle', 'the right angles')} in ${names.run(work.run)} of two 45s`;
+    case 'wye':
+      return `Replace the tee of ${names.run(work.run)} with a 30° wye`;
+    case 'wider run':
+      return `Make ${names.run(work.run)} ${wide(work.to)} instead of ${wide(work.from)}`;
+    case 'wider way':
+      return `Make everything from ${names.drop(work.drop)} to the collector at least ${wide(work.to)}, its port too`;
+    case 'larger port':
+      return `Give ${names.drop(work.drop)} a port of ${wide(work.to)}, and a hose as wide`;
+    case 'wider mains':
+      return `Make the mains at least ${wide(work.to)}`;
+    case 'wider ducts':
+      return `Make all ducts and ports at least ${wide(work.to)}`;
+    case 'mend the gate':
+      return `Mend the gate of ${names.run(work.run)} so that it opens fully`;
+    case 'tight gate':
+      return `Replace the leaking gate of ${names.run(work.run)}`;
+    case 'add a gate':
+      return `Add a gate to ${names.run(work.run)}`;
+    case 'separator':
+      return 'Replace the separator with a cyclone';
+    case 'blower':
+      return `Replace the blower with one of ${names.blower(work.to)}`;
+    case 'candidate':
+      return `Change to the collector “${names.candidate(work.candidate)}”`;
+  }
+}
+
+/** What kind of change of the shop the work is, for its history. */
+export function eventKindOf({ kind }: Work): EventKind {
+  switch (kind) {
+    case 'clean the filter':
+      return 'cleaned';
+    case 'cartridge':
+      return 'filter replaced';
+    case 'seal all joints':
+    case 'seal a run':
+    case 'seal the opening':
+    case 'seal behind the blower':
+      return 'sealed';
+    case 'pipe for hose':
+    case 'stretch the hose':
+      return 'hose shortened';
+    case 'smooth hose':
+    case 'wider hose':
+    case 'long-radius elbows':
+    case 'pairs of 45s':
+    case 'wye':
+    case 'wider run':
+    case 'wider way':
+    case 'wider mains':
+    case 'wider ducts':
+    case 'larger port':
+      return 'duct changed';
+    case 'add a gate':
+      return 'gate added';
+    case 'blower':
+    case 'candidate':
+      return 'blower changed';
+    case 'separator':
+    case 'mend the gate':
+    case 'tight gate':
+      return 'changed';
+  }
+}
+
+/** Why the house's rules leave something out. */
+export const BROKEN_WORDS: Readonly<Record<Broken, string>> = {
+  'new circuit': 'it needs a new circuit',
+  'new blower': 'it needs a new blower',
+  'too high': 'it stands higher than you allow',
+  'over its circuit': 'the motor would draw more than its circuit carries',
+};
+
+/** An amount of money, rounded as an estimate deserves. */
+export const moneyText = (amount: number, currency: string): string =>
+  `${currency}${currency.length > 1 ? '\u00a0' : ''}${Math.round(amount).toLocaleString('en-US')}`;
+
+/** Hours of work: “20 min”, “3 h”. */
+export function hoursText(hours: number): string {
+  if (hours < 0.95) return `${Math.max(5, 5 * Math.round(hours * 12))}\u00a0min`;
+  return `${hours < 9.5 ? hours.toFixed(1).replace('.0', '') : Math.round(hours)}\u00a0h`;
+}
