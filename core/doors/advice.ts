@@ -12,3 +12,4 @@ export {
   type Ranking,
   rankImprovements,
 } from '../src/advice/rank';
+export { planStages, type Stage, type StagePlan } from '../src/advice/stages';

@@ -77,6 +77,7 @@ export {
 export { type Measurand, measuredBy } from '../src/reading/measurand';
 export { pointOfDrop } from '../src/reading/point-of-drop';
 export { type PromisedFlow, promisedFlows } from '../src/reading/promised-flows';
+export { promisesKept } from '../src/reading/promises-kept';
 export {
   countAfter,
   indexOf,

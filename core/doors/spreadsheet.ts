@@ -16,4 +16,5 @@ export {
   readingsOfTable,
   type TableReading,
 } from '../src/spreadsheet/readings-of-table';
+export { type DropLine, writeDrops } from '../src/spreadsheet/write-drops';
 export { writeReadings } from '../src/spreadsheet/write-readings';

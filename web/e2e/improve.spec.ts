@@ -1,6 +1,14 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { extractText, getDocumentProxy } from 'unpdf';
 import { expect, openDemo, saved, test } from './bench';
+
+/** What a PDF says, without its spaces, and on how many pages. */
+async function textOfPdf(pdf: Uint8Array): Promise<{ pages: number; words: string }> {
+  const document = await getDocumentProxy(new Uint8Array(pdf));
+  const { text } = await extractText(document, { mergePages: true });
+  return { pages: document.numPages, words: text.replace(/\s+/g, '') };
+}
 
 const next = (page: Page) => page.getByRole('region', { name: 'What to do next' });
 const budget = (page: Page) => page.getByRole('region', { name: 'What a budget buys' });
@@ -150,4 +158,88 @@ test('all of it goes by keyboard', async ({ page }) => {
   await expect(next(page).getByRole('listitem').first()).not.toContainText(
     (name ?? '').slice(1, 30),
   );
+});
+
+test('a plan by the month begins with what works by itself, and its first stage is held against its promise', async ({
+  page,
+}) => {
+  await openImprove(page);
+  const stages = page.getByRole('region', { name: 'Stages' });
+  await stages.getByLabel('Each month').fill('40');
+  await stages.getByRole('button', { name: 'Plan it' }).click();
+  await expect(stages.getByText(/^After /)).toBeVisible({ timeout: 60_000 });
+  await expect(stages.getByRole('listitem').first()).toContainText('Pull the hose of Planer drop');
+  await expect(stages.getByText(/at once costs \$[\d,]+, \d+ months of saving/)).toBeVisible();
+  await stages.getByRole('button', { name: 'I did the first stage' }).click();
+  await saved(page);
+  const promises = page.getByRole('region', { name: 'Promises' });
+  await expect(promises.getByText(/^Still to be read again: /)).toBeVisible();
+  await expect(stages.getByText('The shop has changed since: plan it again.')).toBeVisible();
+});
+
+test('what decides a drop’s airflow is named with what would make it surer', async ({ page }) => {
+  await openImprove(page);
+  const decides = page.getByRole('region', { name: 'What decides' });
+  await decides.getByLabel('Drop').selectOption({ label: 'Planer' });
+  await expect(decides.getByRole('listitem').first()).toContainText(/±\s\d+ CFM/);
+  await expect(decides.getByText(/^To be surer of Planer: /)).toBeVisible();
+});
+
+test('the report is printed, and read back from its PDF', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/improve/report');
+  const report = page.getByRole('article', { name: 'Report' });
+  await expect(report.getByText(/Pull the hose of Planer drop straight/)).toBeVisible({
+    timeout: 30_000,
+  });
+  const pdf = await page.pdf({ format: 'Letter', printBackground: true });
+  const text = await textOfPdf(pdf);
+  expect(text.pages).toBe(1);
+  for (const words of [
+    'Heron Slip',
+    'Every drop, its own gate open',
+    'Where the pressure goes: Planer',
+    'What to do next',
+    'Pull the hose of Planer drop straight',
+    'Local codes and licensed practice decide',
+  ]) {
+    expect(text.words).toContain(words.replace(/\s+/g, ''));
+  }
+  // The same airflow as on the screen.
+  const shown = /Planer\s*550\s*(\d+)/.exec((await report.textContent()) ?? '')?.[1] ?? 'none';
+  expect(text.words).toMatch(new RegExp(`Planer550${shown}`));
+});
+
+test('the drop table sorts, and is copied for a spreadsheet', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/air');
+  await page.getByLabel('Order of the drops').selectOption({ label: 'worst first' });
+  const rows = page.getByRole('region', { name: 'Air' }).locator('tbody tr');
+  await expect(page.getByRole('row', { name: /^Planer/ })).toBeVisible();
+  expect(await rows.count()).toBeGreaterThan(3);
+  await page.getByRole('button', { name: 'Copy as CSV' }).click();
+  await expect(page.getByText('Copied 5 drops as CSV')).toBeVisible();
+  const csv = String(await page.evaluate('navigator.clipboard.readText()'));
+  const [header = '', first = ''] = csv.split('\r\n');
+  expect(header).toContain('Airflow (CFM)');
+  expect(first.startsWith('Planer,550,')).toBe(true);
+});
+
+test('where several gates may be open, drops by combinations show what is short', async ({
+  page,
+}) => {
+  const demo = JSON.parse(readFileSync('demo/heron-slip.json', 'utf8'));
+  demo.shop.rules.gates = { kind: 'atMost', count: 2 };
+  await page.goto('/');
+  await page.getByLabel('Shop file').setInputFiles({
+    name: 'two.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(demo)),
+  });
+  await expect(page.getByText('Heron Slip').first()).toBeVisible();
+  await page.goto('/shop/heron-slip/air');
+  await page.getByText('Drops by combinations').click();
+  await expect(page.getByText(/^15 combinations; in \d+ of them nothing is short/)).toBeVisible();
+  await expect(page.getByText(/^▼\d+$/).first()).toBeVisible();
 });

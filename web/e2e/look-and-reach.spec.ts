@@ -179,6 +179,7 @@ for (const theme of ['light', 'dark'] as const) {
     'log/weighings',
     'leaks',
     'improve',
+    'improve/report',
     'shops',
     'sources',
     'practice',

@@ -52,7 +52,7 @@ export interface Evaluation {
 
 /** Combinations that are tried: of more only each drop by itself. */
 const MOST_SETS = 300;
-/** How likely a drop that has no answer is met, and what it then counts as. */
+/** From the half-width of an interval that holds 95 % to one standard deviation. */
 const SIGMA = 1 / 1.96;
 
 /**

@@ -91,6 +91,6 @@ export const isCostEstimated = (
   price === null &&
   buys.some(({ item }) => prices[item] === undefined && PRICES[item].estimate > 0);
 
-/** One that works with a run as the document has it. */
+/** A run of a document by its id; undefined: it has gone. */
 export const runIn = (shop: Shop, id: string): Shop['ducts']['runs'][number] | undefined =>
   shop.ducts.runs.find((run) => run.id === id);

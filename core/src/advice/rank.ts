@@ -1,5 +1,6 @@
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
+import { OWN_SIGMA } from '../inference/next-reading';
 import { type Evaluation, evaluate, evaluateTree } from './evaluate';
 import { type Broken, brokenRules } from './house-rules';
 import { costOf, type Improvement, isCostEstimated, type Work } from './improvement';
@@ -28,6 +29,8 @@ export interface RankedImprovement {
   readonly isCostEstimated: boolean;
   readonly hours: number;
   readonly worth: Worth;
+  /** Whether a meter shows it at some drop, by three repeats before and after. */
+  readonly isShown: boolean;
   /** Those that change by it, the most first. */
   readonly gains: readonly DropGain[];
   readonly before: Summary;
@@ -59,6 +62,8 @@ const SOLVES = 6000;
 /** As many are solved exactly before anything is screened, and as many of what is. */
 const FIRST_SOLVED = 15;
 const PROGRESS_EVERY = 25;
+/** Change of an airflow that a meter shows, in ln, 95 times in 100: what is its own scatter on both sides. */
+const LEAST_SHOWN = 1.96 * Math.SQRT2 * OWN_SIGMA;
 /** A drop whose flow changes by less than this share gains nothing. */
 const SAME = 1e-3;
 
@@ -116,11 +121,12 @@ function rankedOf(
 ): RankedImprovement {
   const cost = costOf(improvement, shop.advice);
   const { id, work, hours } = improvement;
+  const gains = gainsOf(now, after);
   return {
-    ...{ id, work, cost, hours },
+    ...{ id, work, cost, hours, gains },
+    isShown: gains.some((gain) => Math.abs(Math.log(gain.after / gain.before)) > LEAST_SHOWN),
     isCostEstimated: isCostEstimated(improvement, shop.advice),
     worth: worthOf(now, after, { cost, hours }, shop.advice),
-    gains: gainsOf(now, after),
     before: summaryOf(now),
     after: summaryOf(after),
   };

@@ -299,6 +299,19 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
       },
     ],
   },
+  {
+    path: 'improve/report',
+    name: 'Report',
+    purpose:
+      'Hand the shop on: what every drop gets, where the pressure goes, the issues, the plan and what to do next, on paper.',
+    first: 'Press Print; the browser prints it, or saves it as PDF.',
+    terms: [
+      {
+        term: 'As found',
+        means: 'in the condition you believe it is in, each drop with only its own gate open',
+      },
+    ],
+  },
 ];
 
 /** What the view at an address of a shop is about. */

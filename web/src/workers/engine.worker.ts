@@ -2,10 +2,17 @@ import {
   improvementsOf,
   type Packages,
   packImprovements,
+  planStages,
   type Ranking,
   rankImprovements,
+  type StagePlan,
 } from '@frank-gauge/core/advice';
-import { everyGateSet, type OverSets } from '@frank-gauge/core/analysis';
+import {
+  everyGateSet,
+  type GateMatrix,
+  gateMatrix,
+  type OverSets,
+} from '@frank-gauge/core/analysis';
 import type { DuctTree, Shop } from '@frank-gauge/core/design';
 import {
   judgePlaces,
@@ -200,6 +207,14 @@ const engine = {
       onProgress: (found) => onPacked(ranking, found),
     });
     return { ranking, packages };
+  },
+  /** A plan in stages with so much money in each; what there is of it while it is made. */
+  stages(shop: Shop, each: number, onProgress: (plan: StagePlan) => void): StagePlan | null {
+    return planStages(shop, { each, onProgress });
+  },
+  gateMatrix(shop: Shop, view: View, most: number): GateMatrix | null {
+    const arranged = arrangeDucts(shop);
+    return arranged.ok ? gateMatrix(shop, arranged.tree, view, most) : null;
   },
   gateSets(shop: Shop, view: View, onProgress: (done: number) => void): OverSets | null {
     const arranged = arrangeDucts(shop);

@@ -4,19 +4,26 @@ import {
   type DropAir,
   type DropResult,
   flowUncertainty,
+  neededFlow,
   type Standing,
 } from '@frank-gauge/core/analysis';
+import type { Shop } from '@frank-gauge/core/design';
+import type { View } from '@frank-gauge/core/network';
 import {
   formatQuantity,
   type QuantityKind,
   STYLES,
+  type UnitSystem,
   unitSymbol,
   writeNumber,
 } from '@frank-gauge/core/quantity';
-import { useDeferredValue, useMemo, useRef } from 'react';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { toast } from 'sonner';
 import { airPart } from '@/model/shop-parts';
 import { useDesign, useDropResults, useSelectedDrop, useUnits } from '@/model/use-design';
 import { choose, chooseDrop, useChoices } from '@/storage/choices';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
 import { Segmented } from '@/ui/segmented';
 import { useNear } from '@/ui/use-near';
 import { failureSentence } from '@/words/failure-words';
@@ -38,11 +45,62 @@ function Uncertainty({ result }: { readonly result: DropAir }) {
   return <>±{writeNumber(uncertainty, STYLES[system].flow)}</>;
 }
 
+const ORDERS = {
+  listed: 'as listed',
+  worst: 'worst first',
+  flow: 'by airflow',
+} as const;
+type Order = keyof typeof ORDERS;
+
+/** Drops without an answer come first wherever the worst does. */
+const inOrder = (results: readonly DropResult[], order: Order): readonly DropResult[] => {
+  if (order === 'listed') return results;
+  const of = (result: DropResult) =>
+    result.kind === 'unsolved' ? 0 : order === 'worst' ? result.flow / result.need : result.flow;
+  const sign = order === 'worst' ? 1 : -1;
+  return results.toSorted((a, b) => sign * (of(a) - of(b)));
+};
+
+/** The table as text for a spreadsheet, on the clipboard. */
+async function copyDrops(
+  part: Shop,
+  results: readonly DropResult[],
+  view: View,
+  system: UnitSystem,
+) {
+  const { writeDrops } = await import('@frank-gauge/core/spreadsheet');
+  const lines = results.map((result) => ({
+    name: result.drop.name,
+    need: neededFlow(result.drop.port),
+    air:
+      result.kind === 'judged'
+        ? {
+            flow: result.flow,
+            uncertainty: flowUncertainty(part, view, result),
+            velocity: result.velocity,
+            mainVelocity: result.main?.velocity ?? null,
+            hoodSuction: -result.hoodStatic,
+            status: SIGNS[result.standing].word,
+          }
+        : null,
+  }));
+  try {
+    await navigator.clipboard.writeText(writeDrops(lines, system));
+    toast(`Copied ${lines.length === 1 ? 'one drop' : `${lines.length} drops`} as CSV`);
+  } catch {
+    toast('The browser did not allow copying: click into the page and try again.');
+  }
+}
+
 /** What every drop needs and gets. Arrow keys go from drop to drop. */
 export function DropTable() {
+  const [order, setOrder] = useState<Order>('listed');
+  const part = useDesign(airPart);
+  const view = useChoices((choices) => choices.view);
   const system = useUnits();
   const shopId = useDesign((shop) => shop.id);
-  const results = useDropResults();
+  const all = useDropResults();
+  const results = inOrder(all, order);
   const selected = useSelectedDrop();
   const rule = useChoices((choices) => choices.rule);
   const unit = (kind: QuantityKind) => unitSymbol(kind, system);
@@ -105,6 +163,24 @@ export function DropTable() {
           ))}
         </tbody>
       </table>
+      {results.length > 1 && (
+        <div className="flex items-center gap-2 pt-1 text-[14px]">
+          <span className="w-36">
+            <Choice
+              label="Order of the drops"
+              value={order}
+              options={Object.entries(ORDERS).map(([value, label]) => ({
+                value: value as Order,
+                label,
+              }))}
+              onChange={setOrder}
+            />
+          </span>
+          <Button look="quiet" onClick={() => void copyDrops(part, results, view, system)}>
+            Copy as CSV
+          </Button>
+        </div>
+      )}
     </section>
   );
 }

@@ -7,8 +7,10 @@ import {
   type RunOverSets,
 } from '@frank-gauge/core/analysis';
 import { type QuantityKind, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
+import { useState } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
+import { GateMatrix } from './gate-matrix';
 import { useGateSets } from './use-gate-sets';
 
 /**
@@ -26,6 +28,7 @@ function Sets() {
   const system = useUnits();
   const view = useChoices((choices) => choices.view);
   const { over, done, isBroken } = useGateSets(shop, view);
+  const [isOpen, setOpen] = useState(false);
   const count = countGateSets(tree, shop.shop.rules.gates);
   return (
     <section className="mt-5" aria-busy={done !== null}>
@@ -51,6 +54,14 @@ function Sets() {
         </p>
       )}
       {over?.kind === 'evaluated' && <Worst over={over} />}
+      {over?.kind === 'evaluated' && (
+        <details className="pt-2" onToggle={(event) => setOpen(event.currentTarget.open)}>
+          <summary className="flex min-h-11 cursor-pointer items-center text-quiet md:min-h-7">
+            Drops by combinations
+          </summary>
+          {isOpen && <GateMatrix />}
+        </details>
+      )}
       <p className="sr-only">Flows in {unitSymbol('flow', system)}.</p>
     </section>
   );

@@ -42,6 +42,13 @@ export const BENCHES = {
       { path: 'table', name: 'Import and export' },
     ],
   },
+  improve: {
+    name: 'Improve',
+    benches: [
+      { path: '', name: 'What to do next' },
+      { path: 'report', name: 'Report' },
+    ],
+  },
 } as const;
 
 /** The order of work, with a mark where a step has something to say. */

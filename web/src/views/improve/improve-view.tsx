@@ -9,6 +9,15 @@ import { RankedList } from './ranked-list';
 import { useAdvice } from './use-advice';
 import { Weights } from './weights';
 
+const Stages = dynamic(() => import('./stages').then((module) => module.Stages), {
+  loading: PartLoading,
+});
+const WhatDecides = dynamic(() => import('./what-decides').then((module) => module.WhatDecides), {
+  loading: PartLoading,
+});
+const Promises = dynamic(() => import('./promises').then((module) => module.Promises), {
+  loading: PartLoading,
+});
 const PriceBook = dynamic(() => import('./price-book').then((module) => module.PriceBook), {
   loading: PartLoading,
 });
@@ -34,6 +43,9 @@ export function ImproveView() {
           <>
             <NextSteps ranking={ranking} isDone={state !== 'working'} />
             <RankedList ranking={ranking} />
+            <Stages ranking={ranking} />
+            <WhatDecides ranking={ranking} />
+            <Promises />
           </>
         ) : state === 'done' ? (
           <p className="max-w-prose text-[17px]">

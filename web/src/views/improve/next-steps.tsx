@@ -68,6 +68,7 @@ function Step({ number, step }: { readonly number: number; readonly step: Ranked
             ? `${most.name} gains ${formatQuantity(most.after - most.before, 'flow', system)} (±\u00a0${formatQuantity(most.uncertainty, 'flow', system)})${others(gains.length - 1)}. `
             : ''}
           {worstText(before.worst, after.worst)} {metText(before.met, after.met)}
+          {!step.isShown && 'That is too little for a meter to show. '}
           {settlesText(before.slow, after.slow)}
           {caughtText(before.caught, after.caught)}
         </p>
@@ -107,7 +108,7 @@ const worstText = (before: number, after: number): string =>
 const metText = (before: number, after: number): string =>
   Math.abs(after - before) < 0.01
     ? ''
-    : `How likely a drop has enough goes from ${percent(before)} to ${percent(after)}. `;
+    : `The chance that a drop has enough goes from ${percent(before)} to ${percent(after)}. `;
 
 const settlesText = (before: number, after: number): string => {
   if (after === before) return '';

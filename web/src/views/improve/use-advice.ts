@@ -20,7 +20,7 @@ export interface Advised {
 }
 
 /** All that improvements depend on, one object as long as none of it changes. */
-function useAdvisedShop(): Shop {
+export function useAdvisedShop(): Shop {
   const air = airPart(useDesign());
   const candidates = useDesign((shop) => shop.candidates);
   const advice = useDesign((shop) => shop.advice);

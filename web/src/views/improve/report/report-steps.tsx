@@ -1,0 +1,45 @@
+'use client';
+
+import { formatQuantity } from '@frank-gauge/core/quantity';
+import { useDesign, useUnits } from '@/model/use-design';
+import { hoursText, moneyText, workName } from '@/words/improvement-words';
+import type { Advised } from '../use-advice';
+import { useWorkNames } from '../use-work-names';
+
+const NAMED = 3;
+const WORTH_DOING = 0.5;
+const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
+
+/** What to do next, with what it brings and costs. */
+export function ReportSteps({ advised: { ranking, state } }: { readonly advised: Advised }) {
+  const names = useWorkNames();
+  const system = useUnits();
+  const currency = useDesign((shop) => shop.shop.money.currency);
+  const best = ranking?.ranked.filter(({ worth }) => worth.points > WORTH_DOING).slice(0, NAMED);
+  return (
+    <section aria-label="Next steps" className="break-inside-avoid pt-3">
+      <h2 className="text-[16px]">What to do next</h2>
+      {!best || (best.length === 0 && state === 'working') ? (
+        <p role="status" className="text-quiet">
+          {state === 'broken' ? 'This could not be worked out.' : 'Trying what could be done…'}
+        </p>
+      ) : best.length === 0 ? (
+        <p>Keep what you have: nothing that was tried is worth its cost.</p>
+      ) : (
+        <ol className="border-ink border-t">
+          {best.map(({ id, work, gains: [most], cost, hours, after }, i) => (
+            <li key={id} className="border-rule border-b py-0.5">
+              {i + 1}. <strong className="font-semibold">{workName(work, names, system)}.</strong>{' '}
+              {most &&
+                most.after > most.before &&
+                `${most.name} gains ${formatQuantity(most.after - most.before, 'flow', system)} ±\u00a0${formatQuantity(most.uncertainty, 'flow', system)}; `}
+              the worst drop then gets {percent(after.worst)} of what it needs.{' '}
+              {cost < 0.5 ? 'Costs nothing' : `About ${moneyText(cost, currency)}`},{' '}
+              {hoursText(hours)} of work.
+            </li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}
