@@ -5,7 +5,8 @@ export type { Broken } from '../src/advice/house-rules';
 export type { Work } from '../src/advice/improvement';
 export { improvementsOf } from '../src/advice/improvements-of';
 export { type Package, type Packages, packImprovements, withinBudget } from '../src/advice/pack';
-export { PRICED_DIAMETER, PRICES, type PriceLine, priceOf } from '../src/advice/price-book';
+export { PER, PRICES, type PriceLine, perUnit, priceOf } from '../src/advice/price-book';
+export { readPrices, writePrices } from '../src/advice/price-table';
 export {
   type DropGain,
   type RankedImprovement,

@@ -243,3 +243,29 @@ test('where several gates may be open, drops by combinations show what is short'
   await expect(page.getByText(/^15 combinations; in \d+ of them nothing is short/)).toBeVisible();
   await expect(page.getByText(/^▼\d+$/).first()).toBeVisible();
 });
+
+test('prices go out as a table and come back, and a wrong line is refused by its number', async ({
+  page,
+}) => {
+  await openImprove(page);
+  await page.getByText('Prices, in $').click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
+  const text = readFileSync((await download.path()) ?? '', 'utf8');
+  expect(text).toContain('pipe,Pipe,foot,4,estimate');
+  const file = (content: string) => ({
+    name: 'prices.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(content),
+  });
+  const input = page.getByLabel('Price file');
+  await input.setInputFiles(file(text.replace('foot,4,estimate', 'foot,6.5,own')));
+  await expect(page.getByLabel('Price: Pipe, a foot')).toHaveValue('6.5');
+  await input.setInputFiles(file(text.replace('foot,4,estimate', 'foot,much,own')));
+  await expect(
+    page.getByText('prices.csv was not read. Line 2: “much” is not a number.', { exact: false }),
+  ).toBeVisible();
+  await expect(page.getByLabel('Price: Pipe, a foot')).toHaveValue('6.5');
+});

@@ -1,5 +1,6 @@
 import type { PriceId } from '../catalogue/price-ids';
 import type { Shop } from '../design/schema';
+import type { UnitSystem } from '../quantity/unit-system';
 import { toSI } from '../quantity/units';
 
 /** What a price is for one of. */
@@ -10,6 +11,30 @@ export interface PriceLine {
   readonly per: PricedBy;
   /** In the shop's money: for each m, piece, W of the motor, or hour. An estimate. */
   readonly estimate: number;
+}
+
+/** Units a price may be stated for, each with what it is a unit of and how many of the SI unit it is. */
+export const PER = {
+  foot: { of: 'length', times: toSI(1, 'ft') },
+  meter: { of: 'length', times: 1 },
+  hp: { of: 'power', times: toSI(1, 'hp') },
+  kW: { of: 'power', times: 1000 },
+  piece: { of: 'piece', times: 1 },
+  hour: { of: 'hour', times: 1 },
+} as const satisfies Record<string, { readonly of: PricedBy; readonly times: number }>;
+export type PerUnit = keyof typeof PER;
+
+/** The unit prices of a kind are stated for in a system. */
+export function perUnit(per: PricedBy, system: UnitSystem): PerUnit {
+  switch (per) {
+    case 'length':
+      return system === 'us' ? 'foot' : 'meter';
+    case 'power':
+      return system === 'us' ? 'hp' : 'kW';
+    case 'piece':
+    case 'hour':
+      return per;
+  }
 }
 
 /** Diameter at which what is priced by size costs what its line says; else in proportion to its diameter, m. */

@@ -144,7 +144,7 @@ function candidates({ candidates: all, collector }: Shop): Improvement[] {
     return {
       id: `candidate ${id}`,
       work: { kind: 'candidate', candidate: id },
-      change: (shop) => swapIn(shop, id, 'Before'),
+      change: (shop) => swapIn(shop, id, 'Earlier collector'),
       buys: [...partsOf(candidate, collector), ...circuitIf(needsCircuit)],
       price: cost,
       hours: HOURS.blower,

@@ -7,11 +7,12 @@ import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { PartLoading } from '@/ui/part-loading';
-import { hoursText, moneyText, workName } from '@/words/improvement-words';
+import { hoursText, workName } from '@/words/improvement-words';
 import { Line, ShopQuantity } from '../parts/line';
-import { usePointIds } from '../parts/taking/use-point-ids';
-import { makeAndLog, type ToMake, tryOut } from './make-improvements';
+import { MakeButtons } from './make-buttons';
+import type { ToMake } from './make-improvements';
 import type { Advised } from './use-advice';
+import { useMoney } from './use-money';
 import { useWorkNames } from './use-work-names';
 
 const MoneyLine = dynamic(() => import('./money-line').then((module) => module.MoneyLine), {
@@ -82,7 +83,7 @@ function Bought({
   readonly chosen: Package | undefined;
   readonly ranking: Ranking;
 }) {
-  const currency = useDesign((shop) => shop.shop.money.currency);
+  const money = useMoney();
   const { line, knee } = packages;
   const shown = budget === null ? line[knee ?? line.length - 1] : chosen;
   if (line.length === 1) {
@@ -92,8 +93,8 @@ function Bought({
   if (!shown || shown.ids.length === 0) {
     return (
       <p className="pt-1">
-        {moneyText(budget ?? 0, currency)} is less than the first step that helps costs: about{' '}
-        {moneyText(cheapest?.cost ?? 0, currency)}.
+        {money(budget ?? 0)} is less than the first step that helps costs: about{' '}
+        {money(cheapest?.cost ?? 0)}.
       </p>
     );
   }
@@ -103,8 +104,8 @@ function Bought({
         {budget === null
           ? knee === null
             ? 'All that helps, together:'
-            : `The line bends here: beyond ${moneyText(shown.cost, currency)} more money brings little.`
-          : `The most air for ${moneyText(budget, currency)}:`}
+            : `The line bends here: beyond ${money(shown.cost)} more money brings little.`
+          : `The most air for ${money(budget)}:`}
       </p>
       <Contents made={shown} ranking={ranking} />
       {budget !== null && <LastPart packages={packages} chosen={shown} />}
@@ -115,8 +116,7 @@ function Bought({
 function Contents({ made, ranking }: { readonly made: Package; readonly ranking: Ranking }) {
   const names = useWorkNames();
   const system = useUnits();
-  const currency = useDesign((shop) => shop.shop.money.currency);
-  const pointOf = usePointIds();
+  const money = useMoney();
   const works = made.ids.flatMap((id) => {
     const own = ranking.ranked.find((each) => each.id === id);
     return own ? [{ work: own.work, cost: own.cost, name: workName(own.work, names, system) }] : [];
@@ -130,24 +130,17 @@ function Contents({ made, ranking }: { readonly made: Package; readonly ranking:
         {works.map((each) => (
           <li key={each.name} className="flex gap-2 border-rule border-b py-1">
             <span>{each.name}</span>
-            <span className="ml-auto font-figure tabular-nums">
-              {moneyText(each.cost, currency)}
-            </span>
+            <span className="ml-auto font-figure tabular-nums">{money(each.cost)}</span>
           </li>
         ))}
       </ul>
       <p className="pt-1">
-        Together {moneyText(cost, currency)} and {hoursText(hours)} of work. The worst drop then
-        gets {percent(made.worst)} of what it needs, now {percent(ranking.now.worst)}
+        Together {money(cost)} and {hoursText(hours)} of work. The worst drop then gets{' '}
+        {percent(made.worst)} of what it needs, now {percent(ranking.now.worst)}
         {most && `; ${most.name} gains ${formatQuantity(most.after - most.before, 'flow', system)}`}
         .
       </p>
-      <div className="flex flex-wrap gap-2 pt-1">
-        <Button onClick={() => void tryOut(toMake)}>Put all into the design</Button>
-        <Button look="quiet" onClick={() => void makeAndLog(toMake, pointOf)}>
-          I did all of it
-        </Button>
-      </div>
+      <MakeButtons toMake={toMake} tryIt="Put all into the design" didIt="I did all of it" />
     </>
   );
 }
@@ -158,7 +151,7 @@ const LAST = 100;
 /** What the last hundred buys. */
 function LastPart({ packages, chosen }: { readonly packages: Packages; readonly chosen: Package }) {
   const system = useUnits();
-  const currency = useDesign((shop) => shop.shop.money.currency);
+  const money = useMoney();
   const [most] = chosen.gains;
   if (chosen.cost <= LAST || !most) return null;
   const less = withinBudget(packages, chosen.cost - LAST);
@@ -166,8 +159,7 @@ function LastPart({ packages, chosen }: { readonly packages: Packages; readonly 
   const gained = most.after - (lessGain?.after ?? most.before);
   return (
     <p className="text-[14px] text-quiet">
-      The last {moneyText(LAST, currency)} of it brings {most.name}{' '}
-      {formatQuantity(gained, 'flow', system)}.
+      The last {money(LAST)} of it brings {most.name} {formatQuantity(gained, 'flow', system)}.
     </p>
   );
 }

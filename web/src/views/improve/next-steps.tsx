@@ -2,17 +2,14 @@
 
 import type { RankedImprovement, Ranking } from '@frank-gauge/core/advice';
 import { formatQuantity } from '@frank-gauge/core/quantity';
-import { useDesign, useUnits } from '@/model/use-design';
-import { Button } from '@/ui/button';
-import { hoursText, moneyText, workName } from '@/words/improvement-words';
-import { usePointIds } from '../parts/taking/use-point-ids';
-import { makeAndLog, type ToMake, tryOut } from './make-improvements';
+import { useUnits } from '@/model/use-design';
+import { hoursText, workName } from '@/words/improvement-words';
+import { bestSteps, WORTH_DOING } from './best-steps';
+import { MakeButtons } from './make-buttons';
+import type { ToMake } from './make-improvements';
+import { useMoney } from './use-money';
 import { useWorkNames } from './use-work-names';
 
-/** So many stand as sentences. */
-const NAMED = 3;
-/** Less than this is not worth doing, in points. */
-const WORTH_DOING = 0.5;
 /** Money below which nobody speaks of any. */
 const FREE = 0.5;
 
@@ -26,7 +23,7 @@ export function NextSteps({
   readonly ranking: Ranking;
   readonly isDone: boolean;
 }) {
-  const best = ranking.ranked.filter(({ worth }) => worth.points > WORTH_DOING).slice(0, NAMED);
+  const best = bestSteps(ranking);
   return (
     <section aria-label="What to do next">
       <h2 className="text-[18px]">What to do next</h2>
@@ -52,8 +49,7 @@ export function NextSteps({
 function Step({ number, step }: { readonly number: number; readonly step: RankedImprovement }) {
   const names = useWorkNames();
   const system = useUnits();
-  const currency = useDesign((shop) => shop.shop.money.currency);
-  const pointOf = usePointIds();
+  const money = useMoney();
   const { work, cost, hours, gains, before, after } = step;
   const name = workName(work, names, system);
   const toMake: ToMake = { ids: [step.id], works: [{ work, name }], cost, hours, gains };
@@ -73,25 +69,11 @@ function Step({ number, step }: { readonly number: number; readonly step: Ranked
           {caughtText(before.caught, after.caught)}
         </p>
         <p className="text-[14px] text-quiet">
-          {cost < FREE ? 'Costs nothing' : `About ${moneyText(cost, currency)}`}
+          {cost < FREE ? 'Costs nothing' : `About ${money(cost)}`}
           {step.isCostEstimated && cost >= FREE && ', by estimated prices'}, {hoursText(hours)} of
           work.
         </p>
-        <div className="flex flex-wrap gap-2 pt-1">
-          <Button
-            onClick={() => void tryOut(toMake)}
-            aria-label={`Put it into the design: ${name}`}
-          >
-            Put it into the design
-          </Button>
-          <Button
-            look="quiet"
-            onClick={() => void makeAndLog(toMake, pointOf)}
-            aria-label={`I did it, log it: ${name}`}
-          >
-            I did it, log it
-          </Button>
-        </div>
+        <MakeButtons toMake={toMake} of={name} />
       </div>
     </li>
   );
@@ -126,7 +108,7 @@ const caughtText = (before: number, after: number): string =>
 function KeepIt({ ranking: { now, ranked } }: { readonly ranking: Ranking }) {
   const names = useWorkNames();
   const system = useUnits();
-  const currency = useDesign((shop) => shop.shop.money.currency);
+  const money = useMoney();
   const short = now.drops.filter(({ flow, need }) => flow < need).length;
   const [first] = ranked.toSorted((a, b) => b.worth.air - a.worth.air);
   return (
@@ -140,7 +122,7 @@ function KeepIt({ ranking: { now, ranked } }: { readonly ranking: Ranking }) {
       {first && first.worth.air > WORTH_DOING && (
         <p className="text-[14px] text-quiet">
           Most air would come of this: {workName(first.work, names, system)}, about{' '}
-          {moneyText(first.cost, currency)}, the worst drop then at {percent(first.after.worst)}.
+          {money(first.cost)}, the worst drop then at {percent(first.after.worst)}.
         </p>
       )}
     </div>

@@ -1,31 +1,23 @@
 'use client';
 
-import { PRICES, type PriceLine, priceOf } from '@frank-gauge/core/advice';
+import { PER, PRICES, type PriceLine, perUnit, priceOf } from '@frank-gauge/core/advice';
 import type { Shop } from '@frank-gauge/core/design';
-import { toSI } from '@frank-gauge/core/quantity';
 import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Line, ShopQuantity } from '../parts/line';
+import { PriceFile } from './price-file';
 
 type PriceId = keyof typeof PRICES & keyof Shop['advice']['prices'];
 
-/** What a price is for one of, in the shop's units, and how many of the SI unit that is. */
-function perOf(per: PriceLine['per'], system: 'us' | 'metric'): { name: string; times: number } {
-  switch (per) {
-    case 'length':
-      return system === 'us'
-        ? { name: 'a foot', times: toSI(1, 'ft') }
-        : { name: 'a meter', times: 1 };
-    case 'power':
-      return system === 'us'
-        ? { name: 'one hp', times: toSI(1, 'hp') }
-        : { name: 'one kW', times: 1000 };
-    case 'hour':
-      return { name: 'an hour', times: 1 };
-    case 'piece':
-      return { name: 'each', times: 1 };
-  }
-}
+/** What a unit that prices are for is called: “Pipe, a foot”. */
+const PER_WORDS: Readonly<Record<keyof typeof PER, string>> = {
+  foot: 'a foot',
+  meter: 'a meter',
+  hp: 'one hp',
+  kW: 'one kW',
+  piece: 'each',
+  hour: 'an hour',
+};
 
 /** The shop's own prices; what nobody typed is an estimate, and says so. */
 export function PriceBook() {
@@ -42,11 +34,13 @@ export function PriceBook() {
           What is gray is an invented estimate: type what you pay. Duct, elbows, wyes, gates and
           hose are priced at 6 in. (150 mm), other sizes in proportion.
         </p>
+        <PriceFile />
         {(Object.keys(PRICES) as PriceId[]).map((id) => {
           const line: PriceLine = PRICES[id];
-          const { name, times } = perOf(line.per, system);
+          const per = perUnit(line.per, system);
+          const { times } = PER[per];
           const own = advice.prices[id];
-          const label = `${line.name}, ${name}`;
+          const label = `${line.name}, ${PER_WORDS[per]}`;
           const estimate = priceOf(id, { prices: {} }) * times;
           return (
             <Line key={id} label={label} isWide>

@@ -3,12 +3,12 @@
 import type { RankedImprovement, Ranking } from '@frank-gauge/core/advice';
 import { formatQuantity, fromSI, STYLES, unitSymbol } from '@frank-gauge/core/quantity';
 import { useState } from 'react';
-import { useDesign, useUnits } from '@/model/use-design';
+import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { BROKEN_WORDS, hoursText, moneyText, workName } from '@/words/improvement-words';
-import { usePointIds } from '../parts/taking/use-point-ids';
-import { makeAndLog, tryOut } from './make-improvements';
+import { BROKEN_WORDS, hoursText, workName } from '@/words/improvement-words';
+import { MakeButtons } from './make-buttons';
+import { useMoney } from './use-money';
 import { useWorkNames } from './use-work-names';
 
 /** Rows at first; the others follow when they are asked for. */
@@ -42,7 +42,6 @@ export function RankedList({
   const [open, setOpen] = useState<string | null>(null);
   const names = useWorkNames();
   const system = useUnits();
-  const currency = useDesign((shop) => shop.shop.money.currency);
   if (ranked.length === 0) return null;
   const inOrder = ranked.toSorted((a, b) => ORDERS[order].of(a) - ORDERS[order].of(b));
   const shown = isWhole ? inOrder : inOrder.slice(0, SHOWN);
@@ -85,7 +84,6 @@ export function RankedList({
                 key={each.id}
                 each={each}
                 name={workName(each.work, names, system)}
-                currency={currency}
                 isOpen={open === each.id}
                 onToggle={() => setOpen(open === each.id ? null : each.id)}
               />
@@ -117,12 +115,12 @@ export function RankedList({
 interface RowsProps {
   readonly each: RankedImprovement;
   readonly name: string;
-  readonly currency: string;
   readonly isOpen: boolean;
   readonly onToggle: () => void;
 }
 
-function Rows({ each, name, currency, isOpen, onToggle }: RowsProps) {
+function Rows({ each, name, isOpen, onToggle }: RowsProps) {
+  const money = useMoney();
   const { after, cost, hours, worth } = each;
   return (
     <>
@@ -139,7 +137,7 @@ function Rows({ each, name, currency, isOpen, onToggle }: RowsProps) {
         </td>
         <td className="px-2 text-right font-figure tabular-nums">{percent(after.worst)}</td>
         <td className="px-2 text-right font-figure tabular-nums">{percent(after.met)}</td>
-        <td className="px-2 text-right font-figure tabular-nums">{moneyText(cost, currency)}</td>
+        <td className="px-2 text-right font-figure tabular-nums">{money(cost)}</td>
         <td className="whitespace-nowrap px-2 text-right font-figure tabular-nums">
           {hoursText(hours)}
         </td>
@@ -159,10 +157,8 @@ function Rows({ each, name, currency, isOpen, onToggle }: RowsProps) {
 /** What it does to every drop it changes, and to the collector. */
 function Detail({ each, name }: Pick<RowsProps, 'each' | 'name'>) {
   const system = useUnits();
-  const pointOf = usePointIds();
   const { gains, before, after, cost, hours, work } = each;
   const flow = (value: number) => Math.round(fromSI(value, STYLES[system].flow.unit));
-  const toMake = { ids: [each.id], works: [{ work, name }], cost, hours, gains };
   return (
     <div className="pl-3 text-[14px]">
       {gains.length === 0 ? (
@@ -204,12 +200,7 @@ function Detail({ each, name }: Pick<RowsProps, 'each' | 'name'>) {
         {before.noise.toFixed(0)} → {after.noise.toFixed(0)} dB(A), collector{' '}
         {formatQuantity(after.height, 'length', system)} high.
       </p>
-      <div className="flex flex-wrap gap-2 pt-1">
-        <Button onClick={() => void tryOut(toMake)}>Put it into the design</Button>
-        <Button look="quiet" onClick={() => void makeAndLog(toMake, pointOf)}>
-          I did it, log it
-        </Button>
-      </div>
+      <MakeButtons toMake={{ ids: [each.id], works: [{ work, name }], cost, hours, gains }} />
     </div>
   );
 }

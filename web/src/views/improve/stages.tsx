@@ -8,9 +8,9 @@ import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { hoursText, moneyText, workName } from '@/words/improvement-words';
 import { Line, ShopQuantity } from '../parts/line';
-import { usePointIds } from '../parts/taking/use-point-ids';
-import { makeAndLog, tryOut } from './make-improvements';
+import { MakeButtons } from './make-buttons';
 import { useAdvisedShop } from './use-advice';
+import { useMoney } from './use-money';
 import { useWorkNames } from './use-work-names';
 
 const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
@@ -107,7 +107,7 @@ function Plan({
 }) {
   const names = useWorkNames();
   const system = useUnits();
-  const currency = useDesign((design) => design.shop.money.currency);
+  const money = useMoney();
   const spent = stages.reduce((sum, { cost }) => sum + cost, 0);
   const thrown = stages.reduce((sum, { thrownAway }) => sum + thrownAway, 0);
   const last = stages.at(-1);
@@ -121,11 +121,11 @@ function Plan({
       {isDone && last && (
         <p className="max-w-prose pt-1">
           After {stages.length === 1 ? 'this stage' : `all ${stages.length} stages`}, for{' '}
-          {moneyText(spent, currency)}, the worst drop gets {percent(last.worst)} of what it needs,
-          now {percent(now.worst)}
-          {thrown > 0.5 && `; ${moneyText(thrown, currency)} of it is replaced later`}.
+          {money(spent)}, the worst drop gets {percent(last.worst)} of what it needs, now{' '}
+          {percent(now.worst)}
+          {thrown > 0.5 && `; ${money(thrown)} of it is replaced later`}.
           {atOnce &&
-            ` To compare: ${lower(workName(atOnce.work, names, system))} at once costs ${moneyText(atOnce.cost, currency)}, ${Math.ceil(atOnce.cost / each)} months of saving, and brings the worst drop to ${percent(atOnce.worst)}.`}
+            ` To compare: ${lower(workName(atOnce.work, names, system))} at once costs ${money(atOnce.cost)}, ${Math.ceil(atOnce.cost / each)} months of saving, and brings the worst drop to ${percent(atOnce.worst)}.`}
         </p>
       )}
     </>
@@ -145,8 +145,7 @@ function StageLine({
 }) {
   const names = useWorkNames();
   const system = useUnits();
-  const currency = useDesign((design) => design.shop.money.currency);
-  const pointOf = usePointIds();
+  const money = useMoney();
   const { works, cost, hours, worst, met, thrownAway, gains } = stage;
   const named = works.map(({ work }) => ({ work, name: workName(work, names, system) }));
   const toMake = { ids: works.map(({ id }) => id), works: named, cost, hours, gains };
@@ -155,27 +154,19 @@ function StageLine({
       <span className="w-6 shrink-0 text-right font-figure text-[18px] text-quiet">{number}</span>
       <div>
         <p className="max-w-prose">
-          {named.map(({ name }) => name).join('. ')}. {moneyText(cost, currency)},{' '}
-          {hoursText(hours)} of work.
+          {named.map(({ name }) => name).join('. ')}. {money(cost)}, {hoursText(hours)} of work.
         </p>
         <p className="text-[14px] text-quiet">
           Then the worst drop gets {percent(worst)} of what it needs; the chance that a drop has
           enough is {percent(met)}.
-          {thrownAway > 0.5 &&
-            ` ${moneyText(thrownAway, currency)} of what was bought before is replaced.`}
+          {thrownAway > 0.5 && ` ${money(thrownAway)} of what was bought before is replaced.`}
         </p>
         {isFirst && (
-          <div className="flex flex-wrap gap-2 pt-1">
-            <Button
-              onClick={() => void tryOut(toMake)}
-              aria-label="Put the first stage into the design"
-            >
-              Put the first stage into the design
-            </Button>
-            <Button look="quiet" onClick={() => void makeAndLog(toMake, pointOf)}>
-              I did the first stage
-            </Button>
-          </div>
+          <MakeButtons
+            toMake={toMake}
+            tryIt="Put the first stage into the design"
+            didIt="I did the first stage"
+          />
         )}
       </div>
     </li>

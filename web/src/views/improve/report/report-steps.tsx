@@ -1,21 +1,21 @@
 'use client';
 
 import { formatQuantity } from '@frank-gauge/core/quantity';
-import { useDesign, useUnits } from '@/model/use-design';
-import { hoursText, moneyText, workName } from '@/words/improvement-words';
+import { useUnits } from '@/model/use-design';
+import { hoursText, workName } from '@/words/improvement-words';
+import { bestSteps } from '../best-steps';
 import type { Advised } from '../use-advice';
+import { useMoney } from '../use-money';
 import { useWorkNames } from '../use-work-names';
 
-const NAMED = 3;
-const WORTH_DOING = 0.5;
 const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
 
 /** What to do next, with what it brings and costs. */
 export function ReportSteps({ advised: { ranking, state } }: { readonly advised: Advised }) {
   const names = useWorkNames();
   const system = useUnits();
-  const currency = useDesign((shop) => shop.shop.money.currency);
-  const best = ranking?.ranked.filter(({ worth }) => worth.points > WORTH_DOING).slice(0, NAMED);
+  const money = useMoney();
+  const best = ranking && bestSteps(ranking);
   return (
     <section aria-label="Next steps" className="break-inside-avoid pt-3">
       <h2 className="text-[16px]">What to do next</h2>
@@ -34,8 +34,7 @@ export function ReportSteps({ advised: { ranking, state } }: { readonly advised:
                 most.after > most.before &&
                 `${most.name} gains ${formatQuantity(most.after - most.before, 'flow', system)} ±\u00a0${formatQuantity(most.uncertainty, 'flow', system)}; `}
               the worst drop then gets {percent(after.worst)} of what it needs.{' '}
-              {cost < 0.5 ? 'Costs nothing' : `About ${moneyText(cost, currency)}`},{' '}
-              {hoursText(hours)} of work.
+              {cost < 0.5 ? 'Costs nothing' : `About ${money(cost)}`}, {hoursText(hours)} of work.
             </li>
           ))}
         </ol>
