@@ -8,7 +8,6 @@ import { PartLoading } from '@/ui/part-loading';
 import { LeakSentence } from '../parts/leaks/leak-sentence';
 import { useLeaks } from '../parts/leaks/use-leaks';
 import { AllShutFinding } from './all-shut-finding';
-import { CheckJoints } from './check-joints';
 import { FoundIt } from './found-it';
 import { LastMended } from './last-mended';
 import { LeakPicture } from './leak-picture';
@@ -22,6 +21,9 @@ const BelievedValues = dynamic(
   () => import('./believed-values').then((module) => module.BelievedValues),
   { loading: PartLoading },
 );
+const CheckJoints = dynamic(() => import('./check-joints').then((module) => module.CheckJoints), {
+  loading: PartLoading,
+});
 const Estimates = dynamic(() => import('./estimates').then((module) => module.Estimates), {
   loading: PartLoading,
 });
