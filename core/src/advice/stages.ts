@@ -24,8 +24,6 @@ export interface Stage {
 export interface StagePlan {
   readonly now: Pick<Evaluation, 'worst' | 'met'>;
   readonly stages: readonly Stage[];
-  /** Stages after which there was nothing worth buying for what was left. */
-  readonly waits: number;
   /** The next larger blower at once and nothing else; null: there is none to be had. */
   readonly atOnce: {
     readonly work: Work;
@@ -59,31 +57,25 @@ export function planStages(shop: Shop, { each, onProgress }: Staging): StagePlan
   /** What was bought for what it changes: lost where that is changed again. */
   const bought = new Map<string, number>();
   const atOnce = atOnceOf(shop);
-  const plan = (waits: number): StagePlan => ({
+  const plan = (): StagePlan => ({
     now: { worst: now.worst, met: now.met },
     stages: [...stages],
-    waits,
     atOnce,
   });
   let current = shop;
   let before = now;
   let purse = 0;
-  let waits = 0;
   for (let month = 0; month < MOST_STAGES; month++) {
     purse += each;
     const stage = nextStage(current, before, purse, bought);
-    if (!stage) {
-      waits++;
-      continue;
-    }
-    waits = 0;
+    if (!stage) continue;
     current = stage.shop;
     before = stage.after;
     purse = stage.made.left;
     stages.push(stage.made);
-    onProgress?.(plan(waits));
+    onProgress?.(plan());
   }
-  return plan(waits);
+  return plan();
 }
 
 function nextStage(shop: Shop, before: Evaluation, purse: number, bought: Map<string, number>) {

@@ -21,6 +21,9 @@ export const UNCERTAINTY: Readonly<Record<EstimateKind, number>> = {
   blower: 0.05,
 };
 
+/** From the half-width of an interval that holds 95 % to one standard deviation, of a normal distribution. */
+export const TO_SIGMA = 1 / 1.96;
+
 /** The same of a separator's loss that was fitted to readings before and after it. */
 export const FITTED_SEPARATOR_UNCERTAINTY = 0.15;
 

@@ -1,3 +1,4 @@
+import { TO_SIGMA } from '../analysis/flow-uncertainty';
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import type { Reading } from '../journal/reading';
@@ -55,8 +56,6 @@ const SCATTER_COUNTS = 8;
 const PLACING = 0.01;
 /** Two readings of one place with the same gates, further apart than this factor, cannot both be right. */
 const CONTRADICTS = 1.7;
-/** Half-widths of 95 % intervals to standard deviations. */
-const TO_SIGMA = 1 / 1.96;
 
 export const gatesKeyOf = (gates: Iterable<string>): string => [...gates].sort().join(' ');
 

@@ -1,5 +1,5 @@
 import { type EstimateKind, sensitivities } from '../analysis/flow-sensitivities';
-import { UNCERTAINTY, uncertaintyBefore } from '../analysis/flow-uncertainty';
+import { TO_SIGMA, UNCERTAINTY, uncertaintyBefore } from '../analysis/flow-uncertainty';
 import { holeLeakage } from '../duct/leakage';
 import type { NetworkQuantity } from '../network/adjoint';
 import { networksByGates } from '../network/assemble/networks-by-gates';
@@ -65,8 +65,6 @@ export interface Nuisances {
   readonly indexOf: ReadonlyMap<string, number>;
 }
 
-/** Half-widths of 95 % intervals to standard deviations. */
-const TO_SIGMA = 1 / 1.96;
 const OF_COLLECTOR = ['separator', 'filter', 'leaks', 'blower'] as const;
 const OF_RUNS = ['entries', 'fittings', 'friction'] as const;
 

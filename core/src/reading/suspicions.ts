@@ -1,3 +1,4 @@
+import { TO_SIGMA } from '../analysis/flow-uncertainty';
 import type { PipeId } from '../catalogue/ids';
 import { PIPES } from '../duct/pipes';
 import type { Reading, Taken } from '../journal/reading';
@@ -33,8 +34,6 @@ export interface SuspectedBy {
   readonly pipe: { readonly id: PipeId; readonly diameter: number } | null;
 }
 
-/** Half-widths of 95 % intervals to standard deviations. */
-const TO_SIGMA = 1 / 1.96;
 /** χ² by which a reading has to miss what is expected before it is remarked on. */
 const REMARKABLE = 4;
 /** χ² a slip has to explain more than none before it is named. */

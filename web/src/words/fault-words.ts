@@ -1,5 +1,6 @@
 import type { Candidate, Fault, NextReading, Place, SetAside } from '@frank-gauge/core/inference';
 import { formatQuantity, type UnitSystem } from '@frank-gauge/core/quantity';
+import { percent } from './percent';
 
 /** What a suspected fault is called. */
 export function faultName(fault: Fault): string {
@@ -25,7 +26,6 @@ export function faultName(fault: Fault): string {
   }
 }
 
-const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
 const times = (factor: number) => `${factor.toFixed(1)}\u00a0times`;
 
 /** A probability in percent. */

@@ -8,6 +8,7 @@ import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { PartLoading } from '@/ui/part-loading';
 import { hoursText, workName } from '@/words/improvement-words';
+import { percent } from '@/words/percent';
 import { Line, ShopQuantity } from '../parts/line';
 import { MakeButtons } from './make-buttons';
 import type { ToMake } from './make-improvements';
@@ -19,8 +20,6 @@ const MoneyLine = dynamic(() => import('./money-line').then((module) => module.M
   ssr: false,
   loading: PartLoading,
 });
-
-const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
 
 interface Props {
   readonly ranking: Ranking;
@@ -62,6 +61,11 @@ export function Budget({ ranking, packages, advised: { state, stop } }: Props) {
       )}
       {state === 'stopped' && (
         <p className="text-[14px] text-quiet">Stopped: what is here is the best found so far.</p>
+      )}
+      {packages && !packages.isExact && state === 'done' && (
+        <p className="text-[14px] text-quiet">
+          Only {packages.tried} sets were solved: a better one may be among the others.
+        </p>
       )}
       {packages && packages.line.length > 1 && (
         <MoneyLine packages={packages} budget={budget} currency={currency} />

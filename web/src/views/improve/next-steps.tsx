@@ -4,6 +4,7 @@ import type { RankedImprovement, Ranking } from '@frank-gauge/core/advice';
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { hoursText, workName } from '@/words/improvement-words';
+import { percent } from '@/words/percent';
 import { bestSteps, WORTH_DOING } from './best-steps';
 import { MakeButtons } from './make-buttons';
 import type { ToMake } from './make-improvements';
@@ -12,8 +13,6 @@ import { useWorkNames } from './use-work-names';
 
 /** Money below which nobody speaks of any. */
 const FREE = 0.5;
-
-const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
 
 /** The best three as sentences; or that the shop had better stay as it is. */
 export function NextSteps({

@@ -7,13 +7,13 @@ import { patientEngine } from '@/model/engine';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { hoursText, moneyText, workName } from '@/words/improvement-words';
+import { percent } from '@/words/percent';
 import { Line, ShopQuantity } from '../parts/line';
 import { MakeButtons } from './make-buttons';
 import { useAdvisedShop } from './use-advice';
 import { useMoney } from './use-money';
 import { useWorkNames } from './use-work-names';
 
-const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
 const USUAL = 100;
 
 /** A plan over several months: what to buy first so that each stage works by itself. */

@@ -11,9 +11,9 @@ import { useDesign, useDuctTree } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { estimateName, estimateOff } from '@/words/estimate-words';
+import { percent } from '@/words/percent';
 import { undoAloud } from '../frame/undo-aloud';
 
-const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
 /** Closer than this, what is believed and what the readings say are the same. */
 const SAME = 0.005;
 

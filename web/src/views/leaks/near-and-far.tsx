@@ -2,8 +2,7 @@
 
 import type { NearFar } from '@frank-gauge/core/inference';
 import { useDuctTree } from '@/model/use-design';
-
-const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
+import { percent } from '@/words/percent';
 
 /** The nearest drop against the farthest: what that says, and what it cannot. */
 export function NearAndFar({ found }: { readonly found: NearFar | null }) {

@@ -3,12 +3,11 @@
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { hoursText, workName } from '@/words/improvement-words';
+import { percent } from '@/words/percent';
 import { bestSteps } from '../best-steps';
 import type { Advised } from '../use-advice';
 import { useMoney } from '../use-money';
 import { useWorkNames } from '../use-work-names';
-
-const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
 
 /** What to do next, with what it brings and costs. */
 export function ReportSteps({ advised: { ranking, state } }: { readonly advised: Advised }) {
