@@ -16,7 +16,7 @@ interface Known {
  */
 export class Conditioned {
   private readonly lower: readonly Float64Array[];
-  private readonly z: readonly number[];
+  private readonly z: Float64Array;
   private readonly rows: readonly (readonly number[])[];
 
   /** @param sigmas one standard deviation of each parameter */

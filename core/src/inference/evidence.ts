@@ -25,9 +25,7 @@ export class Evidence {
   ) {
     const all = observations.map((_, i) => i);
     this.values = all.filter((i) => observations[i]?.bound === null);
-    const own = (a: number, b: number) =>
-      (covariance[a]?.[b] ?? 0) + (a === b ? (more[a] ?? 0) : 0);
-    this.lower = cholesky(this.values.map((a) => this.values.map((b) => own(a, b))));
+    this.lower = cholesky(partOf(covariance, this.values, more));
     const logDeterminant = this.lower.reduce((sum, row, i) => sum + Math.log(row[i] ?? 1), 0);
     this.constant = -logDeterminant - (this.values.length / 2) * Math.log(2 * Math.PI);
     this.bounds = all.flatMap((b): BoundRow[] => {
@@ -36,7 +34,8 @@ export class Evidence {
       const row = this.values.map((a) => covariance[b]?.[a] ?? 0);
       const weights = whiten(this.lower, row);
       const known = weights.reduce((sum, weight) => sum + weight * weight, 0);
-      const sigma = Math.sqrt(Math.max(1e-12, own(b, b) - known));
+      const own = (covariance[b]?.[b] ?? 0) + (more[b] ?? 0);
+      const sigma = Math.sqrt(Math.max(1e-12, own - known));
       return [{ index: b, sign: bound === 'at least' ? 1 : -1, weights, sigma }];
     });
   }
@@ -47,11 +46,10 @@ export class Evidence {
     return { square: z.reduce((sum, each) => sum + each * each, 0), count: z.length };
   }
 
-  private whitened(residuals: ArrayLike<number>): number[] {
-    return whiten(
-      this.lower,
-      this.values.map((i) => residuals[i] ?? 0),
-    );
+  private whitened(residuals: ArrayLike<number>): Float64Array {
+    const own = new Float64Array(this.values.length);
+    for (let i = 0; i < own.length; i++) own[i] = residuals[this.values[i] as number] ?? 0;
+    return whiten(this.lower, own);
   }
 
   /** ln of the likelihood of residuals, ln measured − ln predicted, one for each observation. */
@@ -61,18 +59,33 @@ export class Evidence {
     for (const each of z) sum -= (each * each) / 2;
     for (const { index, sign, weights, sigma } of this.bounds) {
       let mean = 0;
-      for (const [i, weight] of weights.entries()) mean += weight * (z[i] ?? 0);
+      for (let i = 0; i < weights.length; i++) mean += (weights[i] as number) * (z[i] as number);
       sum += logNormalCdf((sign * (mean - (residuals[index] ?? 0))) / sigma);
     }
     return sum;
   }
 }
 
+/** Some rows and columns of a covariance as far as the diagonal, with more variance on it. */
+function partOf(
+  covariance: readonly Float64Array[],
+  indices: readonly number[],
+  more: readonly number[],
+): Float64Array[] {
+  return indices.map((a, i) => {
+    const row = covariance[a] as Float64Array;
+    const own = new Float64Array(i + 1);
+    for (let j = 0; j <= i; j++) own[j] = row[indices[j] as number] as number;
+    own[i] = (own[i] as number) + (more[a] ?? 0);
+    return own;
+  });
+}
+
 interface BoundRow {
   readonly index: number;
   readonly sign: 1 | -1;
   /** What the whitened values say of it. */
-  readonly weights: readonly number[];
+  readonly weights: Float64Array;
   /** What they leave open. */
   readonly sigma: number;
 }

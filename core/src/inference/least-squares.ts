@@ -1,4 +1,4 @@
-/** Row by row; symmetric, positive definite. */
+/** Row by row, each as far as the diagonal at least; symmetric, positive definite. */
 export type Matrix = readonly ArrayLike<number>[];
 
 /** The lower triangle L with L·Lᵀ = C (Cholesky). */
@@ -18,13 +18,13 @@ export function cholesky(c: Matrix): Float64Array[] {
 }
 
 /** L⁻¹·v: in these coordinates the covariance is the unit matrix. */
-export function whiten(lower: Matrix, v: ArrayLike<number>): number[] {
-  const out: number[] = [];
+export function whiten(lower: Matrix, v: ArrayLike<number>): Float64Array {
+  const out = new Float64Array(v.length);
   for (let i = 0; i < v.length; i++) {
     const row = lower[i] as ArrayLike<number>;
     let sum = v[i] as number;
     for (let k = 0; k < i; k++) sum -= (row[k] as number) * (out[k] as number);
-    out.push(sum / (row[i] as number));
+    out[i] = sum / (row[i] as number);
   }
   return out;
 }

@@ -119,7 +119,8 @@ export function weighFaults(
   const left = { rows, residuals, covariance };
   const meters = [...new Set(used.map(({ reading }) => reading.instrument))];
 
-  const ofNothing = Math.log(PRIOR_OF_NOTHING) + new Evidence(used, covariance).of(residuals);
+  const evidence = new Evidence(used, covariance);
+  const ofNothing = Math.log(PRIOR_OF_NOTHING) + evidence.of(residuals);
   const possible = possibleFaults(shop, tree, meters);
   const screened = possible
     .map(({ fault, prior }) => ({
@@ -136,7 +137,7 @@ export function weighFaults(
     const isLeading = rank < most && each.weight > best - FAR_BEHIND;
     if (each.fault.kind === 'meter') return { ...each, at: { amount: each.best, solutions: base } };
     if (!isLeading) return { ...each, at: null };
-    const exact = solveFault(each.fault, each.best, base, rows, nuisances);
+    const exact = solveFault(each.fault, each.best, base, rows, nuisances, evidence);
     return { ...each, ...exact, weight: each.prior + exact.marginal };
   });
   const whole = logSum([ofNothing, ...solved.map(({ weight }) => weight)]);

@@ -23,22 +23,26 @@ const NOTHING = 1e-6;
 /** A shop's solutions by the gates that are open, each solved once. */
 export class Solutions {
   private readonly known = new Map<string, ShopSolution | null>();
-  private readonly networkOf: ReturnType<typeof networksByGates>;
+  private networkOf: ReturnType<typeof networksByGates> | null = null;
 
   /** @param near solutions of a shop nearly the same, to start from */
   constructor(
     readonly believed: BelievedShop,
     private readonly near: Solutions | null = null,
-  ) {
-    const { shop, tree, factors } = believed;
-    this.networkOf = networksByGates(shop, tree, { view: 'found', factors });
+  ) {}
+
+  /** Assembled when it is first asked for: of many hypotheses little is ever solved. */
+  private networkWith(gates: ReadonlySet<string>) {
+    const { shop, tree, factors } = this.believed;
+    this.networkOf ??= networksByGates(shop, tree, { view: 'found', factors });
+    return this.networkOf(gates);
   }
 
   /** Null: the shop has no answer. */
   of({ gates, gatesKey }: Pick<Asked, 'gates' | 'gatesKey'>): ShopSolution | null {
     const known = this.known.get(gatesKey);
     if (known !== undefined) return known;
-    const compiled = this.networkOf(gates);
+    const compiled = this.networkWith(gates);
     const start = this.near?.known.get(gatesKey)?.state;
     const from = start?.qUp.length === compiled.count ? start : undefined;
     const solved = solveCompiled(this.believed.tree, compiled, from);

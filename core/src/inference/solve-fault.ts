@@ -44,6 +44,7 @@ export const rowOfTime = (
 /**
  * A fault's predictions solved exactly at a few amounts, with everything between interpolated in ln. From the amount
  * that is likeliest to first order on, amounts are solved as far as they are any likely.
+ * @param without the readings' evidence without the fault: good enough to find the best amount by
  */
 export function solveFault(
   fault: Exclude<Fault, { kind: 'meter' }>,
@@ -51,15 +52,21 @@ export function solveFault(
   base: Solutions,
   rows: readonly Row[],
   nuisances: Nuisances,
+  without: Evidence,
 ): Integrated & { readonly at: SolvedAt } {
   const amounts = amountsOf(fault, SOLVED_AT);
   const observations = rows.map(({ observation }) => observation);
   const known = new Map<number, SolvedAt & { readonly lns: readonly number[] }>();
   const solvedAt = (node: number) => {
-    const before = known.get(node);
-    if (before) return before;
+    const own = known.get(node);
+    if (own) return own;
     const amount = amounts[node] ?? 0;
-    const solutions = new Solutions(withFault(base.believed, fault, amount), base);
+    // An amount next to it that is solved already is the nearest there is to start from.
+    const beside = known.get(node - 1) ?? known.get(node + 1);
+    const solutions = new Solutions(
+      withFault(base.believed, fault, amount),
+      beside?.solutions ?? base,
+    );
     const lns = rows.map(({ observation, isBefore, ln }) =>
       isBefore ? ln : (solutions.lnOf(observation) ?? 0),
     );
@@ -81,11 +88,7 @@ export function solveFault(
   };
   const nearestTo = (amount: number) =>
     Math.min(SOLVED_AT - 1, Math.max(0, Math.round(placeOf(amount))));
-  const evidenceAt = (node: number) => {
-    return evidenceIn(solvedAt(node).solutions, rows, nuisances);
-  };
-  const integrateAt = (node: number) => {
-    const evidence = evidenceAt(node);
+  const integrateFrom = (node: number, evidence: Evidence) => {
     const [low, high] = likelyAbout(node, (each) => {
       const { lns } = solvedAt(each);
       return evidence.of(observations.map(({ ln }, i) => ln - (lns[i] ?? 0)));
@@ -97,11 +100,10 @@ export function solveFault(
         : evidence.of(residualsAt(place));
     });
   };
-  const guessed = nearestTo(near);
-  const once = integrateAt(guessed);
+  const found = nearestTo(integrateFrom(nearestTo(near), without).best);
   // The covariance is that of the best amount, wherever that turned out to be.
-  const found = nearestTo(once.best);
-  const integrated = found === guessed ? once : integrateAt(found);
+  const evidence = evidenceIn(solvedAt(found).solutions, rows, nuisances);
+  const integrated = integrateFrom(found, evidence);
   const { amount, solutions } = solvedAt(nearestTo(integrated.best));
   return { ...integrated, at: { amount, solutions } };
 }
