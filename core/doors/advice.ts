@@ -1,9 +1,10 @@
 /** What to do next to a shop, what it is worth, and what a budget buys. */
 
+export { type ComparedDesign, compareDesigns, type Stretch } from '../src/advice/compare-designs';
 export type { DropOutcome, Evaluation } from '../src/advice/evaluate';
 export type { Broken } from '../src/advice/house-rules';
 export type { Work } from '../src/advice/improvement';
-export { improvementsOf } from '../src/advice/improvements-of';
+export { improved, improvementsOf } from '../src/advice/improvements-of';
 export { type Package, type Packages, packImprovements, withinBudget } from '../src/advice/pack';
 export { PER, PRICES, type PriceLine, perUnit, priceOf } from '../src/advice/price-book';
 export { readPrices, writePrices } from '../src/advice/price-table';

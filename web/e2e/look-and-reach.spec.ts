@@ -180,6 +180,7 @@ for (const theme of ['light', 'dark'] as const) {
     'leaks',
     'improve',
     'improve/report',
+    'improve/trays',
     'shops',
     'sources',
     'practice',

@@ -18,6 +18,7 @@ const VIEWS = [
   'log/instruments',
   'leaks',
   'improve',
+  'improve/trays',
 ] as const;
 
 /** What opens details; menus open too, but hold no fields. */

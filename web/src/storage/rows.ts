@@ -42,6 +42,15 @@ export interface SummaryRow {
   standing: Standing | null;
   /** When it was last saved as a file, and its revision then; absent: never in this browser. */
   exported?: Exported | undefined;
+  /** Absent: it is a shop of its own. */
+  tray?: TrayOf | undefined;
+}
+
+/** What makes a stored design a tray: a copy of a shop's in which something is tried. */
+export interface TrayOf {
+  /** Id of the shop. */
+  readonly shop: string;
+  readonly name: string;
 }
 
 export interface Exported {

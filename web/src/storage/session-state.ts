@@ -1,6 +1,7 @@
 import type { Shop } from '@frank-gauge/core/design';
 import type { Fault, Journal, JournalDiff, Renewal } from '@frank-gauge/core/journal';
 import type { OpenJournal } from './journal-tables';
+import type { TrayOf } from './rows';
 
 /** The shop that is open. What is edited shows at once and is stored right behind. */
 export type Session =
@@ -31,6 +32,8 @@ export interface OpenSession {
   readonly changes: number;
   /** Estimates renewed since an older version, not yet acknowledged. */
   readonly renewed: readonly Renewal[];
+  /** Of what shop this design is a tray; null: it is that shop itself. */
+  readonly tray: TrayOf | null;
 }
 
 /** An edit that was shown but could not be kept, and why. */

@@ -13,19 +13,24 @@ const KEEP_DELETED = 30 * DAY;
 const LONGEST_NAME = 200;
 /** A shop's id stands in the address of its pages: what means something there is no id. */
 const ADDRESS = /^[\w-]+$/;
+/** The row that keeps the design a tray began with; no shop's own has such an id. */
+export const baseOfTray = (tray: string): string => `${tray}.base`;
 
-/** Shops in the list, the one changed last first: every one that is stored, whatever is wrong with it. */
+/**
+ * Shops in the list, the one changed last first: every one that is stored, whatever is wrong with it. Trays are no
+ * shops.
+ */
 export async function listShops(db: Database = database()): Promise<SummaryRow[]> {
   const [rows, ids] = await Promise.all([
     db.summaries.toArray(),
     db.designs.toCollection().primaryKeys(),
   ]);
   const known = new Set(rows.map(({ id }) => id));
-  const lost = await db.designs.bulkGet(ids.filter((id) => !known.has(id)));
+  const lost = await db.designs.bulkGet(ids.filter((id) => !known.has(id) && ADDRESS.test(id)));
   // Opened, such a one is given its summary back.
   const made = lost.flatMap((row) => (row ? [newSummary(row.id, row.document, 0)] : []));
   return [...rows, ...made]
-    .filter(({ deleted }) => deleted === null)
+    .filter(({ deleted, tray }) => deleted === null && !tray)
     .sort((a, b) => Date.parse(b.changed) - Date.parse(a.changed));
 }
 
@@ -104,16 +109,17 @@ export async function duplicateShop(id: string): Promise<string | null> {
   const row = await db.designs.get(id);
   if (!row) return null;
   const { document } = row;
-  const suffix = ', copy';
-  const name = document.shop.name.slice(0, LONGEST_NAME - suffix.length) + suffix;
-  return addShop(
-    { ...document, shop: { ...document.shop, name } },
-    {
-      journal: await readJournal(db, id),
-      photos: await readPhotoFiles(db, id),
-      db,
-    },
-  );
+  return addShop(withSuffix(document, ', copy'), {
+    journal: await readJournal(db, id),
+    photos: await readPhotoFiles(db, id),
+    db,
+  });
+}
+
+/** A shop under its own name with something behind it, cut so that it is no longer than a name may be. */
+export function withSuffix(shop: Shop, suffix: string): Shop {
+  const name = shop.shop.name.slice(0, LONGEST_NAME - suffix.length) + suffix;
+  return { ...shop, shop: { ...shop.shop, name } };
 }
 
 export const deleteShop = (id: string): Promise<void> =>
@@ -131,13 +137,14 @@ export async function noteExported(id: string, now: Date, db = database()): Prom
   });
 }
 
-/** Lets go of shops thrown away long ago. */
+/** Lets go of shops thrown away long ago, with their trays, and of trays. */
 export async function emptyBin(now: Date): Promise<void> {
   const db = database();
   const rows = await db.summaries.toArray();
   const isOld = ({ deleted }: SummaryRow) =>
     deleted !== null && now.getTime() - Date.parse(deleted) > KEEP_DELETED;
-  for (const { id } of rows.filter(isOld)) {
+  const old = new Set(rows.filter(isOld).map(({ id }) => id));
+  for (const { id } of rows.filter(({ id, tray }) => old.has(id) || old.has(tray?.shop ?? ''))) {
     await db.transaction('rw', db.shopTables, async () => {
       // Also pictures whose photo was taken out, or never came to be stored.
       await db.photoFiles
@@ -146,7 +153,7 @@ export async function emptyBin(now: Date): Promise<void> {
         .delete();
       await deleteRecords(db, id);
       await forgetChanges(db, id);
-      await db.designs.delete(id);
+      await db.designs.bulkDelete([id, baseOfTray(id)]);
       await db.summaries.delete(id);
     });
   }

@@ -194,6 +194,10 @@ export class ShopSession {
   readonly apply = (label: string, diff: JournalDiff, options: EditOptions = {}): void => {
     const session = this.state.getState();
     if (session.status !== 'open' || isEmptyDiff(diff)) return;
+    if (session.tray) {
+      this.onRefused({ label, reason: 'what is measured belongs to the shop, not to a tray' });
+      return;
+    }
     const fault = faultOfDiff(diff);
     if (fault) this.onRefused({ label, reason: reasonOf(fault), fault });
     else this.show(session, label, session.shop, diff, options);
@@ -522,6 +526,7 @@ export class ShopSession {
       cursor: summary.cursor,
       changes: summary.changes,
       renewed,
+      tray: summary.tray ?? null,
     });
     this.notify(news);
   }

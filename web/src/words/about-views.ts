@@ -300,6 +300,20 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     ],
   },
   {
+    path: 'improve/trays',
+    name: 'What if',
+    purpose:
+      'Try edits in up to four trays, side by side, beside the shop: every drop, where the pressure goes, and the plan, before and after.',
+    first:
+      'Press New tray, change what you like in any view, then press Compare. Keep the tray, leave it for later, or throw it away.',
+    terms: [
+      {
+        term: 'Tray',
+        means: 'a copy of the shop’s design to try things in; the shop itself stays as it is',
+      },
+    ],
+  },
+  {
     path: 'improve/report',
     name: 'Report',
     purpose:

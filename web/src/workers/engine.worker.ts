@@ -1,4 +1,6 @@
 import {
+  type ComparedDesign,
+  compareDesigns,
   improvementsOf,
   type Packages,
   packImprovements,
@@ -211,6 +213,10 @@ const engine = {
   /** A plan in stages with so much money in each; what there is of it while it is made. */
   stages(shop: Shop, each: number, onProgress: (plan: StagePlan) => void): StagePlan | null {
     return planStages(shop, { each, onProgress });
+  },
+  /** Designs of a shop side by side, each against the first, with the way of one drop. */
+  compareDesigns(designs: readonly Shop[], drop: string | null): readonly ComparedDesign[] {
+    return compareDesigns(designs, drop);
   },
   gateMatrix(shop: Shop, view: View, most: number): GateMatrix | null {
     const arranged = arrangeDucts(shop);

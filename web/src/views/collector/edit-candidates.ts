@@ -9,7 +9,7 @@ import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { choosePart } from '@/storage/choices';
 import { edit } from '@/storage/session';
-import { undoAloud } from '../frame/undo-aloud';
+import { undoAction } from '../frame/undo-aloud';
 
 const newId = () => nanoid(10);
 
@@ -33,7 +33,7 @@ export function tryAnother(shop: Shop): void {
 
 export function dropCandidate({ id, name }: Candidate): void {
   edit(`remove ${name}`, (draft) => removeCandidate(draft, id));
-  toast(`Removed ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+  toast(`Removed ${name}`, { action: undoAction() });
 }
 
 /** Puts a candidate in the shop; what stood there becomes a candidate. */
@@ -42,7 +42,7 @@ export function build({ id, name }: Candidate): void {
     swapIn(draft, id, freeName(draft, 'Previous collector')),
   );
   toast(`${name} is now the collector in the shop; the previous one is kept as a candidate`, {
-    action: { label: 'Undo', onClick: () => void undoAloud() },
+    action: undoAction(),
   });
 }
 

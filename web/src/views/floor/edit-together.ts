@@ -12,7 +12,7 @@ import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { choosePart } from '@/storage/choices';
 import { edit, shopSession } from '@/storage/session';
-import { undoAloud } from '../frame/undo-aloud';
+import { undoAction } from '../frame/undo-aloud';
 import { COLLECTOR } from './collector-id';
 import { letGo, selectedOf, selectTogether } from './selection';
 
@@ -113,7 +113,7 @@ export function removeThings(ids: readonly string[]): void {
   });
   letGo();
   choosePart(shop.id, '');
-  toast(`Removed ${what}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+  toast(`Removed ${what}`, { action: undoAction() });
 }
 
 /** Edits the same of several runs; quick edits of it are one step to undo. */

@@ -8,7 +8,7 @@ import { type Asked, engine } from '@/model/engine';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import type { EngineApi } from '@/workers/engine.worker';
-import { undoAloud } from '../frame/undo-aloud';
+import { undoAction } from '../frame/undo-aloud';
 
 /** Larger drawings hold more than a room. */
 const LARGEST = 20_000_000;
@@ -52,7 +52,7 @@ export function OutlineFile() {
     }
     edit('outline from a drawing', (shop) => setOutline(shop, answer.outline));
     toast(`The room now has the outline of ${file.name}. ${answer.note}`.trim(), {
-      action: { label: 'Undo', onClick: () => void undoAloud() },
+      action: undoAction(),
     });
   };
   return (

@@ -17,6 +17,7 @@ import { useFrameSheet } from './palette-state';
 import { RenewedNotice } from './renewed-notice';
 import { Steps } from './steps';
 import { PlaceNotice, StorageNotice } from './storage-notice';
+import { NoReadingsInTray, TrayBar } from './tray-bar';
 import { useFrameKeys } from './use-frame-keys';
 
 const openOrNot = (session: Session) =>
@@ -88,9 +89,12 @@ export function ShopFrame({ children }: { readonly children: ReactNode }) {
           <Header />
           <StorageNotice />
           <RenewedNotice />
+          <TrayBar id={id} />
           <div className="flex min-h-0 flex-1 flex-col md:flex-row">
             <Steps id={id} />
-            <main className="min-h-0 min-w-0 flex-1">{children}</main>
+            <main className="min-h-0 min-w-0 flex-1">
+              <NoReadingsInTray id={id}>{children}</NoReadingsInTray>
+            </main>
           </div>
           <LiveStrip />
         </div>

@@ -46,6 +46,7 @@ export const BENCHES = {
     name: 'Improve',
     benches: [
       { path: '', name: 'What to do next' },
+      { path: 'trays', name: 'What if' },
       { path: 'report', name: 'Report' },
     ],
   },

@@ -1,5 +1,5 @@
 import { toast } from 'sonner';
-import { redo, shopSession, undo } from '@/storage/session';
+import { openShopId, redo, shopSession, undo } from '@/storage/session';
 
 /** Says so where the last changes are not stored yet: what comes before them cannot be stepped over. */
 function isStuck(): boolean {
@@ -25,4 +25,14 @@ export async function redoAloud(): Promise<void> {
     id: 'undo',
     duration: 2500,
   });
+}
+
+/** The button of a notice that undoes what the notice tells of: no change of another shop or tray opened since. */
+export function undoAction() {
+  const shop = openShopId();
+  const onClick = () => {
+    if (openShopId() === shop) void undoAloud();
+    else toast('That was in another shop or tray; open it and press Undo there.');
+  };
+  return { label: 'Undo', onClick };
 }

@@ -1,8 +1,11 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
+import { openShopId } from '@/storage/session';
 import { Button } from '@/ui/button';
+import { useTray } from '../frame/tray-bar';
 import { usePointIds } from '../parts/taking/use-point-ids';
-import { makeAndLog, type ToMake, tryOut } from './make-improvements';
+import { makeAndLog, makeTray, type ToMake, tryOut } from './make-improvements';
 
 interface Props {
   readonly toMake: ToMake;
@@ -21,15 +24,32 @@ export function MakeButtons({
   of,
 }: Props) {
   const pointOf = usePointIds();
+  const router = useRouter();
+  const tray = useTray();
   const named = (label: string) => (of === undefined ? {} : { 'aria-label': `${label}: ${of}` });
   return (
     <div className="flex flex-wrap gap-2 pt-1">
       <Button onClick={() => void tryOut(toMake)} {...named(tryIt)}>
         {tryIt}
       </Button>
-      <Button look="quiet" onClick={() => void makeAndLog(toMake, pointOf)} {...named(didIt)}>
-        {didIt}
-      </Button>
+      {tray === null && (
+        <>
+          <Button
+            look="quiet"
+            onClick={() =>
+              void makeTray(toMake, openShopId()).then((id) => {
+                if (id) router.push(`/shop/${id}/improve/trays`);
+              })
+            }
+            {...named('Try it in a tray')}
+          >
+            Try it in a tray
+          </Button>
+          <Button look="quiet" onClick={() => void makeAndLog(toMake, pointOf)} {...named(didIt)}>
+            {didIt}
+          </Button>
+        </>
+      )}
     </div>
   );
 }

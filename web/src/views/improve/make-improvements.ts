@@ -3,9 +3,10 @@ import { recordWith } from '@frank-gauge/core/journal';
 import { arrangeDucts } from '@frank-gauge/core/routing';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
+import { newTray } from '@/model/tray-actions';
 import { edit, record } from '@/storage/session';
 import { eventKindOf } from '@/words/improvement-words';
-import { undoAloud } from '../frame/undo-aloud';
+import { undoAction } from '../frame/undo-aloud';
 
 /** What is done, in words, with what it costs and brings. */
 export interface ToMake {
@@ -30,6 +31,19 @@ async function putIntoDesign({ ids, works }: ToMake): Promise<boolean> {
   });
   if (!isMade) toast('The shop has changed since; look at the list again.');
   return isMade;
+}
+
+/** Makes a tray of the shop with improvements in it; answers its id, or null where none was made. */
+export async function makeTray({ ids }: ToMake, shop: string): Promise<string | null> {
+  const { improved, improvementsOf } = await import('@frank-gauge/core/advice');
+  return newTray(shop, (design) => {
+    const arranged = arrangeDucts(design);
+    const all = arranged.ok ? improvementsOf(design, arranged.tree) : [];
+    return improved(
+      design,
+      all.filter(({ id }) => ids.includes(id)),
+    );
+  });
 }
 
 /** Puts improvements into the design and logs the change, with what the model promises of every drop. */
@@ -60,7 +74,7 @@ export async function makeAndLog(made: ToMake, pointOf: (drop: string) => string
 export async function tryOut(made: ToMake): Promise<void> {
   if (!(await putIntoDesign(made))) return;
   toast(`In the design now: ${labelOf(made.works)}`, {
-    action: { label: 'Undo', onClick: () => void undoAloud() },
+    action: undoAction(),
   });
 }
 

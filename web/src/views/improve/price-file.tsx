@@ -7,7 +7,7 @@ import { useDesign, useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
-import { undoAloud } from '../frame/undo-aloud';
+import { undoAction } from '../frame/undo-aloud';
 
 /** The price book as a table for a spreadsheet, and back. */
 export function PriceFile() {
@@ -23,7 +23,7 @@ export function PriceFile() {
       shop.advice.prices = found.prices;
     });
     toast(`Prices read from ${file.name}`, {
-      action: { label: 'Undo', onClick: () => void undoAloud() },
+      action: undoAction(),
     });
   };
   return (

@@ -12,7 +12,7 @@ import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { estimateName, estimateOff } from '@/words/estimate-words';
 import { percent } from '@/words/percent';
-import { undoAloud } from '../frame/undo-aloud';
+import { undoAction } from '../frame/undo-aloud';
 
 /** Closer than this, what is believed and what the readings say are the same. */
 const SAME = 0.005;
@@ -41,7 +41,7 @@ export function Estimates({
   const left = verdict.isWrong ? [] : estimates.filter((each) => !isBelieved(each));
   const believe = (found: readonly EstimateByReadings[], name: string) => {
     edit(`believe ${name}`, (shop) => believeEstimates(shop, found, latest));
-    toast(`Believed: ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+    toast(`Believed: ${name}`, { action: undoAction() });
   };
   return (
     <section aria-label="Estimates" className="pt-5">

@@ -15,7 +15,7 @@ import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { EVENT_NAMES } from '@/words/change-words';
 import { faultName, placeName } from '@/words/fault-words';
-import { undoAloud } from '../frame/undo-aloud';
+import { undoAction } from '../frame/undo-aloud';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
 import { Line } from '../parts/line';
 import { usePointIds } from '../parts/taking/use-point-ids';
@@ -92,7 +92,7 @@ function FoundForm({ suspects, onDone }: Props) {
     if (why !== null) return;
     chooseTight(shop, []);
     toast(`Logged: ${EVENT_NAMES[kind]}`, {
-      action: { label: 'Undo', onClick: () => void undoAloud() },
+      action: undoAction(),
     });
     onDone();
   };

@@ -16,7 +16,7 @@ import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { faultAmount, faultName, howToConfirm, percentOf, placeName } from '@/words/fault-words';
-import { undoAloud } from '../frame/undo-aloud';
+import { undoAction } from '../frame/undo-aloud';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
 
 /** Drops whose losses are listed with a suspect. */
@@ -108,7 +108,7 @@ function believe(suspect: Suspect, name: string, on: string): void {
   const { fault } = suspect;
   edit(`believe ${faultName(fault)}, ${name}`, (shop) => believeFault(shop, suspect, on));
   toast(`Believed: ${faultName(fault)}, ${name}`, {
-    action: { label: 'Undo', onClick: () => void undoAloud() },
+    action: undoAction(),
   });
 }
 

@@ -11,7 +11,7 @@ import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
-import { undoAloud } from '../frame/undo-aloud';
+import { undoAction } from '../frame/undo-aloud';
 import { Line } from '../parts/line';
 import { changeDraft, NEW_DRAFT, type Repeat, useDraft } from '../parts/taking/draft-reading';
 import { logReading } from '../parts/taking/log-reading';
@@ -74,7 +74,7 @@ export function TakeReading({ reading: { candidate }, name, onDone }: Props) {
         onDone={() => {
           logReading(place, taking.instrument, taking.fields);
           changeDraft(draftId, { place: null, repeats: NEW_DRAFT.repeats });
-          toast(`Logged ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+          toast(`Logged ${name}`, { action: undoAction() });
           onDone();
         }}
       />

@@ -16,7 +16,7 @@ import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { chooseDrop, choosePart } from '@/storage/choices';
 import { edit, openShopId, shopSession } from '@/storage/session';
-import { undoAloud } from '../frame/undo-aloud';
+import { undoAction } from '../frame/undo-aloud';
 
 const newId = () => nanoid(10);
 
@@ -51,7 +51,7 @@ export function editTyped(run: Run, field: string, change: (run: Run) => void): 
 
 const noteTyped = (name: string) =>
   toast(`${name} now uses the typed values instead of its drawing on the Floor.`, {
-    action: { label: 'Undo', onClick: () => void undoAloud() },
+    action: undoAction(),
   });
 
 /** Edits one field of a fitting that is no turn; quick edits of it are one step to undo. */
@@ -190,7 +190,7 @@ export function removeRunAloud(run: Run, count: number): void {
   edit(`remove ${run.name}`, (shop) => removeRun(shop, run.id));
   choosePart(openShopId(), '');
   const what = count > 1 ? `${run.name} and ${count - 1} upstream of it` : run.name;
-  toast(`Removed ${what}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+  toast(`Removed ${what}`, { action: undoAction() });
 }
 
 /** A 90° elbow as the shop usually makes them, to be changed. */

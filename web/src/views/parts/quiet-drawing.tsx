@@ -23,6 +23,8 @@ export interface QuietDrawing {
   readonly height: number;
   /** From the sheet's own plane, m and y up, to the drawing's. */
   readonly onSheet: (spot: Spot) => Spot;
+  /** Its own units to a metre. */
+  readonly scale: number;
 }
 
 /** A sheet as a quiet ground for what is shown on it; null: there is nothing on it. */
@@ -34,6 +36,7 @@ export function quietDrawing(sheet: readonly SheetItem[]): QuietDrawing | null {
     items,
     width: SCALE * (extent.width + 2 * MARGIN),
     height: SCALE * (extent.height + 2 * MARGIN),
+    scale: SCALE,
     // y goes up in the shop and down on the screen.
     onSheet: ({ x, y }) => ({
       x: SCALE * (x - extent.x0 + MARGIN),

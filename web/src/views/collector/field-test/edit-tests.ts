@@ -6,7 +6,7 @@ import { curvePoints, type FieldTestFit, loadingOf } from '@frank-gauge/core/rea
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { edit, record } from '@/storage/session';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 
 type Step = FieldTest['steps'][number];
 
@@ -64,7 +64,7 @@ export function dropTest(test: FieldTest): void {
   record('remove a field test', (journal) => {
     journal.fieldTests = journal.fieldTests.filter(({ id }) => id !== test.id);
   });
-  toast('Removed the test', { action: { label: 'Undo', onClick: () => void undoAloud() } });
+  toast('Removed the test', { action: undoAction() });
 }
 
 /** Puts the fitted curve in the blower, as it was tested. */

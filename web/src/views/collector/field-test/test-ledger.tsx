@@ -7,7 +7,7 @@ import { type FieldTestFit, loadingOf } from '@frank-gauge/core/reading';
 import { toast } from 'sonner';
 import { useDesign, useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { adoptCoefficient, adoptCurve, adoptLoading } from './edit-tests';
 
 interface Props {
@@ -15,8 +15,7 @@ interface Props {
   readonly fit: FieldTestFit;
 }
 
-const announce = (what: string) =>
-  toast(what, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+const announce = (what: string) => toast(what, { action: undoAction() });
 
 /** What the test says of the blower, the filter and the separator, each to be believed or not. */
 export function TestLedger({ test, fit }: Props) {

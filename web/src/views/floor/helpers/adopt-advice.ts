@@ -2,9 +2,7 @@ import { type RouteProposal, type SizedDucts, swapMachines } from '@frank-gauge/
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { edit } from '@/storage/session';
-import { undoAloud } from '../../frame/undo-aloud';
-
-const undoAction = { label: 'Undo', onClick: () => void undoAloud() };
+import { undoAction } from '../../frame/undo-aloud';
 
 /** Puts proposed ducts in place of those that are there. */
 export function adoptRoute({ ducts }: RouteProposal): void {
@@ -17,7 +15,7 @@ export function adoptRoute({ ducts }: RouteProposal): void {
     condition.holes = condition.holes.filter(({ run }) => runs.has(run));
   });
   toast('The suggested ducts are in place. Leak settings of removed runs were removed with them.', {
-    action: undoAction,
+    action: undoAction(),
   });
 }
 
@@ -29,11 +27,11 @@ export function adoptSizes({ diameters }: SizedDucts): void {
       if (diameter !== undefined) run.diameter = diameter;
     }
   });
-  toast('Every run has its suggested size.', { action: undoAction });
+  toast('Every run has its suggested size.', { action: undoAction() });
 }
 
 /** Lets two machines change places, ducts and all. */
 export function adoptSwap(one: string, other: string): void {
   edit('swap machines', (shop) => swapMachines(shop, one, other, () => nanoid(10)));
-  toast('The machines were swapped and their drops rerouted.', { action: undoAction });
+  toast('The machines were swapped and their drops rerouted.', { action: undoAction() });
 }

@@ -7,6 +7,7 @@ import { useMemo } from 'react';
 import { airPart } from '@/model/shop-parts';
 import { useDesign, useDuctTree } from '@/model/use-design';
 import { Button } from '@/ui/button';
+import { useTray } from '../../frame/tray-bar';
 import { useAdvice } from '../use-advice';
 import { ReportCollector } from './report-collector';
 import { ReportDrops } from './report-drops';
@@ -17,6 +18,7 @@ import { ReportSteps } from './report-steps';
 /** The shop on a page to hand on: what it gets, where the pressure goes, what is wrong, and what to do next. */
 export function ReportView() {
   const shop = useDesign();
+  const tray = useTray();
   const part = airPart(shop);
   const tree = useDuctTree();
   const advised = useAdvice();
@@ -38,7 +40,8 @@ export function ReportView() {
       <header className="flex items-baseline gap-3 border-ink border-b-2 pb-1">
         <h1 className="text-[22px]">{shop.shop.name}</h1>
         <span className="text-quiet">
-          Dust collection, as found, {format(new Date(), 'd MMMM yyyy')}
+          {tray ? `Dust collection, as tried in tray ${tray.name}` : 'Dust collection, as found'},{' '}
+          {format(new Date(), 'd MMMM yyyy')}
         </span>
         <Button look="plain" className="ml-auto print:hidden" onClick={() => window.print()}>
           <Printer size={16} aria-hidden /> Print

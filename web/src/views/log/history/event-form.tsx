@@ -15,7 +15,7 @@ import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { EVENT_NAMES, percentChange } from '@/words/change-words';
 import { dayMoment, localDay } from '@/words/local-day';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { Line, ShopQuantity } from '../../parts/line';
 import { usePointIds } from '../../parts/taking/use-point-ids';
 import { type Promised, useDesignEdits, usePromise } from './use-design-edits';
@@ -74,7 +74,7 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
     setRefusal(why);
     if (why !== null) return;
     toast(`Logged: ${EVENT_NAMES[kind]}`, {
-      action: { label: 'Undo', onClick: () => void undoAloud() },
+      action: undoAction(),
     });
     onDone();
   };

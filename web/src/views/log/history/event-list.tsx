@@ -17,7 +17,7 @@ import { useDesign, useUnits } from '@/model/use-design';
 import { apply, useJournal } from '@/storage/session';
 import { RemoveButton } from '@/ui/remove-button';
 import { comparedWords, EVENT_NAMES, percentChange, percentInterval } from '@/words/change-words';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { Photos } from '../../parts/photos/photos';
 
 interface Props {
@@ -62,7 +62,7 @@ export function EventList({ byPoint, names, by }: Props) {
 function remove(event: ShopEvent): void {
   const name = EVENT_NAMES[event.kind];
   apply(`remove ${name}`, { ...NO_DIFF, removed: [{ kind: 'events', record: event }] });
-  toast(`Removed: ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+  toast(`Removed: ${name}`, { action: undoAction() });
 }
 
 type WorthOf = (event: ShopEvent) => EventWorth;

@@ -23,7 +23,7 @@ import {
   SHOWN_BY,
   usualQuantity,
 } from '@/words/measuring-words';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { FieldLine, Line } from '../../parts/line';
 import { KIND_OF } from '../as-read';
 import { CalibrationFields } from './calibration-fields';
@@ -264,7 +264,7 @@ function RemoveInstrument({ instrument }: { readonly instrument: Instrument }) {
       );
     });
     toast(`Removed ${instrument.name}`, {
-      action: { label: 'Undo', onClick: () => void undoAloud() },
+      action: undoAction(),
     });
   };
   return (

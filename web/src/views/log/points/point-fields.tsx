@@ -8,7 +8,7 @@ import { lastInstrumentAt } from '@/storage/journal-tables';
 import { apply, openShopId } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/text-field';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { FieldLine, Line } from '../../parts/line';
 import type { Place } from '../../parts/taking/use-places';
 import { editPoint } from './edit-point';
@@ -157,7 +157,7 @@ function RemovePoint({ place: { point, name } }: { readonly place: Place }) {
     setUsed(wasRead);
     if (wasRead) return;
     apply(`remove ${name}`, { ...NO_DIFF, removed: [{ kind: 'testPoints', record: point }] });
-    toast(`Removed ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+    toast(`Removed ${name}`, { action: undoAction() });
   };
   return (
     <div className="pt-2">

@@ -13,7 +13,7 @@ import { Choice } from '@/ui/choice';
 import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { QUANTITY_NAMES } from '@/words/measuring-words';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { ConnectCable } from '../../parts/taking/connect-cable';
 import {
   changeDraft,
@@ -66,7 +66,7 @@ function FormAt({ places, place, draft, shopId }: FormProps) {
     const why = adopt(() => logReading(place, instrument, fields));
     setWhyNot(why);
     if (why !== null) return;
-    toast(`Logged ${place.name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+    toast(`Logged ${place.name}`, { action: undoAction() });
     nextDraft(shopId, nextPlace(places, place).id);
   };
 

@@ -8,7 +8,7 @@ import { useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { SHOWN_BY, usualQuantity } from '@/words/measuring-words';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { Line } from '../../parts/line';
 import { changeDraft, NEW_DRAFT, type Repeat, useDraft } from '../../parts/taking/draft-reading';
 import { logReading } from '../../parts/taking/log-reading';
@@ -89,7 +89,7 @@ export function StepCard({ step, name, round, onSkip }: Props) {
             logReading(place, taking.instrument, taking.fields);
             changeDraft(draftId, { place: null, repeats: NEW_DRAFT.repeats });
             toast(`Logged ${name}`, {
-              action: { label: 'Undo', onClick: () => void undoAloud() },
+              action: undoAction(),
             });
           }}
         />

@@ -8,7 +8,7 @@ import { toast } from 'sonner';
 import { useDesign, useDuctTree } from '@/model/use-design';
 import { record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { useReadings } from '../../parts/taking/use-readings';
 import { StepCard } from './step-card';
 import { useWakeLock } from './use-wake-lock';
@@ -92,7 +92,7 @@ function end(round: Round): void {
   change('end the round', round, (own) => {
     own.ended = new Date().toISOString();
   });
-  toast('The round is ended', { action: { label: 'Undo', onClick: () => void undoAloud() } });
+  toast('The round is ended', { action: undoAction() });
 }
 
 /** What was read and passed over so far. */

@@ -17,7 +17,7 @@ import { apply, useJournal } from '@/storage/session';
 import { Choice } from '@/ui/choice';
 import { useAdopt } from '@/ui/refusal';
 import { Segmented } from '@/ui/segmented';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import {
   DIAMETER_OF_NO_DUCT,
   insideOf,
@@ -99,7 +99,7 @@ export function ImportTable({ chosen, onDone }: Props) {
     setWhyNot(why);
     if (why !== null) return;
     toast(`Imported ${readings.length === 1 ? '1 reading' : `${readings.length} readings`}`, {
-      action: { label: 'Undo', onClick: () => void undoAloud() },
+      action: undoAction(),
     });
     onDone();
   };

@@ -15,7 +15,7 @@ import { Choice } from '@/ui/choice';
 import { useAdopt } from '@/ui/refusal';
 import { TextField } from '@/ui/text-field';
 import { dayMoment, localDay } from '@/words/local-day';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { Line, ShopQuantity } from '../../parts/line';
 import { useHidden, useReadShop } from '../../parts/stand-ins/use-hidden';
 import { useStandIn } from '../../parts/stand-ins/use-stand-in';
@@ -75,7 +75,7 @@ export function WeighingForm() {
     setRefusal(why);
     if (why !== null) return;
     toast(`Logged: ${BIN_NAMES[bin].toLowerCase()}`, {
-      action: { label: 'Undo', onClick: () => void undoAloud() },
+      action: undoAction(),
     });
     setTyped(blank(bin));
   };

@@ -9,7 +9,7 @@ import { toast } from 'sonner';
 import { useUnits } from '@/model/use-design';
 import { apply, useJournal } from '@/storage/session';
 import { RemoveButton } from '@/ui/remove-button';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { BIN_NAMES } from './bin-names';
 import { WeighingForm } from './weighing-form';
 
@@ -91,7 +91,7 @@ function Caught({ catches, hasAny }: CaughtProps) {
 function remove(weighing: Weighing): void {
   const name = `weighing of ${BIN_NAMES[weighing.bin].toLowerCase()}`;
   apply(`remove the ${name}`, { ...NO_DIFF, removed: [{ kind: 'weighings', record: weighing }] });
-  toast(`Removed: ${name}`, { action: { label: 'Undo', onClick: () => void undoAloud() } });
+  toast(`Removed: ${name}`, { action: undoAction() });
 }
 
 function WeighingTable({ weighings }: { readonly weighings: readonly Weighing[] }) {

@@ -12,7 +12,7 @@ import { apply, record, useJournal } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/sheet';
 import { TextField } from '@/ui/text-field';
-import { undoAloud } from '../../frame/undo-aloud';
+import { undoAction } from '../../frame/undo-aloud';
 import { Line } from '../line';
 import { shrinkPicture } from './shrink-picture';
 import { usePicture } from './use-picture';
@@ -143,7 +143,7 @@ function PhotoSheet({ shop, photo, name, onClose }: SheetProps) {
       ...NO_DIFF,
       removed: [{ kind: 'photos', record: photo }],
     });
-    toast('Removed the photo', { action: { label: 'Undo', onClick: () => void undoAloud() } });
+    toast('Removed the photo', { action: undoAction() });
     onClose();
   };
   return (
