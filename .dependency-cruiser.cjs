@@ -50,7 +50,7 @@ const MAY_IMPORT = {
   methods: ['catalogue', 'quantity', 'air', 'duct', 'fittings'],
   collector: ['catalogue', 'quantity', 'air'],
   design: ['document', 'catalogue', 'quantity', 'fittings'],
-  journal: ['document'],
+  journal: ['catalogue', 'document'],
   file: ['document', 'catalogue', 'design', 'journal'],
   assembly: ['catalogue', 'quantity', 'collector', 'design'],
   noise: ['quantity'],
@@ -165,6 +165,7 @@ const MAY_IMPORT = {
     'network',
     'analysis',
     'inference',
+    'journal',
   ],
   practice: [
     'quantity',

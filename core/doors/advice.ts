@@ -6,7 +6,15 @@ export type { Broken } from '../src/advice/house-rules';
 export type { Work } from '../src/advice/improvement';
 export { improved, improvementsOf } from '../src/advice/improvements-of';
 export { type Package, type Packages, packImprovements, withinBudget } from '../src/advice/pack';
-export { PER, PRICES, type PriceLine, perUnit, priceOf } from '../src/advice/price-book';
+export { type PaidPrice, paidPrices, withPaidPrices } from '../src/advice/paid-prices';
+export {
+  PER,
+  PRICED_DIAMETER,
+  PRICES,
+  type PriceLine,
+  perUnit,
+  priceOf,
+} from '../src/advice/price-book';
 export { readPrices, writePrices } from '../src/advice/price-table';
 export {
   type DropGain,

@@ -20,13 +20,14 @@ export {
   type OverSets,
   type RunOverSets,
 } from '../src/analysis/every-gate-set';
-export type {
-  CollectorPart,
-  Finding,
-  FindingKind,
-  Remedy,
-  Severity,
-  Where,
+export {
+  type CollectorPart,
+  type Finding,
+  type FindingKind,
+  issueOf,
+  type Remedy,
+  type Severity,
+  type Where,
 } from '../src/analysis/findings/finding';
 export { findings } from '../src/analysis/findings/findings';
 export { LIMITS } from '../src/analysis/findings/limits';
@@ -45,6 +46,7 @@ export {
   neededFlow,
   type Standing,
 } from '../src/analysis/judge-drops';
+export { lossesByGroup, PART_GROUPS, type PartGroup } from '../src/analysis/losses-by-group';
 export { lossesOfRun, type PartOfRun } from '../src/analysis/losses-of-run';
 export {
   type ProfileStep,

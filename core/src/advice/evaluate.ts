@@ -1,13 +1,11 @@
-import { currentDrawn } from '../analysis/collector-load';
-import { type BlowerAtWork, estimatedLevel } from '../analysis/collector-noise';
+import { collectorLoad, currentDrawn } from '../analysis/collector-load';
+import { estimatedLevel } from '../analysis/collector-noise';
 import { dropSensitivities, TO_SIGMA, type UncertaintyKind } from '../analysis/flow-uncertainty';
 import { countGateSets, gateSets, gatesOfDrops } from '../analysis/gate-sets';
 import { type DropAir, judgeDrop, neededFlow } from '../analysis/judge-drops';
 import { worstDrop } from '../analysis/worst-drop';
 import { standAssembly } from '../assembly/stand-assembly';
-import { fullLoadCurrent } from '../collector/motor';
-import { wiringCode } from '../collector/plug';
-import { greatestAirPower } from '../collector/shaft-power';
+import { heatLost } from '../collector/air-outdoors';
 import type { Shop } from '../design/schema';
 import type { Drop, DuctTree } from '../design/topology';
 import { normalCdf } from '../inference/evidence';
@@ -47,8 +45,17 @@ export interface Evaluation {
   readonly noise: number;
   /** Share of the dust by mass that never gets to the filter. */
   readonly caught: number;
-  /** Of the collector, m. */
+  /** Of the collector, m; and what has to be lifted of it in one piece, blower and motor, kg. */
   readonly height: number;
+  readonly weight: number;
+  /** The motor is asked for more than its rated power at some drop. */
+  readonly isOverloaded: boolean;
+  /** Running time until the filter is due for cleaning, s; null: it has none, no dust reaches it. */
+  readonly filterLife: number | null;
+  /** Share of the finest dust the filter lets by at most, 0.3 to 1 µm; null: its grade is not known. */
+  readonly letBy: number | null;
+  /** Heat that leaves the building with the air in a season, J. */
+  readonly heat: number;
 }
 
 /** Combinations that are tried: of more only each drop by itself. */
@@ -70,28 +77,42 @@ export function evaluateTree(shop: Shop, tree: DuctTree): Evaluation | null {
   const drops = worst.map((air) => outcomeOf(shop, air));
   const first = worstDrop(worst);
   if (!first) return null;
-  const { blower } = shop.collector;
+  const { collector } = shop;
+  const load = collectorLoad(shop, first.solution, 'found');
   const current = Math.max(...worst.map(({ solution }) => currentDrawn(shop, solution)));
-  const code = wiringCode(blower.plug, blower.motor, shop.shop.units);
-  const full = fullLoadCurrent(blower.motor, code).current;
+  const full = load.fullLoadCurrent;
+  const { height, sizes } = standAssembly(collector, shop.room.ceilingHeight);
+  const { flow, rise } = first.solution.blower;
   return {
     drops,
     worst: first.flow / first.need,
     met: drops.reduce((sum, { met }) => sum + met, 0) / drops.length,
     slow: drops.filter(({ isSlow }) => isSlow).length,
     current,
-    isOverCircuit: Math.max(current, full) > blower.breaker,
-    noise: estimatedLevel(shop.collector, atWork(first.solution)),
-    caught: shop.collector.separator.kind === 'none' ? 0 : shop.collector.separator.caught,
-    height: standAssembly(shop.collector, shop.room.ceilingHeight).height,
+    isOverCircuit: Math.max(current, full) > collector.blower.breaker,
+    isOverloaded: current > full * (1 + SAME),
+    noise: estimatedLevel(collector, { flow, pressure: rise, bestFlow: load.bestFlow }),
+    caught: collector.separator.kind === 'none' ? 0 : collector.separator.caught,
+    height,
+    weight: sizes.blower.weight,
+    filterLife: load.filter?.timeToDue ?? null,
+    letBy: load.filter?.letBy?.[0] ?? null,
+    heat: heatOutdoors(shop, first.solution),
   };
 }
 
-const atWork = ({ blower, network }: ShopSolution): BlowerAtWork => ({
-  flow: blower.flow,
-  pressure: blower.rise,
-  bestFlow: greatestAirPower(network.blower).flow,
-});
+/** A current above full load by less than this share overloads no motor. */
+const SAME = 1e-3;
+
+/** Where nobody said how cold it is outdoors, and how long it runs while that matters: estimates, K and h in a season. */
+const USUAL_HEATING = { outdoors: 277, hours: 60 };
+
+function heatOutdoors({ collector: { exhaust }, shop }: Shop, { blower, network }: ShopSolution) {
+  if (exhaust.kind !== 'outdoors') return 0;
+  const { outdoors, hours } = exhaust.heating ?? USUAL_HEATING;
+  const { temperature } = shop.site;
+  return heatLost(network.air.density, blower.flow, temperature, outdoors) * hours * 3600;
+}
 
 /** Every drop in the combination in which it gets least of its need; drops without an answer are left out. */
 function worstAirOf(shop: Shop, tree: DuctTree): DropAir[] {

@@ -41,6 +41,9 @@ export type Work =
   | { readonly kind: 'wider ducts'; readonly to: number }
   | { readonly kind: 'mend the gate' | 'tight gate' | 'add a gate'; readonly run: string }
   | { readonly kind: 'separator'; readonly to: SeparatorKind }
+  | { readonly kind: 'outdoors'; readonly diameter: number }
+  | { readonly kind: 'enclosure' }
+  | { readonly kind: 'impeller'; readonly from: number; readonly to: number }
   | { readonly kind: 'blower'; readonly to: BlowerClassId }
   | { readonly kind: 'candidate'; readonly candidate: string };
 

@@ -60,8 +60,9 @@ export function packImprovements(
   if (!now) return null;
   const byId = new Map(all.map((each) => [each.id, each]));
   const choices = ranked
-    .filter(({ worth }) => worth.air > LEAST_AIR)
+    .filter((each) => each.worth.air > LEAST_AIR && takesNothing(each))
     .slice(0, MOST_PACKED)
+    .sort((a, b) => b.worth.air - a.worth.air)
     .flatMap(({ id }) => byId.get(id) ?? []);
   const search = new Search(shop, now, choices, most, onProgress);
   search.branch([], 0);
@@ -104,7 +105,7 @@ class Search {
     const left = this.choices.slice(from).filter((each) => isFree(each, chosen));
     if (left.length === 0) return;
     const cost = chosen.reduce((sum, each) => sum + costOf(each, this.shop.advice), 0);
-    const most = this.solve([...chosen, ...left], true);
+    const most = this.solve([...chosen, ...bestOf(left)]);
     if (most && this.line.some((each) => each.cost <= cost && each.air >= most.air - SAME)) return;
     for (const next of left) {
       if (this.known.size >= this.most) {
@@ -115,15 +116,13 @@ class Search {
     }
   }
 
-  /** @param isBound only what could be reached at most: it may hold what cannot be done together */
-  private solve(chosen: readonly Improvement[], isBound = false): Package | null {
+  private solve(chosen: readonly Improvement[]): Package | null {
     const ids = chosen.map(({ id }) => id);
     const key = ids.join('|');
     const before = this.known.get(key);
     const solved = before === undefined ? this.solved(chosen, ids) : before;
     this.known.set(key, solved);
-    const isPossible = !isBound || chosen.every((each, i) => isFree(each, chosen.slice(0, i)));
-    if (solved?.keepsRules && isPossible) this.add(solved.made);
+    if (solved?.keepsRules) this.add(solved.made);
     if (before === undefined && this.known.size % PROGRESS_EVERY === 0)
       this.onProgress?.(this.packages());
     return solved?.made ?? null;
@@ -158,6 +157,21 @@ class Search {
     ].sort((a, b) => a.cost - b.cost);
   }
 }
+
+/** Of choices in the order of their air, of what cannot be done together the one that brings most. */
+function bestOf(choices: readonly Improvement[]): Improvement[] {
+  const best: Improvement[] = [];
+  for (const each of choices) if (isFree(each, best)) best.push(each);
+  return best;
+}
+
+/** What brings air to some drop and takes it from none, nor dust from the bin: with others of its kind it does no harm. */
+const takesNothing = ({ before, after }: RankedImprovement): boolean =>
+  after.worst >= before.worst - TAKES &&
+  after.met >= before.met - TAKES &&
+  after.slow <= before.slow &&
+  after.caught >= before.caught - TAKES;
+const TAKES = 0.005;
 
 /** Whether an improvement changes nothing that others change. */
 const isFree = ({ changes }: Improvement, chosen: readonly Improvement[]): boolean => {

@@ -4,12 +4,12 @@ import type { UnitSystem } from '../quantity/unit-system';
 import { toSI } from '../quantity/units';
 
 /** What a price is for one of. */
-export type PricedBy = 'length' | 'piece' | 'power' | 'hour';
+export type PricedBy = 'length' | 'piece' | 'power' | 'energy' | 'hour';
 
 export interface PriceLine {
   readonly name: string;
   readonly per: PricedBy;
-  /** In the shop's money: for each m, piece, W of the motor, or hour. An estimate. */
+  /** In the shop's money: for each m, piece, W of the motor, J, or hour. An estimate. */
   readonly estimate: number;
 }
 
@@ -19,6 +19,7 @@ export const PER = {
   meter: { of: 'length', times: 1 },
   hp: { of: 'power', times: toSI(1, 'hp') },
   kW: { of: 'power', times: 1000 },
+  kWh: { of: 'energy', times: 3.6e6 },
   piece: { of: 'piece', times: 1 },
   hour: { of: 'hour', times: 1 },
 } as const satisfies Record<string, { readonly of: PricedBy; readonly times: number }>;
@@ -31,6 +32,8 @@ export function perUnit(per: PricedBy, system: UnitSystem): PerUnit {
       return system === 'us' ? 'foot' : 'meter';
     case 'power':
       return system === 'us' ? 'hp' : 'kW';
+    case 'energy':
+      return 'kWh';
     case 'piece':
     case 'hour':
       return per;
@@ -65,6 +68,14 @@ export const PRICES = {
   },
   circuit: { name: 'Circuit, by an electrician', per: 'piece', estimate: 350 },
   hood: { name: 'Hood or port, sheet metal', per: 'piece', estimate: 15 },
+  outlet: { name: 'Outlet through a wall, with its hood', per: 'piece', estimate: 70 },
+  enclosure: {
+    name: 'Enclosure, sheet goods, lining and return filter',
+    per: 'piece',
+    estimate: 240,
+  },
+  impeller: { name: 'Impeller', per: 'piece', estimate: 220 },
+  heat: { name: 'Heat', per: 'energy', estimate: 0.12 / 3.6e6 },
   hour: { name: 'Hour of work', per: 'hour', estimate: 0 },
 } as const satisfies Record<PriceId, PriceLine>;
 

@@ -137,7 +137,7 @@ describe('an improvement', () => {
     const ruled: Shop = { ...bagMachineOnHose() };
     ruled.advice = {
       ...ruled.advice,
-      rules: { noNewCircuit: true, noNewBlower: true, highest: null },
+      rules: { noNewCircuit: true, noNewBlower: true, highest: null, onCasters: false },
     };
     const { ranked, leftOut } = rank(ruled);
     expect(ranked.some(({ work }) => work.kind === 'blower')).toBe(false);

@@ -1,5 +1,6 @@
 import type { Shop } from '../design/schema';
 import type { Evaluation } from './evaluate';
+import { priceOf } from './price-book';
 
 /** Air beyond this share of what is needed is worth nothing more. */
 const ENOUGH = 1.1;
@@ -17,7 +18,7 @@ const POINT = {
   slow: 6,
 };
 
-type Advice = Pick<Shop['advice'], 'weights'>;
+type Advice = Pick<Shop['advice'], 'weights' | 'prices'>;
 
 /** What a change brings and what it takes, in points by what the user weighs: one is a per cent at the worst drop. */
 export interface Worth {
@@ -28,7 +29,10 @@ export interface Worth {
 }
 
 /** What air is worth: how near the worst drop is to its need, how sure all of them are of theirs, what settles, what the bin catches. */
-export function airWorth({ worst, met, slow, caught }: Evaluation, { weights }: Advice): number {
+export function airWorth(
+  { worst, met, slow, caught }: Evaluation,
+  { weights }: Pick<Advice, 'weights'>,
+): number {
   return (
     weights.worst * 100 * Math.min(ENOUGH, worst) +
     weights.met * POINT.met * 100 * met -
@@ -50,8 +54,10 @@ export function worthOf(
 ): Worth {
   const { weights } = advice;
   const air = airWorth(after, advice) - airWorth(before, advice);
+  // Of heat that leaves with the air, one season counts.
+  const heat = (after.heat - before.heat) * priceOf('heat', advice);
   const effort =
-    (weights.money * cost) / POINT.money +
+    (weights.money * (cost + heat)) / POINT.money +
     (weights.hours * hours) / POINT.hours +
     (weights.noise * (after.noise - before.noise)) / POINT.noise;
   return { air, cost: effort, points: air - effort };

@@ -14,6 +14,10 @@ export const PRICE_IDS = [
   'blower',
   'circuit',
   'hood',
+  'outlet',
+  'enclosure',
+  'impeller',
+  'heat',
   'hour',
 ] as const;
 export type PriceId = (typeof PRICE_IDS)[number];

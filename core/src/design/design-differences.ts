@@ -14,6 +14,9 @@ export interface DesignDifference {
     | 'collector'
     | 'candidate'
     | 'condition'
+    /** What improvements are ranked by. */
+    | 'advice'
+    | 'issues'
     /** The same things in another order. */
     | 'order';
   /** What it is called, by the design it stands in; null: there is only one such thing. */
@@ -43,6 +46,10 @@ export function designDifferences(first: Shop, second: Shop): readonly DesignDif
     ...ofOne('collector', first.collector, second.collector),
     ...ofMany('candidate', first.candidates, second.candidates),
     ...ofOne('condition', first.condition, second.condition),
+    ...ofOne('advice', first.advice, second.advice),
+    ...(isSame(first.setAside, second.setAside)
+      ? []
+      : [{ area: 'issues', name: null, what: 'changed', members: [] } as const]),
   ];
   if (differences.length > 0) return differences;
   const { id: _, ...own } = first;

@@ -103,5 +103,6 @@ export function newShop(
       estimates: [],
     },
     advice: usualAdvice(),
+    setAside: [],
   };
 }

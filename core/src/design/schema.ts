@@ -31,7 +31,7 @@ import {
 import { usualAdvice } from './usual-advice';
 
 /**
- * The design of a shop, version 6: what is drawn, solved and undone. Everything in SI. Identifiers are
+ * The design of a shop: what is drawn, solved and undone. Everything in SI. Identifiers are
  * stable; places are metres from the room's corner, z up from the floor.
  *
  * Three words are kept apart: what is *designed* (ducts, collector), what condition it is *found* in
@@ -42,7 +42,7 @@ import { usualAdvice } from './usual-advice';
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 11;
+export const VERSION = 12;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),
@@ -227,9 +227,20 @@ const advice = z.strictObject({
     noNewBlower: z.boolean(),
     /** Nothing may stand higher, m; null: as the ceiling has it. */
     highest: z.number().min(0.1).max(30).nullable(),
+    /** The collector has to stay on casters. */
+    onCasters: z.boolean().default(false),
   }),
   /** In the shop's money; what is not named is as estimated. */
   prices: z.partialRecord(z.enum(PRICE_IDS), z.number().min(0).max(1e7)),
+});
+
+/** An issue that whoever owns the shop has set aside. */
+const setAside = z.strictObject({
+  id,
+  /** Which one, as `issueOf` names it. */
+  issue: z.string().min(1).max(200),
+  reason: z.string().min(1).max(1000),
+  at: when,
 });
 
 export const shopSchema = z.strictObject({
@@ -244,6 +255,7 @@ export const shopSchema = z.strictObject({
   ducts,
   condition,
   advice: advice.default(usualAdvice),
+  setAside: z.array(setAside).max(500).default([]),
 });
 
 export type Shop = z.infer<typeof shopSchema>;

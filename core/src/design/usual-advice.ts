@@ -2,6 +2,6 @@
 export const usualAdvice = () => ({
   budget: null,
   weights: { worst: 1, met: 1, money: 1, hours: 1, noise: 1 },
-  rules: { noNewCircuit: false, noNewBlower: false, highest: null },
+  rules: { noNewCircuit: false, noNewBlower: false, highest: null, onCasters: false },
   prices: {},
 });

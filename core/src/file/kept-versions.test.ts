@@ -18,6 +18,7 @@ import version8 from './kept/version-8.json';
 import version9 from './kept/version-9.json';
 import version10 from './kept/version-10.json';
 import version11 from './kept/version-11.json';
+import version12 from './kept/version-12.json';
 import { readShop, writeShopFile } from './shop-file';
 
 /** Wheel in inches and flow in CFM of the library's blowers as version 3 had them. */
@@ -84,14 +85,30 @@ const inPresent = <Design extends { readonly condition: object }>(design: Design
   version: VERSION,
   condition: { ...design.condition, estimates: [] },
   advice: usualAdvice(),
+  setAside: [],
 });
 
 describe('a kept file', () => {
   it('of the present version, kept, reads as it stands', () => {
-    const read = readShop(version11);
-    const { journal, ...shop } = version11;
+    const read = readShop(version12);
+    const { journal, ...shop } = version12;
     expect(read).toEqual({ ok: true, shop, journal, renewed: [] });
-    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version11);
+    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version12);
+  });
+
+  it('of version 11, kept, still reads: it only gained what defaults fill in', () => {
+    const read = readShop(version11);
+    if (!read.ok) throw new Error(read.faults[0].message);
+    const { journal, ...design } = version11;
+    expect(read.shop).toMatchObject({
+      ...design,
+      version: VERSION,
+      advice: { ...design.advice, rules: { ...design.advice.rules, onCasters: false } },
+      setAside: [],
+    });
+    expect(read.journal).toMatchObject(journal);
+    expect(read.journal.events.every(({ bought }) => bought === null)).toBe(true);
+    expect(read.renewed).toEqual([]);
   });
 
   it('of version 10, kept, still reads: nothing but its estimates is what the model says', () => {
@@ -99,7 +116,7 @@ describe('a kept file', () => {
     if (!read.ok) throw new Error(read.faults[0].message);
     const { journal, ...design } = version10;
     expect(read.shop).toEqual(inPresent(design));
-    expect(read.journal).toEqual(journal);
+    expect(read.journal).toMatchObject(journal);
     expect(read.renewed).toEqual([]);
   });
 

@@ -13,6 +13,7 @@ import { fromVersion7 } from './from-version-7';
 import { fromVersion8 } from './from-version-8';
 import { fromVersion9 } from './from-version-9';
 import { fromVersion10 } from './from-version-10';
+import { fromVersion11 } from './from-version-11';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -28,6 +29,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion8,
   fromVersion9,
   fromVersion10,
+  fromVersion11,
 ];
 
 export type Migrated =

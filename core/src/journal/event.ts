@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { id, name, note, when } from '../document/atoms';
+import { PRICE_IDS } from '../catalogue/price-ids';
+import { diameter, id, name, note, when } from '../document/atoms';
 import { recordType } from './record-type';
 
 /** `cleaned`: the filter; `emptied`: a bin; `sealed`: joints; `changed`: anything no other kind says. */
@@ -31,6 +32,17 @@ export const eventType = recordType(
     hours: z.number().min(0).max(10_000).nullable().default(null),
     /** The edit of the design it was, by its label; null: none. */
     edit: name.nullable().default(null),
+    /** What the cost bought; null: several things, or nobody said. */
+    bought: z
+      .strictObject({
+        item: z.enum(PRICE_IDS),
+        /** Pieces, m, W or h. */
+        quantity: z.number().positive().max(1e6),
+        /** Of what is priced by size; null: it is not. */
+        diameter: diameter.nullable(),
+      })
+      .nullable()
+      .default(null),
     /** Whether it ended a hunt for a leak, as Leaks logs it: such changes are its cases. */
     isHunt: z.boolean().default(false),
     /** What the model promised of each drop that it changes: flow before and after, m³/s. */

@@ -35,6 +35,7 @@ export const airPart = createSelector(
     ducts,
     condition,
     advice: ADVICE,
+    setAside: [],
   }),
 );
 

@@ -64,7 +64,10 @@ const MEMBERS: Readonly<Record<DesignDifference['area'], Readonly<Record<string,
     joints: 'gaps at joints',
     pressureSide: 'leaks after the blower',
     holes: 'openings in ducts',
+    estimates: 'what readings say of the estimates',
   },
+  advice: { budget: 'budget', weights: 'what counts', rules: 'house rules', prices: 'prices' },
+  issues: {},
   order: {},
 };
 
@@ -78,14 +81,27 @@ const AREAS: Readonly<Record<DesignDifference['area'], string>> = {
   collector: 'The collector',
   candidate: 'Collector to compare',
   condition: 'Wear and leaks',
+  advice: 'Improve',
+  issues: 'Issues set aside',
   order: 'The order of the lists',
 };
 
-/** What two designs differ in, as a line: “Duct Main 2: length, fittings”. */
-export function differenceWords({ area, name, what, members }: DesignDifference): string {
+/** What is said of a thing that only one of two designs has: of a shop and a file of it, and of a shop and its tray. */
+const ONLY_IN = {
+  file: { added: 'only in the file', removed: 'only here' },
+  tray: { added: 'added', removed: 'removed' },
+} as const;
+
+/**
+ * What two designs differ in, as a line: “Duct Main 2: length, fittings”.
+ * @param second what the second design is
+ */
+export function differenceWords(
+  { area, name, what, members }: DesignDifference,
+  second: keyof typeof ONLY_IN = 'file',
+): string {
   const thing = name === null ? AREAS[area] : `${AREAS[area]} ${name}`;
-  if (what === 'added') return `${thing}: only in the file`;
-  if (what === 'removed') return `${thing}: only here`;
+  if (what !== 'changed') return `${thing}: ${ONLY_IN[second][what]}`;
   if (members.length === 0) return thing;
   return `${thing}: ${members.map((member) => MEMBERS[area][member] ?? member).join(', ')}`;
 }

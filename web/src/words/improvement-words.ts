@@ -12,6 +12,27 @@ export interface WorkNames {
 
 const pieces = (count: number, one: string, several: string) => (count === 1 ? one : several);
 
+const SEPARATOR_WORDS: Readonly<Record<Extract<Work, { kind: 'separator' }>['to'], string>> = {
+  none: 'Take the separator out',
+  baffle: 'Put a slotted baffle ahead of the blower',
+  lid: 'Put a separator lid ahead of the blower',
+  cyclone: 'Put a cyclone ahead of the blower',
+};
+
+/** What to mind about some work, said wherever it is proposed; empty: nothing in particular. */
+export function cautionOf({ kind }: Work): string {
+  switch (kind) {
+    case 'outdoors':
+      return 'The air has to come back in from somewhere: drawn down, a building can pull flue gas back from a heater. Local codes decide what may be blown out.';
+    case 'impeller':
+      return 'A wheel too large for its housing or too fast for its make bursts: fit only what the maker lists. Unplug first.';
+    case 'enclosure':
+      return 'A motor in a box gets warm: leave it air, and keep dust out.';
+    default:
+      return '';
+  }
+}
+
 /** What is to be done, as an instruction: “Seal all joints”. */
 export function workName(work: Work, names: WorkNames, system: UnitSystem): string {
   const wide = (diameter: number) => formatShort(diameter, 'diameter', system);
@@ -59,7 +80,13 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
     case 'add a gate':
       return `Add a gate to ${names.run(work.run)}`;
     case 'separator':
-      return 'Replace the separator with a cyclone';
+      return SEPARATOR_WORDS[work.to];
+    case 'outdoors':
+      return `Lead the air outdoors through a ${wide(work.diameter)} duct instead of the filter`;
+    case 'enclosure':
+      return 'Box the blower in, lined, with a return filter';
+    case 'impeller':
+      return `Fit a ${wide(work.to)} impeller instead of ${wide(work.from)}, if the maker lists one for this housing`;
     case 'blower':
       return `Replace the blower with one of ${names.blower(work.to)}`;
     case 'candidate':
@@ -68,8 +95,8 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
 }
 
 /** What kind of change of the shop the work is, for its history. */
-export function eventKindOf({ kind }: Work): EventKind {
-  switch (kind) {
+export function eventKindOf(work: Work): EventKind {
+  switch (work.kind) {
     case 'clean the filter':
       return 'cleaned';
     case 'cartridge':
@@ -98,7 +125,12 @@ export function eventKindOf({ kind }: Work): EventKind {
     case 'blower':
     case 'candidate':
       return 'blower changed';
+    case 'impeller':
+      return 'impeller changed';
     case 'separator':
+      return work.to === 'none' ? 'changed' : 'separator added';
+    case 'outdoors':
+    case 'enclosure':
     case 'mend the gate':
     case 'tight gate':
       return 'changed';
@@ -110,7 +142,9 @@ export const BROKEN_WORDS: Readonly<Record<Broken, string>> = {
   'new circuit': 'it needs a new circuit',
   'new blower': 'it needs a new blower',
   'too high': 'it stands higher than you allow',
+  'off its casters': 'the collector could not be rolled any more',
   'over its circuit': 'the motor would draw more than its circuit carries',
+  'over its motor': 'the motor would be overloaded',
 };
 
 /** An amount of money, rounded as an estimate deserves. */

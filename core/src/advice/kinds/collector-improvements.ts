@@ -8,6 +8,7 @@ import { filterResistance, MEDIA, workingLoading } from '../../collector/filter'
 import { SEPARATORS } from '../../collector/separator';
 import { swapIn } from '../../design/edit-candidates';
 import type { Candidate, Shop } from '../../design/schema';
+import { toSI } from '../../quantity/units';
 import type { Improvement, Purchase } from '../improvement';
 
 /** A filter is worth cleaning from so many times its cleaned resistance on. */
@@ -17,11 +18,98 @@ const WORTH_CHANGING = 0.8;
 /** Blowers of the next classes that are offered. */
 const CLASSES_UP = 2;
 /** Work, h: estimates. */
-const HOURS = { cleaning: 0.75, cartridge: 1.5, separator: 6, blower: 6 };
+const HOURS = {
+  ...{ cleaning: 0.75, cartridge: 1.5, blower: 6, outdoors: 5, enclosure: 12, impeller: 3 },
+  separator: { none: 1, baffle: 4, cyclone: 6 },
+};
+/** A way outdoors as it starts: its length and its fittings together. */
+const OUTDOORS = { length: toSI(10, 'ft'), lossCoefficient: 0.5 };
+/** A return filter and a box as they start: m², Pa at m/s, kg/m² of half-inch sheet goods, and the share its lining takes. */
+const RETURN = { area: 0.5, velocity: 1.5, pressure: 60 };
+const WALLS = { surfaceMass: 8, absorption: 0.6 };
+/** Free room between blower and box, each way, m. */
+const AROUND = 0.3;
+/** A blower's housing over its wheel. */
+const HOUSING = 1.5;
+/** How much larger an impeller may be that fits its housing; a modelling estimate. */
+const LARGER_WHEEL = 1.08;
 
 /** Filter cleaned or replaced, another separator or blower, and the candidates the shop has. */
 export function collectorImprovements(shop: Shop): Improvement[] {
-  return [...filterImprovements(shop), ...separators(shop), ...blowers(shop), ...candidates(shop)];
+  return [
+    ...filterImprovements(shop),
+    ...separators(shop),
+    ...waysOut(shop),
+    ...impellers(shop),
+    ...blowers(shop),
+    ...candidates(shop),
+  ];
+}
+
+/** The air outdoors instead of through the filter, or the collector in a lined box with a return filter. */
+function waysOut({ collector: { exhaust, separator, blower, assembly } }: Shop): Improvement[] {
+  if (exhaust.kind !== 'filter') return [];
+  const diameter = separator.inletDiameter;
+  const { lossCoefficient, length } = OUTDOORS;
+  const outdoors: Improvement = {
+    id: 'outdoors',
+    work: { kind: 'outdoors', diameter },
+    change: (changed) => {
+      changed.collector.exhaust = {
+        kind: 'outdoors',
+        ...{ diameter, length, lossCoefficient, pipe: 'galvanised', end: 'cap', heating: null },
+      };
+    },
+    buys: [
+      { item: 'outlet', quantity: 1, diameter: null },
+      { item: 'pipe', quantity: length, diameter },
+      { item: 'elbow', quantity: 2, diameter },
+    ],
+    price: null,
+    hours: HOURS.outdoors,
+    changes: ['filter', 'way out'],
+  };
+  const { filter } = exhaust;
+  const { mount } = assembly;
+  const isElsewhere = mount.kind === 'attic' || mount.kind === 'nextRoom';
+  const around = blower.wheelDiameter * HOUSING + 2 * AROUND;
+  const enclosure: Improvement = {
+    id: 'enclosure',
+    work: { kind: 'enclosure' },
+    change: (changed) => {
+      changed.collector.exhaust = {
+        kind: 'enclosure',
+        filter: { ...filter },
+        returnFilter: { ...RETURN },
+        box: { length: around, width: around, height: around, ...WALLS },
+      };
+    },
+    buys: [{ item: 'enclosure', quantity: 1, diameter: null }],
+    price: null,
+    hours: HOURS.enclosure,
+    changes: ['way out'],
+  };
+  return [outdoors, ...(isElsewhere ? [] : [enclosure])];
+}
+
+/** A larger impeller, of the size next to it that its housing may take. */
+function impellers({ collector: { blower } }: Shop): Improvement[] {
+  const from = blower.wheelDiameter;
+  const to = from * LARGER_WHEEL;
+  return [
+    {
+      id: 'impeller',
+      work: { kind: 'impeller', from, to },
+      change: (shop) => {
+        shop.collector.blower.wheelDiameter = to;
+        dropEstimatesOf(shop, 'blower');
+      },
+      buys: [{ item: 'impeller', quantity: 1, diameter: null }],
+      price: null,
+      hours: HOURS.impeller,
+      changes: ['blower'],
+    },
+  ];
 }
 
 function filterImprovements({ collector: { exhaust }, condition }: Shop): Improvement[] {
@@ -67,28 +155,36 @@ const cleaning: Improvement = {
   changes: ['filter'],
 };
 
-/** A cyclone for what takes more: nothing is offered that would let more dust into the filter. */
+/** A cyclone or a baffle where there is none, a cyclone for what takes more, or none at all. */
 function separators({ collector }: Shop): Improvement[] {
-  const { kind } = collector.separator;
-  if (kind !== 'baffle' && kind !== 'lid') return [];
-  const { lossCoefficient, caught } = SEPARATORS.cyclone;
-  return [
-    {
-      id: 'separator cyclone',
-      work: { kind: 'separator', to: 'cyclone' },
-      change: (shop) => {
-        Object.assign(shop.collector.separator, {
-          ...{ kind: 'cyclone', lossCoefficient, caught, proportions: null },
-          origin: { kind: 'assumed' },
-        });
-        dropEstimatesOf(shop, 'separator');
-      },
-      buys: [{ item: 'cyclone', quantity: 1, diameter: null }],
-      price: null,
-      hours: HOURS.separator,
-      changes: ['separator'],
+  switch (collector.separator.kind) {
+    case 'none':
+      return [separatorTo('baffle'), separatorTo('cyclone')];
+    case 'baffle':
+    case 'lid':
+      return [separatorTo('cyclone'), separatorTo('none')];
+    default:
+      return [separatorTo('none')];
+  }
+}
+
+function separatorTo(to: 'none' | 'baffle' | 'cyclone'): Improvement {
+  const { lossCoefficient, caught } = SEPARATORS[to];
+  return {
+    id: `separator ${to}`,
+    work: { kind: 'separator', to },
+    change: (shop) => {
+      Object.assign(shop.collector.separator, {
+        ...{ kind: to, lossCoefficient, caught, proportions: null },
+        origin: { kind: 'assumed' },
+      });
+      dropEstimatesOf(shop, 'separator');
     },
-  ];
+    buys: to === 'none' ? [] : [{ item: to, quantity: 1, diameter: null }],
+    price: null,
+    hours: HOURS.separator[to],
+    changes: ['separator'],
+  };
 }
 
 /** What readings say of a part they say of the one that was read. */

@@ -86,3 +86,15 @@ export type Finding =
   | FindingOf<'several operating points', { flow: number; other: number }>;
 
 export type FindingKind = Finding['kind'];
+
+/** What a finding is known by as long as the shop has it: its kind, and where it is. */
+export function issueOf({ kind, where }: Pick<Finding, 'kind' | 'where'>): string {
+  switch (where.kind) {
+    case 'drop':
+      return `${kind} drop ${where.drop}`;
+    case 'run':
+      return `${kind} run ${where.run}`;
+    case 'collector':
+      return `${kind} ${where.part}`;
+  }
+}

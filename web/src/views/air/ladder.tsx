@@ -3,8 +3,10 @@
 import { type ProfileStep, pressureProfile } from '@frank-gauge/core/analysis';
 import { STYLES, toSI, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { ticks } from 'd3-array';
+import { useState } from 'react';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { choose, useChoices } from '@/storage/choices';
+import { Button } from '@/ui/button';
 import { type LinearScale, linearScale } from '@/ui/linear-scale';
 import { boxOfText, type Label, placeLabels } from '@/ui/place-labels';
 import { Segmented } from '@/ui/segmented';
@@ -13,6 +15,7 @@ import { failureSentence } from '@/words/failure-words';
 import { gather } from '../parts/gather-steps';
 import { stepLabel } from '../parts/step-label';
 import { NAME_SIZE, placeNames } from './ladder-names';
+import { gatesText, type Pinned, PinnedTable } from './pinned-table';
 
 const HEIGHT = 266;
 const TOP = 26;
@@ -29,20 +32,38 @@ const RIGHT = 6;
 export function Ladder() {
   const system = useUnits();
   const units = useDesign(({ shop }) => shop.units);
+  const tree = useDuctTree();
   const selected = useSelectedDrop();
   const pressure = useChoices((choices) => choices.pressure);
   const rule = useChoices((choices) => choices.rule);
   const [box, { width }] = useSize<HTMLDivElement>();
+  const [pinned, setPinned] = useState<Pinned | null>(null);
   if (!selected) return null;
   const title = `${selected.drop.name}, from hood to room`;
+  const open = rule === 'one' ? 'only its gate open' : 'with the gates open now';
+  const pin = () => {
+    if (selected.kind !== 'judged') return;
+    const { drop, solution, flow } = selected;
+    const opened = rule === 'one' ? open : gatesText(tree);
+    setPinned({
+      name: `${drop.name}, ${opened}`,
+      ...{ steps: pressureProfile(solution, drop), flow },
+    });
+  };
   return (
     <section>
       <div className="flex items-center gap-3">
         <h1 className="text-[18px]">{title}</h1>
-        <span className="hidden text-quiet sm:inline">
-          {rule === 'one' ? 'only its gate open' : 'with the gates open now'}
-        </span>
-        <span className="ml-auto">
+        <span className="hidden text-quiet sm:inline xl:hidden 2xl:inline">{open}</span>
+        <span className="ml-auto flex items-center gap-2">
+          <Button
+            look="quiet"
+            onClick={pinned ? () => setPinned(null) : pin}
+            disabled={selected.kind !== 'judged'}
+            title="Keeps this ladder to compare another drop, other gates, or an edit with"
+          >
+            {pinned ? 'Unpin' : 'Pin'}
+          </Button>
           <Segmented
             label="Pressure shown"
             value={pressure}
@@ -59,6 +80,7 @@ export function Ladder() {
           width > 0 && (
             <LadderPicture
               steps={gather(pressureProfile(selected.solution, selected.drop))}
+              pinned={pinned ? gather(pinned.steps) : null}
               width={width}
               title={title}
             />
@@ -69,6 +91,16 @@ export function Ladder() {
           </p>
         )}
       </div>
+      {pinned && selected.kind === 'judged' && (
+        <PinnedTable
+          pinned={pinned}
+          now={{
+            name: selected.drop.name,
+            steps: pressureProfile(selected.solution, selected.drop),
+            flow: selected.flow,
+          }}
+        />
+      )}
       <p className="sr-only">Pressures in {unitSymbol('pressure', system)}, below the room’s.</p>
     </section>
   );
@@ -79,11 +111,13 @@ const NUMBER = 12.5;
 
 interface PictureProps {
   readonly steps: readonly ProfileStep[];
+  /** Another ladder to compare with; null: none. */
+  readonly pinned: readonly ProfileStep[] | null;
   readonly width: number;
   readonly title: string;
 }
 
-function LadderPicture({ steps, width, title }: PictureProps) {
+function LadderPicture({ steps, pinned, width, title }: PictureProps) {
   const system = useUnits();
   const tree = useDuctTree();
   const pressure = useChoices((choices) => choices.pressure);
@@ -91,7 +125,7 @@ function LadderPicture({ steps, width, title }: PictureProps) {
   const before = (step: ProfileStep) =>
     pressure === 'static' ? step.staticBefore : step.totalBefore;
   const after = (step: ProfileStep) => (pressure === 'static' ? step.staticAfter : step.totalAfter);
-  const levels = steps.flatMap((step) => [before(step), after(step)]);
+  const levels = [...steps, ...(pinned ?? [])].flatMap((step) => [before(step), after(step)]);
   const ends = [Math.min(...levels), Math.max(...levels, 0)] as const;
   const y = linearScale(ends, [HEIGHT - BOTTOM, TOP], 5);
   const pitch = (width - LEFT - RIGHT) / steps.length;
@@ -167,6 +201,20 @@ function LadderPicture({ steps, width, title }: PictureProps) {
           </g>
         );
       })}
+      {pinned && (
+        <polyline
+          points={pinned
+            .flatMap((step, i) => {
+              const at = (place: number) => LEFT + (place * (width - LEFT - RIGHT)) / pinned.length;
+              return [`${at(i)},${y(before(step))}`, `${at(i + 1)},${y(after(step))}`];
+            })
+            .join(' ')}
+          fill="none"
+          stroke="var(--quiet)"
+          strokeWidth={2}
+          strokeDasharray="5 4"
+        />
+      )}
       {numbers.map(({ of, text, at }) => (
         <text
           key={steps.indexOf(of)}

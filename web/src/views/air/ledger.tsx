@@ -1,18 +1,11 @@
 'use client';
 
-import {
-  findings,
-  type ProfileStep,
-  pressureProfile,
-  type Severity,
-} from '@frank-gauge/core/analysis';
+import { type ProfileStep, pressureProfile } from '@frank-gauge/core/analysis';
 import type { Shop } from '@frank-gauge/core/design';
 import { formatQuantity, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
-import Link from 'next/link';
 import { useDesign, useSelectedDrop, useUnits } from '@/model/use-design';
-import { useChoices } from '@/storage/choices';
-import { findingMessage } from '@/words/finding-words';
 import { partWord } from '@/words/part-words';
+import { Issues } from './issues';
 
 interface Entry {
   readonly name: string;
@@ -51,7 +44,7 @@ export function Ledger() {
         {selected.drop.name} open.
       </p>
       <LedgerTable entries={entries} rise={rise} />
-      <Findings />
+      <Issues />
     </>
   );
 }
@@ -106,58 +99,5 @@ function LedgerTable({
         </tr>
       </tfoot>
     </table>
-  );
-}
-
-/** What a finding weighs, as a sign before its first words. */
-const SIGNS: Readonly<Record<Severity, string>> = { serious: '▼ ', caution: '◆ ', note: '' };
-
-function Findings() {
-  const system = useUnits();
-  const shop = useDesign();
-  const selected = useSelectedDrop();
-  const view = useChoices((choices) => choices.view);
-  const rule = useChoices((choices) => choices.rule);
-  if (selected?.kind !== 'judged') return null;
-  const names = {
-    run: (id: string) => shop.ducts.runs.find((run) => run.id === id)?.name ?? 'The inlet',
-    drop: () => selected.drop.name,
-  };
-  const messages = findings(shop, selected, view, rule).map((finding) =>
-    findingMessage(finding, system, names),
-  );
-  return (
-    <div className="mt-4 space-y-3">
-      {messages.length === 0 && (
-        <p className="border-ink border-t pt-3">
-          {selected.standing === 'shut' ? (
-            <>{selected.drop.name} is shut: the air that still flows there is leakage.</>
-          ) : (
-            <>
-              <strong className="font-semibold text-enough-text">● No issues.</strong>{' '}
-              {selected.drop.name} has enough airflow and transport velocity.
-            </>
-          )}
-        </p>
-      )}
-      {messages.map(({ title, text, severity }, index) => (
-        <p key={`${title} ${index}`} className="border-ink border-t pt-3 first:mt-4">
-          <strong
-            className={`block font-semibold ${severity === 'serious' ? 'text-starved-text' : ''}`}
-          >
-            {SIGNS[severity]}
-            {title}
-          </strong>
-          {text}
-        </p>
-      ))}
-      <p className="border-rule border-t pt-3 text-[14px] text-quiet">
-        <Link href="/sources" className="underline">
-          Estimates
-        </Link>{' '}
-        until measured. Wood dust harms the lungs: wear a respirator when you empty or clean. Local
-        codes and licensed practice decide.
-      </p>
-    </div>
   );
 }

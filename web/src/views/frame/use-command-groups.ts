@@ -1,6 +1,5 @@
 'use client';
 
-import { findings } from '@frank-gauge/core/analysis';
 import { setGate } from '@frank-gauge/core/design';
 import { useRouter } from 'next/navigation';
 import { saveShop } from '@/model/save-shop';
@@ -9,7 +8,7 @@ import { choose, chooseDrop, choosePart, useChoices } from '@/storage/choices';
 import { edit } from '@/storage/session';
 import { setTheme } from '@/ui/theme';
 import { ABOUT_VIEWS } from '@/words/about-views';
-import { findingMessage } from '@/words/finding-words';
+import { issuesAt } from '../parts/issues';
 import { openSheet } from './palette-state';
 import { BENCHES, STEPS } from './steps';
 import { redoAloud, undoAloud } from './undo-aloud';
@@ -113,12 +112,7 @@ function useIssues(): FoundCommand[] {
   const issues = new Map<string, FoundCommand>();
   for (const result of results) {
     if (result.kind !== 'judged') continue;
-    const names = {
-      run: (id: string) => shop.ducts.runs.find((run) => run.id === id)?.name ?? 'The inlet',
-      drop: () => result.drop.name,
-    };
-    for (const finding of findings(shop, result, view, rule)) {
-      const { title } = findingMessage(finding, units, names);
+    for (const { title } of issuesAt(shop, result, view, rule, units).standing) {
       if (issues.has(title)) continue;
       const run = () => {
         chooseDrop(shop.id, result.drop.id);

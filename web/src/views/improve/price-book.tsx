@@ -2,10 +2,12 @@
 
 import { PER, PRICES, type PriceLine, perUnit, priceOf } from '@frank-gauge/core/advice';
 import type { Shop } from '@frank-gauge/core/design';
+import { format } from 'date-fns';
 import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
 import { Line, ShopQuantity } from '../parts/line';
 import { PriceFile } from './price-file';
+import { usePaidPrices } from './use-paid-prices';
 
 type PriceId = keyof typeof PRICES & keyof Shop['advice']['prices'];
 
@@ -15,6 +17,7 @@ const PER_WORDS: Readonly<Record<keyof typeof PER, string>> = {
   meter: 'a meter',
   hp: 'one hp',
   kW: 'one kW',
+  kWh: 'a kWh',
   piece: 'each',
   hour: 'an hour',
 };
@@ -24,6 +27,7 @@ export function PriceBook() {
   const { advice, shop } = useDesign((design) => design);
   const system = useUnits();
   const { currency } = shop.money;
+  const paid = usePaidPrices();
   return (
     <section aria-label="Prices" className="pt-5">
       <details>
@@ -31,8 +35,9 @@ export function PriceBook() {
           Prices, in {currency || 'your money'}
         </summary>
         <p className="text-[14px] text-quiet">
-          What is gray is an invented estimate: type what you pay. Duct, elbows, wyes, gates and
-          hose are priced at 6 in. (150 mm), other sizes in proportion.
+          What is gray is an invented estimate, or what you last paid by a change you logged: type
+          what you pay. Duct, elbows, wyes, gates and hose are priced at 6 in. (150 mm), other sizes
+          in proportion.
         </p>
         <PriceFile />
         {(Object.keys(PRICES) as PriceId[]).map((id) => {
@@ -41,7 +46,9 @@ export function PriceBook() {
           const { times } = PER[per];
           const own = advice.prices[id];
           const label = `${line.name}, ${PER_WORDS[per]}`;
-          const estimate = priceOf(id, { prices: {} }) * times;
+          const last = paid.get(id);
+          const estimate = (last?.price ?? priceOf(id, { prices: {} })) * times;
+          const from = last ? `paid ${format(Date.parse(last.at), 'MMM d, yyyy')}` : 'estimated';
           return (
             <Line key={id} label={label} isWide>
               <ShopQuantity
@@ -50,7 +57,7 @@ export function PriceBook() {
                 kind="number"
                 min={0}
                 max={1e6}
-                placeholder={`${estimate.toFixed(estimate < 10 ? 2 : 0)}, estimated`}
+                placeholder={`${estimate.toFixed(estimate < 10 ? 2 : 0)}, ${from}`}
                 onChange={(price) =>
                   edit(
                     `price of ${line.name.toLowerCase()}`,

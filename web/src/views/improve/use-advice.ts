@@ -1,12 +1,13 @@
 'use client';
 
-import type { Packages, Ranking } from '@frank-gauge/core/advice';
+import { type Packages, type Ranking, withPaidPrices } from '@frank-gauge/core/advice';
 import type { Shop } from '@frank-gauge/core/design';
 import { proxy } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { patientEngine } from '@/model/engine';
 import { airPart } from '@/model/shop-parts';
 import { useDesign } from '@/model/use-design';
+import { usePaidPrices } from './use-paid-prices';
 
 /** It is worked out when edits have rested so long, ms. */
 const AFTER_EDIT = 200;
@@ -24,7 +25,11 @@ export function useAdvisedShop(): Shop {
   const air = airPart(useDesign());
   const candidates = useDesign((shop) => shop.candidates);
   const advice = useDesign((shop) => shop.advice);
-  return useMemo(() => ({ ...air, candidates, advice }), [air, candidates, advice]);
+  const paid = usePaidPrices();
+  return useMemo(
+    () => ({ ...air, candidates, advice: withPaidPrices(advice, paid) }),
+    [air, candidates, advice, paid],
+  );
 }
 
 const NOTHING = { ranking: null, packages: null, state: 'working' } as const;

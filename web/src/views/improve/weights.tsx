@@ -30,6 +30,7 @@ const stepOf = (weight: number): Step => (weight < 0.5 ? '0' : weight < 2 ? '1' 
 const RULES = {
   noNewCircuit: 'No new circuit',
   noNewBlower: 'No new blower',
+  onCasters: 'The collector must stay on casters',
 } as const;
 
 /** How much each thing weighs, and what is out of the question. */

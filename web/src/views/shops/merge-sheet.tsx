@@ -71,7 +71,10 @@ function Choosing({ name, report, isCutOff, onDecide, onNothing }: ChoosingProps
         <p className="mt-3">The design is the same.</p>
       ) : (
         <>
-          <Lines title="The designs differ in" lines={differences.map(differenceWords)} />
+          <Lines
+            title="The designs differ in"
+            lines={differences.map((each) => differenceWords(each))}
+          />
           <div className="mt-2">
             <Segmented
               label="Design after merging"

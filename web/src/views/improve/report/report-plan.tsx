@@ -16,7 +16,8 @@ const RULERS = {
 export function ReportPlan() {
   const shop = useDesign();
   const system = useUnits();
-  const drawing = useMemo(() => quietDrawing(planSheet(shop)), [shop]);
+  const sheet = useMemo(() => planSheet(shop), [shop]);
+  const drawing = useMemo(() => quietDrawing(sheet), [sheet]);
   if (!drawing) return null;
   const { width, height, onSheet } = drawing;
   const { length, text } = RULERS[system];
@@ -33,6 +34,23 @@ export function ReportPlan() {
         className="max-h-[36vh] w-full print:max-h-[62mm] [&_*]:[vector-effect:non-scaling-stroke]"
       >
         <QuietItems drawing={drawing} />
+        {sheet.map((item, i) => {
+          if (item.kind !== 'text' || item.layer !== 'names') return null;
+          const { x, y } = onSheet(item.at);
+          return (
+            <text
+              key={`${i} ${item.text}`}
+              x={x}
+              y={y}
+              fontSize={0.75 * letters}
+              textAnchor="middle"
+              dominantBaseline="central"
+              className="fill-ink"
+            >
+              {item.text}
+            </text>
+          );
+        })}
         <g className="fill-none stroke-ink">
           <line x1={width - long - 8} x2={width - 8} y1={height + letters} y2={height + letters} />
           <line

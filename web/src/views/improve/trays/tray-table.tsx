@@ -35,6 +35,19 @@ const LINES: readonly Line[] = [
   { name: 'noise at 3 m, an estimate', of: ({ noise }) => `${Math.round(noise)} dB(A)` },
   { name: 'dust caught before the filter', of: ({ caught }) => percent(caught) },
   {
+    name: 'filter due after running',
+    of: ({ filterLife }) =>
+      filterLife === null ? '–' : `${Math.max(1, Math.round(filterLife / 3600))} h`,
+  },
+  {
+    name: 'finest dust let by, 0.3–1 µm',
+    of: ({ letBy }) => (letBy === null ? 'not known' : `up to ${percent(letBy)}`),
+  },
+  {
+    name: 'heat blown out in a season',
+    of: ({ heat }) => (heat === 0 ? 'none' : `${Math.round(heat / 3.6e6)} kWh`),
+  },
+  {
     name: 'height of the collector',
     of: ({ height }, system) => formatQuantity(height, 'length', system),
   },
@@ -89,7 +102,11 @@ export function TrayTable({ stored: { shop, trays }, compared, opened }: Props) 
             </th>
             {designs.map(({ id, tray }) => (
               <td key={id} className="max-w-64 py-1 text-[14px]">
-                {tray && <Differences lines={tray.differences.map(differenceWords)} />}
+                {tray && (
+                  <Differences
+                    lines={tray.differences.map((each) => differenceWords(each, 'tray'))}
+                  />
+                )}
               </td>
             ))}
           </tr>

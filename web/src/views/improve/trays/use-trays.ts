@@ -2,7 +2,7 @@ import type { ComparedDesign } from '@frank-gauge/core/advice';
 import type { Shop } from '@frank-gauge/core/design';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
-import { patientEngine } from '@/model/engine';
+import { engine } from '@/model/engine';
 import { listTrays, readDesign, type Tray } from '@/storage/trays';
 
 /** A shop as it is stored, with its trays. */
@@ -26,7 +26,7 @@ export function useComparedDesigns(
   const [compared, setCompared] = useState<readonly ComparedDesign[] | null>(null);
   useEffect(() => {
     const designs = [stored.shop, ...stored.trays.map(({ design }) => design)];
-    const asked = patientEngine.ask('trays', (remote) => remote.compareDesigns(designs, drop));
+    const asked = engine.ask('trays', (remote) => remote.compareDesigns(designs, drop));
     void asked.outcome.then((outcome) => {
       if (outcome.kind === 'answered') setCompared(outcome.answer);
     });

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ComparedDesign, Stretch } from '@frank-gauge/core/advice';
-import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
+import { fromSI, STYLES, toSI, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import {
   CartesianGrid,
   Legend,
@@ -34,6 +34,8 @@ interface Props {
 export function WayChart({ stored: { trays }, compared }: Props) {
   const system = useUnits();
   const style = STYLES[system].pressure;
+  const shown = (pressure: number | undefined) =>
+    pressure === undefined ? null : fromSI(pressure, style.unit);
   const names = ['The shop', ...trays.map(({ name }) => `Tray ${name}`)];
   const stretches = joined(compared.map(({ way }) => way));
   const rows = stretches.map(({ id, kind, name }) => ({
@@ -41,7 +43,7 @@ export function WayChart({ stored: { trays }, compared }: Props) {
     ...Object.fromEntries(
       compared.map(({ way }, i) => [
         names[i],
-        way.find((each) => each.id === id)?.staticAfter ?? null,
+        shown(way.find((each) => each.id === id)?.staticAfter),
       ]),
     ),
   }));
@@ -53,15 +55,13 @@ export function WayChart({ stored: { trays }, compared }: Props) {
         <LineChart data={rows} margin={{ top: 8, right: 44, bottom: 4, left: 0 }}>
           <CartesianGrid stroke="var(--rule)" vertical={false} />
           <XAxis dataKey="name" {...axis} interval={0} height={36} />
-          <YAxis
-            width={52}
-            {...axis}
-            tickFormatter={(value: number) => writeNumber(value, { ...style, places: 0 })}
-          />
+          <YAxis width={52} {...axis} />
           <Tooltip
             isAnimationActive={false}
             contentStyle={{ background: 'var(--paper)', border: '1px solid var(--ink)' }}
-            formatter={(value) => `${write(Number(value))} ${unitSymbol('pressure', system)}`}
+            formatter={(value) =>
+              `${write(toSI(Number(value), style.unit))} ${unitSymbol('pressure', system)}`
+            }
           />
           <Legend verticalAlign="top" height={26} />
           {names.map((name, i) => (

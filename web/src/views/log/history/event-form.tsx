@@ -18,6 +18,7 @@ import { dayMoment, localDay } from '@/words/local-day';
 import { undoAction } from '../../frame/undo-aloud';
 import { Line, ShopQuantity } from '../../parts/line';
 import { usePointIds } from '../../parts/taking/use-point-ids';
+import { type Bought, BoughtLines, boughtRecord } from './bought-lines';
 import { type Promised, useDesignEdits, usePromise } from './use-design-edits';
 
 interface Typed {
@@ -26,6 +27,7 @@ interface Typed {
   readonly cost: number | null;
   readonly hours: number | null;
   readonly note: string;
+  readonly bought: Bought | null;
   /** Position of the edit of the design it was; null: none. */
   readonly edit: number | null;
 }
@@ -38,6 +40,7 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
     cost: null,
     hours: null,
     note: '',
+    bought: null,
     edit: null,
   });
   const shopId = useDesign((shop) => shop.id);
@@ -60,6 +63,7 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
             ...event,
             hours: hours === null ? null : hours / 3600,
             edit: edit?.label ?? null,
+            bought: boughtRecord(typed.bought),
             promised: Array.isArray(promised)
               ? promised.map(({ drop, before, after }) => ({
                   testPoint: pointOf(drop),
@@ -111,6 +115,7 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
           onClear={() => change({ cost: null })}
         />
       </Line>
+      <BoughtLines bought={typed.bought} onChange={(bought) => change({ bought })} />
       <Line label="Work">
         <ShopQuantity
           saves={false}

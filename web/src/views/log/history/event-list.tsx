@@ -1,5 +1,6 @@
 'use client';
 
+import { PRICES } from '@frank-gauge/core/advice';
 import { NO_DIFF, type ShopEvent, timeOf } from '@frank-gauge/core/journal';
 import { formatQuantity, formatShort, toSI, unitSymbol } from '@frank-gauge/core/quantity';
 import {
@@ -100,6 +101,7 @@ const EventItem = memo(function EventItem({ event, worthOf, names }: ItemProps) 
   const name = EVENT_NAMES[event.kind];
   const facts = [
     ...(event.cost === null ? [] : [`${money} ${event.cost}`]),
+    ...(event.bought === null ? [] : [`bought: ${PRICES[event.bought.item].name.toLowerCase()}`]),
     ...(event.edit === null ? [] : [`edit of the design: ${event.edit}`]),
     ...(event.hours === null ? [] : [`${event.hours} h of work`]),
   ];
