@@ -166,6 +166,7 @@ const MAY_IMPORT = {
     'analysis',
     'inference',
     'journal',
+    'improve',
   ],
   practice: [
     'quantity',

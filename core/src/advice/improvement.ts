@@ -43,6 +43,7 @@ export type Work =
   | { readonly kind: 'separator'; readonly to: SeparatorKind }
   | { readonly kind: 'outdoors'; readonly diameter: number }
   | { readonly kind: 'enclosure' }
+  | { readonly kind: 'swap'; readonly one: string; readonly other: string }
   | { readonly kind: 'impeller'; readonly from: number; readonly to: number }
   | { readonly kind: 'blower'; readonly to: BlowerClassId }
   | { readonly kind: 'candidate'; readonly candidate: string };

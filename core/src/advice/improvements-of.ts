@@ -6,6 +6,7 @@ import { widerDucts } from './kinds/duct-improvements';
 import { fittingImprovements } from './kinds/fitting-improvements';
 import { hoseImprovements } from './kinds/hose-improvements';
 import { gateImprovements, leakImprovements } from './kinds/leak-improvements';
+import { placeImprovements } from './kinds/place-improvements';
 
 /** Everything that could be done to this shop, each by itself: nothing that it has already. */
 export const improvementsOf = (shop: Shop, tree: DuctTree): Improvement[] => [
@@ -15,6 +16,7 @@ export const improvementsOf = (shop: Shop, tree: DuctTree): Improvement[] => [
   ...hoseImprovements(shop, tree),
   ...fittingImprovements(shop, tree),
   ...widerDucts(shop, tree),
+  ...placeImprovements(shop),
 ];
 
 /** A copy of a shop with some improvements made, in the order given. */

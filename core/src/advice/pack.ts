@@ -4,7 +4,7 @@ import { brokenRules } from './house-rules';
 import { costOf, type Improvement } from './improvement';
 import { improved } from './improvements-of';
 import { type DropGain, gainsOf, type RankedImprovement } from './rank';
-import { airWorth } from './worth';
+import { airOfDust, airWorth } from './worth';
 
 /** Improvements made together: what they cost, and what one solve of the shop with all of them says. */
 export interface Package {
@@ -47,7 +47,7 @@ const SAME = 0.05;
 /**
  * The best sets of improvements for every amount of money, by branch and bound. Every set is solved as a whole, so
  * that what one takes from another counts. A branch ends where a cheaper set already brings as much as it could with
- * everything that is left: exact as long as no improvement makes another one harmful.
+ * everything that is left: exact as long as no improvement that brings air makes another such one harmful.
  * @param ranked improvements to choose from, the best first
  */
 export function packImprovements(
@@ -60,18 +60,36 @@ export function packImprovements(
   if (!now) return null;
   const byId = new Map(all.map((each) => [each.id, each]));
   const choices = ranked
-    .filter((each) => each.worth.air > LEAST_AIR && takesNothing(each))
+    .filter(({ worth }) => worth.air > LEAST_AIR)
     .slice(0, MOST_PACKED)
     .sort((a, b) => b.worth.air - a.worth.air)
-    .flatMap(({ id }) => byId.get(id) ?? []);
+    .flatMap((each): Choice[] => {
+      const improvement = byId.get(each.id);
+      if (!improvement) return [];
+      const { before, after } = each;
+      return [{ improvement, caught: after.caught, takesAir: after.worst < before.worst - TAKES }];
+    });
   const search = new Search(shop, now, choices, most, onProgress);
   search.branch([], 0);
   return search.packages();
 }
 
+/** A worst drop that has less by more than this share has less. */
+const TAKES = 0.005;
+
+/** An improvement to choose, with what it does by itself. */
+interface Choice {
+  readonly improvement: Improvement;
+  /** Share of the dust that then stays in the bin. */
+  readonly caught: number;
+  /** It takes air from the worst drop: for the dust, or the noise. */
+  readonly takesAir: boolean;
+}
+
 interface Solved {
   readonly made: Package;
   readonly keepsRules: boolean;
+  readonly caught: number;
 }
 
 class Search {
@@ -82,7 +100,7 @@ class Search {
   constructor(
     private readonly shop: Shop,
     private readonly now: Evaluation,
-    private readonly choices: readonly Improvement[],
+    private readonly choices: readonly Choice[],
     private readonly most: number,
     private readonly onProgress: ((packages: Packages) => void) | undefined,
   ) {
@@ -102,21 +120,33 @@ class Search {
   /** Everything that begins with some choices and goes on with those from a place on. */
   branch(chosen: readonly Improvement[], from: number): void {
     if (chosen.length > 0) this.solve(chosen);
-    const left = this.choices.slice(from).filter((each) => isFree(each, chosen));
+    const left = this.choices.slice(from).filter((each) => isFree(each.improvement, chosen));
     if (left.length === 0) return;
     const cost = chosen.reduce((sum, each) => sum + costOf(each, this.shop.advice), 0);
-    const most = this.solve([...chosen, ...bestOf(left)]);
-    if (most && this.line.some((each) => each.cost <= cost && each.air >= most.air - SAME)) return;
+    const most = this.mostOf(chosen, left);
+    if (this.line.some((each) => each.cost <= cost && each.air >= most - SAME)) return;
     for (const next of left) {
       if (this.known.size >= this.most) {
         this.isCut = true;
         return;
       }
-      this.branch([...chosen, next], this.choices.indexOf(next) + 1);
+      this.branch([...chosen, next.improvement], this.choices.indexOf(next) + 1);
     }
   }
 
-  private solve(chosen: readonly Improvement[]): Package | null {
+  /**
+   * Air that chosen improvements can come to with more of what is left: with all of it that takes no air, and with as
+   * much dust in the bin as any of it has.
+   */
+  private mostOf(chosen: readonly Improvement[], left: readonly Choice[]): number {
+    const gains = left.filter(({ takesAir }) => !takesAir);
+    const most = this.solve([...chosen, ...bestOf(gains.map(({ improvement }) => improvement))]);
+    if (!most) return Number.POSITIVE_INFINITY;
+    const caught = Math.max(...left.map((each) => each.caught), most.caught, this.now.caught);
+    return most.made.air + airOfDust(caught - most.caught);
+  }
+
+  private solve(chosen: readonly Improvement[]): Solved | null {
     const ids = chosen.map(({ id }) => id);
     const key = ids.join('|');
     const before = this.known.get(key);
@@ -125,7 +155,7 @@ class Search {
     if (solved?.keepsRules) this.add(solved.made);
     if (before === undefined && this.known.size % PROGRESS_EVERY === 0)
       this.onProgress?.(this.packages());
-    return solved?.made ?? null;
+    return solved;
   }
 
   private solved(chosen: readonly Improvement[], ids: readonly string[]): Solved | null {
@@ -142,7 +172,7 @@ class Search {
     const keepsRules = chosen.every(
       (each) => brokenRules(each, this.now, after, advice).length === 0,
     );
-    return { made, keepsRules };
+    return { made, keepsRules, caught: after.caught };
   }
 
   /** Puts a set on the line, and takes those off that it beats. */
@@ -164,14 +194,6 @@ function bestOf(choices: readonly Improvement[]): Improvement[] {
   for (const each of choices) if (isFree(each, best)) best.push(each);
   return best;
 }
-
-/** What brings air to some drop and takes it from none, nor dust from the bin: with others of its kind it does no harm. */
-const takesNothing = ({ before, after }: RankedImprovement): boolean =>
-  after.worst >= before.worst - TAKES &&
-  after.met >= before.met - TAKES &&
-  after.slow <= before.slow &&
-  after.caught >= before.caught - TAKES;
-const TAKES = 0.005;
 
 /** Whether an improvement changes nothing that others change. */
 const isFree = ({ changes }: Improvement, chosen: readonly Improvement[]): boolean => {

@@ -66,6 +66,29 @@ describe('what is named first', () => {
     expect(out?.worth.points).toBeLessThan(0);
   });
 
+  it('is no separator taken out, however short of air a shop is', () => {
+    for (const shop of [untapedShop(), strongOnFourInch(), structuredClone(demo.shop)]) {
+      const out = rank(shop).ranked.find(
+        ({ work }) => work.kind === 'separator' && work.to === 'none',
+      );
+      expect(out?.after.worst).toBeGreaterThan(out?.before.worst ?? Number.NaN);
+      expect(out?.worth.points).toBeLessThan(0.5);
+    }
+  });
+
+  it('is no separator either, where the need is air: the filter, and even the impeller, go before', () => {
+    const { ranked } = rank(bagMachineOnHose());
+    const place = (kind: string) => ranked.findIndex(({ work }) => work.kind === kind);
+    expect(place('cartridge')).toBe(0);
+    expect(place('impeller')).toBeGreaterThan(place('cartridge'));
+    expect(place('separator')).toBeGreaterThan(place('impeller'));
+    for (const { work, before, after, worth } of ranked) {
+      if (work.kind !== 'separator') continue;
+      expect(after.worst).toBeLessThan(before.worst);
+      expect(worth.points).toBeLessThan(0.5);
+    }
+  });
+
   it('in a shop that has all it needs is nothing', () => {
     const { ranked, now } = rank(askedForLess(strongOnFourInch()));
     expect(now.met).toBeGreaterThan(0.99);
@@ -131,6 +154,35 @@ describe('an improvement', () => {
         false,
       );
     }
+  });
+
+  it('ties no collector down that must stay on casters, and no motor is overloaded', () => {
+    const rolling: Shop = { ...bagMachineOnHose() };
+    rolling.advice = { ...rolling.advice, rules: { ...rolling.advice.rules, onCasters: true } };
+    const { leftOut } = rank(rolling);
+    expect(leftOut.map(({ work }) => work.kind).sort()).toEqual(['enclosure', 'outdoors']);
+    // Weaker and weaker: before the motor is overloaded anyway, the impeller would do it.
+    const weaker = [1.1, 1.25, 1.4, 1.55, 1.7].flatMap((share) => {
+      const weak = bagMachineOnHose();
+      const { motor } = weak.collector.blower;
+      weak.collector.blower.motor = { ...motor, power: motor.power / share };
+      const { leftOut: out } = rank(weak);
+      return out.flatMap(({ work, broken }) => (work.kind === 'impeller' ? broken : []));
+    });
+    expect(weaker).toContain('over its motor');
+  });
+
+  it('that blows the air outdoors counts the heat it takes, a season of it', () => {
+    const shop = structuredClone(demo.shop);
+    const outdoors = rank(shop).ranked.find(({ work }) => work.kind === 'outdoors');
+    // 1.2 kg/m³ · 1006 J/kg·K · 17 K · 60 h at 580 CFM is 340 kWh, by hand.
+    expect((outdoors?.after.heat ?? 0) / 3.6e6).toBeGreaterThan(300);
+    expect((outdoors?.after.heat ?? 0) / 3.6e6).toBeLessThan(380);
+    expect(outdoors?.after.filterLife).toBeNull();
+    const free = structuredClone(shop);
+    free.advice.prices.heat = 0;
+    const unheated = rank(free).ranked.find(({ work }) => work.kind === 'outdoors');
+    expect(unheated?.worth.points).toBeGreaterThan(outdoors?.worth.points ?? Number.NaN);
   });
 
   it('is left out by the house’s rules, with the rule', () => {

@@ -13,7 +13,7 @@ const POINT = {
   hours: 1,
   noise: 1,
   /** Of all the dust that would go to the filter instead of the bin: it clogs, and has to be cleaned all the time. */
-  caught: 25,
+  caught: 45,
   /** What a drop whose chips settle, and did not before, takes away. */
   slow: 6,
 };
@@ -28,6 +28,9 @@ export interface Worth {
   readonly points: number;
 }
 
+/** What a share of the dust that stays in the bin is worth, in points. */
+export const airOfDust = (caught: number): number => POINT.caught * caught;
+
 /** What air is worth: how near the worst drop is to its need, how sure all of them are of theirs, what settles, what the bin catches. */
 export function airWorth(
   { worst, met, slow, caught }: Evaluation,
@@ -37,7 +40,7 @@ export function airWorth(
     weights.worst * 100 * Math.min(ENOUGH, worst) +
     weights.met * POINT.met * 100 * met -
     POINT.slow * slow +
-    POINT.caught * caught
+    airOfDust(caught)
   );
 }
 

@@ -6,6 +6,7 @@ import { formatQuantity, formatShort, type UnitSystem } from '@frank-gauge/core/
 export interface WorkNames {
   readonly run: (id: string) => string;
   readonly drop: (id: string) => string;
+  readonly machine: (id: string) => string;
   readonly candidate: (id: string) => string;
   readonly blower: (id: string) => string;
 }
@@ -83,6 +84,8 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
       return SEPARATOR_WORDS[work.to];
     case 'outdoors':
       return `Lead the air outdoors through a ${wide(work.diameter)} duct instead of the filter`;
+    case 'swap':
+      return `Let ${names.machine(work.one)} and ${names.machine(work.other)} change places`;
     case 'enclosure':
       return 'Box the blower in, lined, with a return filter';
     case 'impeller':
@@ -131,6 +134,7 @@ export function eventKindOf(work: Work): EventKind {
       return work.to === 'none' ? 'changed' : 'separator added';
     case 'outdoors':
     case 'enclosure':
+    case 'swap':
     case 'mend the gate':
     case 'tight gate':
       return 'changed';

@@ -11,14 +11,16 @@ const isClass = (id: string): id is BlowerClassId => Object.hasOwn(BLOWER_CLASSE
 export function useWorkNames(): WorkNames {
   const runs = useDesign((shop) => shop.ducts.runs);
   const candidates = useDesign((shop) => shop.candidates);
+  const machines = useDesign((shop) => shop.machines);
   const { drops } = useDuctTree();
   return useMemo(
     () => ({
       run: (id) => runs.find((run) => run.id === id)?.name ?? id,
+      machine: (id) => machines.find((each) => each.id === id)?.name ?? id,
       drop: (id) => drops.find((drop) => drop.id === id)?.name ?? id,
       candidate: (id) => candidates.find((each) => each.id === id)?.name ?? id,
       blower: (id) => (isClass(id) ? BLOWER_CLASSES[id].name : id),
     }),
-    [runs, drops, candidates],
+    [runs, drops, candidates, machines],
   );
 }
