@@ -53,6 +53,8 @@ for (const {
   else await page.goto(`${address}/shop/heron-slip/${path}`);
   await page.waitForTimeout(900);
   await page.getByText('Comparing the readings').waitFor({ state: 'hidden' });
+  // What a budget buys is complete once there is nothing to stop.
+  await page.getByRole('button', { name: 'Stop', exact: true }).waitFor({ state: 'hidden' });
   if (press) await page.getByRole('button', { name: new RegExp(`^${press} \\d`) }).click();
   if (hunt) {
     // The meter was left on another unit: four presses bring it back.

@@ -5,6 +5,7 @@ import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { newTray } from '@/model/tray-actions';
 import { edit, record } from '@/storage/session';
+import { discardTray } from '@/storage/trays';
 import { eventKindOf } from '@/words/improvement-words';
 import { undoAction } from '../frame/undo-aloud';
 
@@ -16,6 +17,8 @@ export interface ToMake {
   readonly hours: number;
   readonly gains: readonly DropGain[];
 }
+
+const CHANGED_SINCE = 'The shop has changed since; look at the list again.';
 
 /** Puts improvements into the design, as one step to undo. False: the shop has changed, and they are not there. */
 async function putIntoDesign({ ids, works }: ToMake): Promise<boolean> {
@@ -29,21 +32,25 @@ async function putIntoDesign({ ids, works }: ToMake): Promise<boolean> {
     isMade = chosen.every((each) => each !== undefined);
     if (isMade) for (const each of chosen) each?.change(shop);
   });
-  if (!isMade) toast('The shop has changed since; look at the list again.');
+  if (!isMade) toast(CHANGED_SINCE);
   return isMade;
 }
 
 /** Makes a tray of the shop with improvements in it; answers its id, or null where none was made. */
 export async function makeTray({ ids }: ToMake, shop: string): Promise<string | null> {
   const { improved, improvementsOf } = await import('@frank-gauge/core/advice');
-  return newTray(shop, (design) => {
+  let isThere = true;
+  const tray = await newTray(shop, (design) => {
     const arranged = arrangeDucts(design);
     const all = arranged.ok ? improvementsOf(design, arranged.tree) : [];
-    return improved(
-      design,
-      all.filter(({ id }) => ids.includes(id)),
-    );
+    const chosen = ids.flatMap((id) => all.find((each) => each.id === id) ?? []);
+    isThere = chosen.length === ids.length;
+    return improved(design, chosen);
   });
+  if (isThere || tray === null) return tray;
+  await discardTray(tray, new Date());
+  toast(CHANGED_SINCE);
+  return null;
 }
 
 /** Puts improvements into the design and logs the change, with what the model promises of every drop. */

@@ -3,7 +3,7 @@
 import type { RankedImprovement, Ranking } from '@frank-gauge/core/advice';
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
-import { cautionOf, hoursText, workName } from '@/words/improvement-words';
+import { hoursText, workName } from '@/words/improvement-words';
 import { percent } from '@/words/percent';
 import { bestSteps, WORTH_DOING } from './best-steps';
 import { MakeButtons } from './make-buttons';
@@ -66,7 +66,6 @@ function Step({ number, step }: { readonly number: number; readonly step: Ranked
           {!step.isShown && 'That is too little for a meter to show. '}
           {settlesText(before.slow, after.slow)}
           {caughtText(before.caught, after.caught)}
-          {cautionOf(work)}
         </p>
         <p className="text-[14px] text-quiet">
           {cost < FREE ? 'Costs nothing' : `About ${money(cost)}`}

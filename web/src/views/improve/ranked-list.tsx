@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { BROKEN_WORDS, cautionOf, hoursText, workName } from '@/words/improvement-words';
+import { BROKEN_WORDS, hoursText, workName } from '@/words/improvement-words';
 import { MakeButtons } from './make-buttons';
 import { useMoney } from './use-money';
 import { useWorkNames } from './use-work-names';
@@ -214,7 +214,6 @@ function Detail({ each, name }: Pick<RowsProps, 'each' | 'name'>) {
           `In a season ${Math.round((after.heat - before.heat) / KWH).toLocaleString('en')} kWh of heat leave with the air. `}
         {after.weight > before.weight * 1.05 &&
           `Blower and motor weigh about ${formatQuantity(after.weight, 'mass', system)}: lift them with two. `}
-        {cautionOf(work)}
       </p>
       <MakeButtons toMake={{ ids: [each.id], works: [{ work, name }], cost, hours, gains }} />
     </div>

@@ -54,21 +54,29 @@ export function TraysView() {
           The shop cannot be read as it is stored; nothing can be compared with it.
         </p>
       )}
-      {stored && count > 0 && <Compared stored={stored} opened={opened} />}
+      {stored && count > 0 && <SideBySide stored={stored} opened={opened} />}
     </div>
   );
 }
 
-function Compared({ stored, opened }: { readonly stored: ShopWithTrays; readonly opened: string }) {
+function SideBySide({
+  stored: present,
+  opened,
+}: {
+  readonly stored: ShopWithTrays;
+  readonly opened: string;
+}) {
   const [asked, setDrop] = useState<string | null>(null);
-  const compared = useComparedDesigns(stored, asked);
-  if (!compared) {
+  const made = useComparedDesigns(present, asked);
+  if (!made) {
     return (
       <p role="status" className="pt-3 text-quiet">
         Solving the trays in every combination of gates…
       </p>
     );
   }
+  // A tray that was just added or thrown away shows once its numbers do.
+  const { stored, compared } = made;
   const drops = compared[0]?.evaluation?.drops ?? [];
   const worst = drops.toSorted((a, b) => a.flow / a.need - b.flow / b.need)[0]?.drop;
   const drop = asked ?? worst ?? '';

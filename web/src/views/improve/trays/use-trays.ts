@@ -18,19 +18,22 @@ export const useTrays = (shopId: string): ShopWithTrays | null | undefined =>
     return shop && { shop, trays: await listTrays(shopId) };
   }, [shopId]);
 
-/** The shop and its trays side by side; null: not worked out yet. */
-export function useComparedDesigns(
-  stored: ShopWithTrays,
-  drop: string | null,
-): readonly ComparedDesign[] | null {
-  const [compared, setCompared] = useState<readonly ComparedDesign[] | null>(null);
+/** What was compared, with what came of it, in the same order: the shop first. */
+export interface Compared {
+  readonly stored: ShopWithTrays;
+  readonly compared: readonly ComparedDesign[];
+}
+
+/** The shop and its trays side by side, as they were when it was last worked out; null: not yet. */
+export function useComparedDesigns(stored: ShopWithTrays, drop: string | null): Compared | null {
+  const [made, setMade] = useState<Compared | null>(null);
   useEffect(() => {
     const designs = [stored.shop, ...stored.trays.map(({ design }) => design)];
     const asked = engine.ask('trays', (remote) => remote.compareDesigns(designs, drop));
     void asked.outcome.then((outcome) => {
-      if (outcome.kind === 'answered') setCompared(outcome.answer);
+      if (outcome.kind === 'answered') setMade({ stored, compared: outcome.answer });
     });
     return asked.cancel;
   }, [stored, drop]);
-  return compared;
+  return made;
 }
