@@ -141,10 +141,11 @@ describe('an improvement', () => {
   });
 
   it('is not offered again once it is made', () => {
-    const kinds = ['seal all joints', 'cartridge'] as const;
+    const kinds = ['seal all joints', 'cartridge', 'impeller'] as const;
     for (const [kind, of] of [
       [kinds[0], untapedShop()],
       [kinds[1], bagMachineOnHose()],
+      [kinds[2], bagMachineOnHose()],
     ] as const) {
       const before = improvementsOf(of, treeOf(of));
       const work = before.filter((each) => each.work.kind === kind).at(-1);

@@ -33,6 +33,8 @@ const AROUND = 0.3;
 const HOUSING = 1.5;
 /** How much larger an impeller may be that fits its housing; a modelling estimate. */
 const LARGER_WHEEL = 1.08;
+/** A wheel that has grown by less than this is the one it was. */
+const ALREADY = 1.04;
 
 /** Filter cleaned or replaced, another separator or blower, and the candidates the shop has. */
 export function collectorImprovements(shop: Shop): Improvement[] {
@@ -92,10 +94,11 @@ function waysOut({ collector: { exhaust, separator, blower, assembly } }: Shop):
   return [outdoors, ...(isElsewhere ? [] : [enclosure])];
 }
 
-/** A larger impeller, of the size next to it that its housing may take. */
+/** A larger impeller than the blower's curve was taken with, of a size that its housing may take. */
 function impellers({ collector: { blower } }: Shop): Improvement[] {
   const from = blower.wheelDiameter;
-  const to = from * LARGER_WHEEL;
+  const to = blower.measured.wheelDiameter * LARGER_WHEEL;
+  if (from > to / ALREADY) return [];
   return [
     {
       id: 'impeller',
