@@ -4,7 +4,7 @@ export { type ComparedDesign, compareDesigns, type Stretch } from '../src/advice
 export type { DropOutcome, Evaluation } from '../src/advice/evaluate';
 export type { Broken } from '../src/advice/house-rules';
 export type { Work } from '../src/advice/improvement';
-export { improved, improvementsOf } from '../src/advice/improvements-of';
+export { improved, improvementsFor, improvementsOf } from '../src/advice/improvements-of';
 export { type Package, type Packages, packImprovements, withinBudget } from '../src/advice/pack';
 export { type PaidPrice, paidPrices, withPaidPrices } from '../src/advice/paid-prices';
 export {
@@ -21,5 +21,6 @@ export {
   type RankedImprovement,
   type Ranking,
   rankImprovements,
+  withSuggestedSizes,
 } from '../src/advice/rank';
 export { planStages, type Stage, type StagePlan } from '../src/advice/stages';

@@ -39,6 +39,11 @@ export type Work =
   | { readonly kind: 'wider mains'; readonly to: number }
   /** Everything, ports included. */
   | { readonly kind: 'wider ducts'; readonly to: number }
+  /** Runs at the sizes that a search chose for all of them together. */
+  | {
+      readonly kind: 'suggested sizes';
+      readonly runs: readonly { readonly run: string; readonly to: number }[];
+    }
   | { readonly kind: 'mend the gate' | 'tight gate' | 'add a gate'; readonly run: string }
   | { readonly kind: 'separator'; readonly to: SeparatorKind }
   | { readonly kind: 'outdoors'; readonly diameter: number }

@@ -1,8 +1,8 @@
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
-import type { Improvement } from './improvement';
+import type { Improvement, Work } from './improvement';
 import { collectorImprovements } from './kinds/collector-improvements';
-import { widerDucts } from './kinds/duct-improvements';
+import { resized, widerDucts } from './kinds/duct-improvements';
 import { fittingImprovements } from './kinds/fitting-improvements';
 import { hoseImprovements } from './kinds/hose-improvements';
 import { gateImprovements, leakImprovements } from './kinds/leak-improvements';
@@ -17,6 +17,18 @@ export const improvementsOf = (shop: Shop, tree: DuctTree): Improvement[] => [
   ...fittingImprovements(shop, tree),
   ...widerDucts(shop, tree),
   ...placeImprovements(shop),
+];
+
+/** The same, with those of some works that are found by a search and say all of it themselves. */
+export const improvementsFor = (
+  shop: Shop,
+  tree: DuctTree,
+  works: readonly Work[],
+): Improvement[] => [
+  ...improvementsOf(shop, tree),
+  ...works.flatMap((work) =>
+    work.kind === 'suggested sizes' ? (resized(tree, work.runs) ?? []) : [],
+  ),
 ];
 
 /** A copy of a shop with some improvements made, in the order given. */

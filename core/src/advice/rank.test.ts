@@ -6,6 +6,7 @@ import { treeOf } from '../../reference/plain-readings';
 import { gatesOfDrop } from '../analysis/gate-sets';
 import type { Shop } from '../design/schema';
 import { readShop } from '../file/shop-file';
+import { sizeDucts } from '../improve/size-ducts';
 import { asBelieved } from '../inference/faults';
 import { nuisancesOf } from '../inference/predictor';
 import { dropFlow } from '../network/drop-flow';
@@ -14,8 +15,8 @@ import { arrangeDucts } from '../routing/arrange-ducts';
 import { chanceOf } from '../simulate/chance';
 import { evaluate } from './evaluate';
 import { costOf } from './improvement';
-import { improved, improvementsOf } from './improvements-of';
-import { rankImprovements } from './rank';
+import { improved, improvementsFor, improvementsOf } from './improvements-of';
+import { rankImprovements, withSuggestedSizes } from './rank';
 
 const demo = readShop(JSON.parse(readFileSync('demo/heron-slip.json', 'utf8')));
 if (!demo.ok) throw new Error('no demo');
@@ -155,6 +156,27 @@ describe('an improvement', () => {
         false,
       );
     }
+  });
+
+  it('of all sizes together is what the search for sizes chose, and is made anew from its own words', () => {
+    const strong = strongOnFourInch();
+    const tree = treeOf(strong);
+    const before = rank(strong);
+    const whole = withSuggestedSizes(strong, tree, before);
+    const sizes = whole.ranked.find(({ work }) => work.kind === 'suggested sizes');
+    if (sizes?.work.kind !== 'suggested sizes') throw new Error('no sizes');
+    expect(whole.ranked).toHaveLength(before.ranked.length + 1);
+    const { diameters } = sizeDucts(strong, tree, { view: 'found' });
+    for (const { run, to } of sizes.work.runs) expect(diameters.get(run)).toBe(to);
+    const made = improvementsFor(strong, tree, [sizes.work]).find(({ id }) => id === sizes.id);
+    const after = made && evaluate(improved(strong, [made]));
+    expect(after?.worst).toBe(sizes.after.worst);
+    expect(sizes.after.worst).toBeGreaterThan(sizes.before.worst);
+    // With the sizes it has, it is suggested none.
+    const sized = made ? improved(strong, [made]) : strong;
+    expect(
+      improvementsFor(sized, treeOf(sized), [sizes.work]).some(({ id }) => id === sizes.id),
+    ).toBe(false);
   });
 
   it('ties no collector down that must stay on casters, and no motor is overloaded', () => {

@@ -1,10 +1,12 @@
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
+import { sizeDucts } from '../improve/size-ducts';
 import { OWN_SIGMA } from '../inference/next-reading';
 import { type Evaluation, evaluate, evaluateTree } from './evaluate';
 import { type Broken, brokenRules } from './house-rules';
 import { costOf, type Improvement, isCostEstimated, type Work } from './improvement';
 import { improved, improvementsOf } from './improvements-of';
+import { resized } from './kinds/duct-improvements';
 import { type Worth, worthOf } from './worth';
 
 /** What one drop gains. m³/s */
@@ -111,6 +113,31 @@ export function rankImprovements(
   const left = screened(shop, tree, now, all.slice(FIRST_SOLVED));
   for (const each of left.slice(0, affordable - FIRST_SOLVED)) solve(each);
   return ranking();
+}
+
+/**
+ * A ranking with one improvement more: the sizes that a search chooses for all runs together. In a large shop that
+ * takes seconds, so it comes when everything else is there.
+ */
+export function withSuggestedSizes(shop: Shop, tree: DuctTree, ranking: Ranking): Ranking {
+  const { diameters } = sizeDucts(shop, tree, { view: 'found' });
+  const sizes = resized(
+    tree,
+    [...diameters].map(([run, to]) => ({ run, to })),
+  );
+  const after = sizes && evaluate(improved(shop, [sizes]));
+  if (!after || after.drops.length < ranking.now.drops.length) return ranking;
+  const { now, ranked, leftOut } = ranking;
+  const broken = brokenRules(sizes, now, after, shop.advice);
+  const [tried, solved] = [ranking.tried + 1, ranking.solved + 1];
+  if (broken.length > 0) {
+    return { now, ranked, leftOut: [...leftOut, { work: sizes.work, broken }], tried, solved };
+  }
+  const all = [...ranked, rankedOf(shop, sizes, now, after)];
+  return {
+    ...{ now, leftOut, tried, solved },
+    ranked: all.sort((a, b) => b.worth.points - a.worth.points),
+  };
 }
 
 function rankedOf(

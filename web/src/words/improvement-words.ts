@@ -74,6 +74,11 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
       return `Make the mains at least ${wide(work.to)}`;
     case 'wider ducts':
       return `Make all ducts and ports at least ${wide(work.to)}`;
+    case 'suggested sizes':
+      return `Give ${pieces(work.runs.length, 'one run its', `${work.runs.length} runs their`)} suggested size: ${work.runs
+        .slice(0, 3)
+        .map(({ run, to }) => `${names.run(run)} ${wide(to)}`)
+        .join(', ')}${work.runs.length > 3 ? ' and so on' : ''}`;
     case 'mend the gate':
       return `Mend the gate of ${names.run(work.run)} so that it opens fully`;
     case 'tight gate':
@@ -122,6 +127,7 @@ export function eventKindOf(work: Work): EventKind {
     case 'wider mains':
     case 'wider ducts':
     case 'larger port':
+    case 'suggested sizes':
       return 'duct changed';
     case 'add a gate':
       return 'gate added';

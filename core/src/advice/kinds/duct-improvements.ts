@@ -50,6 +50,30 @@ export function widerDucts(shop: Shop, tree: DuctTree): Improvement[] {
   ];
 }
 
+/** Runs at sizes chosen for all of them together, wider or narrower; null where all have them already. */
+export function resized(
+  tree: DuctTree,
+  sizes: Extract<Work, { readonly kind: 'suggested sizes' }>['runs'],
+): Improvement | null {
+  const wanted = new Map(sizes.map(({ run, to }) => [run, to]));
+  const changed = tree.upstreamFirst.flatMap((run) => {
+    const to = wanted.get(run.id);
+    return to !== undefined && Math.abs(run.diameter - to) > SAME ? [{ run, to }] : [];
+  });
+  if (changed.length === 0) return null;
+  return {
+    id: 'suggested sizes',
+    work: { kind: 'suggested sizes', runs: changed.map(({ run, to }) => ({ run: run.id, to })) },
+    change: (shop) => {
+      for (const run of shop.ducts.runs) run.diameter = wanted.get(run.id) ?? run.diameter;
+    },
+    buys: changed.flatMap(({ run, to }) => piecesOfRun(run, tree, to)),
+    price: null,
+    hours: changed.reduce((sum, { run }) => sum + hoursOf(run), 0),
+    changes: changed.map(({ run }) => `size ${run.id}`),
+  };
+}
+
 const narrowestOf = (runs: readonly Run[]): Run | null =>
   runs.reduce<Run | null>(
     (least, run) => (least && least.diameter <= run.diameter ? least : run),

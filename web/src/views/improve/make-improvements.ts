@@ -23,11 +23,11 @@ const CHANGED_SINCE = 'The shop has changed since; look at the list again.';
 /** Puts improvements into the design, as one step to undo. False: the shop has changed, and they are not there. */
 async function putIntoDesign({ ids, works }: ToMake): Promise<boolean> {
   // With all it imports it is only wanted once something is done.
-  const { improvementsOf } = await import('@frank-gauge/core/advice');
+  const { improvementsFor } = await import('@frank-gauge/core/advice');
   let isMade = true;
   edit(labelOf(works), (shop) => {
     const arranged = arrangeDucts(shop);
-    const all = arranged.ok ? improvementsOf(shop, arranged.tree) : [];
+    const all = arranged.ok ? improvementsFor(shop, arranged.tree, worksOf(works)) : [];
     const chosen = ids.map((id) => all.find((each) => each.id === id));
     isMade = chosen.every((each) => each !== undefined);
     if (isMade) for (const each of chosen) each?.change(shop);
@@ -37,12 +37,12 @@ async function putIntoDesign({ ids, works }: ToMake): Promise<boolean> {
 }
 
 /** Makes a tray of the shop with improvements in it; answers its id, or null where none was made. */
-export async function makeTray({ ids }: ToMake, shop: string): Promise<string | null> {
-  const { improved, improvementsOf } = await import('@frank-gauge/core/advice');
+export async function makeTray({ ids, works }: ToMake, shop: string): Promise<string | null> {
+  const { improved, improvementsFor } = await import('@frank-gauge/core/advice');
   let isThere = true;
   const tray = await newTray(shop, (design) => {
     const arranged = arrangeDucts(design);
-    const all = arranged.ok ? improvementsOf(design, arranged.tree) : [];
+    const all = arranged.ok ? improvementsFor(design, arranged.tree, worksOf(works)) : [];
     const chosen = ids.flatMap((id) => all.find((each) => each.id === id) ?? []);
     isThere = chosen.length === ids.length;
     return improved(design, chosen);
@@ -84,6 +84,8 @@ export async function tryOut(made: ToMake): Promise<void> {
     action: undoAction(),
   });
 }
+
+const worksOf = (works: ToMake['works']): Work[] => works.map(({ work }) => work);
 
 const labelOf = (works: ToMake['works']): string => {
   const [first, ...others] = works.map(({ name }) => name);
