@@ -58,7 +58,7 @@ test('a price paid replaces the estimate in the price book', async ({ page }) =>
   await page.getByRole('button', { name: 'Add a change' }).click();
   await page.getByLabel('What was done').selectOption({ label: 'gate added' });
   await page.getByLabel('Cost', { exact: true }).fill('62');
-  await page.getByLabel('It bought').selectOption({ label: 'Blast gate' });
+  await page.getByLabel('What it bought').selectOption({ label: 'Blast gate' });
   await page.getByLabel('How many').fill('2');
   await page.getByRole('button', { name: 'Add the change' }).click();
   await expect(page.getByText(/bought: blast gate/)).toBeVisible();

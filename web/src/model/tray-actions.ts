@@ -51,7 +51,7 @@ export async function keep(id: string, name: string): Promise<string | null> {
       return null;
     case 'does not fit':
       toast(
-        `Tray ${name} no longer fits: the shop was changed in the same place since. Make the change in a new tray.`,
+        `Tray ${name} no longer fits: the shop was changed in the same place since, or deleted. Make the change in a new tray.`,
       );
       return null;
   }

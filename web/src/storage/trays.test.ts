@@ -161,6 +161,14 @@ describe('keeping a tray', () => {
   });
 });
 
+it('a tray of a shop that was deleted is not kept in it', async () => {
+  const id = await tray();
+  await setNote(id, 'late');
+  await deleteShop(shop);
+  expect(await keepTray(id, now)).toEqual({ kind: 'does not fit' });
+  expect(await noteOf(shop)).not.toBe('late');
+});
+
 it('a tray becomes a shop of its own, and stays', async () => {
   const id = await tray();
   await setNote(id, 'apart');

@@ -103,7 +103,8 @@ export async function keepTray(id: string, now: Date, db: Database = database())
   const tray = (await db.summaries.get(id))?.tray;
   const [design, base] = [await readDesign(id, db), await readDesign(baseOfTray(id), db)];
   const before = tray ? await readDesign(tray.shop, db) : null;
-  if (!tray || !design || !base || !before) return { kind: 'does not fit' };
+  const isDeleted = tray ? (await db.summaries.get(tray.shop))?.deleted !== null : true;
+  if (!tray || !design || !base || !before || isDeleted) return { kind: 'does not fit' };
   const changes = changesBetween(base, design);
   if (changes.length === 0) return { kind: 'nothing to keep' };
   if (!withChanges(before, changes)) return { kind: 'does not fit' };

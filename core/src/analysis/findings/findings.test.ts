@@ -8,7 +8,7 @@ import { fromSI, toSI } from '../../quantity/units';
 import { collectorLoad } from '../collector-load';
 import { enclosureLoad } from '../enclosure-load';
 import { narrowestWithin, widestCarrying } from './carrying-size';
-import type { Finding, FindingKind } from './finding';
+import { type Finding, type FindingKind, issueOf } from './finding';
 import { findings } from './findings';
 
 const judged = (shop: Shop, name = 'saw') => judgedDrop(shop, name);
@@ -308,6 +308,27 @@ describe('findings about the collector', () => {
     const weighed = order.map((severity) => weights[severity]);
     expect(weighed).toEqual([...weighed].sort());
     expect(new Set(order).size).toBe(3);
+  });
+});
+
+describe('what an issue is known by', () => {
+  it('stays the same while its numbers change, and is another one elsewhere', () => {
+    const long = (metres: number) =>
+      find(
+        shopWith((saw) => {
+          saw.hose = { kind: 'ribbed', length: metres, diameter: saw.diameter, compression: 0 };
+        }),
+        'long hose',
+      );
+    const [three, four] = [long(3), long(4)];
+    if (!three || !four) throw new Error('no long hose');
+    expect(three.numbers).not.toEqual(four.numbers);
+    expect(issueOf(three)).toBe(issueOf(four));
+    expect(issueOf(three)).toContain('long hose');
+    expect(issueOf({ ...three, where: { kind: 'run', run: 'other' } })).not.toBe(issueOf(three));
+    expect(issueOf({ ...three, where: { kind: 'collector', part: 'filter' } })).toBe(
+      'long hose filter',
+    );
   });
 });
 

@@ -42,7 +42,8 @@ export function Issues() {
         </p>
       )}
       {standing.map((each) => (
-        <Standing key={each.issue} issue={each} />
+        // Several of a kind may be found in one place.
+        <Standing key={`${each.issue} ${each.title} ${each.text}`} issue={each} />
       ))}
       <AsideList aside={aside} />
       <p className="border-rule border-t pt-3 text-[14px] text-quiet">
@@ -143,8 +144,8 @@ function AsideList({ aside }: { readonly aside: readonly SetAside[] }) {
         {aside.length === 1 ? 'One issue set aside' : `${aside.length} issues set aside`}
       </summary>
       <ul>
-        {aside.map(({ id, title, reason }) => (
-          <li key={id} className="pt-2">
+        {aside.map(({ id, title, text, reason }) => (
+          <li key={`${id} ${title} ${text}`} className="pt-2">
             {title} <span className="text-quiet">{reason}</span>{' '}
             <button
               type="button"

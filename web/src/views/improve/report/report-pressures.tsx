@@ -57,8 +57,11 @@ export function ReportPressures({ worst }: { readonly worst: DropAir }) {
               <strong className="font-semibold">{title}</strong> {text}
             </li>
           ))}
-          {aside.map(({ title, reason }) => (
-            <li key={title} className="break-inside-avoid border-rule border-b py-0.5 text-quiet">
+          {aside.map(({ title, text, reason }) => (
+            <li
+              key={`${title} ${text}`}
+              className="break-inside-avoid border-rule border-b py-0.5 text-quiet"
+            >
               {title} Set aside: {reason}
             </li>
           ))}

@@ -42,9 +42,9 @@ export function BoughtLines({
   const per = bought && PRICES[bought.item].per;
   return (
     <>
-      <Line label="It bought">
+      <Line label="What it bought">
         <Choice
-          label="It bought"
+          label="What it bought"
           value={bought?.item ?? ''}
           options={[
             { value: '', label: 'several things, or nothing' },
