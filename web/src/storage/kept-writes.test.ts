@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { describe, expect, it, vi } from 'vitest';
 import { Database } from './database';
+import { eventually } from './eventually';
 import { type KeptWrite, keepWrites, type Shelf, takeWrites } from './kept-writes';
 import { sampleShop } from './sample-records';
 import type { Refusal } from './session-state';
@@ -129,7 +130,7 @@ describe('a page opened again', () => {
     const refused: Refusal[] = [];
     session.onRefused = (refusal) => refused.push(refusal);
     session.open('one');
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+    await eventually(() => expect(session.state.getState().status).toBe('open'));
     const ceiling = () => {
       const state = session.state.getState();
       return state.status === 'open' ? state.shop.room.ceilingHeight : null;
@@ -148,9 +149,9 @@ describe('a page opened again', () => {
     keepWrites(shelf, before.session.unstored());
     before.db.close();
     const after = await opened(shelf, new Database(before.db.name));
-    await vi.waitFor(() => expect(after.ceiling()).toBe(4));
+    await eventually(() => expect(after.ceiling()).toBe(4));
     expect(await after.session.undo()).toBe('ceiling');
-    await vi.waitFor(() => expect(after.ceiling()).toBe(was));
+    await eventually(() => expect(after.ceiling()).toBe(was));
     expect(after.refused).toEqual([]);
   });
 
@@ -164,7 +165,7 @@ describe('a page opened again', () => {
     await before.session.settled();
     const after = await opened(shelf, before.db);
     await after.session.settled();
-    await vi.waitFor(() => expect(after.ceiling()).toBe(5));
+    await eventually(() => expect(after.ceiling()).toBe(5));
     expect((await before.db.summaries.get('one'))?.changes).toBe(2);
     expect(takeWrites(shelf, 'one')).toEqual([]);
     expect(after.refused).toEqual([]);
@@ -174,7 +175,7 @@ describe('a page opened again', () => {
     const shelf = shelfOf();
     keepWrites(shelf, [write('a', 'one', -1), write('b', 'one', 3.5)]);
     const { ceiling, refused } = await opened(shelf);
-    await vi.waitFor(() => expect(ceiling()).toBe(3.5));
+    await eventually(() => expect(ceiling()).toBe(3.5));
     expect(refused).toEqual([{ label: 'ceiling', reason: expect.stringMatching(/ceilingHeight/) }]);
   });
 });

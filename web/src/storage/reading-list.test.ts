@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { NO_DIFF } from '@frank-gauge/core/journal';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Database } from './database';
+import { eventually } from './eventually';
 import { ReadingList } from './reading-list';
 import { sampleJournal, sampleReading, sampleShop, sampleSound } from './sample-records';
 import { addShop } from './shop-list';
@@ -15,11 +16,11 @@ let list: ReadingList;
 async function opened(readings: number): Promise<void> {
   await addShop(sampleShop(), { keepId: true, journal: sampleJournal(readings), db });
   session.open('one');
-  await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+  await eventually(() => expect(session.state.getState().status).toBe('open'));
   list = new ReadingList(db, 'one', session);
 }
 const ids = () => list.state.getState().readings.map(({ id }) => id);
-const whole = () => vi.waitFor(() => expect(list.state.getState().isWhole).toBe(true));
+const whole = () => eventually(() => expect(list.state.getState().isWhole).toBe(true));
 
 beforeEach(() => {
   db = new Database(`list-${counts.databases++}`);
@@ -97,12 +98,12 @@ describe('the list of readings', () => {
     list.state.subscribe(({ readings }) => lengths.push(readings.length));
     const other = new ShopSession(() => db);
     other.open('one');
-    await vi.waitFor(() => expect(other.state.getState().status).toBe('open'));
+    await eventually(() => expect(other.state.getState().status).toBe('open'));
     // More than is handed on from tab to tab.
     other.record('log', ({ readings }) => {
       for (let i = 0; i < 201; i++) readings.push(sampleReading(`more${i}`, 600 + i));
     });
-    await vi.waitFor(() => expect(ids()).toHaveLength(701), { timeout: 10_000 });
+    await eventually(() => expect(ids()).toHaveLength(701));
     expect(new Set(lengths)).toEqual(new Set([701]));
     expect(list.state.getState().isWhole).toBe(true);
     other.close();
@@ -113,11 +114,11 @@ describe('the list of readings', () => {
     await whole();
     const other = new ShopSession(() => db);
     other.open('one');
-    await vi.waitFor(() => expect(other.state.getState().status).toBe('open'));
+    await eventually(() => expect(other.state.getState().status).toBe('open'));
     other.record('log', ({ readings }) => {
       readings.push(sampleReading('theirs', 9));
     });
-    await vi.waitFor(() => expect(ids()).toEqual(['theirs', 'r1', 'r0']));
+    await eventually(() => expect(ids()).toEqual(['theirs', 'r1', 'r0']));
   });
 
   it('opened while storage refuses the last readings, shows them all the same', async () => {
@@ -130,7 +131,7 @@ describe('the list of readings', () => {
     session.record('log', ({ readings }) => {
       readings.push(sampleReading('unstored', 9));
     });
-    await vi.waitFor(() => expect(session.hasUnstored).toBe(true));
+    await eventually(() => expect(session.hasUnstored).toBe(true));
     list = new ReadingList(db, 'one', session);
     await whole();
     expect(ids()).toEqual(['unstored', 'r1', 'r0']);

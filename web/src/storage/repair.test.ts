@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { Database } from './database';
+import { eventually } from './eventually';
 import { storeChange } from './history';
 import { repairShop, restoreSummary } from './repair';
 import type { SummaryRow } from './rows';
@@ -53,7 +54,7 @@ describe('one bad row', () => {
     for (const row of rows) expect(Number.isNaN(Date.parse(row.changed))).toBe(false);
     const session = new ShopSession(() => db);
     session.open('one');
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+    await eventually(() => expect(session.state.getState().status).toBe('open'));
     session.edit('name', (shop) => void Object.assign(shop.shop, { name: 'Renamed' }));
     await session.settled();
     expect(await whole('one')).toMatchObject({ name: 'Renamed', cursor: 1, changes: 1 });
@@ -66,7 +67,7 @@ describe('one bad row', () => {
     expect((await listShops(db)).map(({ id }) => id)).toEqual(['one']);
     const session = new ShopSession(() => db);
     session.open('one');
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('missing'));
+    await eventually(() => expect(session.state.getState().status).toBe('missing'));
     session.close();
   });
 });
@@ -79,7 +80,7 @@ describe('a design without its summary', () => {
     expect((await listShops(db)).map(({ id, name }) => [id, name])).toEqual([['one', 'One']]);
     const session = new ShopSession(() => db);
     session.open('one');
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+    await eventually(() => expect(session.state.getState().status).toBe('open'));
     expect(await whole('one')).toMatchObject({ name: 'One', readings: 3, cursor: 1, changes: 1 });
     expect(await session.undo()).toBe('ceiling 3');
     session.close();
@@ -129,13 +130,13 @@ describe('a design that cannot be read', () => {
     await broken();
     const session = new ShopSession(() => db);
     session.open('one');
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('broken'));
+    await eventually(() => expect(session.state.getState().status).toBe('broken'));
     const state = session.state.getState();
     expect(state.status === 'broken' && state.faults.map(({ path }) => path)).toEqual([
       'room.ceilingHeight',
     ]);
     expect(await session.repair()).toEqual({ kind: 'repaired', undone: ['broken 1', 'broken 0'] });
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+    await eventually(() => expect(session.state.getState().status).toBe('open'));
     const open = session.state.getState();
     if (open.status !== 'open') throw new Error(open.status);
     expect(open.shop.room.ceilingHeight).toBe(3.5);

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { database } from './database';
+import { eventually } from './eventually';
 import { sampleShop } from './sample-records';
 import type { Refusal } from './session-state';
 import { addShop } from './shop-list';
@@ -31,14 +32,14 @@ const keptHeights = () =>
   );
 const leave = () => page.dispatchEvent(new Event('pagehide'));
 
-beforeAll(() => vi.waitFor(() => expect(useStoragePlace.getState().kind).toBe('browser')));
+beforeAll(() => eventually(() => expect(useStoragePlace.getState().kind).toBe('browser')));
 beforeEach(async () => {
   shopSession.close();
   kept.clear();
   await Promise.all(database().tables.map((table) => table.clear()));
   await addShop(sampleShop(), { keepId: true });
   shopSession.open('one');
-  await vi.waitFor(() => expect(openShopId()).toBe('one'));
+  await eventually(() => expect(openShopId()).toBe('one'));
 });
 
 describe('a page', () => {
@@ -52,7 +53,7 @@ describe('a page', () => {
     setCeiling(3);
     leave();
     expect(keptHeights()).toEqual([3]);
-    await vi.waitFor(async () => expect(await stored()).toBe(3));
+    await eventually(async () => expect(await stored()).toBe(3));
   });
 
   it('that may keep nothing still sends its edits on their way', async () => {
@@ -65,7 +66,7 @@ describe('a page', () => {
     setCeiling(4);
     leave();
     expect(kept.size).toBe(0);
-    await vi.waitFor(async () => expect(await stored()).toBe(4));
+    await eventually(async () => expect(await stored()).toBe(4));
     Object.defineProperty(page, 'localStorage', { configurable: true, value: localStorage });
   });
 
@@ -89,10 +90,10 @@ describe('a page', () => {
       throw new DOMException('full', 'QuotaExceededError');
     }) as never);
     edit('ceiling', ({ room }) => void Object.assign(room, { ceilingHeight: 6 }));
-    await vi.waitFor(() => expect(asks()).toBe(true));
+    await eventually(() => expect(asks()).toBe(true));
     spy.mockRestore();
     shopSession.retry();
-    await vi.waitFor(() => expect(asks()).toBe(false));
+    await eventually(() => expect(asks()).toBe(false));
   });
 });
 

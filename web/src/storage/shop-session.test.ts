@@ -3,6 +3,7 @@ import { VERSION } from '@frank-gauge/core/design';
 import { NO_DIFF } from '@frank-gauge/core/journal';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Database } from './database';
+import { eventually } from './eventually';
 import { storeChange } from './history';
 import { sampleJournal, sampleReading, sampleShop, sampleSound } from './sample-records';
 import type { Refusal } from './session-state';
@@ -18,7 +19,7 @@ const open = () => {
   if (state.status !== 'open') throw new Error(state.status);
   return state;
 };
-const saved = () => vi.waitFor(() => expect(open().saved).toBe('saved'));
+const saved = () => eventually(() => expect(open().saved).toBe('saved'));
 const stored = async () => (await db.designs.get('one'))?.document;
 const revision = async () => (await db.summaries.get('one'))?.revision;
 const setName = (name: string) =>
@@ -59,7 +60,7 @@ beforeEach(async () => {
   session = new ShopSession(() => own);
   await addShop(sampleShop(), { keepId: true, journal: sampleJournal(2), db });
   session.open('one');
-  await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+  await eventually(() => expect(session.state.getState().status).toBe('open'));
 });
 
 afterEach(() => {
@@ -134,7 +135,7 @@ describe('an open shop', () => {
     session.close();
     await db.summaries.update('one', { renewed, revision: 5 });
     session.open('one');
-    await vi.waitFor(() => expect(open().renewed).toHaveLength(1));
+    await eventually(() => expect(open().renewed).toHaveLength(1));
     await session.acknowledgeRenewed();
     expect(open().renewed).toEqual([]);
     expect((await db.summaries.get('one'))?.renewed).toEqual([]);
@@ -209,7 +210,7 @@ describe('an open shop', () => {
     addSound('after');
     await undone;
     await saved();
-    await vi.waitFor(() => expect(open().shop.collector.blower.breaker).toBe(20));
+    await eventually(() => expect(open().shop.collector.blower.breaker).toBe(20));
     expect(open().shop.shop.name).toBe('After');
     expect(soundIds()).toEqual(['after', 's1']);
     expect(await stored()).toEqual(open().shop);
@@ -217,9 +218,9 @@ describe('an open shop', () => {
 
   it('follows what is changed elsewhere', async () => {
     await elsewhere(['shop', 'name'], 'Elsewhere');
-    await vi.waitFor(() => expect(open().shop.shop.name).toBe('Elsewhere'));
+    await eventually(() => expect(open().shop.shop.name).toBe('Elsewhere'));
     await db.summaries.update('one', { deleted: '2026-10-01T10:00:00Z' });
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('missing'));
+    await eventually(() => expect(session.state.getState().status).toBe('missing'));
   });
 
   it('holds its records and counts its readings; readings logged are stored, not held', async () => {
@@ -260,7 +261,7 @@ describe('an open shop', () => {
     const { round: _, ...older } = row.record;
     await db.table('readings').put({ ...row, record: older as typeof row.record });
     session.open('one');
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+    await eventually(() => expect(session.state.getState().status).toBe('open'));
     const after = { ...older, round: null, note: 'Meter warm.' } as typeof row.record;
     session.apply('note', {
       added: [],
@@ -280,7 +281,7 @@ describe('an open shop', () => {
     const broken = { ...sampleShop(), version: (VERSION + 1) as typeof VERSION };
     await db.designs.put({ id: 'one', document: broken });
     session.open('one');
-    await vi.waitFor(() => {
+    await eventually(() => {
       const state = session.state.getState();
       expect(state.status === 'broken' && state.faults[0]?.message).toMatch(/newer Frank Gauge/);
     });
@@ -289,9 +290,9 @@ describe('an open shop', () => {
 
   it('thrown away and brought back elsewhere, is missing and then there again', async () => {
     await db.summaries.update('one', { deleted: '2026-10-01T10:00:00Z', revision: 1 });
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('missing'));
+    await eventually(() => expect(session.state.getState().status).toBe('missing'));
     await db.summaries.update('one', { deleted: null, revision: 2 });
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('open'));
+    await eventually(() => expect(session.state.getState().status).toBe('open'));
     expect(open().shop.shop.name).toBe('One');
     expect(soundIds()).toEqual(['s1']);
   });
@@ -303,7 +304,7 @@ describe('an open shop', () => {
     expect(own.state.getState()).toEqual({ status: 'loading' });
     own.edit('name', (shop) => void Object.assign(shop.shop, { name: 'Too early' }));
     own.apply('sound', { ...NO_DIFF, added: [{ kind: 'sounds', record: sampleSound('early') }] });
-    await vi.waitFor(() => expect(own.state.getState().status).toBe('open'));
+    await eventually(() => expect(own.state.getState().status).toBe('open'));
     expect(await own.settled()).toBeNull();
     expect(open().shop.shop.name).toBe('One');
     own.close();
@@ -317,7 +318,7 @@ describe('an open shop', () => {
   it('cannot be opened where storage cannot be read, and says why', async () => {
     vi.spyOn(db.summaries, 'get').mockRejectedValue(new DOMException('disk', 'UnknownError'));
     session.open('one');
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('broken'));
+    await eventually(() => expect(session.state.getState().status).toBe('broken'));
     expect(session.state.getState()).toEqual({
       status: 'broken',
       id: 'one',
@@ -338,7 +339,7 @@ describe('an open shop', () => {
       return (transaction as (...rest: unknown[]) => unknown).apply(db, all);
     }) as never);
     session.open('one');
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('open'), { timeout: 4000 });
+    await eventually(() => expect(session.state.getState().status).toBe('open'));
     expect(failures).toBeGreaterThan(1);
     spy.mockRestore();
   });
@@ -348,24 +349,24 @@ describe('an open shop', () => {
     session.onJournal((one) => news.push(one));
     const other = new ShopSession(() => db);
     other.open('one');
-    await vi.waitFor(() => expect(other.state.getState().status).toBe('open'));
+    await eventually(() => expect(other.state.getState().status).toBe('open'));
     const add = (id: string) =>
       other.apply('sound', { ...NO_DIFF, added: [{ kind: 'sounds', record: sampleSound(id) }] });
     add('theirs');
-    await vi.waitFor(() => expect(soundIds()).toEqual(['s1', 'theirs']));
+    await eventually(() => expect(soundIds()).toEqual(['s1', 'theirs']));
     expect(news).toEqual([
       { ...NO_DIFF, added: [{ kind: 'sounds', record: sampleSound('theirs') }] },
     ]);
     // An edit of the design says nothing of the journal.
     other.edit('name', (shop) => void Object.assign(shop.shop, { name: 'Theirs' }));
-    await vi.waitFor(() => expect(open().shop.shop.name).toBe('Theirs'));
+    await eventually(() => expect(open().shop.shop.name).toBe('Theirs'));
     expect(news).toHaveLength(1);
     // Two steps at once: only the last of them is handed on.
     await db.summaries.update('one', (row) => {
       row.journalRevision += 2;
       row.revision += 1;
     });
-    await vi.waitFor(() => expect(news).toHaveLength(2));
+    await eventually(() => expect(news).toHaveLength(2));
     expect(news[1]).toBe('anew');
     expect(soundIds()).toEqual(['s1', 'theirs']);
     other.close();
@@ -384,13 +385,13 @@ describe('an open shop', () => {
       row.lastDiff = null;
       row.revision += 1;
     });
-    await vi.waitFor(() => expect(soundIds()).toEqual(['s1', 's2']));
+    await eventually(() => expect(soundIds()).toEqual(['s1', 's2']));
     expect(news).toEqual(['anew']);
   });
 
   it('that is not there is said to be missing', async () => {
     session.open('nowhere');
-    await vi.waitFor(() => expect(session.state.getState().status).toBe('missing'));
+    await eventually(() => expect(session.state.getState().status).toBe('missing'));
   });
 
   it('opened while another’s last writes are under way opens, and both are stored', async () => {
@@ -398,8 +399,8 @@ describe('an open shop', () => {
     setName('Left behind');
     setCeiling(3);
     session.open('two');
-    await vi.waitFor(() => expect(open().id).toBe('two'));
-    await vi.waitFor(async () => expect((await stored())?.room.ceilingHeight).toBe(3));
+    await eventually(() => expect(open().id).toBe('two'));
+    await eventually(async () => expect((await stored())?.room.ceilingHeight).toBe(3));
     expect((await stored())?.shop.name).toBe('Left behind');
   });
 });
@@ -411,7 +412,7 @@ describe('an edit that cannot be kept', () => {
     const before = sampleSound('s1');
     const other = new ShopSession(() => db);
     other.open('one');
-    await vi.waitFor(() => expect(other.state.getState().status).toBe('open'));
+    await eventually(() => expect(other.state.getState().status).toBe('open'));
     other.apply('take out', {
       added: [],
       updated: [],
@@ -420,8 +421,8 @@ describe('an edit that cannot be kept', () => {
     session.record('louder', ({ sounds: [own] }) => {
       if (own) own.level = 99;
     });
-    await vi.waitFor(() => expect(refusals).toEqual([{ label: 'louder', reason: null }]));
-    await vi.waitFor(() => expect(soundIds()).toEqual([]));
+    await eventually(() => expect(refusals).toEqual([{ label: 'louder', reason: null }]));
+    await eventually(() => expect(soundIds()).toEqual([]));
     expect(open().saved).toBe('saved');
     other.close();
   });
@@ -460,7 +461,7 @@ describe('storage that fails', () => {
   it('keeps saying so until everything is stored, in order', async () => {
     const mend = breakStorage();
     setName('First');
-    await vi.waitFor(() => expect(open().saved).toBe('failed'));
+    await eventually(() => expect(open().saved).toBe('failed'));
     expect(session.hasUnstored).toBe(true);
     session.edit('breaker', (draft) => {
       draft.collector.blower.breaker = 30;
@@ -490,11 +491,11 @@ describe('storage that fails', () => {
     }) as never);
     setName('First');
     addSound('first');
-    await vi.waitFor(() => expect(open().saved).toBe('failed'));
+    await eventually(() => expect(open().saved).toBe('failed'));
     session.open('two');
-    await vi.waitFor(() => expect(open().id).toBe('two'));
+    await eventually(() => expect(open().id).toBe('two'));
     session.retry();
-    await vi.waitFor(() => expect(open().saved).toBe('failed'));
+    await eventually(() => expect(open().saved).toBe('failed'));
     expect(session.unstoredJournal()).toEqual([]);
     const shown = open();
     spy.mockRestore();
@@ -508,9 +509,9 @@ describe('storage that fails', () => {
   it('is tried again by itself', async () => {
     const mend = breakStorage();
     setName('First');
-    await vi.waitFor(() => expect(open().saved).toBe('failed'));
+    await eventually(() => expect(open().saved).toBe('failed'));
     mend();
-    await vi.waitFor(() => expect(open().saved).toBe('saved'), { timeout: 4000 });
+    await eventually(() => expect(open().saved).toBe('saved'));
     expect((await stored())?.shop.name).toBe('First');
   });
 

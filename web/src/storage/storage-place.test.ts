@@ -5,6 +5,7 @@ import { IDBFactory, IDBKeyRange } from 'fake-indexeddb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import version5 from '../../../core/src/file/kept/version-5.json';
 import { Database, database, replaceDatabase } from './database';
+import { eventually } from './eventually';
 import { addShop, listShops } from './shop-list';
 import {
   findPlace,
@@ -58,7 +59,7 @@ describe('tables that are opened', () => {
     expect(await openTables(tablesIn(indexedDB), openAfterAll, QUICK)).toEqual({ kind: 'held' });
     expect(openAfterAll).not.toHaveBeenCalled();
     other.close();
-    await vi.waitFor(() => expect(openAfterAll).toHaveBeenCalledOnce());
+    await eventually(() => expect(openAfterAll).toHaveBeenCalledOnce());
   });
 
   it('are not called held where the earlier version lets go at once', async () => {
@@ -149,7 +150,7 @@ describe('the place of what is stored', () => {
     await findPlace();
     expect(useStoragePlace.getState()).toMatchObject({ kind: 'memory', isOpenNow: false });
     other.close();
-    await vi.waitFor(() =>
+    await eventually(() =>
       expect(useStoragePlace.getState()).toMatchObject({ kind: 'memory', isOpenNow: true }),
     );
   });

@@ -1,8 +1,9 @@
 import 'fake-indexeddb/auto';
 import { addDrop, type Shop } from '@frank-gauge/core/design';
 import fc from 'fast-check';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { Database } from './database';
+import { eventually } from './eventually';
 import { readOpenJournal, readRecords } from './journal-tables';
 import { ReadingList } from './reading-list';
 import { sampleJournal, sampleReading, sampleShop, sampleSound } from './sample-records';
@@ -192,7 +193,7 @@ describe('two tabs of one shop', () => {
           const tabs = [new Tab(name), new Tab(name)] as const;
           const { db } = tabs[0];
           await addShop(sampleShop(), { keepId: true, journal: sampleJournal(2), db });
-          for (const tab of tabs) await vi.waitFor(() => tab.open);
+          for (const tab of tabs) await eventually(() => tab.open);
           const begun = await storedIn(db);
           for (const deed of history) {
             if (deed.waits) await wait(8);
@@ -200,14 +201,11 @@ describe('two tabs of one shop', () => {
           }
           const agree = async () => {
             for (const tab of tabs) expect(await tab.session.settled()).toBeNull();
-            await vi.waitFor(
-              async () => {
-                const stored = await storedIn(db);
-                expect(shownIn(tabs[0])).toEqual(stored);
-                expect(shownIn(tabs[1])).toEqual(stored);
-              },
-              { timeout: 3000, interval: 5 },
-            );
+            await eventually(async () => {
+              const stored = await storedIn(db);
+              expect(shownIn(tabs[0])).toEqual(stored);
+              expect(shownIn(tabs[1])).toEqual(stored);
+            });
             return storedIn(db);
           };
           const ended = await agree();

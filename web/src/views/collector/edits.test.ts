@@ -5,8 +5,9 @@ import { solveShop } from '@frank-gauge/core/network';
 import { toSI } from '@frank-gauge/core/quantity';
 import { fitFieldTest } from '@frank-gauge/core/reading';
 import { arrangeDucts } from '@frank-gauge/core/routing';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { database } from '@/storage/database';
+import { eventually } from '@/storage/eventually';
 import { shopSession, undo } from '@/storage/session';
 import { addShop } from '@/storage/shop-list';
 import { editMachine, placeEverything } from '../floor/edit-things';
@@ -62,7 +63,7 @@ beforeEach(async () => {
   addDrop(fresh, 'inlet', 'planer', () => `id${next++}`);
   await addShop(fresh, { keepId: true });
   shopSession.open('one');
-  await vi.waitFor(() => expect(shopSession.state.getState().status).toBe('open'));
+  await eventually(() => expect(shopSession.state.getState().status).toBe('open'));
 });
 
 describe('a field test that is written down', () => {
