@@ -17,7 +17,7 @@ const tried = (page: Page) => page.getByRole('region', { name: 'Everything tried
 async function openImprove(page: Page): Promise<void> {
   await openDemo(page);
   await page.goto('/shop/heron-slip/improve');
-  await expect(next(page).getByRole('listitem')).toHaveCount(3);
+  await expect(next(page).getByRole('listitem')).toHaveCount(3, { timeout: 45_000 });
   await expect(budget(page).getByText('The line bends here', { exact: false })).toBeVisible({
     timeout: 30_000,
   });

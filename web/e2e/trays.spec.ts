@@ -18,12 +18,14 @@ test('an edit lands in the open tray, shows beside the shop, is kept, and is und
   const tray = page.url();
   await page.getByRole('link', { name: /^6 Improve/ }).click();
   const first = page.getByRole('region', { name: 'What to do next' }).getByRole('listitem').first();
-  await expect(first).toContainText('Pull the hose of Planer drop straight.');
+  await expect(first).toContainText('Pull the hose of Planer drop straight.', {
+    timeout: 45_000,
+  });
   await expect(page.getByRole('button', { name: /log it/ })).toHaveCount(0);
   await first.getByRole('button', { name: /^Put it into the design/ }).click();
   await saved(page);
   await bar(page).getByRole('link', { name: 'Compare' }).click();
-  await expect(side(page)).toContainText('Duct Planer drop');
+  await expect(side(page)).toContainText('Duct Planer drop', { timeout: 45_000 });
   const planer = side(page).getByRole('row', { name: /^Planer/ });
   await expect(planer.getByRole('cell').nth(0)).toHaveText(/^▼?\d+$/);
   await expect(planer.getByRole('cell').nth(1)).toHaveText(/^▼?\d+\+\d+ ±\s\d+$/);
@@ -43,7 +45,9 @@ test('an edit lands in the open tray, shows beside the shop, is kept, and is und
   await page.keyboard.press('Control+z');
   await expect(page.getByText(/Undone: keep tray A/)).toBeVisible();
   await page.goto('/shop/heron-slip/improve');
-  await expect(first).toContainText('Pull the hose of Planer drop straight.');
+  await expect(first).toContainText('Pull the hose of Planer drop straight.', {
+    timeout: 45_000,
+  });
 });
 
 test('readings are not taken in a tray; it goes and comes back, and four are the most', async ({
@@ -54,7 +58,7 @@ test('readings are not taken in a tray; it goes and comes back, and four are the
     await page.getByRole('button', { name: 'New tray' }).click();
     await expect(bar(page)).toContainText(`Tray ${name} is open.`);
     await bar(page).getByRole('link', { name: 'Compare' }).click();
-    await expect(side(page)).toContainText(`Tray ${name}`);
+    await expect(side(page)).toContainText(`Tray ${name}`, { timeout: 45_000 });
   }
   await expect(page.getByRole('button', { name: 'New tray' })).toBeDisabled();
   await expect(page.getByText(/4 trays are the most/)).toBeVisible();
@@ -88,7 +92,7 @@ test('an improvement is tried in a tray, by keyboard', async ({ page }) => {
   await button.focus();
   await page.keyboard.press('Enter');
   await expect(bar(page)).toContainText('Tray A is open.');
-  await expect(side(page)).toContainText('Duct Planer drop');
+  await expect(side(page)).toContainText('Duct Planer drop', { timeout: 45_000 });
   await side(page)
     .getByRole('button', { name: /^Tray A/ })
     .focus();

@@ -311,6 +311,11 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
         term: 'Tray',
         means: 'a copy of the shop’s design to try things in; the shop itself stays as it is',
       },
+      {
+        term: 'Keep in the shop',
+        means:
+          'makes in the shop what the tray changed, as one step to undo; other changes made there since stay',
+      },
     ],
   },
   {
