@@ -47,7 +47,7 @@ test.describe('on a phone', () => {
     ).toBeVisible();
     await page.getByRole('button', { name: 'Take this reading' }).tap();
     await typeThrice(page, '85');
-    await expect(page.getByText('Nine times in ten it is here.')).toBeVisible();
+    await expect(page.getByText('Nine times in ten it is here.')).toBeVisible({ timeout: 45_000 });
     await expect(suspects(page)).toHaveCount(1);
     const joints = page.getByRole('region', { name: 'Check these joints' }).getByRole('listitem');
     await expect(joints.first()).toContainText('Far end');
