@@ -1,6 +1,11 @@
 /** What to do next to a shop, what it is worth, and what a budget buys. */
 
-export { type ComparedDesign, compareDesigns, type Stretch } from '../src/advice/compare-designs';
+export {
+  type ComparedDesign,
+  type ComparedDesigns,
+  compareDesigns,
+  type Stretch,
+} from '../src/advice/compare-designs';
 export type { DropOutcome, Evaluation } from '../src/advice/evaluate';
 export type { Broken } from '../src/advice/house-rules';
 export type { Work } from '../src/advice/improvement';

@@ -13,7 +13,8 @@ const taping = improvementsOf(shop, arranged.tree).filter(({ work }) => work.kin
 const taped = improved(shop, taping.slice(0, 1));
 
 describe('designs side by side', () => {
-  const [before, after] = compareDesigns([shop, taped], null);
+  const { drop: shown, designs } = compareDesigns([shop, taped], null);
+  const [before, after] = designs;
 
   it('are each what evaluating it by itself gives', () => {
     expect(before?.evaluation).toEqual(evaluate(shop));
@@ -33,6 +34,7 @@ describe('designs side by side', () => {
     const worst = judgeDrops(shop, arranged.tree, 'found', 'one')
       .flatMap((each) => (each.kind === 'judged' ? [each] : []))
       .toSorted((a, b) => a.flow / a.need - b.flow / b.need)[0];
+    expect(shown).toBe(worst?.drop.id);
     for (const each of [before, after]) {
       const way = each?.way ?? [];
       expect(way[0]?.id).toBe(worst?.drop.path[0]?.id);
@@ -50,7 +52,7 @@ describe('designs side by side', () => {
     const cut = structuredClone(shop) as typeof shop & { ducts: { runs: unknown[] } };
     cut.ducts.runs = [];
     const other = strongOnFourInch();
-    const [own, none, apart] = compareDesigns([shop, cut, other], 'not a drop');
+    const [own, none, apart] = compareDesigns([shop, cut, other], 'not a drop').designs;
     expect(own?.evaluation).not.toBeNull();
     expect(none).toEqual({ evaluation: null, gains: [], way: [] });
     expect(apart?.way).toEqual([]);

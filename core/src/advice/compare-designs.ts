@@ -1,6 +1,7 @@
 import { judgeDrops } from '../analysis/judge-drops';
 import { type ProfileStep, pressureProfile } from '../analysis/pressure-profile';
 import type { Shop } from '../design/schema';
+import type { DuctTree } from '../design/topology';
 import { SEPARATOR_RUN } from '../network/assemble/separator-segment';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { type Evaluation, evaluateTree } from './evaluate';
@@ -19,6 +20,14 @@ export interface Stretch {
   readonly staticAfter: number;
 }
 
+/** Designs of one shop side by side. */
+export interface ComparedDesigns {
+  /** Whose way is shown; null: no design has a drop with an answer. */
+  readonly drop: string | null;
+  /** In the order they were given. */
+  readonly designs: readonly ComparedDesign[];
+}
+
 /** A design beside others of the same shop. */
 export interface ComparedDesign {
   /** Null: its ducts are no tree, or no drop has an answer. */
@@ -34,10 +43,7 @@ export interface ComparedDesign {
  * combinations of gates.
  * @param drop whose way is looked at; null: that of the first design's worst drop
  */
-export function compareDesigns(
-  designs: readonly Shop[],
-  drop: string | null,
-): readonly ComparedDesign[] {
+export function compareDesigns(designs: readonly Shop[], drop: string | null): ComparedDesigns {
   const found = designs.map((shop) => {
     const arranged = arrangeDucts(shop);
     return arranged.ok
@@ -47,14 +53,15 @@ export function compareDesigns(
   const first = found[0]?.evaluation ?? null;
   const worst = first?.drops.toSorted((a, b) => a.flow / a.need - b.flow / b.need)[0];
   const asked = drop ?? worst?.drop ?? null;
-  return found.map((each) => ({
+  const compared = found.map((each) => ({
     evaluation: each?.evaluation ?? null,
     gains: first && each?.evaluation ? gainsOf(first, each.evaluation) : [],
     way: each ? wayOf(each.shop, each.tree, asked) : [],
   }));
+  return { drop: asked, designs: compared };
 }
 
-function wayOf(shop: Shop, tree: Parameters<typeof judgeDrops>[1], drop: string | null): Stretch[] {
+function wayOf(shop: Shop, tree: DuctTree, drop: string | null): Stretch[] {
   const judged = judgeDrops(shop, tree, 'found', 'one').find((each) => each.drop.id === drop);
   if (judged?.kind !== 'judged') return [];
   const names = new Map(tree.upstreamFirst.map(({ id, name }) => [id, name]));

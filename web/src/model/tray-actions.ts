@@ -4,6 +4,7 @@ import { shopSession, undo } from '@/storage/session';
 import {
   addTray,
   discardTray,
+  keepingOf,
   keepTray,
   MOST_TRAYS,
   restoreTray,
@@ -42,9 +43,13 @@ export async function keep(id: string, name: string): Promise<string | null> {
   if (!kept) return null;
   switch (kept.kind) {
     case 'kept':
-      toast(`Tray ${name} is in the shop now`, {
-        action: { label: 'Undo', onClick: () => void takeBack(kept.shop, id) },
-      });
+      if (kept.isStep) {
+        toast(`Tray ${name} is in the shop now`, {
+          action: { label: 'Undo', onClick: () => void takeBack(kept.shop, id, name) },
+        });
+      } else {
+        toast(`The shop has all of tray ${name} already; the tray was put away.`);
+      }
       return kept.shop;
     case 'nothing to keep':
       toast(`Tray ${name} has nothing to keep: it is as the shop was when you made it.`);
@@ -58,13 +63,17 @@ export async function keep(id: string, name: string): Promise<string | null> {
 }
 
 /** Undoes the keeping, in the shop that is open, and brings the tray back. */
-async function takeBack(shop: string, id: string): Promise<void> {
+async function takeBack(shop: string, id: string, name: string): Promise<void> {
   const session = shopSession.state.getState();
   if (session.status !== 'open' || session.id !== shop) {
     toast('Open the shop and press Undo there.');
     return;
   }
-  if ((await undo()) !== null) await once(() => restoreTray(id));
+  const undone = await undo();
+  if (undone === null) return;
+  toast(`Undone: ${undone}`);
+  // Something else was changed since: that was undone, and the tray's changes still stand.
+  if (undone === keepingOf(name)) await once(() => restoreTray(id));
 }
 
 /** Throws a tray away. */

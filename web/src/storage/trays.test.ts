@@ -113,7 +113,7 @@ describe('keeping a tray', () => {
     await setNote(id, 'one');
     await setNote(id, 'two');
     await setElevation(id, 300);
-    expect(await keepTray(id, now)).toEqual({ kind: 'kept', shop });
+    expect(await keepTray(id, now)).toEqual({ kind: 'kept', shop, isStep: true });
     const kept = await readDesign(shop);
     expect(kept?.shop.note).toBe('two');
     expect(kept?.shop.site.elevation).toBe(300);
@@ -131,6 +131,15 @@ describe('keeping a tray', () => {
     expect((await keepTray(id, now)).kind).toBe('kept');
     const kept = await readDesign(shop);
     expect([kept?.shop.note, kept?.shop.site.elevation]).toEqual(['tray', 500]);
+  });
+
+  it('that the shop has all of already leaves nothing to undo, and puts the tray away', async () => {
+    const id = await tray();
+    await setNote(id, 'same');
+    await setNote(shop, 'same');
+    expect(await keepTray(id, now)).toEqual({ kind: 'kept', shop, isStep: false });
+    expect(await listTrays(shop)).toEqual([]);
+    expect((await database().summaries.get(shop))?.cursor).toBe(1);
   });
 
   it('of nothing is refused, and the tray stays', async () => {

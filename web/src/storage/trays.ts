@@ -68,11 +68,10 @@ export function addTray(
   return db.transaction('rw', db.summaries, db.designs, async () => {
     const taken = new Set((await summariesOf(shop, db)).map(({ tray }) => tray?.name));
     const name = NAMES.find((each) => !taken.has(each));
-    const row = await db.designs.get(shop);
-    const read = row && readShop(row.document);
-    if (!name || !read?.ok) return null;
+    const read = await readDesign(shop, db);
+    if (!name || !read) return null;
     const id = nanoid(12);
-    const base = { ...read.shop, id };
+    const base = { ...read, id };
     const document = change(base);
     await db.designs.bulkAdd([
       { id, document },
@@ -89,7 +88,12 @@ export function addTray(
 
 /** How keeping a tray ended. */
 export type Kept =
-  | { readonly kind: 'kept'; readonly shop: string }
+  | {
+      readonly kind: 'kept';
+      readonly shop: string;
+      /** False: the shop had it all already, and nothing is there to undo. */
+      readonly isStep: boolean;
+    }
   /** The tray has nothing otherwise than the shop it was made of. */
   | { readonly kind: 'nothing to keep' }
   /** The shop was changed since where the tray changes it too, or is not there any more. */
@@ -111,27 +115,26 @@ export async function keepTray(id: string, now: Date, db: Database = database())
   const written = await storeChange(
     db,
     tray.shop,
-    { label: `keep tray ${tray.name}`, design: changes, journal: NO_DIFF, merge: null },
+    { label: keepingOf(tray.name), design: changes, journal: NO_DIFF, merge: null },
     now,
   );
-  // In the shop is already what the tray would bring.
   if (!written.ok && written.reason !== 'nothing') return { kind: 'does not fit' };
-  await putAway(id, now, db);
-  return { kind: 'kept', shop: tray.shop };
+  await discardTray(id, now, db);
+  return { kind: 'kept', shop: tray.shop, isStep: written.ok };
 }
 
-async function putAway(id: string, now: Date | null, db: Database): Promise<void> {
+/** What the shop's history calls keeping a tray. */
+export const keepingOf = (name: string): string => `keep tray ${name}`;
+
+/** Throws a tray away, so that it can be brought back. */
+export async function discardTray(id: string, now: Date, db: Database = database()): Promise<void> {
   await db.transaction('rw', db.summaries, async () => {
     const row = await db.summaries.get(id);
     if (!row?.tray) return;
-    const deleted = now?.toISOString() ?? null;
+    const deleted = now.toISOString();
     await db.summaries.put({ ...row, deleted, revision: row.revision + 1 });
   });
 }
-
-/** Throws a tray away, so that it can be brought back. */
-export const discardTray = (id: string, now: Date, db: Database = database()): Promise<void> =>
-  putAway(id, now, db);
 
 /** Brings a tray back, under another name where its own is taken; false: there is no room for it. */
 export function restoreTray(id: string, db: Database = database()): Promise<boolean> {

@@ -161,6 +161,14 @@ export const BROKEN_WORDS: Readonly<Record<Broken, string>> = {
 export const moneyText = (amount: number, currency: string): string =>
   `${currency}${currency.length > 1 ? '\u00a0' : ''}${Math.round(amount).toLocaleString('en-US')}`;
 
+/** How long a filter runs until it is due, s: “12 h”. */
+export const filterLifeText = (life: number): string =>
+  `${Math.max(1, Math.round(life / 3600))}\u00a0h`;
+
+/** An amount of heat, J: “340 kWh”. */
+export const heatText = (heat: number): string =>
+  `${Math.round(heat / 3.6e6).toLocaleString('en-US')}\u00a0kWh`;
+
 /** Hours of work: “20 min”, “3 h”. */
 export function hoursText(hours: number): string {
   if (hours < 0.95) return `${Math.max(5, 5 * Math.round(hours * 12))}\u00a0min`;

@@ -1,5 +1,5 @@
 import {
-  type ComparedDesign,
+  type ComparedDesigns,
   compareDesigns,
   improvementsOf,
   type Packages,
@@ -216,7 +216,7 @@ const engine = {
     return planStages(shop, { each, onProgress });
   },
   /** Designs of a shop side by side, each against the first, with the way of one drop. */
-  compareDesigns(designs: readonly Shop[], drop: string | null): readonly ComparedDesign[] {
+  compareDesigns(designs: readonly Shop[], drop: string | null): ComparedDesigns {
     return compareDesigns(designs, drop);
   },
   gateMatrix(shop: Shop, view: View, most: number): GateMatrix | null {

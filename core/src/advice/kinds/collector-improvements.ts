@@ -1,3 +1,4 @@
+import { boxAround } from '../../assembly/box-around';
 import {
   BLOWER_CLASS_IDS,
   BLOWER_CLASSES,
@@ -24,13 +25,8 @@ const HOURS = {
 };
 /** A way outdoors as it starts: its length and its fittings together. */
 const OUTDOORS = { length: toSI(10, 'ft'), lossCoefficient: 0.5 };
-/** A return filter and a box as they start: m², Pa at m/s, kg/m² of half-inch sheet goods, and the share its lining takes. */
+/** A return filter as it starts: m², Pa at m/s. */
 const RETURN = { area: 0.5, velocity: 1.5, pressure: 60 };
-const WALLS = { surfaceMass: 8, absorption: 0.6 };
-/** Free room between blower and box, each way, m. */
-const AROUND = 0.3;
-/** A blower's housing over its wheel. */
-const HOUSING = 1.5;
 /** How much larger an impeller may be that fits its housing; a modelling estimate. */
 const LARGER_WHEEL = 1.08;
 /** A wheel that has grown by less than this is the one it was. */
@@ -49,7 +45,7 @@ export function collectorImprovements(shop: Shop): Improvement[] {
 }
 
 /** The air outdoors instead of through the filter, or the collector in a lined box with a return filter. */
-function waysOut({ collector: { exhaust, separator, blower, assembly } }: Shop): Improvement[] {
+function waysOut({ collector: { exhaust, separator, assembly } }: Shop): Improvement[] {
   if (exhaust.kind !== 'filter') return [];
   const diameter = separator.inletDiameter;
   const { lossCoefficient, length } = OUTDOORS;
@@ -74,7 +70,6 @@ function waysOut({ collector: { exhaust, separator, blower, assembly } }: Shop):
   const { filter } = exhaust;
   const { mount } = assembly;
   const isElsewhere = mount.kind === 'attic' || mount.kind === 'nextRoom';
-  const around = blower.wheelDiameter * HOUSING + 2 * AROUND;
   const enclosure: Improvement = {
     id: 'enclosure',
     work: { kind: 'enclosure' },
@@ -83,7 +78,7 @@ function waysOut({ collector: { exhaust, separator, blower, assembly } }: Shop):
         kind: 'enclosure',
         filter: { ...filter },
         returnFilter: { ...RETURN },
-        box: { length: around, width: around, height: around, ...WALLS },
+        box: boxAround(changed.collector),
       };
     },
     buys: [{ item: 'enclosure', quantity: 1, diameter: null }],

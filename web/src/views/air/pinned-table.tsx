@@ -1,6 +1,8 @@
 'use client';
 
 import {
+  gatesOpenNow,
+  isDrawing,
   lossesByGroup,
   PART_GROUPS,
   type PartGroup,
@@ -30,8 +32,9 @@ const GROUPS: Readonly<Record<PartGroup, string>> = {
 };
 
 /** The drops whose gates stand open now, by name. */
-export function gatesText({ drops }: DuctTree): string {
-  const open = drops.filter(({ path }) => path.every(({ gate }) => !gate || gate.open));
+export function gatesText(tree: DuctTree): string {
+  const gates = gatesOpenNow(tree);
+  const open = tree.drops.filter((drop) => isDrawing(drop, gates));
   return open.length === 0
     ? 'all gates shut'
     : `with ${open.map(({ name }) => name).join(', ')} open`;

@@ -6,19 +6,21 @@ import { useState } from 'react';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
-import { BROKEN_WORDS, hoursText, workName } from '@/words/improvement-words';
+import {
+  BROKEN_WORDS,
+  filterLifeText,
+  heatText,
+  hoursText,
+  workName,
+} from '@/words/improvement-words';
 import { MakeButtons } from './make-buttons';
 import { useMoney } from './use-money';
 import { useWorkNames } from './use-work-names';
 
-/** J */
-const KWH = 3.6e6;
-
 /** How long the filter lasts between cleanings, where that changes. */
 const filterText = (before: number | null, after: number | null): string => {
-  const hours = (life: number) => `${Math.max(1, Math.round(life / 3600))} h`;
   if (after === null || before === null || Math.abs(after / before - 1) < 0.05) return '';
-  return `The filter is due after ${hours(after)} of running, now ${hours(before)}. `;
+  return `The filter is due after ${filterLifeText(after)} of running, now ${filterLifeText(before)}. `;
 };
 
 /** Rows at first; the others follow when they are asked for. */
@@ -211,7 +213,7 @@ function Detail({ each, name }: Pick<RowsProps, 'each' | 'name'>) {
         {formatQuantity(after.height, 'length', system)} high.{' '}
         {filterText(before.filterLife, after.filterLife)}
         {after.heat > before.heat &&
-          `In a season ${Math.round((after.heat - before.heat) / KWH).toLocaleString('en')} kWh of heat leave with the air. `}
+          `In a season ${heatText(after.heat - before.heat)} of heat leave with the air. `}
         {after.weight > before.weight * 1.05 &&
           `Blower and motor weigh about ${formatQuantity(after.weight, 'mass', system)}: lift them with two. `}
       </p>

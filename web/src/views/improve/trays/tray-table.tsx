@@ -11,6 +11,7 @@ import {
 import Link from 'next/link';
 import { useUnits } from '@/model/use-design';
 import { differenceWords } from '@/words/design-words';
+import { filterLifeText, heatText } from '@/words/improvement-words';
 import { percent } from '@/words/percent';
 import { TrayMenu } from './tray-menu';
 import type { ShopWithTrays } from './use-trays';
@@ -36,8 +37,7 @@ const LINES: readonly Line[] = [
   { name: 'dust caught before the filter', of: ({ caught }) => percent(caught) },
   {
     name: 'filter due after running',
-    of: ({ filterLife }) =>
-      filterLife === null ? '–' : `${Math.max(1, Math.round(filterLife / 3600))} h`,
+    of: ({ filterLife }) => (filterLife === null ? '–' : filterLifeText(filterLife)),
   },
   {
     name: 'finest dust let by, 0.3–1 µm',
@@ -45,7 +45,7 @@ const LINES: readonly Line[] = [
   },
   {
     name: 'heat blown out in a season',
-    of: ({ heat }) => (heat === 0 ? 'none' : `${Math.round(heat / 3.6e6)} kWh`),
+    of: ({ heat }) => (heat === 0 ? 'none' : heatText(heat)),
   },
   {
     name: 'height of the collector',

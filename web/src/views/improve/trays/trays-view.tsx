@@ -4,11 +4,11 @@ import dynamic from 'next/dynamic';
 import { usePathname, useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { newTray } from '@/model/tray-actions';
-import { useSession } from '@/storage/session';
 import { MOST_TRAYS } from '@/storage/trays';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { PartLoading } from '@/ui/part-loading';
+import { useTray } from '../../frame/tray-bar';
 import { TrayPlans } from './tray-plans';
 import { TrayTable } from './tray-table';
 import { type ShopWithTrays, useComparedDesigns, useTrays } from './use-trays';
@@ -20,7 +20,7 @@ const WayChart = dynamic(() => import('./way-chart').then((module) => module.Way
 /** Trays of edits side by side, beside the shop, which stays as it is until one is kept. */
 export function TraysView() {
   const opened = usePathname().split('/')[2] ?? '';
-  const tray = useSession((session) => (session.status === 'open' ? session.tray : null));
+  const tray = useTray();
   const shopId = tray?.shop ?? opened;
   const stored = useTrays(shopId);
   const router = useRouter();
@@ -77,12 +77,10 @@ function SideBySide({
   }
   // A tray that was just added or thrown away shows once its numbers do.
   const { stored, compared } = made;
-  const drops = compared[0]?.evaluation?.drops ?? [];
-  const worst = drops.toSorted((a, b) => a.flow / a.need - b.flow / b.need)[0]?.drop;
-  const drop = asked ?? worst ?? '';
+  const drops = compared.designs[0]?.evaluation?.drops ?? [];
   return (
     <>
-      <TrayTable stored={stored} compared={compared} opened={opened} />
+      <TrayTable stored={stored} compared={compared.designs} opened={opened} />
       {drops.length > 0 && (
         <section aria-label="Where the pressure goes" className="max-w-4xl pt-4">
           <div className="flex flex-wrap items-baseline gap-x-3">
@@ -90,14 +88,14 @@ function SideBySide({
             <span className="w-44">
               <Choice
                 label="Drop compared"
-                value={drop}
+                value={asked ?? compared.drop ?? ''}
                 options={drops.map((each) => ({ value: each.drop, label: each.name }))}
                 onChange={setDrop}
               />
             </span>
             <span className="text-quiet">only its gate open</span>
           </div>
-          <WayChart stored={stored} compared={compared} />
+          <WayChart stored={stored} compared={compared.designs} />
         </section>
       )}
       <TrayPlans stored={stored} />

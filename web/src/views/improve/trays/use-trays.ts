@@ -1,4 +1,4 @@
-import type { ComparedDesign } from '@frank-gauge/core/advice';
+import type { ComparedDesigns } from '@frank-gauge/core/advice';
 import type { Shop } from '@frank-gauge/core/design';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
@@ -21,7 +21,7 @@ export const useTrays = (shopId: string): ShopWithTrays | null | undefined =>
 /** What was compared, with what came of it, in the same order: the shop first. */
 export interface Compared {
   readonly stored: ShopWithTrays;
-  readonly compared: readonly ComparedDesign[];
+  readonly compared: ComparedDesigns;
 }
 
 /** The shop and its trays side by side, as they were when it was last worked out; null: not yet. */
