@@ -291,7 +291,15 @@ test('simulated meters read a hidden condition, at drops and at the collector, a
   await page.getByRole('button', { name: 'Read the simulated meter' }).click();
   await page.getByRole('button', { name: 'Read the simulated meter' }).click();
   await expect(repeat(page, 2)).toHaveValue(/^\d/);
+  // In one condition of some, somebody has pressed the meter’s unit button. Where the field cannot believe what is
+  // shown then, the unit is typed, as it asks for.
+  if (await page.getByText('No meter reads that high; check the unit.').first().isVisible()) {
+    for (const shown of [1, 2]) {
+      await repeat(page, shown).fill(`${await repeat(page, shown).inputValue()} fpm`);
+    }
+  }
   await page.getByRole('button', { name: 'Add reading' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'simulated' })).toHaveCount(1);
   await choose(page, 'Test point', 'Across the filter');
   await choose(page, 'Meter', 'Simulated manometer');
   await expect(page.getByText(/^The model expects [\d,]+ Pa ± [\d,]+ Pa here\.$/)).toBeVisible();
