@@ -161,6 +161,7 @@ const MAY_IMPORT = {
     'collector',
     'design',
     'assembly',
+    'room',
     'routing',
     'network',
     'analysis',

@@ -10,6 +10,7 @@ export type { DropOutcome, Evaluation } from '../src/advice/evaluate';
 export type { Broken } from '../src/advice/house-rules';
 export type { Work } from '../src/advice/improvement';
 export { improved, improvementsFor, improvementsOf } from '../src/advice/improvements-of';
+export type { DropGain, RankedImprovement } from '../src/advice/judge-improvement';
 export { type Package, type Packages, packImprovements, withinBudget } from '../src/advice/pack';
 export { type PaidPrice, paidPrices, withPaidPrices } from '../src/advice/paid-prices';
 export {
@@ -21,11 +22,6 @@ export {
   priceOf,
 } from '../src/advice/price-book';
 export { readPrices, writePrices } from '../src/advice/price-table';
-export {
-  type DropGain,
-  type RankedImprovement,
-  type Ranking,
-  rankImprovements,
-  withSuggestedSizes,
-} from '../src/advice/rank';
+export { type Ranking, rankImprovements } from '../src/advice/rank';
+export { withSearched } from '../src/advice/searched';
 export { planStages, type Stage, type StagePlan } from '../src/advice/stages';

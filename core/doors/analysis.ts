@@ -33,7 +33,13 @@ export { findings } from '../src/analysis/findings/findings';
 export { LIMITS } from '../src/analysis/findings/limits';
 export { flowUncertainty, UNCERTAINTY } from '../src/analysis/flow-uncertainty';
 export { type GateMatrix, gateMatrix } from '../src/analysis/gate-matrix';
-export { countGateSets, gatesOfDrop, gatesOpenNow, isDrawing } from '../src/analysis/gate-sets';
+export {
+  countGateSets,
+  gatesOfDrop,
+  gatesOpenNow,
+  gatesWith,
+  isDrawing,
+} from '../src/analysis/gate-sets';
 export {
   airNow,
   type DropAir,

@@ -197,7 +197,7 @@ test('the report is printed, and read back from its PDF', async ({ page }) => {
   expect(text.pages).toBe(1);
   for (const words of [
     'Heron Slip',
-    'Every drop, its own gate open',
+    'Every drop, each with its own gate open',
     'Where the pressure goes: Planer',
     'What to do next',
     'Pull the hose of Planer drop straight',
@@ -268,4 +268,21 @@ test('prices go out as a table and come back, and a wrong line is refused by its
     page.getByText('prices.csv was not read. Line 2: “much” is not a number.', { exact: false }),
   ).toBeVisible();
   await expect(page.getByLabel('Price: Pipe, a foot')).toHaveValue('6.5');
+});
+
+test('a machine gets a small collector of its own, and no duct is missed there', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/improve');
+  await page.getByRole('button', { name: /^Show all/ }).click({ timeout: 45_000 });
+  await page.getByRole('button', { name: /^Give Planer a small collector of its own/ }).click();
+  await page.getByRole('button', { name: 'Put it into the design' }).last().click();
+  await saved(page);
+  await page.goto('/shop/heron-slip/floor');
+  await expect(page.getByText('Planer has no duct.')).toHaveCount(0);
+  await page.goto('/shop/heron-slip/air');
+  await expect(page.getByText('with a small collector of its own: Planer.')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Planer/ })).toHaveCount(0);
+  await expect(page.getByRole('row', { name: /^Drum sander/ }).first()).toBeVisible();
 });

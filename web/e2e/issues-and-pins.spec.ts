@@ -83,3 +83,25 @@ test('a collector that must stay on casters is told nothing that ties it down', 
     timeout: 30_000,
   });
 });
+
+test('a second gate is left open with a drop, counts in its airflow, and is shut again', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const row = page.getByRole('row', { name: /^Table saw/ }).first();
+  const flowOf = async () =>
+    Number(/Table saw\s*375\s*(\d+)/.exec((await row.textContent()) ?? '')?.[1]);
+  const alone = await flowOf();
+  await page.getByRole('button', { name: /^Air and methods/ }).click();
+  const gates = page.getByRole('region', { name: 'Second gates' });
+  await gates.getByLabel('While this runs').selectOption({ label: 'Table saw' });
+  await gates.getByLabel('leave open too').selectOption({ label: 'Band saw' });
+  await gates.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(gates.getByText('Band saw while Table saw runs')).toBeVisible();
+  await expect.poll(flowOf).toBeLessThan(alone - 20);
+  await expect(gates.getByRole('button', { name: 'Add', exact: true })).toBeDisabled();
+  await saved(page);
+  await page.reload();
+  await gates.getByRole('button', { name: /^Shut it/ }).click();
+  await expect.poll(flowOf).toBe(alone);
+});

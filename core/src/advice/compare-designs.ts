@@ -5,7 +5,7 @@ import type { DuctTree } from '../design/topology';
 import { SEPARATOR_RUN } from '../network/assemble/separator-segment';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { type Evaluation, evaluateTree } from './evaluate';
-import { type DropGain, gainsOf } from './rank';
+import { type DropGain, gainsOf } from './judge-improvement';
 
 /** A stretch of a drop's way: a run with its hood, hose, gate and fittings, or a part of the collector. */
 export interface Stretch {

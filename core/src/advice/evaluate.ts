@@ -1,7 +1,7 @@
 import { collectorLoad, currentDrawn } from '../analysis/collector-load';
 import { estimatedLevel } from '../analysis/collector-noise';
 import { dropSensitivities, TO_SIGMA, type UncertaintyKind } from '../analysis/flow-uncertainty';
-import { countGateSets, gateSets, gatesOfDrops } from '../analysis/gate-sets';
+import { countGateSets, gateSets, gatesWith } from '../analysis/gate-sets';
 import { type DropAir, judgeDrop, neededFlow } from '../analysis/judge-drops';
 import { worstDrop } from '../analysis/worst-drop';
 import { standAssembly } from '../assembly/stand-assembly';
@@ -12,6 +12,7 @@ import { normalCdf } from '../inference/evidence';
 import { networksByGates } from '../network/assemble/networks-by-gates';
 import { type ShopSolution, solveCompiled } from '../network/solve-shop';
 import { arrangeDucts } from '../routing/arrange-ducts';
+import { unguardedSaws } from './kinds/guard-improvements';
 
 /** What a drop gets in the combination that is worst for it. SI. */
 export interface DropOutcome {
@@ -54,6 +55,12 @@ export interface Evaluation {
   readonly filterLife: number | null;
   /** Share of the finest dust the filter lets by at most, 0.3 to 1 µm; null: its grade is not known. */
   readonly letBy: number | null;
+  /** Share of the finest dust in the air that comes back into the room, where it is known or not. */
+  readonly fines: number;
+  /** Table saws whose blades throw dust that no guard catches. */
+  readonly unguarded: number;
+  /** Floor that the collector takes, with those beside machines, m². */
+  readonly floor: number;
   /** Heat that leaves the building with the air in a season, J. */
   readonly heat: number;
 }
@@ -81,7 +88,7 @@ export function evaluateTree(shop: Shop, tree: DuctTree): Evaluation | null {
   const load = collectorLoad(shop, first.solution, 'found');
   const current = Math.max(...worst.map(({ solution }) => currentDrawn(shop, solution)));
   const full = load.fullLoadCurrent;
-  const { height, sizes } = standAssembly(collector, shop.room.ceilingHeight);
+  const { height, sizes, floor } = standAssembly(collector, shop.room.ceilingHeight);
   const { flow, rise } = first.solution.blower;
   return {
     drops,
@@ -97,9 +104,21 @@ export function evaluateTree(shop: Shop, tree: DuctTree): Evaluation | null {
     weight: sizes.blower.weight,
     filterLife: load.filter?.timeToDue ?? null,
     letBy: load.filter?.letBy?.[0] ?? null,
+    fines: load.filter ? (load.filter.letBy?.[0] ?? UNKNOWN_FINES) : 0,
+    unguarded: unguardedSaws(shop).length,
+    floor: floor.width * floor.depth + BESIDE * ownCollectors(shop),
     heat: heatOutdoors(shop, first.solution),
   };
 }
+
+/** What a filter whose grade nobody knows lets by of the finest dust, an estimate. */
+const UNKNOWN_FINES = 0.5;
+/** Floor that a small collector beside a machine takes, m²: an estimate. */
+const BESIDE = 0.35;
+
+const ownCollectors = ({ machines }: Shop) =>
+  machines.flatMap(({ ports }) => ports).filter(({ servedBy }) => servedBy === 'own collector')
+    .length;
 
 /** A current above full load by less than this share overloads no motor. */
 const SAME = 1e-3;
@@ -122,7 +141,7 @@ function worstAirOf(shop: Shop, tree: DuctTree): DropAir[] {
   const networkOf = networksByGates(shop, tree, { view: 'found' });
   const worst = new Map<string, DropAir>();
   for (const drawing of sets) {
-    const solved = solveCompiled(tree, networkOf(gatesOfDrops(drawing)));
+    const solved = solveCompiled(tree, networkOf(gatesWith(drawing, tree, rules)));
     if (solved.kind !== 'solved') continue;
     for (const drop of drawing) keepWorst(worst, drop, judgeDrop(drop, solved, rules, drawing));
   }

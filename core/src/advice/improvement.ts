@@ -1,7 +1,9 @@
 import type { SeparatorKind } from '../catalogue/ids';
 import type { PriceId } from '../catalogue/price-ids';
 import type { BlowerClassId } from '../collector/blower-classes';
-import type { Shop } from '../design/schema';
+import type { Port, Shop } from '../design/schema';
+import type { RouteStyle } from '../improve/route-weighing';
+import type { Spot } from '../room/plane';
 import { PRICED_DIAMETER, PRICES, priceOf } from './price-book';
 
 /** What is done, and where; lengths and diameters in m. */
@@ -44,12 +46,37 @@ export type Work =
       readonly kind: 'suggested sizes';
       readonly runs: readonly { readonly run: string; readonly to: number }[];
     }
+  /** Ducts led anew, by one of the ways a search proposes; with it, the collector may stand elsewhere. */
+  | {
+      readonly kind: 'routed anew' | 'move the collector';
+      readonly style: RouteStyle;
+      readonly ducts: Shop['ducts'];
+      readonly to: { readonly place: Spot; readonly turn: number } | null;
+      /** Pipe and hose before and after, m. */
+      readonly length: { readonly before: number; readonly after: number };
+    }
+  /** A second gate left open while a drop draws. */
+  | { readonly kind: 'bleed'; readonly drop: string; readonly open: string }
+  | { readonly kind: 'flange'; readonly drop: string }
+  | { readonly kind: 'saw guard'; readonly machine: string; readonly diameter: number }
+  /** With what it draws there, m³/s. */
+  | {
+      readonly kind: 'own collector';
+      readonly drop: string;
+      readonly blower: BlowerClassId;
+      readonly flow: number;
+    }
   | { readonly kind: 'mend the gate' | 'tight gate' | 'add a gate'; readonly run: string }
   | { readonly kind: 'separator'; readonly to: SeparatorKind }
   | { readonly kind: 'outdoors'; readonly diameter: number }
   | { readonly kind: 'enclosure' }
   | { readonly kind: 'swap'; readonly one: string; readonly other: string }
+  | { readonly kind: 'other room' }
   | { readonly kind: 'impeller'; readonly from: number; readonly to: number }
+  /** rev/s */
+  | { readonly kind: 'faster'; readonly from: number; readonly to: number }
+  /** A */
+  | { readonly kind: 'circuit'; readonly rating: number }
   | { readonly kind: 'blower'; readonly to: BlowerClassId }
   | { readonly kind: 'candidate'; readonly candidate: string };
 
@@ -78,6 +105,8 @@ export interface Improvement {
   readonly hours: number;
   /** Names what it changes: of improvements that share one, only one can be done. */
   readonly changes: readonly string[];
+  /** Drops it takes off the ducts, since something else serves them; absent: none. */
+  readonly relieves?: number;
 }
 
 /** What an improvement costs by a shop's prices, in its money, its own work included. */
@@ -103,3 +132,26 @@ export const isCostEstimated = (
 /** A run of a document by its id; undefined: it has gone. */
 export const runIn = (shop: Shop, id: string): Shop['ducts']['runs'][number] | undefined =>
   shop.ducts.runs.find((run) => run.id === id);
+
+/** A port of a document; undefined: it has gone. */
+export const portIn = (shop: Shop, machine: string, port: string): Port | undefined =>
+  shop.machines.find(({ id }) => id === machine)?.ports.find(({ id }) => id === port);
+
+/** Ids that nothing in a document has, the same each time for the same document. */
+export function newIdsIn({ ducts, machines }: Shop, prefix: string): () => string {
+  const taken = new Set(
+    [...ducts.runs, ...ducts.nodes, ...machines, ...machines.flatMap(({ ports }) => ports)].map(
+      ({ id }) => id,
+    ),
+  );
+  let made = 0;
+  return () => {
+    while (taken.has(`${prefix}-${made}`)) made++;
+    return `${prefix}-${made++}`;
+  };
+}
+
+/** What readings say of a part they say of the one that was read. */
+export function dropEstimatesOf({ condition }: Shop, part: 'separator' | 'blower'): void {
+  condition.estimates = condition.estimates.filter(({ of }) => of.kind !== part);
+}

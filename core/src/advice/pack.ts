@@ -3,7 +3,7 @@ import { type Evaluation, evaluate } from './evaluate';
 import { brokenRules } from './house-rules';
 import { costOf, type Improvement } from './improvement';
 import { improved } from './improvements-of';
-import { type DropGain, gainsOf, type RankedImprovement } from './rank';
+import { type DropGain, gainsOf, type RankedImprovement } from './judge-improvement';
 import { airOfDust, airWorth } from './worth';
 
 /** Improvements made together: what they cost, and what one solve of the shop with all of them says. */
@@ -143,7 +143,7 @@ class Search {
     const most = this.solve([...chosen, ...bestOf(gains.map(({ improvement }) => improvement))]);
     if (!most) return Number.POSITIVE_INFINITY;
     const caught = Math.max(...left.map((each) => each.caught), most.caught, this.now.caught);
-    return most.made.air + airOfDust(caught - most.caught);
+    return most.made.air + airOfDust(caught - most.caught, this.shop.advice);
   }
 
   private solve(chosen: readonly Improvement[]): Solved | null {
@@ -161,7 +161,8 @@ class Search {
   private solved(chosen: readonly Improvement[], ids: readonly string[]): Solved | null {
     const { advice } = this.shop;
     const after = evaluate(improved(this.shop, chosen));
-    if (!after || after.drops.length < this.now.drops.length) return null;
+    const relieved = chosen.reduce((sum, { relieves = 0 }) => sum + relieves, 0);
+    if (!after || after.drops.length < this.now.drops.length - relieved) return null;
     const made: Package = {
       ids,
       cost: chosen.reduce((sum, each) => sum + costOf(each, advice), 0),

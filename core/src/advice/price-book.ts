@@ -75,6 +75,13 @@ export const PRICES = {
     estimate: 240,
   },
   impeller: { name: 'Impeller', per: 'piece', estimate: 220 },
+  ownCollector: {
+    name: 'Small collector beside a machine, for each horsepower',
+    per: 'power',
+    estimate: 260 / toSI(1, 'hp'),
+  },
+  guard: { name: 'Overarm saw guard', per: 'piece', estimate: 160 },
+  drive: { name: 'Drive or pulleys for another speed', per: 'piece', estimate: 240 },
   heat: { name: 'Heat', per: 'energy', estimate: 0.12 / 3.6e6 },
   hour: { name: 'Hour of work', per: 'hour', estimate: 0 },
 } as const satisfies Record<PriceId, PriceLine>;

@@ -16,7 +16,8 @@ import { chanceOf } from '../simulate/chance';
 import { evaluate } from './evaluate';
 import { costOf } from './improvement';
 import { improved, improvementsFor, improvementsOf } from './improvements-of';
-import { rankImprovements, withSuggestedSizes } from './rank';
+import { rankImprovements } from './rank';
+import { withSearched } from './searched';
 
 const demo = readShop(JSON.parse(readFileSync('demo/heron-slip.json', 'utf8')));
 if (!demo.ok) throw new Error('no demo');
@@ -162,7 +163,7 @@ describe('an improvement', () => {
     const strong = strongOnFourInch();
     const tree = treeOf(strong);
     const before = rank(strong);
-    const whole = withSuggestedSizes(strong, tree, before);
+    const whole = withSearched(strong, tree, before);
     const sizes = whole.ranked.find(({ work }) => work.kind === 'suggested sizes');
     if (sizes?.work.kind !== 'suggested sizes') throw new Error('no sizes');
     expect(whole.ranked).toHaveLength(before.ranked.length + 1);

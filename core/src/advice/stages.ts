@@ -3,8 +3,9 @@ import { arrangeDucts } from '../routing/arrange-ducts';
 import { type Evaluation, evaluate } from './evaluate';
 import { costOf, type Work } from './improvement';
 import { improved, improvementsOf } from './improvements-of';
+import { type DropGain, gainsOf } from './judge-improvement';
 import { packImprovements, withinBudget } from './pack';
-import { type DropGain, gainsOf, rankImprovements } from './rank';
+import { rankImprovements } from './rank';
 
 /** What is done in one go, and how the shop stands after it. */
 export interface Stage {

@@ -14,6 +14,13 @@ const POINT = {
   noise: 1,
   /** Of all the dust that would go to the filter instead of the bin: it clogs, and has to be cleaned all the time. */
   caught: 45,
+  /** Of all the finest dust that would come back into the room, and of a saw whose blade throws dust over its table. */
+  fines: 8,
+  unguarded: 4,
+  /** What a motor that draws more than its circuit carries takes away. */
+  overCircuit: 20,
+  /** Of a square meter of floor. */
+  floor: 4,
   /** What a drop whose chips settle, and did not before, takes away. */
   slow: 6,
 };
@@ -29,18 +36,25 @@ export interface Worth {
 }
 
 /** What a share of the dust that stays in the bin is worth, in points. */
-export const airOfDust = (caught: number): number => POINT.caught * caught;
+export const airOfDust = (caught: number, { weights }: Pick<Advice, 'weights'>): number =>
+  weights.dust * POINT.caught * caught;
 
-/** What air is worth: how near the worst drop is to its need, how sure all of them are of theirs, what settles, what the bin catches. */
+/**
+ * What air is worth: how near the worst drop is to its need, how sure all of them are of theirs, what settles, what the
+ * bin catches, and what dust is left in the room.
+ */
 export function airWorth(
-  { worst, met, slow, caught }: Evaluation,
-  { weights }: Pick<Advice, 'weights'>,
+  { worst, met, slow, caught, fines, unguarded, isOverCircuit }: Evaluation,
+  advice: Pick<Advice, 'weights'>,
 ): number {
+  const { weights } = advice;
   return (
     weights.worst * 100 * Math.min(ENOUGH, worst) +
     weights.met * POINT.met * 100 * met -
-    POINT.slow * slow +
-    airOfDust(caught)
+    POINT.slow * slow -
+    (isOverCircuit ? POINT.overCircuit : 0) +
+    airOfDust(caught, advice) -
+    weights.dust * (POINT.fines * fines + POINT.unguarded * unguarded)
   );
 }
 
@@ -62,6 +76,7 @@ export function worthOf(
   const effort =
     (weights.money * (cost + heat)) / POINT.money +
     (weights.hours * hours) / POINT.hours +
-    (weights.noise * (after.noise - before.noise)) / POINT.noise;
+    (weights.noise * (after.noise - before.noise)) / POINT.noise +
+    weights.space * POINT.floor * (after.floor - before.floor);
   return { air, cost: effort, points: air - effort };
 }

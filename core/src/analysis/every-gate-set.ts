@@ -6,7 +6,7 @@ import type { View } from '../network/assemble/setting';
 import type { Network } from '../network/network';
 import { solveOperatingPoint } from '../network/operating-point';
 import type { NetworkState } from '../network/solve-network';
-import { countGateSets, gateSets, gatesOfDrops, isDrawing } from './gate-sets';
+import { bleedsOf, countGateSets, gateSets, gatesWith, isDrawing } from './gate-sets';
 import { neededFlow } from './judge-drops';
 import { kindOfRun, minimumTransport, runsWithChips } from './transport';
 
@@ -62,6 +62,7 @@ export function everyGateSet(
 ): OverSets {
   const count = countGateSets(tree, rule);
   if (count > MOST_SETS) return { kind: 'too many sets', sets: count, most: MOST_SETS };
+  const { rules } = shop.shop;
   const networkOf = networksByGates(shop, tree, { view });
   const behind = dropsBehind(tree);
   const least = new Map<string, Met>();
@@ -73,9 +74,10 @@ export function everyGateSet(
   for (const chosen of gateSets(tree, rule)) {
     if (sets % PROGRESS_EVERY === 0) onProgress(sets, count);
     sets++;
-    const openGates = gatesOfDrops(chosen);
+    const openGates = gatesWith(chosen, tree, rules);
+    const bleeds = bleedsOf(chosen, tree, rules);
     // Whoever stands behind the same gates, or behind none, draws as well.
-    const awake = tree.drops.filter((drop) => isDrawing(drop, openGates));
+    const awake = tree.drops.filter((drop) => isDrawing(drop, openGates) && !bleeds.includes(drop));
     const drawing = awake.map(({ id }) => id);
     const compiled = networkOf(openGates);
     const solved = solveOperatingPoint(compiled);

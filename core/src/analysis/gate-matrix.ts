@@ -4,7 +4,7 @@ import { networksByGates } from '../network/assemble/networks-by-gates';
 import type { View } from '../network/assemble/setting';
 import { dropFlow } from '../network/drop-flow';
 import { solveCompiled } from '../network/solve-shop';
-import { countGateSets, gateSets, gatesOfDrops, isDrawing } from './gate-sets';
+import { bleedsOf, countGateSets, gateSets, gatesWith, isDrawing } from './gate-sets';
 import { neededFlow } from './judge-drops';
 
 /** What a drop gets in one combination, m³/s. */
@@ -42,18 +42,22 @@ const MOST_SOLVED = 4096;
  * @param most columns wanted
  */
 export function gateMatrix(shop: Shop, tree: DuctTree, view: View, most: number): GateMatrix {
-  const { gates: rule } = shop.shop.rules;
+  const { rules } = shop.shop;
+  const { gates: rule } = rules;
   const networkOf = networksByGates(shop, tree, { view });
   const columns: MatrixColumn[] = [];
   let solved = 0;
   for (const chosen of gateSets(tree, rule)) {
     if (solved >= MOST_SOLVED) break;
-    const open = gatesOfDrops(chosen);
+    const open = gatesWith(chosen, tree, rules);
+    const bleeds = bleedsOf(chosen, tree, rules);
     const found = solveCompiled(tree, networkOf(open));
     if (found.kind !== 'solved') continue;
     solved++;
     // Whoever stands behind the same gates, or behind none, draws as well.
-    const awake = tree.drops.map((drop) => (isDrawing(drop, open) ? drop : null));
+    const awake = tree.drops.map((drop) =>
+      isDrawing(drop, open) && !bleeds.includes(drop) ? drop : null,
+    );
     const cells = awake.map((drop): MatrixCell | null => {
       if (!drop) return null;
       const flow = dropFlow(found, drop) ?? 0;

@@ -21,6 +21,25 @@ export const isDrawing = (drop: Drop, openGates: ReadonlySet<string>): boolean =
 export const gatesOfDrops = (drops: readonly Drop[]): ReadonlySet<string> =>
   new Set(drops.flatMap((drop) => [...gatesOfDrop(drop)]));
 
+/** Drops whose gates are left open beside those that draw, so that the mains keep moving; nothing is asked of them. */
+export function bleedsOf(
+  drawing: readonly Drop[],
+  { drops }: Pick<DuctTree, 'drops'>,
+  { bleeds }: Pick<Rules, 'bleeds'>,
+): Drop[] {
+  const open = new Set(
+    bleeds.flatMap((each) => (drawing.some(({ id }) => id === each.drop) ? [each.open] : [])),
+  );
+  return drops.filter((drop) => open.has(drop.id) && !drawing.includes(drop));
+}
+
+/** Runs whose gates stand open while some drops draw, by the shop's rules: their own, and those left open beside them. */
+export const gatesWith = (
+  drawing: readonly Drop[],
+  tree: Pick<DuctTree, 'drops'>,
+  rules: Pick<Rules, 'bleeds'>,
+): ReadonlySet<string> => gatesOfDrops([...drawing, ...bleedsOf(drawing, tree, rules)]);
+
 /**
  * How many sets of drops a rule lets draw at once, the empty one left out.
  * @example // twelve drops, any number of them: 4095

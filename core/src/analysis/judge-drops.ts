@@ -12,7 +12,7 @@ import {
   type ShopSolved,
   solveCompiled,
 } from '../network/solve-shop';
-import { gatesOfDrop, gatesOpenNow, isDrawing } from './gate-sets';
+import { gatesOpenNow, gatesWith, isDrawing } from './gate-sets';
 import { makesChips, minimumTransport, runsWithChips } from './transport';
 
 /** Which gates a drop is judged with: its own alone, or the ones the document has open. */
@@ -126,8 +126,8 @@ export const airNow = ({ tree, networkOf }: GateAir, from?: NetworkState): ShopS
   solveCompiled(tree, networkOf(gatesOpenNow(tree)), from);
 
 /**
- * Judges one drop at a time. With rule `one` each is solved with the gates on its own way open and all
- * others shut; with `now` one solution serves them all. `from`, the state of an earlier solution for
+ * Judges one drop at a time. With rule `one` each is solved with the gates on its own way open, those that the shop's
+ * rules leave open beside it, and all others shut; with `now` one solution serves them all. `from`, the state of an earlier solution for
  * the same drop, makes it faster where the ducts are the same but for their sizes and lengths.
  */
 export function dropJudge(
@@ -139,7 +139,7 @@ export function dropJudge(
   const drawingNow = tree.drops.filter((drop) => isDrawing(drop, openNow));
   const together = rule === 'now' ? airNow(air) : null;
   return (drop, from) => {
-    const solved = together ?? solveCompiled(tree, networkOf(gatesOfDrop(drop)), from);
+    const solved = together ?? solveCompiled(tree, networkOf(gatesWith([drop], tree, rules)), from);
     return solved.kind === 'solved'
       ? judgeDrop(drop, solved, rules, rule === 'one' ? [drop] : drawingNow)
       : { kind: 'unsolved', drop, reason: solved.reason };

@@ -17,6 +17,9 @@ export const PRICE_IDS = [
   'outlet',
   'enclosure',
   'impeller',
+  'ownCollector',
+  'guard',
+  'drive',
   'heat',
   'hour',
 ] as const;

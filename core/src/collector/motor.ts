@@ -91,11 +91,14 @@ const BREAKER_RATINGS = [
   400,
 ] as const;
 
+/** The least rating of a breaker that carries a current, A; the current itself beyond the largest. */
+export const breakerAtLeast = (current: number): number =>
+  BREAKER_RATINGS.find((rating) => rating >= current * 0.999) ?? current;
+
 /**
  * The largest inverse-time breaker the American code lets a motor have, A: 250 % of its full-load
  * current, or the next rating up where that is none (NEC 430.52, from memory).
  * @example largestBreaker(12) // 30
  */
 export const largestBreaker = (fullLoad: number): number =>
-  BREAKER_RATINGS.find((rating) => rating >= BREAKER_MARGIN * fullLoad * 0.999) ??
-  BREAKER_MARGIN * fullLoad;
+  breakerAtLeast(BREAKER_MARGIN * fullLoad);

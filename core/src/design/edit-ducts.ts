@@ -97,6 +97,7 @@ export function newMachine(shop: Shop, kindId: MachineKindId, newId: NewId): Mac
         },
         entryLoss: kind.entryLoss,
         openTime: null,
+        servedBy: 'ducts',
       },
     ],
   };
@@ -220,6 +221,8 @@ export function removeDucts(shop: Shop, runId: string): void {
       .map((set) => set.filter((node) => !nodeIds.has(node)))
       .filter((set) => set.length > 0);
   }
+  const { rules } = shop.shop;
+  rules.bleeds = rules.bleeds.filter(({ drop, open }) => !nodeIds.has(drop) && !nodeIds.has(open));
   condition.sealing.runs = condition.sealing.runs.filter(({ run }) => !runIds.has(run));
   condition.joints.runs = condition.joints.runs.filter(({ run }) => !runIds.has(run));
   condition.holes = condition.holes.filter(({ run }) => !runIds.has(run));

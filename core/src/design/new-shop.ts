@@ -36,6 +36,7 @@ export function newShop(
         gates: { kind: 'one' },
         carryingVelocity: toSI(3500, 'fpm'),
         settlingVelocity: toSI(2800, 'fpm'),
+        bleeds: [],
       },
       money: { currency: units === 'us' ? '$' : '€' },
     },

@@ -42,7 +42,7 @@ import { usualAdvice } from './usual-advice';
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 12;
+export const VERSION = 13;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),
@@ -64,6 +64,14 @@ const rules = z.strictObject({
       sets: z.array(z.array(id).min(1).max(500)).max(500),
     }),
   ]),
+  /**
+   * Drops that draw too little air by themselves to keep their mains moving, each with another whose gate is left open
+   * with it; both by their nodes.
+   */
+  bleeds: z
+    .array(z.strictObject({ drop: id, open: id }))
+    .max(500)
+    .default([]),
   /** m/s a drop must carry. */
   carryingVelocity: positive(60),
   /** m/s below which a main lets chips settle. */
@@ -114,6 +122,8 @@ const port = z.strictObject({
   entryLoss: z.number().min(0).max(50),
   /** Hours a year its gate stands open; null: not known. */
   openTime: z.number().min(0).max(8784).nullable(),
+  /** Whether ducts are to reach it, or a small collector of its own stands beside it. */
+  servedBy: z.enum(['ducts', 'own collector']).default('ducts'),
 });
 
 const machine = z.strictObject({
@@ -220,6 +230,10 @@ const advice = z.strictObject({
     money: weight,
     hours: weight,
     noise: weight,
+    /** Fine dust: what the bin keeps from the filter, what the filter lets by, and what no hood catches. */
+    dust: weight.default(1),
+    /** Floor that the collector takes. */
+    space: weight.default(1),
   }),
   /** What is out of the question in this house. */
   rules: z.strictObject({

@@ -19,6 +19,7 @@ import version9 from './kept/version-9.json';
 import version10 from './kept/version-10.json';
 import version11 from './kept/version-11.json';
 import version12 from './kept/version-12.json';
+import version13 from './kept/version-13.json';
 import { readShop, writeShopFile } from './shop-file';
 
 /** Wheel in inches and flow in CFM of the library's blowers as version 3 had them. */
@@ -79,10 +80,25 @@ function inNewNames<T>(document: T): T {
   return JSON.parse(renamed);
 }
 
+/** Machines of a version before 13, as they read now. */
+const onDucts = <Of extends { readonly ports: readonly object[] }>(machines: readonly Of[]) =>
+  machines.map((machine) => ({
+    ...machine,
+    ports: machine.ports.map((port) => ({ ...port, servedBy: 'ducts' })),
+  }));
+
+interface Earlier {
+  readonly shop: { readonly rules: object };
+  readonly machines: readonly { readonly ports: readonly object[] }[];
+  readonly condition: object;
+}
+
 /** A design of version 2 to 10 where only later members are missing, as it reads now. */
-const inPresent = <Design extends { readonly condition: object }>(design: Design) => ({
+const inPresent = <Design extends Earlier>(design: Design) => ({
   ...design,
   version: VERSION,
+  shop: { ...design.shop, rules: { ...design.shop.rules, bleeds: [] } },
+  machines: onDucts(design.machines),
   condition: { ...design.condition, estimates: [] },
   advice: usualAdvice(),
   setAside: [],
@@ -90,10 +106,25 @@ const inPresent = <Design extends { readonly condition: object }>(design: Design
 
 describe('a kept file', () => {
   it('of the present version, kept, reads as it stands', () => {
-    const read = readShop(version12);
-    const { journal, ...shop } = version12;
+    const read = readShop(version13);
+    const { journal, ...shop } = version13;
     expect(read).toEqual({ ok: true, shop, journal, renewed: [] });
-    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version12);
+    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version13);
+  });
+
+  it('of version 12, kept, still reads: it only gained what defaults fill in', () => {
+    const read = readShop(version12);
+    if (!read.ok) throw new Error(read.faults[0].message);
+    const { journal, ...design } = version12;
+    expect(read.shop).toMatchObject({
+      ...design,
+      version: VERSION,
+      shop: { ...design.shop, rules: { ...design.shop.rules, bleeds: [] } },
+      advice: { ...design.advice, weights: { ...design.advice.weights, dust: 1, space: 1 } },
+    });
+    expect(read.journal).toMatchObject(journal);
+    const ports = read.shop.machines.flatMap((machine) => machine.ports);
+    expect(ports.every(({ servedBy }) => servedBy === 'ducts')).toBe(true);
   });
 
   it('of version 11, kept, still reads: it only gained what defaults fill in', () => {
@@ -198,7 +229,7 @@ describe('a kept file', () => {
     expect(shop.version).toBe(VERSION);
     expect(read.journal).toMatchObject(journalOfLog(inNewNames(version3.log)));
     expect(shop.ducts).toEqual(version3.ducts);
-    expect(shop.machines).toEqual(version3.machines);
+    expect(shop.machines).toEqual(onDucts(version3.machines));
     // The cyclone and the spun-bond cartridge; its blower has a wheel of its own and stays.
     expect(shop.collector.separator).toEqual({
       ...inNewNames(version3.collector.separator),
@@ -283,7 +314,7 @@ describe('a kept file', () => {
     const { shop } = read;
     expect(shop.version).toBe(VERSION);
     expect(shop.machines).toEqual(
-      version2.machines.map((machine) => ({ ...machine, size: null, feed: null })),
+      onDucts(version2.machines.map((machine) => ({ ...machine, size: null, feed: null }))),
     );
     expect(shop.ducts.runs).toEqual(version2.ducts.runs.map((run) => ({ ...run, route: null })));
     expect(read.journal).toMatchObject(journalOfLog(version2.log));

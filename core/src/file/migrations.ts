@@ -14,6 +14,7 @@ import { fromVersion8 } from './from-version-8';
 import { fromVersion9 } from './from-version-9';
 import { fromVersion10 } from './from-version-10';
 import { fromVersion11 } from './from-version-11';
+import { fromVersion12 } from './from-version-12';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -30,6 +31,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion9,
   fromVersion10,
   fromVersion11,
+  fromVersion12,
 ];
 
 export type Migrated =

@@ -20,6 +20,7 @@ const PUBLISHED: Readonly<Record<string, string>> = {
   'from-version-9.ts': 'eb2298ce2724ce0e',
   'from-version-10.ts': 'b99098a99f717e67',
   'from-version-11.ts': '193779c754f668ef',
+  'from-version-12.ts': '3d67eee8c8219cce',
   'kept/version-1.json': '4cd1951363b77b2d',
   'kept/version-2.json': '65e5dd8074dfe31a',
   'kept/version-3.json': 'a4c3880ea4123f84',
@@ -32,6 +33,7 @@ const PUBLISHED: Readonly<Record<string, string>> = {
   'kept/version-10.json': '1c5e9d293b62bd27',
   'kept/version-11.json': '3a60a2322d714121',
   'kept/version-12.json': 'ca16d7ca4ae3fea1',
+  'kept/version-13.json': '3dbd71ebf8d5e2cb',
 };
 
 const here = new URL('.', import.meta.url);

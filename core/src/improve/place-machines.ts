@@ -75,16 +75,23 @@ export function judgePlaces(shop: Shop): PlaceScore | null {
   };
 }
 
+/** Way to the collector of the air needed, on average, m, as `PlaceScore.weighted`; null: not all that it takes is placed. */
+export function weightedWay(shop: Shop): number | null {
+  const lengths = routeLengths(shop);
+  return lengths && lengths.length > 0 ? weightedLength(lengths) : null;
+}
+
 function routeLengths(shop: Shop): PlacedMachine[] | null {
   const inlet = inletMouth(shop);
   if (!inlet) return null;
   return shop.machines.flatMap((machine): PlacedMachine[] => {
-    const lengths = machine.ports.flatMap((port) => {
+    const ports = machine.ports.filter(({ servedBy }) => servedBy === 'ducts');
+    const lengths = ports.flatMap((port) => {
       const at = portMouth(machine, port)?.at;
       return at ? [Math.abs(at.x - inlet.at.x) + Math.abs(at.y - inlet.at.y)] : [];
     });
     if (lengths.length === 0) return [];
-    const need = machine.ports.reduce((sum, port) => sum + neededFlow(port), 0);
+    const need = ports.reduce((sum, port) => sum + neededFlow(port), 0);
     return [{ machine: machine.id, need, routeLength: Math.max(...lengths) }];
   });
 }

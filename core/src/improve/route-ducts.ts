@@ -88,6 +88,7 @@ export function routeDucts(
   const height = ductHeight(shop);
   const terminals = shop.machines.flatMap((machine): Terminal[] =>
     machine.ports.flatMap((port): Terminal[] => {
+      if (port.servedBy !== 'ducts') return [];
       const own = portMouth(machine, port);
       const [foot] = own ? riseFrom(own, height, shop.shop.units) : [];
       return foot ? [{ machine, port, foot }] : [];

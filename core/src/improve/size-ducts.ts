@@ -1,4 +1,4 @@
-import { gateSets, gatesOfDrops } from '../analysis/gate-sets';
+import { gateSets, gatesWith } from '../analysis/gate-sets';
 import { neededFlow } from '../analysis/judge-drops';
 import { kindOfRun, minimumTransport, runsWithChips } from '../analysis/transport';
 import type { Run, Shop } from '../design/schema';
@@ -226,7 +226,7 @@ function judgeOf(shop: Shop, tree: DuctTree, runs: readonly Run[], view: View) {
       unmet.push(what);
     };
     for (const drawing of sets) {
-      const open = gatesOfDrops(drawing);
+      const open = gatesWith(drawing, tree, rules);
       const solved = solveCompiled(sized, networkOf(open));
       const names = drawing.map(({ id }) => id);
       if (solved.kind !== 'solved') {

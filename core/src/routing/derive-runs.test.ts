@@ -137,6 +137,7 @@ describe('a drawn run, worked by hand', () => {
           need: { kind: 'flow', flow: 0.2 },
           entryLoss: 1,
           openTime: null,
+          servedBy: 'ducts',
         },
       ],
     });

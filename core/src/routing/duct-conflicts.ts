@@ -53,7 +53,7 @@ export type DuctConflict =
       readonly height: number;
       readonly wanted: number;
     }
-  /** A machine that stands, and whose port nothing leads away from. */
+  /** A machine that stands, and whose port neither a duct leads away from nor a collector of its own serves. */
   | { readonly kind: 'port without a duct'; readonly machine: string; readonly port: string };
 
 const TOUCH = 0.005;
@@ -98,7 +98,7 @@ export function ductConflicts(shop: Shop, lines: DuctLines = ductLines(shop)): D
   for (const machine of shop.machines) {
     if (!machine.place) continue;
     for (const port of machine.ports) {
-      if (runFromPort(shop, machine.id, port.id)) continue;
+      if (port.servedBy !== 'ducts' || runFromPort(shop, machine.id, port.id)) continue;
       found.push({ kind: 'port without a duct', machine: machine.id, port: port.id });
     }
   }

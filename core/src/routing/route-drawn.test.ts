@@ -111,6 +111,13 @@ describe('a duct drawn from a port', () => {
       to: 'inlet',
     });
   });
+
+  it('takes over from a small collector of its own', () => {
+    const { shop, saw, main, machine, off, newId } = withSaw();
+    for (const port of machine.ports) port.servedBy = 'own collector';
+    routeDrawn(shop, saw, main(off(-2, 0)), [], newId);
+    expect(machine.ports.map(({ servedBy }) => servedBy)).toEqual(['ducts']);
+  });
 });
 
 describe('a duct drawn from a free end', () => {

@@ -181,6 +181,12 @@ function targetNode(shop: Shop, target: DuctEnd, newId: NewId): string | null {
 }
 
 function sourceNode(shop: Shop, source: DuctEnd, newId: NewId): string {
+  if (source.kind === 'port') {
+    const machine = shop.machines.find(({ id }) => id === source.machine);
+    const port = machine?.ports.find(({ id }) => id === source.port);
+    // From now on ducts serve it.
+    if (port) port.servedBy = 'ducts';
+  }
   const known = source.kind === 'port' ? portNode(shop, source.machine, source.port) : undefined;
   if (known) return known.id;
   const id = newId();

@@ -1,6 +1,7 @@
 import type { Broken, Work } from '@frank-gauge/core/advice';
+import type { RouteStyle } from '@frank-gauge/core/improve';
 import type { EventKind } from '@frank-gauge/core/journal';
-import { formatQuantity, formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { formatQuantity, formatShort, fromSI, type UnitSystem } from '@frank-gauge/core/quantity';
 
 /** What runs, drops, blowers and candidates are called in the open shop. */
 export interface WorkNames {
@@ -20,15 +21,31 @@ const SEPARATOR_WORDS: Readonly<Record<Extract<Work, { kind: 'separator' }>['to'
   cyclone: 'Put a cyclone ahead of the blower',
 };
 
+/** How ducts are led anew. */
+const ROUTE_WORDS: Readonly<Record<RouteStyle, string>> = {
+  shortest: 'least duct',
+  walls: 'along the walls',
+  main: 'one straight main',
+};
+
 /** What to mind about some work, said wherever it is proposed; empty: nothing in particular. */
 export function cautionOf({ kind }: Work): string {
   switch (kind) {
     case 'outdoors':
       return 'The air has to come back in from somewhere: drawn down, a building can pull flue gas back from a heater. Local codes decide what may be blown out.';
     case 'impeller':
+    case 'faster':
       return 'A wheel too large for its housing or too fast for its make bursts: fit only what the maker lists. Unplug first.';
     case 'enclosure':
       return 'A motor in a box gets warm: leave it air, and keep dust out.';
+    case 'saw guard':
+      return 'Unplug the saw to fit it. It must not touch the blade at any height or tilt; follow the saw’s manual.';
+    case 'own collector':
+      return 'It needs its own outlet, and blows its fine dust into the room unless its filter holds it.';
+    case 'circuit':
+    case 'other room':
+    case 'move the collector':
+      return 'Check that its circuit reaches there; only an electrician should move an outlet.';
     default:
       return '';
   }
@@ -37,6 +54,13 @@ export function cautionOf({ kind }: Work): string {
 /** What is to be done, as an instruction: “Seal all joints”. */
 export function workName(work: Work, names: WorkNames, system: UnitSystem): string {
   const wide = (diameter: number) => formatShort(diameter, 'diameter', system);
+  const rpm = (speed: number) =>
+    `${Math.round(fromSI(speed, 'rpm')).toLocaleString('en-US')}\u00a0rpm`;
+  // Of a whole layout, inches say nothing.
+  const long = (length: number) =>
+    system === 'us'
+      ? `${Math.round(fromSI(length, 'ft'))}\u00a0ft`
+      : `${Math.round(length)}\u00a0m`;
   switch (work.kind) {
     case 'clean the filter':
       return 'Clean the filter';
@@ -79,6 +103,18 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
         .slice(0, 3)
         .map(({ run, to }) => `${names.run(run)} ${wide(to)}`)
         .join(', ')}${work.runs.length > 3 ? ' and so on' : ''}`;
+    case 'routed anew':
+      return `Reroute the ducts: ${ROUTE_WORDS[work.style]}, ${long(work.length.after)} of pipe and hose instead of ${long(work.length.before)}`;
+    case 'move the collector':
+      return `Move the collector to another wall and reroute the ducts: ${long(work.length.after)} of pipe and hose instead of ${long(work.length.before)}`;
+    case 'bleed':
+      return `Leave the gate of ${names.drop(work.open)} open too while ${names.drop(work.drop)} runs, so that the main keeps moving`;
+    case 'flange':
+      return `Put a flange around the open pipe end at ${names.drop(work.drop)}`;
+    case 'saw guard':
+      return `Hang an overarm guard over ${names.machine(work.machine)}, on a ${wide(work.diameter)} branch of its drop`;
+    case 'own collector':
+      return `Give ${names.drop(work.drop)} a small collector of its own, ${names.blower(work.blower)}, and take its drop off the ducts; it draws about ${formatShort(work.flow, 'flow', system)} there`;
     case 'mend the gate':
       return `Mend the gate of ${names.run(work.run)} so that it opens fully`;
     case 'tight gate':
@@ -95,6 +131,12 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
       return 'Box the blower in, lined, with a return filter';
     case 'impeller':
       return `Fit a ${wide(work.to)} impeller instead of ${wide(work.from)}, if the maker lists one for this housing`;
+    case 'other room':
+      return 'Move blower and filter into the next room, with a way back for the air';
+    case 'faster':
+      return `Turn the impeller at ${rpm(work.to)} instead of ${rpm(work.from)}, if its maker allows it`;
+    case 'circuit':
+      return `Have an electrician put the collector on a circuit of ${work.rating} A`;
     case 'blower':
       return `Replace the blower with one of ${names.blower(work.to)}`;
     case 'candidate':
@@ -128,11 +170,16 @@ export function eventKindOf(work: Work): EventKind {
     case 'wider ducts':
     case 'larger port':
     case 'suggested sizes':
+    case 'routed anew':
+    case 'move the collector':
+    case 'flange':
+    case 'saw guard':
       return 'duct changed';
     case 'add a gate':
       return 'gate added';
     case 'blower':
     case 'candidate':
+    case 'faster':
       return 'blower changed';
     case 'impeller':
       return 'impeller changed';
@@ -141,6 +188,10 @@ export function eventKindOf(work: Work): EventKind {
     case 'outdoors':
     case 'enclosure':
     case 'swap':
+    case 'other room':
+    case 'circuit':
+    case 'bleed':
+    case 'own collector':
     case 'mend the gate':
     case 'tight gate':
       return 'changed';

@@ -8,7 +8,7 @@ import {
   type Ranking,
   rankImprovements,
   type StagePlan,
-  withSuggestedSizes,
+  withSearched,
 } from '@frank-gauge/core/advice';
 import {
   everyGateSet,
@@ -209,7 +209,7 @@ const engine = {
     const packages = packImprovements(shop, improvementsOf(shop, arranged.tree), ranking.ranked, {
       onProgress: (found) => onPacked(ranking, found),
     });
-    return { ranking: withSuggestedSizes(shop, arranged.tree, ranking), packages };
+    return { ranking: withSearched(shop, arranged.tree, ranking, onRanked), packages };
   },
   /** A plan in stages with so much money in each; what there is of it while it is made. */
   stages(shop: Shop, each: number, onProgress: (plan: StagePlan) => void): StagePlan | null {

@@ -1,36 +1,26 @@
 import { boxAround } from '../../assembly/box-around';
-import {
-  BLOWER_CLASS_IDS,
-  BLOWER_CLASSES,
-  type BlowerClassId,
-  blowerOfClass,
-} from '../../collector/blower-classes';
 import { filterResistance, MEDIA, workingLoading } from '../../collector/filter';
 import { SEPARATORS } from '../../collector/separator';
-import { swapIn } from '../../design/edit-candidates';
-import type { Candidate, Shop } from '../../design/schema';
+import type { Shop } from '../../design/schema';
 import { toSI } from '../../quantity/units';
-import type { Improvement, Purchase } from '../improvement';
+import { dropEstimatesOf, type Improvement } from '../improvement';
+import { blowerImprovements } from './blower-improvements';
 
 /** A filter is worth cleaning from so many times its cleaned resistance on. */
 const DIRTY = 1.15;
 /** A cartridge is offered where it takes less than this share of what the filter takes cleaned. */
 const WORTH_CHANGING = 0.8;
-/** Blowers of the next classes that are offered. */
-const CLASSES_UP = 2;
 /** Work, h: estimates. */
 const HOURS = {
-  ...{ cleaning: 0.75, cartridge: 1.5, blower: 6, outdoors: 5, enclosure: 12, impeller: 3 },
+  ...{ cleaning: 0.75, cartridge: 1.5, outdoors: 5, enclosure: 12, otherRoom: 14 },
   separator: { none: 1, baffle: 4, cyclone: 6 },
 };
 /** A way outdoors as it starts: its length and its fittings together. */
 const OUTDOORS = { length: toSI(10, 'ft'), lossCoefficient: 0.5 };
 /** A return filter as it starts: m², Pa at m/s. */
 const RETURN = { area: 0.5, velocity: 1.5, pressure: 60 };
-/** How much larger an impeller may be that fits its housing; a modelling estimate. */
-const LARGER_WHEEL = 1.08;
-/** A wheel that has grown by less than this is the one it was. */
-const ALREADY = 1.04;
+/** How high a blower's shaft usually is that stands in the next room, m. */
+const NEXT_ROOM_HEIGHT = 1.2;
 
 /** Filter cleaned or replaced, another separator or blower, and the candidates the shop has. */
 export function collectorImprovements(shop: Shop): Improvement[] {
@@ -38,9 +28,8 @@ export function collectorImprovements(shop: Shop): Improvement[] {
     ...filterImprovements(shop),
     ...separators(shop),
     ...waysOut(shop),
-    ...impellers(shop),
-    ...blowers(shop),
-    ...candidates(shop),
+    ...otherRoom(shop),
+    ...blowerImprovements(shop),
   ];
 }
 
@@ -89,23 +78,26 @@ function waysOut({ collector: { exhaust, separator, assembly } }: Shop): Improve
   return [outdoors, ...(isElsewhere ? [] : [enclosure])];
 }
 
-/** A larger impeller than the blower's curve was taken with, of a size that its housing may take. */
-function impellers({ collector: { blower } }: Shop): Improvement[] {
-  const from = blower.wheelDiameter;
-  const to = blower.measured.wheelDiameter * LARGER_WHEEL;
-  if (from > to / ALREADY) return [];
+/** Blower and filter behind a partition: a hole and its duct, an outlet there, and the air has to come back. */
+function otherRoom({ collector: { assembly, separator, exhaust } }: Shop): Improvement[] {
+  const { kind } = assembly.mount;
+  if (exhaust.kind !== 'filter' || kind === 'attic' || kind === 'nextRoom') return [];
+  const diameter = separator.inletDiameter;
   return [
     {
-      id: 'impeller',
-      work: { kind: 'impeller', from, to },
+      id: 'other room',
+      work: { kind: 'other room' },
       change: (shop) => {
-        shop.collector.blower.wheelDiameter = to;
-        dropEstimatesOf(shop, 'blower');
+        shop.collector.assembly.mount = { kind: 'nextRoom', height: NEXT_ROOM_HEIGHT };
       },
-      buys: [{ item: 'impeller', quantity: 1, diameter: null }],
+      buys: [
+        { item: 'outlet', quantity: 2, diameter: null },
+        { item: 'circuit', quantity: 1, diameter: null },
+        { item: 'elbow', quantity: 1, diameter },
+      ],
       price: null,
-      hours: HOURS.impeller,
-      changes: ['blower'],
+      hours: HOURS.otherRoom,
+      changes: ['way out', 'place'],
     },
   ];
 }
@@ -183,85 +175,4 @@ function separatorTo(to: 'none' | 'baffle' | 'cyclone'): Improvement {
     hours: HOURS.separator[to],
     changes: ['separator'],
   };
-}
-
-/** What readings say of a part they say of the one that was read. */
-function dropEstimatesOf({ condition }: Shop, part: 'separator' | 'blower'): void {
-  condition.estimates = condition.estimates.filter(({ of }) => of.kind !== part);
-}
-
-function blowers({ collector: { blower }, shop: { units } }: Shop): Improvement[] {
-  const free = Math.max(...blower.curve.map(({ flow }) => flow));
-  const stronger = BLOWER_CLASS_IDS.map((id) => ({ id, made: blowerOfClass(id, units) }))
-    .filter(
-      ({ made }) =>
-        made.motor.power > blower.motor.power * 1.05 &&
-        Math.max(...made.curve.map(({ flow }) => flow)) > 1.05 * free,
-    )
-    .sort((a, b) => a.made.motor.power - b.made.motor.power);
-  return stronger.slice(0, CLASSES_UP).map(({ id, made }) => blowerUp(id, made, blower));
-}
-
-type Blower = Shop['collector']['blower'];
-
-function blowerUp(
-  id: BlowerClassId,
-  made: ReturnType<typeof blowerOfClass>,
-  before: Blower,
-): Improvement {
-  const needsCircuit = made.breaker > before.breaker || made.motor.voltage !== before.motor.voltage;
-  return {
-    id: `blower ${id}`,
-    work: { kind: 'blower', to: id },
-    change: (shop) => {
-      const { inletElbow, trip } = shop.collector.blower;
-      shop.collector.blower = { ...made, inletElbow, trip };
-      dropEstimatesOf(shop, 'blower');
-    },
-    buys: [
-      { item: 'blower', quantity: BLOWER_CLASSES[id].power, diameter: null },
-      ...circuitIf(needsCircuit),
-    ],
-    price: null,
-    hours: HOURS.blower,
-    changes: ['blower'],
-  };
-}
-
-const circuitIf = (isNeeded: boolean): Purchase[] =>
-  isNeeded ? [{ item: 'circuit', quantity: 1, diameter: null }] : [];
-
-function candidates({ candidates: all, collector }: Shop): Improvement[] {
-  return all.map((candidate): Improvement => {
-    const { id, blower, cost } = candidate;
-    const needsCircuit = blower.breaker > collector.blower.breaker;
-    return {
-      id: `candidate ${id}`,
-      work: { kind: 'candidate', candidate: id },
-      change: (shop) => swapIn(shop, id, 'Earlier collector'),
-      buys: [...partsOf(candidate, collector), ...circuitIf(needsCircuit)],
-      price: cost,
-      hours: HOURS.blower,
-      changes: ['blower', 'separator', 'filter'],
-    };
-  });
-}
-
-/** What a candidate has that the collector has not. */
-function partsOf({ blower, separator, exhaust }: Candidate, now: Shop['collector']): Purchase[] {
-  const isNew =
-    blower.motor.power !== now.blower.motor.power ||
-    blower.wheelDiameter !== now.blower.wheelDiameter ||
-    JSON.stringify(blower.curve) !== JSON.stringify(now.blower.curve);
-  const hasNewSeparator = separator.kind !== now.separator.kind && separator.kind !== 'none';
-  const filter = exhaust.kind === 'outdoors' ? null : exhaust.filter;
-  const before = now.exhaust.kind === 'outdoors' ? null : now.exhaust.filter;
-  const buy = (item: Purchase['item'], quantity: number): Purchase => ({
-    ...{ item, quantity, diameter: null },
-  });
-  return [
-    ...(isNew ? [buy('blower', blower.motor.power)] : []),
-    ...(hasNewSeparator ? [buy(separator.kind === 'baffle' ? 'baffle' : 'cyclone', 1)] : []),
-    ...(filter && filter.area !== before?.area ? [buy('cartridge', 1)] : []),
-  ];
 }

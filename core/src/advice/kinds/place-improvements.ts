@@ -1,6 +1,6 @@
 import type { Shop } from '../../design/schema';
 import { judgePlaces, swapMachines } from '../../improve/place-machines';
-import type { Improvement } from '../improvement';
+import { type Improvement, newIdsIn } from '../improvement';
 
 /** Work, h, of moving two machines and leading their ducts anew: an estimate. */
 const HOURS = 5;
@@ -20,8 +20,7 @@ export function placeImprovements(shop: Shop): Improvement[] {
       id: `swap ${one} ${other}`,
       work: { kind: 'swap', one, other },
       change: (changed) => {
-        let made = 0;
-        swapMachines(changed, one, other, () => newIdIn(changed, () => `moved-${made++}`));
+        swapMachines(changed, one, other, newIdsIn(changed, 'moved'));
       },
       buys: [
         { item: 'elbow', quantity: ELBOWS, diameter },
@@ -32,12 +31,4 @@ export function placeImprovements(shop: Shop): Improvement[] {
       changes: [`place ${one}`, `place ${other}`],
     };
   });
-}
-
-/** The next id that nothing in the ducts has. */
-function newIdIn({ ducts }: Shop, next: () => string): string {
-  const taken = new Set([...ducts.runs, ...ducts.nodes].map(({ id }) => id));
-  let id = next();
-  while (taken.has(id)) id = next();
-  return id;
 }

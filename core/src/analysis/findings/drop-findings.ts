@@ -3,7 +3,7 @@ import type { View } from '../../network/assemble/setting';
 import { dropFlow } from '../../network/drop-flow';
 import { solveTree } from '../../network/solve-shop';
 import { withRun } from '../../routing/arrange-ducts';
-import { gatesOfDrop } from '../gate-sets';
+import { gatesWith } from '../gate-sets';
 import type { DropAir, GateRule } from '../judge-drops';
 import { type ProfileStep, pressureProfile } from '../pressure-profile';
 import { widestCarrying } from './carrying-size';
@@ -78,7 +78,8 @@ function shorterHose(shop: Shop, air: DropAir, view: View, rule: GateRule): Reme
   if (!own?.hose || own.hose.length <= length * WORTH_CUTTING) return null;
   const hose = { ...own.hose, length };
   const changed = withRun(air.solution.tree, { ...own, hose });
-  const openGates = rule === 'one' ? gatesOfDrop(air.drop) : undefined;
+  const openGates =
+    rule === 'one' ? gatesWith([air.drop], air.solution.tree, shop.shop.rules) : undefined;
   const solved = solveTree(shop, changed, { view, openGates });
   if (solved.kind !== 'solved') return null;
   const gain = (dropFlow(solved, air.drop) ?? 0) - air.flow;

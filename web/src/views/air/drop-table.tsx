@@ -27,6 +27,8 @@ import { Choice } from '@/ui/choice';
 import { Segmented } from '@/ui/segmented';
 import { useNear } from '@/ui/use-near';
 import { failureSentence } from '@/words/failure-words';
+import { OwnCollectors } from '../parts/own-collectors';
+import { useOwnGates } from '../parts/own-gate';
 
 const SIGNS: Record<Standing, { sign: string; word: string; tone: string }> = {
   shut: { sign: '○', word: 'shut', tone: 'text-quiet' },
@@ -103,15 +105,14 @@ export function DropTable() {
   const results = inOrder(all, order);
   const selected = useSelectedDrop();
   const rule = useChoices((choices) => choices.rule);
+  const ownGates = useOwnGates();
   const unit = (kind: QuantityKind) => unitSymbol(kind, system);
   return (
     <section className="@container mt-5">
       <div className="flex items-center gap-3">
         <h2 className="text-[17px]">Every drop</h2>
         <span className="hidden text-quiet @min-[33rem]:inline">
-          {rule === 'one'
-            ? 'each with its own gate open and all others shut'
-            : 'with the gates open now'}
+          {rule === 'one' ? ownGates.all : 'with the gates open now'}
         </span>
         <span className="ml-auto">
           <Segmented
@@ -163,6 +164,7 @@ export function DropTable() {
           ))}
         </tbody>
       </table>
+      <OwnCollectors className="pt-1 text-[14px] text-quiet" />
       {results.length > 1 && (
         <div className="flex items-center gap-2 pt-1 text-[14px]">
           <span className="w-36">

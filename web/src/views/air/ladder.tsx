@@ -13,6 +13,7 @@ import { Segmented } from '@/ui/segmented';
 import { useSize } from '@/ui/use-size';
 import { failureSentence } from '@/words/failure-words';
 import { gather } from '../parts/gather-steps';
+import { useOwnGates } from '../parts/own-gate';
 import { stepLabel } from '../parts/step-label';
 import { NAME_SIZE, placeNames } from './ladder-names';
 import { gatesText, type Pinned, PinnedTable } from './pinned-table';
@@ -37,10 +38,14 @@ export function Ladder() {
   const pressure = useChoices((choices) => choices.pressure);
   const rule = useChoices((choices) => choices.rule);
   const [box, { width }] = useSize<HTMLDivElement>();
+  const ownGates = useOwnGates();
   const [pinned, setPinned] = useState<Pinned | null>(null);
   if (!selected) return null;
   const title = `${selected.drop.name}, from hood to room`;
-  const open = rule === 'one' ? 'only its gate open' : 'with the gates open now';
+  const besides = ownGates.besides(selected.drop.id);
+  const own =
+    besides.length === 0 ? 'only its gate open' : `its gate and that of ${besides.join(', ')} open`;
+  const open = rule === 'one' ? own : 'with the gates open now';
   const pin = () => {
     if (selected.kind !== 'judged') return;
     const { drop, solution, flow } = selected;

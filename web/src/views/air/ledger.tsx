@@ -5,6 +5,7 @@ import type { Shop } from '@frank-gauge/core/design';
 import { formatQuantity, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { useDesign, useSelectedDrop, useUnits } from '@/model/use-design';
 import { partWord } from '@/words/part-words';
+import { useOwnGates } from '../parts/own-gate';
 import { Issues } from './issues';
 
 interface Entry {
@@ -16,6 +17,7 @@ interface Entry {
 export function Ledger() {
   const system = useUnits();
   const shop = useDesign();
+  const { opened } = useOwnGates();
   const selected = useSelectedDrop();
   if (!selected) {
     return (
@@ -41,7 +43,7 @@ export function Ledger() {
       <h2 className="text-[18px]">Pressure drops</h2>
       <p className="mt-1">
         The blower delivers {write(rise)} at {formatQuantity(flow, 'flow', system)} with{' '}
-        {selected.drop.name} open.
+        {opened(selected.drop)} open.
       </p>
       <LedgerTable entries={entries} rise={rise} />
       <Issues />

@@ -1,6 +1,6 @@
 'use client';
 
-import { fanCurveLine, gatesOfDrop, systemCurve } from '@frank-gauge/core/analysis';
+import { fanCurveLine, gatesWith, systemCurve } from '@frank-gauge/core/analysis';
 import { fromSI, STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { ticks } from 'd3-array';
 import { useDeferredValue, useMemo } from 'react';
@@ -17,6 +17,7 @@ import {
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { Legend, LegendItem, LegendLine } from '../parts/legend';
+import { useOwnGates } from '../parts/own-gate';
 
 /** The demand line takes a dozen solves, so it follows a moment behind an edit; the point does not. */
 function useDemand() {
@@ -31,7 +32,8 @@ function useDemand() {
   return useMemo(() => {
     const drop = laterTree.drops.find((candidate) => candidate.id === id);
     if (!drop) return [];
-    const openGates = rule === 'one' ? gatesOfDrop(drop) : undefined;
+    const openGates =
+      rule === 'one' ? gatesWith([drop], laterTree, laterShop.shop.rules) : undefined;
     return systemCurve(laterShop, laterTree, view, openGates);
   }, [laterShop, laterTree, id, view, rule]);
 }
@@ -43,6 +45,7 @@ export function OperatingPointChart() {
   const system = useUnits();
   const selected = useSelectedDrop();
   const demand = useDemand();
+  const { opened } = useOwnGates();
   if (selected?.kind !== 'judged') return null;
   const { flow: flowStyle, pressure: pressureStyle } = STYLES[system];
   const inUnits = ({ flow, pressure }: { flow: number; pressure: number }) => ({
@@ -137,7 +140,7 @@ export function OperatingPointChart() {
             <circle cx="12" cy="6" r="4.5" fill="var(--ink)" />
           </LegendItem>
         </Legend>
-        Operating point with {selected.drop.name} open:{' '}
+        Operating point with {opened(selected.drop)} open:{' '}
         <strong className="text-ink">
           {writeNumber(blower.flow, flowStyle)} {unitSymbol('flow', system)},{' '}
           {writeNumber(blower.rise, pressureStyle)} {unitSymbol('pressure', system)}

@@ -1,6 +1,7 @@
 import type { DropGain, Work } from '@frank-gauge/core/advice';
 import { recordWith } from '@frank-gauge/core/journal';
 import { arrangeDucts } from '@frank-gauge/core/routing';
+import { isDraft, original } from 'immer';
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { newTray } from '@/model/tray-actions';
@@ -26,8 +27,10 @@ async function putIntoDesign({ ids, works }: ToMake): Promise<boolean> {
   const { improvementsFor } = await import('@frank-gauge/core/advice');
   let isMade = true;
   edit(labelOf(works), (shop) => {
-    const arranged = arrangeDucts(shop);
-    const all = arranged.ok ? improvementsFor(shop, arranged.tree, worksOf(works)) : [];
+    // Improvements are tried on copies, and a draft cannot be copied.
+    const before = isDraft(shop) ? (original(shop) ?? shop) : shop;
+    const arranged = arrangeDucts(before);
+    const all = arranged.ok ? improvementsFor(before, arranged.tree, worksOf(works)) : [];
     const chosen = ids.map((id) => all.find((each) => each.id === id));
     isMade = chosen.every((each) => each !== undefined);
     if (isMade) for (const each of chosen) each?.change(shop);
@@ -67,10 +70,13 @@ export async function makeAndLog(made: ToMake, pointOf: (drop: string) => string
         note: works.map(({ name }) => `${name}.`).join(' '),
         cost: Math.round(cost * 100) / 100,
         hours: Math.round(hours * 10) / 10,
-        promised: gains.map(({ drop, before, after }) => ({
-          testPoint: pointOf(drop),
-          ...{ before, after },
-        })),
+        // With a second gate open no reading of a drop by its own gate can show it.
+        promised: (works.some(({ work }) => work.kind === 'bleed') ? [] : gains).map(
+          ({ drop, before, after }) => ({
+            testPoint: pointOf(drop),
+            ...{ before, after },
+          }),
+        ),
       }),
     );
   });

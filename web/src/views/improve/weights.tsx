@@ -16,6 +16,8 @@ const WEIGHTS: Readonly<Record<WeightId, string>> = {
   money: 'money',
   hours: 'hours of work',
   noise: 'noise',
+  dust: 'fine dust',
+  space: 'floor space',
 };
 
 const STEPS = [

@@ -1,6 +1,6 @@
 'use client';
 
-import { compareMethods, gatesOfDrop, type Method } from '@frank-gauge/core/analysis';
+import { compareMethods, gatesWith, type Method } from '@frank-gauge/core/analysis';
 import { formatShort } from '@frank-gauge/core/quantity';
 import { useDeferredValue, useMemo } from 'react';
 import { useDesign, useDuctTree, useSelectedDrop, useUnits } from '@/model/use-design';
@@ -29,7 +29,7 @@ export function MethodSpread() {
   const compared = useMemo(() => {
     const drop = tree.drops.find((candidate) => candidate.id === id);
     if (!drop) return null;
-    const openGates = rule === 'one' ? gatesOfDrop(drop) : undefined;
+    const openGates = rule === 'one' ? gatesWith([drop], tree, shop.shop.rules) : undefined;
     return compareMethods(shop, tree, drop, { view, openGates });
   }, [shop, tree, id, view, rule]);
   if (!compared || !selected) return null;

@@ -6,6 +6,7 @@ import { editCollector } from '../../parts/edit-collector';
 import { FieldLine, Line } from '../../parts/line';
 import { HouseRule } from './house-rule';
 import { MethodSpread } from './method-spread';
+import { SecondGates } from './second-gates';
 
 const FRICTION = [
   { value: 'darcy', label: 'Darcy–Colebrook' },
@@ -85,6 +86,7 @@ export function SiteFields() {
       </Line>
       <MethodSpread />
       <HouseRule />
+      <SecondGates />
       <FieldLine
         label="Minimum transport velocity, branch"
         value={rules.carryingVelocity}

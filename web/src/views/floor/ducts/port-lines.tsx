@@ -68,8 +68,39 @@ function PortLine({ machine, port }: { readonly machine: Machine; readonly port:
         }
       />
       <NeedLine port={port} of={`, ${name.toLowerCase()} of ${machine.name}`} onEdit={edit} />
+      <ServedBy machine={machine} port={port} name={name} onEdit={edit} />
       {mouth && <RouteLine machine={machine} port={port} />}
     </>
+  );
+}
+
+interface ServedProps {
+  readonly machine: Machine;
+  readonly port: Port;
+  readonly name: string;
+  readonly onEdit: (field: string, change: (own: Port) => void) => void;
+}
+
+/** A port that no duct leads from may have a small collector beside it: then none is missed. */
+function ServedBy({ machine, port, name, onEdit }: ServedProps) {
+  const { drops } = useDuctTree();
+  if (drops.some((drop) => drop.machine.id === machine.id && drop.port.id === port.id)) return null;
+  return (
+    <Line label="Served by">
+      <Choice
+        label={`${name} served by, ${machine.name}`}
+        value={port.servedBy}
+        options={[
+          { value: 'ducts', label: 'the ducts' },
+          { value: 'own collector', label: 'a collector of its own' },
+        ]}
+        onChange={(servedBy) =>
+          onEdit('collector', (own) => {
+            own.servedBy = servedBy;
+          })
+        }
+      />
+    </Line>
   );
 }
 

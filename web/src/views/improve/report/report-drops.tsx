@@ -5,6 +5,8 @@ import { STYLES, unitSymbol, writeNumber } from '@frank-gauge/core/quantity';
 import { airPart } from '@/model/shop-parts';
 import { useDesign, useUnits } from '@/model/use-design';
 import { failureSentence } from '@/words/failure-words';
+import { OwnCollectors } from '../../parts/own-collectors';
+import { useOwnGates } from '../../parts/own-gate';
 
 const WORDS: Readonly<Record<Standing, string>> = {
   shut: '○ shut',
@@ -17,11 +19,12 @@ const WORDS: Readonly<Record<Standing, string>> = {
 export function ReportDrops({ results }: { readonly results: readonly DropResult[] }) {
   const part = useDesign(airPart);
   const system = useUnits();
+  const ownGates = useOwnGates();
   const flow = (value: number) => writeNumber(value, STYLES[system].flow);
   const speed = (value: number) => writeNumber(value, STYLES[system].velocity);
   return (
     <section aria-label="Drops" className="pt-3">
-      <h2 className="text-[16px]">Every drop, its own gate open</h2>
+      <h2 className="text-[16px]">Every drop, {ownGates.all}</h2>
       <table className="w-full border-collapse">
         <thead>
           <tr className="border-ink border-b text-right text-[12px] text-quiet [&>th]:font-normal">
@@ -57,6 +60,7 @@ export function ReportDrops({ results }: { readonly results: readonly DropResult
           ))}
         </tbody>
       </table>
+      <OwnCollectors className="pt-1" />
     </section>
   );
 }
