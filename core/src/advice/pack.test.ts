@@ -24,6 +24,7 @@ function packed(shop: Shop, few: number) {
 
 const SHOPS: readonly (readonly [string, Shop])[] = [
   ['a bag machine', bagMachineOnHose()],
+  ['a shop where a second gate helps until a duct is wider', chanceShop(4, chanceOf(1017))],
   ...[3, 11, 19, 27].map((seed) => [`shop ${seed}`, chanceShop(5, chanceOf(seed))] as const),
 ];
 

@@ -4,7 +4,7 @@ import { brokenRules } from './house-rules';
 import { costOf, type Improvement } from './improvement';
 import { improved } from './improvements-of';
 import { type DropGain, gainsOf, type RankedImprovement } from './judge-improvement';
-import { airOfDust, airWorth } from './worth';
+import { airOfDust, airOfMoving, airWorth } from './worth';
 
 /** Improvements made together: what they cost, and what one solve of the shop with all of them says. */
 export interface Package {
@@ -67,7 +67,10 @@ export function packImprovements(
       const improvement = byId.get(each.id);
       if (!improvement) return [];
       const { before, after } = each;
-      return [{ improvement, caught: after.caught, takesAir: after.worst < before.worst - TAKES }];
+      // Beside what moves the main anyway, a second gate only takes air.
+      const takesAir = after.worst < before.worst - TAKES || improvement.work.kind === 'bleed';
+      const moved = Math.max(0, before.slow - after.slow);
+      return [{ improvement, caught: after.caught, moved, takesAir }];
     });
   const search = new Search(shop, now, choices, most, onProgress);
   search.branch([], 0);
@@ -82,7 +85,9 @@ interface Choice {
   readonly improvement: Improvement;
   /** Share of the dust that then stays in the bin. */
   readonly caught: number;
-  /** It takes air from the worst drop: for the dust, or the noise. */
+  /** Drops whose chips then settle no more. */
+  readonly moved: number;
+  /** It takes air from a drop: for the dust, for the noise, or to keep a main moving. */
   readonly takesAir: boolean;
 }
 
@@ -136,14 +141,15 @@ class Search {
 
   /**
    * Air that chosen improvements can come to with more of what is left: with all of it that takes no air, and with as
-   * much dust in the bin as any of it has.
+   * much dust in the bin, and as little of it left in the ducts, as the rest of it brings.
    */
   private mostOf(chosen: readonly Improvement[], left: readonly Choice[]): number {
     const gains = left.filter(({ takesAir }) => !takesAir);
     const most = this.solve([...chosen, ...bestOf(gains.map(({ improvement }) => improvement))]);
     if (!most) return Number.POSITIVE_INFINITY;
     const caught = Math.max(...left.map((each) => each.caught), most.caught, this.now.caught);
-    return most.made.air + airOfDust(caught - most.caught, this.shop.advice);
+    const moved = left.reduce((sum, each) => sum + (each.takesAir ? each.moved : 0), 0);
+    return most.made.air + airOfDust(caught - most.caught, this.shop.advice) + airOfMoving(moved);
   }
 
   private solve(chosen: readonly Improvement[]): Solved | null {

@@ -39,6 +39,9 @@ export interface Worth {
 export const airOfDust = (caught: number, { weights }: Pick<Advice, 'weights'>): number =>
   weights.dust * POINT.caught * caught;
 
+/** What it is worth that so many drops no longer let their chips settle, in points. */
+export const airOfMoving = (drops: number): number => POINT.slow * drops;
+
 /**
  * What air is worth: how near the worst drop is to its need, how sure all of them are of theirs, what settles, what the
  * bin catches, and what dust is left in the room.
@@ -51,7 +54,7 @@ export function airWorth(
   return (
     weights.worst * 100 * Math.min(ENOUGH, worst) +
     weights.met * POINT.met * 100 * met -
-    POINT.slow * slow -
+    airOfMoving(slow) -
     (isOverCircuit ? POINT.overCircuit : 0) +
     airOfDust(caught, advice) -
     weights.dust * (POINT.fines * fines + POINT.unguarded * unguarded)
