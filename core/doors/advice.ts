@@ -11,6 +11,7 @@ export type { Broken } from '../src/advice/house-rules';
 export type { Work } from '../src/advice/improvement';
 export { improved, improvementsFor, improvementsOf } from '../src/advice/improvements-of';
 export type { DropGain, RankedImprovement } from '../src/advice/judge-improvement';
+export type { Need } from '../src/advice/needs';
 export { type Package, type Packages, packImprovements, withinBudget } from '../src/advice/pack';
 export { type PaidPrice, paidPrices, withPaidPrices } from '../src/advice/paid-prices';
 export {

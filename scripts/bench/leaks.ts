@@ -213,3 +213,12 @@ export const holdsWhatItSays = (decile: {
   const sigma = Math.sqrt((said * (1 - said)) / n);
   return Math.abs(decile.true - said) <= NINETY_FIVE * sigma + 0.5 / n;
 };
+
+/** Where a share lies that was counted among n, 95 times in 100 (Wilson 1927, from memory). */
+export function chanceInterval(share: number, n: number): readonly [number, number] {
+  const square = NINETY_FIVE ** 2 / n;
+  const middle = (share + square / 2) / (1 + square);
+  const half =
+    (NINETY_FIVE / (1 + square)) * Math.sqrt((share * (1 - share)) / n + square / (4 * n));
+  return [middle - half, middle + half];
+}

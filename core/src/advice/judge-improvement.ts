@@ -4,6 +4,7 @@ import { type Evaluation, evaluate } from './evaluate';
 import { type Broken, brokenRules } from './house-rules';
 import { costOf, type Improvement, isCostEstimated, type Work } from './improvement';
 import { improved } from './improvements-of';
+import { type Need, needsOf } from './needs';
 import { type Worth, worthOf } from './worth';
 
 /** What one drop gains. m³/s */
@@ -27,6 +28,7 @@ export interface RankedImprovement {
   readonly cost: number;
   readonly isCostEstimated: boolean;
   readonly hours: number;
+  readonly needs: readonly Need[];
   readonly worth: Worth;
   /** Whether a meter shows it at some drop, by three repeats before and after. */
   readonly isShown: boolean;
@@ -75,6 +77,7 @@ function rankedOf(
   const gains = gainsOf(now, after);
   return {
     ...{ id, work, cost, hours, gains },
+    needs: needsOf(improvement, after),
     isShown: gains.some((gain) => Math.abs(Math.log(gain.after / gain.before)) > LEAST_SHOWN),
     isCostEstimated: isCostEstimated(improvement, shop.advice),
     worth: worthOf(now, after, { cost, hours }, shop.advice),

@@ -7,8 +7,8 @@ import { reroutings } from './kinds/route-improvements';
 import { type Ranking, withJudged } from './rank';
 
 /**
- * A ranking with what only a search finds: sizes for all runs together, ducts led anew, and a better place for the
- * collector. In a large shop each takes seconds, so they come when everything else is there.
+ * A ranking with what only a search finds: ducts led anew, a better place for the collector, and sizes for all runs
+ * together. In a large shop each takes seconds, so they come when everything else is there.
  * @param onProgress hears the ranking as each is added
  */
 export function withSearched(
@@ -18,7 +18,7 @@ export function withSearched(
   onProgress: (ranking: Ranking) => void = () => {},
 ): Ranking {
   let all = ranking;
-  for (const works of [sizesOf, reroutings]) {
+  for (const works of [reroutings, sizesOf]) {
     const found = searchedImprovements(shop, tree, works(shop, tree));
     for (const each of found) all = withJudged(shop, { ...all, tried: all.tried + 1 }, each);
     onProgress(all);
@@ -26,7 +26,11 @@ export function withSearched(
   return all;
 }
 
+/** With more drops the search for sizes takes minutes: then it is left to whoever asks for it. */
+const MOST_SIZED = 20;
+
 function sizesOf(shop: Shop, tree: DuctTree): Work[] {
+  if (tree.drops.length > MOST_SIZED) return [];
   const { diameters } = sizeDucts(shop, tree, { view: 'found' });
   return [{ kind: 'suggested sizes', runs: [...diameters].map(([run, to]) => ({ run, to })) }];
 }

@@ -1,4 +1,4 @@
-import { cholesky, whiten } from './least-squares';
+import { packedCholesky, whitenPacked } from './least-squares';
 import type { Observation } from './observations';
 
 /**
@@ -8,10 +8,10 @@ import type { Observation } from './observations';
  * 1958, from memory); what two bounds tell of each other is left out.
  */
 export class Evidence {
-  private readonly values: readonly number[] = [];
-  private readonly bounds: readonly BoundRow[] = [];
-  /** Lower triangle of the values' covariance. */
-  private readonly lower: readonly Float64Array[];
+  private readonly values: Int32Array;
+  private readonly bounds: readonly BoundRow[];
+  /** Lower triangle of the values' covariance, packed. */
+  private readonly lower: Float64Array;
   private readonly constant: number;
 
   /**
@@ -23,16 +23,29 @@ export class Evidence {
     covariance: readonly Float64Array[],
     more: readonly number[] = [],
   ) {
-    const all = observations.map((_, i) => i);
-    this.values = all.filter((i) => observations[i]?.bound === null);
-    this.lower = cholesky(partOf(covariance, this.values, more));
-    const logDeterminant = this.lower.reduce((sum, row, i) => sum + Math.log(row[i] ?? 1), 0);
-    this.constant = -logDeterminant - (this.values.length / 2) * Math.log(2 * Math.PI);
-    this.bounds = all.flatMap((b): BoundRow[] => {
-      const bound = observations[b]?.bound;
+    this.values = valuesAmong(observations);
+    this.lower = packedCholesky(covariance, this.values, more);
+    const count = this.values.length;
+    let logDeterminant = 0;
+    for (let i = 0, at = 0; i < count; at += ++i + 1) {
+      logDeterminant += Math.log(this.lower[at] as number);
+    }
+    this.constant = -logDeterminant - (count / 2) * Math.log(2 * Math.PI);
+    this.bounds =
+      count === observations.length ? [] : this.boundsOf(observations, covariance, more);
+  }
+
+  private boundsOf(
+    observations: readonly Observation[],
+    covariance: readonly Float64Array[],
+    more: readonly number[],
+  ): BoundRow[] {
+    return observations.flatMap(({ bound }, b): BoundRow[] => {
       if (!bound) return [];
-      const row = this.values.map((a) => covariance[b]?.[a] ?? 0);
-      const weights = whiten(this.lower, row);
+      const weights = whitenPacked(
+        this.lower,
+        Float64Array.from(this.values, (a) => covariance[b]?.[a] ?? 0),
+      );
       const known = weights.reduce((sum, weight) => sum + weight * weight, 0);
       const own = (covariance[b]?.[b] ?? 0) + (more[b] ?? 0);
       const sigma = Math.sqrt(Math.max(1e-12, own - known));
@@ -49,7 +62,7 @@ export class Evidence {
   private whitened(residuals: ArrayLike<number>): Float64Array {
     const own = new Float64Array(this.values.length);
     for (let i = 0; i < own.length; i++) own[i] = residuals[this.values[i] as number] ?? 0;
-    return whiten(this.lower, own);
+    return whitenPacked(this.lower, own);
   }
 
   /** ln of the likelihood of residuals, ln measured − ln predicted, one for each observation. */
@@ -66,19 +79,14 @@ export class Evidence {
   }
 }
 
-/** Some rows and columns of a covariance as far as the diagonal, with more variance on it. */
-function partOf(
-  covariance: readonly Float64Array[],
-  indices: readonly number[],
-  more: readonly number[],
-): Float64Array[] {
-  return indices.map((a, i) => {
-    const row = covariance[a] as Float64Array;
-    const own = new Float64Array(i + 1);
-    for (let j = 0; j <= i; j++) own[j] = row[indices[j] as number] as number;
-    own[i] = (own[i] as number) + (more[a] ?? 0);
-    return own;
-  });
+/** Which observations are values, not bounds. */
+function valuesAmong(observations: readonly Observation[]): Int32Array {
+  const values = new Int32Array(observations.length);
+  let count = 0;
+  for (let i = 0; i < observations.length; i++) {
+    if (observations[i]?.bound === null) values[count++] = i;
+  }
+  return values.subarray(0, count);
 }
 
 interface BoundRow {
@@ -130,17 +138,19 @@ export function covarianceOf(
   rows: readonly (readonly number[])[],
   sigmas: readonly number[],
 ): Float64Array[] {
-  const scaled = rows.map((row) => row.map((each, p) => each * (sigmas[p] ?? 0)));
-  return observations.map((a, i) => {
-    const line = new Float64Array(observations.length);
-    observations.forEach((b, j) => {
-      const [one, other] = [scaled[i] ?? [], scaled[j] ?? []];
+  const scaled = rows.map((row) => Float64Array.from(row, (each, p) => each * (sigmas[p] ?? 0)));
+  const lines = observations.map(() => new Float64Array(observations.length));
+  observations.forEach((a, i) => {
+    const one = scaled[i] as Float64Array;
+    for (let j = 0; j <= i; j++) {
+      const [b, other] = [observations[j] as Observation, scaled[j] as Float64Array];
       let sum = 0;
       for (let p = 0; p < one.length; p++) sum += (one[p] as number) * (other[p] as number);
       if (a.meter === b.meter) sum += a.meterSigma * b.meterSigma;
       if (i === j) sum += a.sigma ** 2;
-      line[j] = sum;
-    });
-    return line;
+      (lines[i] as Float64Array)[j] = sum;
+      (lines[j] as Float64Array)[i] = sum;
+    }
   });
+  return lines;
 }

@@ -27,64 +27,74 @@ export function screenFault(
   const observations = rows.map(({ observation }) => observation);
   // What a meter does wrong is known without solving anything.
   const isExact = fault.kind === 'meter';
+  const exactly = isExact ? new Evidence(observations, covariance) : null;
+  const shiftsAt = shiftsOf(rows, fault, believed, nuisances);
   return integrate(fault, isExact ? INTEGRATED_AT : SCREENED_AT, (amount) => {
-    const shifts = firstOrderShifts(rows, fault, amount, believed, nuisances);
-    const error = isExact ? 0 : SCREENING_ERROR;
-    const more = shifts.map((shift) => (error * shift) ** 2);
-    const own = new Evidence(observations, covariance, more);
+    // To a reading of a time before it began it does nothing.
+    const shifts = shiftsAt(amount).map((shift, i) => (rows[i]?.isBefore ? 0 : shift));
+    const own =
+      exactly ??
+      new Evidence(
+        observations,
+        covariance,
+        shifts.map((shift) => (SCREENING_ERROR * shift) ** 2),
+      );
     return own.of(residuals.map((residual, i) => residual - (shifts[i] ?? 0)));
   });
 }
 
-/** What a fault does to ln of each prediction, to first order; to one of a time before it began nothing. */
-const firstOrderShifts = (
-  rows: readonly Row[],
-  ...of: [Fault, number, BelievedShop, Nuisances]
-): number[] => shiftsOf(rows, ...of).map((shift, i) => (rows[i]?.isBefore ? 0 : shift));
-
-/** The same at the present, bent so that it cannot take more than there is. */
+/** What so much of a fault does to ln of each prediction, to first order, bent so that it cannot take more than there is. */
 function shiftsOf(
   rows: readonly Row[],
   fault: Fault,
-  amount: number,
   { tree: { upstreamFirst } }: BelievedShop,
   { indexOf }: Nuisances,
-): number[] {
+): (amount: number) => readonly number[] {
   const derivativeBy = (nuisance: string) => {
     const index = indexOf.get(nuisance) ?? -1;
     return rows.map(({ derivatives }) => derivatives.byNuisance[index] ?? 0);
   };
+  /** Derivatives of readings with its gate open, or shut; 0 of the others. */
+  const where = (isOpen: boolean, run: string, of: (row: Row) => number) =>
+    rows.map((row) => (row.observation.gates.has(run) === isOpen ? of(row) : 0));
   switch (fault.kind) {
-    case 'opening':
-      return rows.map(({ derivatives }) => bent(derivatives.byOpening(fault.run) * amount));
-    case 'clog':
-      return rows.map(({ derivatives }) => choked(derivatives.byLoss(fault.run) * amount));
+    case 'opening': {
+      const each = rows.map(({ derivatives }) => derivatives.byOpening(fault.run));
+      return (amount) => each.map((by) => bent(by * amount));
+    }
+    case 'clog': {
+      const each = rows.map(({ derivatives }) => derivatives.byLoss(fault.run));
+      return (amount) => each.map((by) => choked(by * amount));
+    }
     case 'gate not open': {
       const gate = upstreamFirst.find(({ id }) => id === fault.run)?.gate;
-      const more = gateLoss(amount, 0) - gateLoss(gate?.opening ?? 1, 0);
-      return rows.map(({ observation, derivatives }) =>
-        observation.gates.has(fault.run) ? choked(derivatives.byLoss(fault.run) * more) : 0,
-      );
+      const now = gateLoss(gate?.opening ?? 1, 0);
+      const each = where(true, fault.run, ({ derivatives }) => derivatives.byLoss(fault.run));
+      return (amount) => each.map((by) => choked(by * (gateLoss(amount, 0) - now)));
     }
     case 'gate not shut': {
       const run = upstreamFirst.find(({ id }) => id === fault.run);
-      const area = amount * Math.PI * ((run?.diameter ?? 0) / 2) ** 2;
-      return rows.map(({ observation, derivatives }) =>
-        observation.gates.has(fault.run) ? 0 : bent(derivatives.byOpening(fault.run) * area),
-      );
+      const area = Math.PI * ((run?.diameter ?? 0) / 2) ** 2;
+      const each = where(false, fault.run, ({ derivatives }) => derivatives.byOpening(fault.run));
+      return (amount) => each.map((by) => bent(by * amount * area));
     }
     case 'meter':
-      return rows.map(({ observation }) =>
-        shownMore(fault, amount, observation.reading.instrument),
-      );
+      return (amount) =>
+        rows.map(({ observation }) => shownMore(fault, amount, observation.reading.instrument));
     // Of twice the leakage or the loss there is as much more as there was: what it does goes with the factor, not its ln.
-    case 'leakage':
-      return derivativeBy('leaks').map((each) => bent(each * (amount - 1)));
+    case 'leakage': {
+      const each = derivativeBy('leaks');
+      return (amount) => each.map((by) => bent(by * (amount - 1)));
+    }
     case 'filter':
-    case 'separator':
-      return derivativeBy(fault.kind).map((each) => choked(each * (amount - 1)));
-    case 'blower':
-      return derivativeBy('blower').map((each) => each * Math.log(amount));
+    case 'separator': {
+      const each = derivativeBy(fault.kind);
+      return (amount) => each.map((by) => choked(by * (amount - 1)));
+    }
+    case 'blower': {
+      const each = derivativeBy('blower');
+      return (amount) => each.map((by) => by * Math.log(amount));
+    }
   }
 }
 

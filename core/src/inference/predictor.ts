@@ -67,6 +67,8 @@ export interface Nuisances {
   readonly names: readonly string[];
   readonly sigmas: readonly number[];
   readonly indexOf: ReadonlyMap<string, number>;
+  /** Where those of a run stand, by its id. */
+  readonly ofRun: Readonly<Record<(typeof OF_RUNS)[number], ReadonlyMap<string, number>>>;
 }
 
 const OF_COLLECTOR = ['separator', 'filter', 'leaks', 'blower'] as const;
@@ -82,10 +84,19 @@ export function nuisancesOf({ shop, tree }: BelievedShop): Nuisances {
     // At an earlier time the filter was loaded more or less than it is now, by as much as anyone knows.
     { name: EARLIER_FILTER, sigma: uncertaintyBefore('filter', shop) },
   ];
+  const placesOf = (kind: (typeof OF_RUNS)[number]) => {
+    const first = OF_COLLECTOR.length + OF_RUNS.indexOf(kind) * tree.upstreamFirst.length;
+    return new Map(tree.upstreamFirst.map(({ id }, i) => [id, first + i]));
+  };
   return {
     names: all.map(({ name }) => name),
     sigmas: all.map(({ sigma }) => TO_SIGMA * sigma),
     indexOf: new Map(all.map(({ name }, i) => [name, i])),
+    ofRun: {
+      entries: placesOf('entries'),
+      fittings: placesOf('fittings'),
+      friction: placesOf('friction'),
+    },
   };
 }
 
@@ -194,8 +205,9 @@ export function derivativesOf(
     byNuisance[index] = of.byEstimate[kind] / value + direct;
   }
   for (const kind of OF_RUNS) {
+    const places = nuisances.ofRun[kind];
     for (const [run, change] of of.byRun[kind]) {
-      const index = nuisances.indexOf.get(`${kind} ${run}`);
+      const index = places.get(run);
       if (index !== undefined) byNuisance[index] = change / value;
     }
   }

@@ -1,7 +1,8 @@
-import type { Broken, Work } from '@frank-gauge/core/advice';
+import type { Broken, Evaluation, Need, Work } from '@frank-gauge/core/advice';
 import type { RouteStyle } from '@frank-gauge/core/improve';
 import type { EventKind } from '@frank-gauge/core/journal';
 import { formatQuantity, formatShort, fromSI, type UnitSystem } from '@frank-gauge/core/quantity';
+import { percent } from './percent';
 
 /** What runs, drops, blowers and candidates are called in the open shop. */
 export interface WorkNames {
@@ -207,6 +208,28 @@ export const BROKEN_WORDS: Readonly<Record<Broken, string>> = {
   'over its circuit': 'the motor would draw more than its circuit carries',
   'over its motor': 'the motor would be overloaded',
 };
+
+/** What of the finest dust comes back into the room, where that changes. */
+export const finesText = (before: Fines, after: Fines): string =>
+  Math.abs(after.fines - before.fines) < 0.02
+    ? ''
+    : `Of the finest dust, ${comesBack(after)} then comes back into the room, now ${comesBack(before)}. `;
+
+type Fines = Pick<Evaluation, 'fines' | 'letBy'>;
+
+const comesBack = ({ fines, letBy }: Fines): string =>
+  fines === 0 ? 'none' : letBy === null ? 'an unknown share' : `up to ${percent(letBy)}`;
+
+const NEED_WORDS: Readonly<Record<Need, string>> = {
+  electrician: 'a licensed electrician',
+  'second person': 'a second person to lift',
+  'maker’s word': 'the maker’s word that it may be done',
+  'sheet metal': 'some sheet-metal work',
+};
+
+/** What some work takes beside time and money, as a sentence; empty: nothing. */
+export const needsText = (needs: readonly Need[]): string =>
+  needs.length === 0 ? '' : `Takes ${needs.map((need) => NEED_WORDS[need]).join(' and ')}.`;
 
 /** An amount of money, rounded as an estimate deserves. */
 export const moneyText = (amount: number, currency: string): string =>

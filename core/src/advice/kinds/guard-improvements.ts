@@ -59,6 +59,8 @@ function hasGuard(shop: Shop, sawId: string): boolean {
   const [first] = saw?.ports ?? [];
   const own = saw && first && runFromPort(shop, sawId, first.id);
   if (!saw || !own) return false;
+  // With two ports each needs a name to be told from the other.
+  first.name ||= 'cabinet';
   const newId = newIdsIn(shop, 'guard');
   const isDrawn = own.route !== null && saw.place !== null;
   const guard = isDrawn ? drawn(shop, saw, own.id, newId) : typed(shop, saw, own.id, newId);

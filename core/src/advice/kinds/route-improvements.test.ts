@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { strongOnFourInch } from '../../../reference/advice-shops';
 import { treeOf } from '../../../reference/plain-readings';
+import { generatedShop } from '../../../reference/sample-shops';
 import { readShop } from '../../file/shop-file';
 import { weightedWay } from '../../improve/place-machines';
 import { floorConflicts } from '../../room/floor-conflicts';
@@ -61,6 +62,16 @@ describe('ducts led anew', () => {
     expect(
       improvementsFor(fewer, treeOf(fewer), works).some(({ work }) => work.kind === 'routed anew'),
     ).toBe(false);
+  });
+
+  it('come without a search for sizes in a shop of many drops, which would take minutes', () => {
+    const many = generatedShop(22);
+    const ranking = rankImprovements(many, treeOf(many), { solves: 1 });
+    if (!ranking) throw new Error('no ranking');
+    const start = performance.now();
+    const { tried } = withSearched(many, treeOf(many), ranking);
+    expect(performance.now() - start).toBeLessThan(10_000);
+    expect(tried).toBe(ranking.tried);
   });
 
   it('are no matter for a shop that is not drawn', () => {

@@ -3,7 +3,7 @@
 import type { RankedImprovement, Ranking } from '@frank-gauge/core/advice';
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
-import { hoursText, workName } from '@/words/improvement-words';
+import { finesText, hoursText, needsText, workName } from '@/words/improvement-words';
 import { percent } from '@/words/percent';
 import { bestSteps, WORTH_DOING } from './best-steps';
 import { MakeButtons } from './make-buttons';
@@ -66,11 +66,14 @@ function Step({ number, step }: { readonly number: number; readonly step: Ranked
           {!step.isShown && 'That is too little for a meter to show. '}
           {settlesText(before.slow, after.slow)}
           {caughtText(before.caught, after.caught)}
+          {finesText(before, after)}
+          {before.unguarded > after.unguarded &&
+            'The dust the blade throws up is then caught too. '}
         </p>
         <p className="text-[14px] text-quiet">
           {cost < FREE ? 'Costs nothing' : `About ${money(cost)}`}
           {step.isCostEstimated && cost >= FREE && ', by estimated prices'}, {hoursText(hours)} of
-          work.
+          work. {needsText(step.needs)}
         </p>
         <MakeButtons toMake={toMake} of={name} />
       </div>
@@ -101,7 +104,7 @@ const settlesText = (before: number, after: number): string => {
 const caughtText = (before: number, after: number): string =>
   Math.abs(after - before) < 0.02
     ? ''
-    : `Of the dust, ${percent(1 - after)} then goes to the filter, now ${percent(1 - before)}.`;
+    : `Of the dust, ${percent(1 - after)} then goes to the filter, now ${percent(1 - before)}. `;
 
 /** Nothing is worth its cost. */
 function KeepIt({ ranking: { now, ranked } }: { readonly ranking: Ranking }) {

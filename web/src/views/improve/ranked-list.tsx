@@ -9,8 +9,10 @@ import { Choice } from '@/ui/choice';
 import {
   BROKEN_WORDS,
   filterLifeText,
+  finesText,
   heatText,
   hoursText,
+  needsText,
   workName,
 } from '@/words/improvement-words';
 import { MakeButtons } from './make-buttons';
@@ -22,6 +24,9 @@ const filterText = (before: number | null, after: number | null): string => {
   if (after === null || before === null || Math.abs(after / before - 1) < 0.05) return '';
   return `The filter is due after ${filterLifeText(after)} of running, now ${filterLifeText(before)}. `;
 };
+
+/** Less floor than this is none, m². */
+const LEAST_FLOOR = 0.05;
 
 /** Rows at first; the others follow when they are asked for. */
 const SHOWN = 12;
@@ -215,7 +220,11 @@ function Detail({ each, name }: Pick<RowsProps, 'each' | 'name'>) {
         {after.heat > before.heat &&
           `In a season ${heatText(after.heat - before.heat)} of heat leave with the air. `}
         {after.weight > before.weight * 1.05 &&
-          `Blower and motor weigh about ${formatQuantity(after.weight, 'mass', system)}: lift them with two. `}
+          `Blower and motor weigh about ${formatQuantity(after.weight, 'mass', system)}. `}
+        {Math.abs(after.floor - before.floor) > LEAST_FLOOR &&
+          `Collectors take ${formatQuantity(after.floor, 'area', system)} of floor, now ${formatQuantity(before.floor, 'area', system)}. `}
+        {finesText(before, after)}
+        {needsText(each.needs)}
       </p>
       <MakeButtons toMake={{ ids: [each.id], works: [{ work, name }], cost, hours, gains }} />
     </div>

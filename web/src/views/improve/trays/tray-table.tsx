@@ -51,6 +51,10 @@ const LINES: readonly Line[] = [
     name: 'height of the collector',
     of: ({ height }, system) => formatQuantity(height, 'length', system),
   },
+  {
+    name: 'floor that collectors take',
+    of: ({ floor }, system) => formatQuantity(floor, 'area', system),
+  },
 ];
 
 interface Props {
