@@ -72,7 +72,8 @@ function* browserTests(suites) {
 async function browser() {
   const { child, address } = await startApp(await freePort(4800));
   ENVIRONMENT.FRANK_GAUGE_ADDRESS = address;
-  const args = ['test', '--config', 'web/playwright.config.ts', '--reporter=json'];
+  // On a busy machine a wait may be too short: what fails twice is broken, and what passes at the second try is named.
+  const args = ['test', '--config', 'web/playwright.config.ts', '--reporter=json', '--retries=1'];
   const { output } = run(tool('playwright'), args, { cwd: ROOT, keep: true });
   child.kill();
   let seen = 0;
@@ -81,7 +82,9 @@ async function browser() {
     for (const spec of browserTests(report.suites)) {
       seen++;
       count(`browser: ${spec.title}`, spec.ok);
-      if (spec.ok) continue;
+      const tries = Math.max(...spec.tests.map(({ results }) => results.length));
+      if (spec.ok && tries === 1) continue;
+      if (spec.ok) console.log(`passed at the second try: ${spec.title}`);
       const errors = spec.tests.flatMap((test) => test.results.flatMap((result) => result.errors));
       console.log(
         errors

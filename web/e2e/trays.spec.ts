@@ -42,6 +42,8 @@ test('an edit lands in the open tray, shows beside the shop, is kept, and is und
   await expect(page.getByText('Tray A is in the shop now')).toBeVisible();
   await expect(page).toHaveURL(/heron-slip\/floor$/);
   await expect(bar(page)).toHaveCount(0);
+  // The shop has to be open again before a key can undo anything in it.
+  await expect(page.getByTitle('Undo, Ctrl+Z')).toBeEnabled();
   await page.keyboard.press('Control+z');
   await expect(page.getByText(/Undone: keep tray A/)).toBeVisible();
   await page.goto('/shop/heron-slip/improve');

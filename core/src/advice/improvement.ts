@@ -46,7 +46,7 @@ export type Work =
       readonly kind: 'suggested sizes';
       readonly runs: readonly { readonly run: string; readonly to: number }[];
     }
-  /** Ducts led anew, by one of the ways a search proposes; with it, the collector may stand elsewhere. */
+  /** Ducts rerouted in one of the ways a search proposes; with it, the collector may stand elsewhere. */
   | {
       readonly kind: 'routed anew' | 'move the collector';
       readonly style: RouteStyle;

@@ -7,7 +7,7 @@ import { reroutings } from './kinds/route-improvements';
 import { type Ranking, withJudged } from './rank';
 
 /**
- * A ranking with what only a search finds: ducts led anew, a better place for the collector, and sizes for all runs
+ * A ranking with what only a search finds: rerouted ducts, a better place for the collector, and sizes for all runs
  * together. In a large shop each takes seconds, so they come when everything else is there.
  * @param onProgress hears the ranking as each is added
  */

@@ -22,7 +22,7 @@ const SEPARATOR_WORDS: Readonly<Record<Extract<Work, { kind: 'separator' }>['to'
   cyclone: 'Put a cyclone ahead of the blower',
 };
 
-/** How ducts are led anew. */
+/** Ways of rerouting ducts. */
 const ROUTE_WORDS: Readonly<Record<RouteStyle, string>> = {
   shortest: 'least duct',
   walls: 'along the walls',

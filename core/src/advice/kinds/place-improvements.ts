@@ -2,7 +2,7 @@ import type { Shop } from '../../design/schema';
 import { judgePlaces, swapMachines } from '../../improve/place-machines';
 import { type Improvement, newIdsIn } from '../improvement';
 
-/** Work, h, of moving two machines and leading their ducts anew: an estimate. */
+/** Work, h, of moving two machines and rerouting their ducts: an estimate. */
 const HOURS = 5;
 /** Elbows that the new ways take, an estimate; their pipe is mostly there. */
 const ELBOWS = 2;

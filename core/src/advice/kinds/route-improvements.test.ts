@@ -25,7 +25,7 @@ const madeOf = (work: (typeof works)[number]) => {
   return made;
 };
 
-describe('ducts led anew', () => {
+describe('rerouted ducts', () => {
   it('lead to the same drops, and leave a document that can be kept', () => {
     expect(works.filter(({ kind }) => kind === 'routed anew').length).toBeGreaterThan(0);
     const before = structuredClone(shop);

@@ -25,7 +25,7 @@ const OFF_WALL = 0.05;
 const WORTH_MOVING = 0.15;
 
 /**
- * Ways to lead all ducts anew, from where the collector stands and from where it would stand better. Takes seconds.
+ * Ways to reroute all ducts, from where the collector stands and from where it would stand better. Takes seconds.
  * Only a shop whose machines and collector stand on the floor has any.
  */
 export function reroutings(shop: Shop): Rerouting[] {
@@ -63,7 +63,7 @@ function runsOf(shop: Shop): readonly Run[] {
   return arranged.ok ? arranged.tree.upstreamFirst : [];
 }
 
-/** A copy of a shop with its ducts led anew. */
+/** A copy of a shop with its ducts rerouted. */
 function withRoute(shop: Shop, ducts: Shop['ducts'], to: Rerouting['to']): Shop {
   const copy = structuredClone(shop);
   routeAnew(copy, ducts, to);
