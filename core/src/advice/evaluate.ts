@@ -55,7 +55,7 @@ export interface Evaluation {
   readonly filterLife: number | null;
   /** Share of the finest dust the filter lets by at most, 0.3 to 1 µm; null: its grade is not known. */
   readonly letBy: number | null;
-  /** Share of the finest dust in the air that comes back into the room, where it is known or not. */
+  /** Share of the finest dust that comes back into the room; an estimate where the filter's grade is not known. */
   readonly fines: number;
   /** Table saws whose blades throw dust that no guard catches. */
   readonly unguarded: number;

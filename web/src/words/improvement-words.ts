@@ -1,8 +1,8 @@
 import type { Broken, Evaluation, Need, Work } from '@frank-gauge/core/advice';
-import type { RouteStyle } from '@frank-gauge/core/improve';
 import type { EventKind } from '@frank-gauge/core/journal';
 import { formatQuantity, formatShort, fromSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { percent } from './percent';
+import { ROUTE_NAMES } from './route-words';
 
 /** What runs, drops, blowers and candidates are called in the open shop. */
 export interface WorkNames {
@@ -20,13 +20,6 @@ const SEPARATOR_WORDS: Readonly<Record<Extract<Work, { kind: 'separator' }>['to'
   baffle: 'Put a slotted baffle ahead of the blower',
   lid: 'Put a separator lid ahead of the blower',
   cyclone: 'Put a cyclone ahead of the blower',
-};
-
-/** Ways of rerouting ducts. */
-const ROUTE_WORDS: Readonly<Record<RouteStyle, string>> = {
-  shortest: 'least duct',
-  walls: 'along the walls',
-  main: 'one straight main',
 };
 
 /** What to mind about some work, said wherever it is proposed; empty: nothing in particular. */
@@ -105,7 +98,7 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
         .map(({ run, to }) => `${names.run(run)} ${wide(to)}`)
         .join(', ')}${work.runs.length > 3 ? ' and so on' : ''}`;
     case 'routed anew':
-      return `Reroute the ducts: ${ROUTE_WORDS[work.style]}, ${long(work.length.after)} of pipe and hose instead of ${long(work.length.before)}`;
+      return `Reroute the ducts: ${ROUTE_NAMES[work.style].toLowerCase()}, ${long(work.length.after)} of pipe and hose instead of ${long(work.length.before)}`;
     case 'move the collector':
       return `Move the collector to another wall and reroute the ducts: ${long(work.length.after)} of pipe and hose instead of ${long(work.length.before)}`;
     case 'bleed':

@@ -53,6 +53,17 @@ describe('a circuit', () => {
   });
 });
 
+it('a larger blower comes with its circuit: both are never bought together', () => {
+  const shop = bagMachineOnHose();
+  shop.collector.blower.breaker = 5;
+  const all = improvementsOf(shop, treeOf(shop));
+  const circuit = all.find(({ id }) => id === 'circuit');
+  const blowers = all.filter(({ work }) => work.kind === 'blower');
+  expect(blowers.length).toBeGreaterThan(0);
+  for (const { changes } of blowers)
+    expect(changes).toEqual(expect.arrayContaining([...(circuit?.changes ?? ['none'])]));
+});
+
 describe('another room', () => {
   it('is quieter by a partition, and takes no floor of this one', () => {
     const shop = bagMachineOnHose();

@@ -50,7 +50,7 @@ function impellers({ collector: { blower } }: Shop): Improvement[] {
   ];
 }
 
-/** The same wheel turned faster, by a drive or a pulley: never so fast that it may burst, and never its motor overloaded. */
+/** The same wheel turned faster, by a drive or a pulley; how fast is safe is its maker's to say. */
 function speeds({ collector: { blower } }: Shop): Improvement[] {
   const from = blower.speed;
   const to = blower.measured.speed * FASTER;
@@ -125,7 +125,8 @@ function blowerUp(
     ],
     price: null,
     hours: HOURS.blower,
-    changes: ['blower'],
+    // A blower comes with the circuit it wants.
+    changes: ['blower', 'circuit'],
   };
 }
 
@@ -143,7 +144,7 @@ function candidates({ candidates: all, collector }: Shop): Improvement[] {
       buys: [...partsOf(candidate, collector), ...circuitIf(needsCircuit)],
       price: cost,
       hours: HOURS.blower,
-      changes: ['blower', 'separator', 'filter'],
+      changes: ['blower', 'circuit', 'separator', 'filter'],
     };
   });
 }

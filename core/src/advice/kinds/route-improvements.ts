@@ -95,9 +95,12 @@ export function rerouted(shop: Shop, work: Rerouting): Improvement | null {
       HOURS.perMetre * lengthOf(after) +
       HOURS.perPiece * after.reduce((sum, run) => sum + piecesIn(run), 0) +
       (to ? HOURS.collector : 0),
-    changes: [...new Set([...before, ...after].map(({ id }) => id))].flatMap((id) =>
-      ['size', 'hose', 'elbows', 'joins'].map((what) => `${what} ${id}`),
-    ),
+    changes: [
+      ...(to ? ['place'] : []),
+      ...[...new Set([...before, ...after].map(({ id }) => id))].flatMap((id) =>
+        ['size', 'hose', 'elbows', 'joins'].map((what) => `${what} ${id}`),
+      ),
+    ],
   };
 }
 

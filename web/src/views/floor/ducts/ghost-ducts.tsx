@@ -1,20 +1,14 @@
 'use client';
 
-import type { RouteProposal, RouteStyle } from '@frank-gauge/core/improve';
+import type { RouteProposal } from '@frank-gauge/core/improve';
 import { formatShort } from '@frank-gauge/core/quantity';
 import { type DuctLine, ductLines } from '@frank-gauge/core/routing';
 import { useMemo } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
+import { ROUTE_NAMES } from '@/words/route-words';
 import { useGhost } from '../helpers/ghost';
 import type { PlanDrawing } from '../plan-drawing';
 import { pathThrough } from './duct-shapes';
-
-/** A route as a list of suggestions calls it. */
-export const ROUTE_NAMES: Readonly<Record<RouteStyle, string>> = {
-  shortest: 'Least duct',
-  walls: 'Along the walls',
-  main: 'One straight main',
-};
 
 /** A thin duct is still to be seen, px. */
 const LEAST_WIDTH = 3;
