@@ -154,6 +154,7 @@ const MAY_IMPORT = {
     'analysis',
   ],
   advice: [
+    'air',
     'catalogue',
     'quantity',
     'duct',

@@ -244,6 +244,7 @@ export function heronSlipFile(): string {
       lossCoefficient: 0.3,
       end: 'flap',
       heating: { outdoors: toSI(28, 'f'), hours: 120 },
+      makeUp: null,
     };
   });
 

@@ -53,6 +53,7 @@ export {
 } from '../src/design/schema';
 export type { Drop, DuctTree } from '../src/design/topology';
 export { usualAdvice } from '../src/design/usual-advice';
+export { usualBuild } from '../src/design/usual-build';
 export {
   changesBetween,
   type DocumentChange,

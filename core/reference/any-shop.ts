@@ -49,6 +49,7 @@ const anyExhaust: fc.Arbitrary<Shop['collector']['exhaust']> = fc.oneof(
     lossCoefficient: measure(0, 5),
     end: fc.constantFrom('open' as const, 'lowCap' as const, 'louvre' as const),
     heating: fc.constant(null),
+    makeUp: fc.constantFrom(null, 0.02, 0.2),
   }),
   fc.record({
     kind: fc.constant('room' as const),

@@ -33,6 +33,7 @@ function comparableShop(shutOff: number, freeFlow: number): Shop {
     lossCoefficient: 1.5,
     end: 'open',
     heating: null,
+    makeUp: null,
   };
   shop.condition.sealing.usual = 30;
   return shop;

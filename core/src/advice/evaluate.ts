@@ -1,12 +1,12 @@
-import { collectorLoad, currentDrawn } from '../analysis/collector-load';
+import { type CollectorLoad, collectorLoad, currentDrawn } from '../analysis/collector-load';
 import { estimatedLevel } from '../analysis/collector-noise';
 import { dropSensitivities, TO_SIGMA, type UncertaintyKind } from '../analysis/flow-uncertainty';
 import { countGateSets, gateSets, gatesWith } from '../analysis/gate-sets';
 import { type DropAir, judgeDrop, neededFlow } from '../analysis/judge-drops';
 import { worstDrop } from '../analysis/worst-drop';
 import { standAssembly } from '../assembly/stand-assembly';
-import { heatLost } from '../collector/air-outdoors';
-import type { Shop } from '../design/schema';
+import { heatLost, SAFE_DEPRESSION } from '../collector/air-outdoors';
+import type { Collector, Shop } from '../design/schema';
 import type { Drop, DuctTree } from '../design/topology';
 import { normalCdf } from '../inference/evidence';
 import { networksByGates } from '../network/assemble/networks-by-gates';
@@ -39,7 +39,7 @@ export interface Evaluation {
   readonly met: number;
   /** Drops whose chips would settle somewhere. */
   readonly slow: number;
-  /** At the drop that asks most of the motor, A; and what its circuit lets it draw for hours. */
+  /** At the drop that asks most of the motor, A; and whether circuit and plug let it draw that for hours. */
   readonly current: number;
   readonly isOverCircuit: boolean;
   /** dB(A) at 3 m, an estimate, while the worst drop draws. */
@@ -63,6 +63,8 @@ export interface Evaluation {
   readonly floor: number;
   /** Heat that leaves the building with the air in a season, J. */
   readonly heat: number;
+  /** Its air goes elsewhere, and draws the shop down further than heaters bear, or as far as nobody knows. */
+  readonly isDrawnDown: boolean;
 }
 
 /** Combinations that are tried: of more only each drop by itself. */
@@ -87,7 +89,6 @@ export function evaluateTree(shop: Shop, tree: DuctTree): Evaluation | null {
   const { collector } = shop;
   const load = collectorLoad(shop, first.solution, 'found');
   const current = Math.max(...worst.map(({ solution }) => currentDrawn(shop, solution)));
-  const full = load.fullLoadCurrent;
   const { height, sizes, floor } = standAssembly(collector, shop.room.ceilingHeight);
   const { flow, rise } = first.solution.blower;
   return {
@@ -96,8 +97,8 @@ export function evaluateTree(shop: Shop, tree: DuctTree): Evaluation | null {
     met: drops.reduce((sum, { met }) => sum + met, 0) / drops.length,
     slow: drops.filter(({ isSlow }) => isSlow).length,
     current,
-    isOverCircuit: Math.max(current, full) > collector.blower.breaker,
-    isOverloaded: current > full * (1 + SAME),
+    isOverCircuit: isOverCircuit(collector, load, current),
+    isOverloaded: current > load.fullLoadCurrent * (1 + SAME),
     noise: estimatedLevel(collector, { flow, pressure: rise, bestFlow: load.bestFlow }),
     caught: collector.separator.kind === 'none' ? 0 : collector.separator.caught,
     height,
@@ -108,7 +109,20 @@ export function evaluateTree(shop: Shop, tree: DuctTree): Evaluation | null {
     unguarded: unguardedSaws(shop).length,
     floor: floor.width * floor.depth + BESIDE * ownCollectors(shop),
     heat: heatOutdoors(shop, first.solution),
+    isDrawnDown: load.room
+      ? load.room.depression > SAFE_DEPRESSION * (1 + SAME)
+      : collector.exhaust.kind === 'outdoors',
   };
+}
+
+/** Its conductors, its breaker or its plug carry less than the motor draws. */
+function isOverCircuit(
+  { blower: { breaker } }: Collector,
+  { circuit, plugCarries, isPlugWrong, fullLoadCurrent }: CollectorLoad,
+  current: number,
+): boolean {
+  const isPlugSmall = plugCarries !== null && fullLoadCurrent > plugCarries * (1 + SAME);
+  return circuit.isSmall || current > breaker || isPlugWrong || isPlugSmall;
 }
 
 /** What a filter whose grade nobody knows lets by of the finest dust, an estimate. */

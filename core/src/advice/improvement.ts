@@ -1,4 +1,4 @@
-import type { SeparatorKind } from '../catalogue/ids';
+import type { PlugId, SeparatorKind } from '../catalogue/ids';
 import type { PriceId } from '../catalogue/price-ids';
 import type { BlowerClassId } from '../collector/blower-classes';
 import type { Port, Shop } from '../design/schema';
@@ -28,8 +28,18 @@ export type Work =
       readonly count: number;
     }
   | { readonly kind: 'wye'; readonly run: string; readonly angle: number }
+  /** Both legs of a tee that is entered from both ends. */
+  | { readonly kind: 'sweep the legs'; readonly run: string; readonly angle: number }
+  /** Straight duct between the last elbow and the blower's inlet. */
+  | { readonly kind: 'straight at the inlet'; readonly from: number; readonly to: number }
   | {
       readonly kind: 'wider run';
+      readonly run: string;
+      readonly from: number;
+      readonly to: number;
+    }
+  | {
+      readonly kind: 'narrower run';
       readonly run: string;
       readonly from: number;
       readonly to: number;
@@ -57,6 +67,8 @@ export type Work =
     }
   /** A second gate left open while a drop draws. */
   | { readonly kind: 'bleed'; readonly drop: string; readonly open: string }
+  /** A second gate that is left open with a drop stays shut again. */
+  | { readonly kind: 'no bleed'; readonly drop: string; readonly open: string }
   | { readonly kind: 'flange'; readonly drop: string }
   | { readonly kind: 'saw guard'; readonly machine: string; readonly diameter: number }
   /** With what it draws there, m³/s. */
@@ -68,15 +80,25 @@ export type Work =
     }
   | { readonly kind: 'mend the gate' | 'tight gate' | 'add a gate'; readonly run: string }
   | { readonly kind: 'separator'; readonly to: SeparatorKind }
-  | { readonly kind: 'outdoors'; readonly diameter: number }
+  /** With an opening that lets the air back in, m². */
+  | { readonly kind: 'outdoors'; readonly diameter: number; readonly opening: number }
+  /** What lets air back in: from outdoors, or from the room it goes to, m². */
+  | {
+      readonly kind: 'makeup air' | 'way back';
+      readonly from: number | null;
+      readonly to: number;
+    }
+  /** An enclosure's, m². */
+  | { readonly kind: 'return filter'; readonly from: number; readonly to: number }
   | { readonly kind: 'enclosure' }
   | { readonly kind: 'swap'; readonly one: string; readonly other: string }
   | { readonly kind: 'other room' }
-  | { readonly kind: 'impeller'; readonly from: number; readonly to: number }
+  | { readonly kind: 'impeller' | 'smaller impeller'; readonly from: number; readonly to: number }
   /** rev/s */
   | { readonly kind: 'faster'; readonly from: number; readonly to: number }
   /** A */
   | { readonly kind: 'circuit'; readonly rating: number }
+  | { readonly kind: 'plug'; readonly to: PlugId }
   | { readonly kind: 'blower'; readonly to: BlowerClassId }
   | { readonly kind: 'candidate'; readonly candidate: string };
 

@@ -14,7 +14,7 @@ const LIFTS = new Set<WorkKind>([
   'separator',
 ]);
 /** Works that stand or fall with what a maker allows. */
-const BY_MAKER = new Set<WorkKind>(['impeller', 'faster']);
+const BY_MAKER = new Set<WorkKind>(['impeller', 'smaller impeller', 'faster']);
 /** What one person lifts alone, kg: common practice, no source. */
 const LIFTED_ALONE = 23;
 
@@ -25,7 +25,7 @@ export function needsOf(
 ): Need[] {
   const bought = (item: keyof Shop['advice']['prices']) => buys.some((each) => each.item === item);
   return [
-    ...(bought('circuit') ? ['electrician' as const] : []),
+    ...(bought('circuit') || bought('receptacle') ? ['electrician' as const] : []),
     ...(LIFTS.has(work.kind) && weight > LIFTED_ALONE ? ['second person' as const] : []),
     ...(BY_MAKER.has(work.kind) ? ['maker’s word' as const] : []),
     ...(bought('hood') ? ['sheet metal' as const] : []),

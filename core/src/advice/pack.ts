@@ -1,10 +1,10 @@
 import type { Shop } from '../design/schema';
 import { type Evaluation, evaluate } from './evaluate';
 import { brokenRules } from './house-rules';
-import { costOf, type Improvement } from './improvement';
+import { costOf, type Improvement, type WorkKind } from './improvement';
 import { improved } from './improvements-of';
 import { type DropGain, gainsOf, type RankedImprovement } from './judge-improvement';
-import { airOfDust, airOfMoving, airWorth } from './worth';
+import { airOfDust, airWorth, worthBeside } from './worth';
 
 /** Improvements made together: what they cost, and what one solve of the shop with all of them says. */
 export interface Package {
@@ -67,10 +67,9 @@ export function packImprovements(
       const improvement = byId.get(each.id);
       if (!improvement) return [];
       const { before, after } = each;
-      // Beside what moves the main anyway, a second gate only takes air.
-      const takesAir = after.worst < before.worst - TAKES || improvement.work.kind === 'bleed';
-      const moved = Math.max(0, before.slow - after.slow);
-      return [{ improvement, caught: after.caught, moved, takesAir }];
+      const takesAir = after.worst < before.worst - TAKES || TAKE_AIR.has(improvement.work.kind);
+      const beside = worthBeside(after, shop.advice) - worthBeside(before, shop.advice);
+      return [{ improvement, caught: after.caught, beside: Math.max(0, beside), takesAir }];
     });
   const search = new Search(shop, now, choices, most, onProgress);
   search.branch([], 0);
@@ -79,14 +78,16 @@ export function packImprovements(
 
 /** A worst drop that has less by more than this share has less. */
 const TAKES = 0.005;
+/** Beside what moves a main or spares the motor anyway, these only take air. */
+const TAKE_AIR = new Set<WorkKind>(['bleed', 'no bleed', 'narrower run', 'smaller impeller']);
 
 /** An improvement to choose, with what it does by itself. */
 interface Choice {
   readonly improvement: Improvement;
   /** Share of the dust that then stays in the bin. */
   readonly caught: number;
-  /** Drops whose chips then settle no more. */
-  readonly moved: number;
+  /** What it is worth beside air and the dust in the bin, in points: chips that settle no more, a motor that is safe. */
+  readonly beside: number;
   /** It takes air from a drop: for the dust, for the noise, or to keep a main moving. */
   readonly takesAir: boolean;
 }
@@ -141,15 +142,15 @@ class Search {
 
   /**
    * Air that chosen improvements can come to with more of what is left: with all of it that takes no air, and with as
-   * much dust in the bin, and as little of it left in the ducts, as the rest of it brings.
+   * much dust in the bin as the rest of it brings, and all that it is worth besides.
    */
   private mostOf(chosen: readonly Improvement[], left: readonly Choice[]): number {
     const gains = left.filter(({ takesAir }) => !takesAir);
     const most = this.solve([...chosen, ...bestOf(gains.map(({ improvement }) => improvement))]);
     if (!most) return Number.POSITIVE_INFINITY;
     const caught = Math.max(...left.map((each) => each.caught), most.caught, this.now.caught);
-    const moved = left.reduce((sum, each) => sum + (each.takesAir ? each.moved : 0), 0);
-    return most.made.air + airOfDust(caught - most.caught, this.shop.advice) + airOfMoving(moved);
+    const beside = left.reduce((sum, each) => sum + (each.takesAir ? each.beside : 0), 0);
+    return most.made.air + airOfDust(caught - most.caught, this.shop.advice) + beside;
   }
 
   private solve(chosen: readonly Improvement[]): Solved | null {

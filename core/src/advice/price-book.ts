@@ -67,13 +67,16 @@ export const PRICES = {
     estimate: 320 / toSI(1, 'hp'),
   },
   circuit: { name: 'Circuit, by an electrician', per: 'piece', estimate: 350 },
+  receptacle: { name: 'Plug and receptacle, by an electrician', per: 'piece', estimate: 120 },
   hood: { name: 'Hood or port, sheet metal', per: 'piece', estimate: 15 },
   outlet: { name: 'Outlet through a wall, with its hood', per: 'piece', estimate: 70 },
+  grille: { name: 'Opening in a wall, with its grille or louver', per: 'piece', estimate: 90 },
   enclosure: {
     name: 'Enclosure, sheet goods, lining and return filter',
     per: 'piece',
     estimate: 240,
   },
+  returnFilter: { name: 'Return filter, with its frame', per: 'piece', estimate: 45 },
   impeller: { name: 'Impeller', per: 'piece', estimate: 220 },
   ownCollector: {
     name: 'Small collector beside a machine, for each horsepower',

@@ -84,7 +84,8 @@ function nextStage(shop: Shop, before: Evaluation, purse: number, bought: Map<st
   const ranking = arranged.ok ? rankImprovements(shop, arranged.tree) : null;
   if (!arranged.ok || !ranking) return null;
   const all = improvementsOf(shop, arranged.tree);
-  const affordable = ranking.ranked.filter(({ cost }) => cost <= purse);
+  // What is not worth its money by itself is not bought because there is money.
+  const affordable = ranking.ranked.filter(({ cost, worth }) => cost <= purse && worth.points > 0);
   const packages = packImprovements(shop, all, affordable, { most: MOST_TRIED });
   const best = packages && withinBudget(packages, purse);
   if (!best || best.air < WORTH_DOING) return null;

@@ -17,8 +17,11 @@ const POINT = {
   /** Of all the finest dust that would come back into the room, and of a saw whose blade throws dust over its table. */
   fines: 8,
   unguarded: 4,
-  /** What a motor that draws more than its circuit carries takes away. */
+  /** What a motor that draws more than its circuit carries takes away, or more than it was made for. */
   overCircuit: 20,
+  overloaded: 20,
+  /** What a shop that is drawn down so far that a heater could draw its flue gas back takes away. */
+  drawnDown: 15,
   /** Of a square meter of floor. */
   floor: 4,
   /** What a drop whose chips settle, and did not before, takes away. */
@@ -39,25 +42,34 @@ export interface Worth {
 export const airOfDust = (caught: number, { weights }: Pick<Advice, 'weights'>): number =>
   weights.dust * POINT.caught * caught;
 
-/** What it is worth that so many drops no longer let their chips settle, in points. */
-export const airOfMoving = (drops: number): number => POINT.slow * drops;
+type Beside = Pick<
+  Evaluation,
+  'slow' | 'fines' | 'unguarded' | 'isOverCircuit' | 'isOverloaded' | 'isDrawnDown'
+>;
+
+/** What is taken off for chips that settle, for dust that is left in the room, and for what is not safe, in points. */
+export const worthBeside = (
+  { slow, fines, unguarded, ...is }: Beside,
+  { weights }: Pick<Advice, 'weights'>,
+): number =>
+  -POINT.slow * slow -
+  (is.isOverCircuit ? POINT.overCircuit : 0) -
+  (is.isOverloaded ? POINT.overloaded : 0) -
+  (is.isDrawnDown ? POINT.drawnDown : 0) -
+  weights.dust * (POINT.fines * fines + POINT.unguarded * unguarded);
 
 /**
  * What air is worth: how near the worst drop is to its need, how sure all of them are of theirs, what settles, what the
- * bin catches, and what dust is left in the room.
+ * bin catches, what dust is left in the room, and what is not safe.
  */
-export function airWorth(
-  { worst, met, slow, caught, fines, unguarded, isOverCircuit }: Evaluation,
-  advice: Pick<Advice, 'weights'>,
-): number {
+export function airWorth(evaluation: Evaluation, advice: Pick<Advice, 'weights'>): number {
+  const { worst, met, caught } = evaluation;
   const { weights } = advice;
   return (
     weights.worst * 100 * Math.min(ENOUGH, worst) +
-    weights.met * POINT.met * 100 * met -
-    airOfMoving(slow) -
-    (isOverCircuit ? POINT.overCircuit : 0) +
-    airOfDust(caught, advice) -
-    weights.dust * (POINT.fines * fines + POINT.unguarded * unguarded)
+    weights.met * POINT.met * 100 * met +
+    airOfDust(caught, advice) +
+    worthBeside(evaluation, advice)
   );
 }
 

@@ -90,7 +90,7 @@ export interface SeparatorLoad {
   readonly cutSize: number | null;
 }
 
-/** How far the shop is drawn below the room its air goes to, Pa, and the way back that would do. */
+/** How far the shop is drawn below where its air goes, Pa, and the way back that would do. */
 export interface RoomLoad {
   readonly depression: number;
   /** Opening that keeps it within what heaters bear, m². */
@@ -210,12 +210,16 @@ function outdoorsLoad(shop: Shop, { blower, network }: ShopSolution): OutdoorsLo
   };
 }
 
+/** The opening its air comes back by, m²; null: it stays in the room, or nobody knows. */
+export const wayBackOf = ({ exhaust }: Pick<Collector, 'exhaust'>): number | null =>
+  exhaust.kind === 'room' ? exhaust.opening : exhaust.kind === 'outdoors' ? exhaust.makeUp : null;
+
 function roomLoad({ collector }: Shop, { blower, network }: ShopSolution): RoomLoad | null {
-  const { exhaust } = collector;
-  if (exhaust.kind !== 'room') return null;
+  const opening = wayBackOf(collector);
+  if (opening === null) return null;
   const { density } = network.air;
   return {
-    depression: openingResistance(exhaust.opening, density) * blower.flow ** 2,
+    depression: openingResistance(opening, density) * blower.flow ** 2,
     opening: makeUpOpening(blower.flow, density),
   };
 }

@@ -210,6 +210,7 @@ describe('a stack', () => {
         lossCoefficient: 0.3,
         end: 'flap',
         heating: null,
+        makeUp: null,
       };
     });
     const elevation = standAssembly(out, CEILING);

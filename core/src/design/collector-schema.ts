@@ -135,6 +135,8 @@ export const exhaust = z.discriminatedUnion('kind', [
     lossCoefficient: z.number().min(0).max(100),
     end: z.enum(DUCT_END_IDS),
     heating: heating.nullable(),
+    /** Opening that lets air back in from outdoors, m²; null: not known. */
+    makeUp: positive(100).nullable().default(null),
   }),
   /** Into another room, through a filter or none there, and back through an opening, m². */
   z.strictObject({ kind: z.literal('room'), filter: media.nullable(), opening: positive(100) }),

@@ -2,6 +2,7 @@ import { toSI } from '../quantity/units';
 import { FORMAT, type Shop, VERSION } from './schema';
 import { usualAdvice } from './usual-advice';
 import { usualAssembly } from './usual-assembly';
+import { usualBuild } from './usual-build';
 
 /** Vinyl tape, m: common practice, no source. */
 const USUAL_TAPE = 0.18e-3;
@@ -104,6 +105,7 @@ export function newShop(
       estimates: [],
     },
     advice: usualAdvice(),
+    build: usualBuild(),
     setAside: [],
   };
 }

@@ -29,6 +29,7 @@ import {
   type run,
 } from './duct-schema';
 import { usualAdvice } from './usual-advice';
+import { USUAL_KERF, usualBuild } from './usual-build';
 
 /**
  * The design of a shop: what is drawn, solved and undone. Everything in SI. Identifiers are
@@ -42,7 +43,7 @@ import { usualAdvice } from './usual-advice';
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 13;
+export const VERSION = 14;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),
@@ -257,6 +258,22 @@ const setAside = z.strictObject({
   at: when,
 });
 
+/** Names of what has been ticked off. */
+const ticks = z.array(z.string().min(1).max(200)).max(5000).default([]);
+
+/** How far the building has come, and what it is cut from. */
+const build = z.strictObject({
+  /** Parts that are there already; pieces that are cut; joints that were fitted dry, and sealed. */
+  owned: ticks,
+  cut: ticks,
+  fitted: ticks,
+  sealed: ticks,
+  /** Length pipe is bought in, m; null: as each kind is usually sold. */
+  stockLength: z.number().min(0.3).max(12).nullable().default(null),
+  /** What a cut takes of the length, m. */
+  kerf: z.number().min(0).max(0.01).default(USUAL_KERF),
+});
+
 export const shopSchema = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(VERSION),
@@ -270,6 +287,7 @@ export const shopSchema = z.strictObject({
   condition,
   advice: advice.default(usualAdvice),
   setAside: z.array(setAside).max(500).default([]),
+  build: build.default(usualBuild),
 });
 
 export type Shop = z.infer<typeof shopSchema>;

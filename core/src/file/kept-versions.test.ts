@@ -4,6 +4,7 @@ import { BLOWER_CLASS_IDS, type BlowerClassId, blowerOfClass } from '../collecto
 import { estimatedCurve } from '../collector/estimated-curve';
 import { type Shop, VERSION } from '../design/schema';
 import { usualAdvice } from '../design/usual-advice';
+import { usualBuild } from '../design/usual-build';
 import { emptyJournal } from '../journal/journal';
 import { solveShop } from '../network/solve-shop';
 import { fromSI, toSI } from '../quantity/units';
@@ -20,6 +21,7 @@ import version10 from './kept/version-10.json';
 import version11 from './kept/version-11.json';
 import version12 from './kept/version-12.json';
 import version13 from './kept/version-13.json';
+import version14 from './kept/version-14.json';
 import { readShop, writeShopFile } from './shop-file';
 
 /** Wheel in inches and flow in CFM of the library's blowers as version 3 had them. */
@@ -87,7 +89,17 @@ const onDucts = <Of extends { readonly ports: readonly object[] }>(machines: rea
     ports: machine.ports.map((port) => ({ ...port, servedBy: 'ducts' })),
   }));
 
+/** Candidates of a version before 14, as they read now. */
+const withMakeUp = <Of extends { readonly exhaust: { readonly kind: string } }>(
+  candidates: readonly Of[],
+) =>
+  candidates.map(({ exhaust, ...candidate }) => ({
+    ...candidate,
+    exhaust: exhaust.kind === 'outdoors' ? { ...exhaust, makeUp: null } : exhaust,
+  }));
+
 interface Earlier {
+  readonly candidates: readonly { readonly exhaust: { readonly kind: string } }[];
   readonly shop: { readonly rules: object };
   readonly machines: readonly { readonly ports: readonly object[] }[];
   readonly condition: object;
@@ -99,17 +111,33 @@ const inPresent = <Design extends Earlier>(design: Design) => ({
   version: VERSION,
   shop: { ...design.shop, rules: { ...design.shop.rules, bleeds: [] } },
   machines: onDucts(design.machines),
+  candidates: withMakeUp(design.candidates),
   condition: { ...design.condition, estimates: [] },
   advice: usualAdvice(),
   setAside: [],
+  build: usualBuild(),
 });
 
 describe('a kept file', () => {
   it('of the present version, kept, reads as it stands', () => {
-    const read = readShop(version13);
-    const { journal, ...shop } = version13;
+    const read = readShop(version14);
+    const { journal, ...shop } = version14;
     expect(read).toEqual({ ok: true, shop, journal, renewed: [] });
-    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version13);
+    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version14);
+  });
+
+  it('of version 13, kept, still reads: it only gained what defaults fill in', () => {
+    const read = readShop(version13);
+    if (!read.ok) throw new Error(read.faults[0].message);
+    const { journal, ...design } = version13;
+    expect(read.shop).toMatchObject({ ...design, version: VERSION, build: usualBuild() });
+    expect(read.journal).toMatchObject(journal);
+    const outdoors = read.shop.candidates.flatMap(({ exhaust }) =>
+      exhaust.kind === 'outdoors' ? [exhaust] : [],
+    );
+    expect(outdoors).toHaveLength(1);
+    expect(outdoors[0]?.makeUp).toBeNull();
+    expect(read.renewed).toEqual([]);
   });
 
   it('of version 12, kept, still reads: it only gained what defaults fill in', () => {

@@ -15,6 +15,7 @@ import { fromVersion9 } from './from-version-9';
 import { fromVersion10 } from './from-version-10';
 import { fromVersion11 } from './from-version-11';
 import { fromVersion12 } from './from-version-12';
+import { fromVersion13 } from './from-version-13';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -32,6 +33,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion10,
   fromVersion11,
   fromVersion12,
+  fromVersion13,
 ];
 
 export type Migrated =

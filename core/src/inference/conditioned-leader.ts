@@ -14,8 +14,11 @@ interface LeaderRow {
 export interface ConditionedLeader {
   /** Of the nuisances and the amount, given the readings. */
   readonly conditioned: Conditioned;
-  /** Null: it says nothing of what is asked. */
-  readonly rowOf: (asked: Asked) => LeaderRow | null;
+  /**
+   * What it says of what a meter would read; null: it says nothing of what is asked.
+   * @param meter the id of the meter it is read with
+   */
+  readonly rowOf: (asked: Asked, meter: string) => LeaderRow | null;
 }
 
 /** What readings leave open of everything a hypothesis is unsure of, to first order about where it was solved. */
@@ -31,12 +34,14 @@ export function conditionedBy(
     shownMore(onTopOf?.fault ?? null, onTopOf?.amount ?? 1, meter);
   const isBefore = (observation: Observation) => isTakenBefore(observation, weighed.began);
   const moved = fault && fault.kind !== 'meter' ? movedBy(fault, amount, under) : null;
-  const rowOf = (asked: Asked): LeaderRow | null => {
+  const rowOf = (asked: Asked, meter: string): LeaderRow | null => {
     const own = expectedBy(solutions, asked, nuisances);
     if (!own) return null;
     const other = moved?.solutions.lnOf(asked) ?? null;
-    const byAmount = moved && other !== null ? (other - own.ln) / moved.by : 0;
-    return { ln: own.ln, row: [...own.byNuisance, byAmount] };
+    // What a meter shows goes with its own fault in proportion.
+    const byAmount =
+      moved && other !== null ? (other - own.ln) / moved.by : shownMore(fault, Math.E, meter);
+    return { ln: own.ln + more(meter), row: [...own.byNuisance, byAmount] };
   };
   /** Of a reading taken before what is wrong began. */
   const rowBefore = (asked: Asked): LeaderRow | null => {
@@ -44,10 +49,10 @@ export function conditionedBy(
     return own && { ln: own.ln, row: [...own.byNuisance, 0] };
   };
   const rows = observations.flatMap((observation) => {
-    const own = isBefore(observation) ? rowBefore(observation) : rowOf(observation);
-    if (!own) return [];
-    const shown = isBefore(observation) ? 0 : more(observation.reading.instrument);
-    return [{ observation, residual: observation.ln - own.ln - shown, row: own.row }];
+    const own = isBefore(observation)
+      ? rowBefore(observation)
+      : rowOf(observation, observation.reading.instrument);
+    return own ? [{ observation, residual: observation.ln - own.ln, row: own.row }] : [];
   });
   const sigmas = [...nuisances.sigmas, fault ? amountSigma(fault) : 0];
   return { conditioned: new Conditioned(rows, sigmas), rowOf };

@@ -77,6 +77,26 @@ describe('the next reading', () => {
     );
   });
 
+  it('is expected of a suspected meter as that meter would show it', () => {
+    const off = hiddenShop(7919 * 2 + 31, 'meter');
+    const read = ownGateRound(off).flatMap((asked) => off.read(asked) ?? []);
+    const all = candidatesOf(off.tree, { air: 'vane', pressure: null, mayOpenDucts: false });
+    const of = weighFaults(off.shop, off.tree, read);
+    const [again] = read;
+    const same = all.filter(
+      ({ gatesKey, measurand }) =>
+        gatesKey === again?.gatesKey &&
+        JSON.stringify(measurand) === JSON.stringify(again.measurand),
+    );
+    const [next] = nextReadings(of, read, same, 1);
+    const meter = next?.outcomes.find(({ place }) => place?.kind === 'meter');
+    // What it has shown of this drop it is expected to show again.
+    expect(meter?.low).toBeLessThan(Math.exp(again?.ln ?? 0));
+    expect(meter?.high).toBeGreaterThan(Math.exp(again?.ln ?? 0));
+    expect(Math.abs(Math.log(off.amount))).toBeGreaterThan(0.1);
+    expect(next?.gain).toBeLessThan(0.1);
+  });
+
   it('leaves fewer suspects, and says beforehand what each of them expects', () => {
     const candidates = candidatesOf(hidden.tree, {
       ...{ air: 'vane', pressure: 'gauge', mayOpenDucts: true },

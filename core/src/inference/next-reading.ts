@@ -26,8 +26,11 @@ export interface Candidate extends Asked {
     | 'drop, own gate'
     | 'drop, another gate open too'
     | 'duct, all gates shut'
+    | 'duct, a drop open'
     | 'blower, all gates shut'
     | 'tap';
+  /** Id of the meter it would be read with. */
+  readonly meter: string;
   /** Trouble of taking it, as a multiple of reading a drop again: a hole to drill, a ladder. */
   readonly cost: number;
 }
@@ -84,14 +87,17 @@ export function candidatesOf(tree: DuctTree, means: Means): Candidate[] {
   const none: ReadonlySet<string> = new Set();
   // With every machine shut off, but with the gates of whole branches open, or nothing draws on those branches.
   const shut = branchGates(tree);
-  const make = (
-    kind: Candidate['kind'],
-    measurand: Measurand,
-    gates: ReadonlySet<string>,
-    cost: number,
-  ): Candidate => ({ kind, measurand, gates, gatesKey: gatesKeyOf(gates), cost });
+  const readBy =
+    (meter: string) =>
+    (
+      kind: Candidate['kind'],
+      measurand: Measurand,
+      gates: ReadonlySet<string>,
+      cost: number,
+    ): Candidate => ({ kind, measurand, meter, gates, gatesKey: gatesKeyOf(gates), cost });
   const candidates: Candidate[] = [];
   if (means.air !== null) {
+    const make = readBy(means.air);
     for (const drop of tree.drops) {
       const own = gatesOfDrop(drop);
       const at = { kind: 'port', node: drop.id } as const;
@@ -108,8 +114,14 @@ export function candidatesOf(tree: DuctTree, means: Means): Candidate[] {
         // At its end, with all that leaks into it; where two runs join, at its beginning too, with what comes of both.
         const joins = (tree.into.get(run.from) ?? []).length > 1;
         for (const along of joins ? [0, length] : [length]) {
-          const at = { kind: 'run', run: run.id, along } as const;
-          candidates.push(make('duct, all gates shut', { at, shows: 'flow' }, shut, 1.5));
+          const measurand = {
+            at: { kind: 'run', run: run.id, along },
+            shows: 'flow',
+          } as const;
+          candidates.push(make('duct, all gates shut', measurand, shut, 1.5));
+          // With a drop open the pressure falls along its way: how much leaks in then tells where from as well.
+          for (const drop of tree.drops)
+            candidates.push(make('duct, a drop open', measurand, gatesOfDrop(drop), 1.5));
         }
       }
     }
@@ -119,6 +131,7 @@ export function candidatesOf(tree: DuctTree, means: Means): Candidate[] {
       candidates.push(make('blower, all gates shut', { at: inlet, shows: 'flow' }, none, 1.2));
   }
   if (means.pressure !== null) {
+    const make = readBy(means.pressure);
     const [first] = tree.drops;
     for (const tap of ['separator inlet', 'filter'] as const) {
       const measurand = { at: { kind: 'collector', tap }, shows: 'pressure' } as const;
@@ -223,7 +236,7 @@ function viewOf(weighed: Weighed, leader: Leader, observations: readonly Observa
   const { conditioned, rowOf } = conditionedBy(weighed, leader, observations);
   return {
     expected: (candidate: Candidate) => {
-      const own = rowOf(candidate);
+      const own = rowOf(candidate, candidate.meter);
       if (!own) return null;
       const { mean, variance } = conditioned.of(own.row);
       const floor = leastShown(weighed.base.believed, candidate) / Math.exp(own.ln);

@@ -1,6 +1,6 @@
 import { determinant, inverse, Matrix } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
-import { chanceShop, ownGateRound } from '../../reference/hidden-shops';
+import { chanceShop, hiddenShop, ownGateRound } from '../../reference/hidden-shops';
 import { plainReadings, SIGMA, treeOf } from '../../reference/plain-readings';
 import { threeBranchShop } from '../../reference/sample-shops';
 import type { DuctTree } from '../design/topology';
@@ -73,6 +73,15 @@ describe('what is wrong', () => {
     const { suspects, kinds } = weighFaults(shop, tree, [...own, ...others]).verdict;
     expect(kinds[0]?.kind).toBe('meter');
     expect(suspects[0] && keyOfFault(suspects[0].fault)).toBe(keyOfFault(fault));
+  });
+
+  it('is weighed exactly where an opening takes nearly half of the air and the first order is far off', () => {
+    const large = hiddenShop(7919 * 88, 'opening', null, 'mostly two');
+    const read = ownGateRound(large).flatMap((asked) => large.read(asked) ?? []);
+    const { leaders } = weighFaults(large.shop, large.tree, read);
+    const truth = large.fault && keyOfFault(large.fault);
+    const known = leaders.map(({ fault }) => fault && keyOfFault(fault));
+    expect(known).toContain(truth);
   });
 
   it('is, of 5 square inches open in a run, one of few runs, told by the air with all gates shut', () => {

@@ -76,10 +76,13 @@ const WRONG_BELOW = 0.2;
 const AMONG = 0.9;
 /** Suspects less likely than this are not worth naming. */
 const WORTH_NAMING = 0.002;
-/** Faults that are solved exactly: as many as so many solved shops are enough for, and none that is so many nats behind. */
+/**
+ * Faults that are solved exactly: as many as so many solved shops are enough for, and none that is so many nats behind
+ * to first order. Of what takes half of the air the first order is off by a dozen nats and more.
+ */
 const SOLVES = 1300;
 const SOLVED = { least: 6, most: 24 } as const;
-const FAR_BEHIND = 8;
+const FAR_BEHIND = 30;
 
 /**
  * What is wrong with a shop, by all its readings together: nothing, or a fault, its amount integrated out (log-uniform).

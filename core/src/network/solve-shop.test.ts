@@ -224,6 +224,7 @@ describe('scaling laws, exact where every loss goes with flow squared', () => {
       lossCoefficient: 1,
       end: 'cap',
       heating: null,
+      makeUp: null,
     };
     return shop;
   });

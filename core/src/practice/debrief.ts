@@ -283,8 +283,7 @@ function observed(
   step: number,
 ): Observation | null {
   if (truth === null) return null;
-  const isAir = candidate.measurand.shows === 'flow';
-  const meter = isAir ? VANE : GAUGE;
+  const { meter } = candidate;
   const off = faults.reduce((sum, { fault, amount }) => sum + shownMore(fault, amount, meter), 0);
   return {
     reading: { id: `${step}`, at: '2026-01-10T09:00:00Z', testPoint: '', instrument: meter },

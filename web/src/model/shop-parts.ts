@@ -1,8 +1,9 @@
-import { type Shop, usualAdvice } from '@frank-gauge/core/design';
+import { type Shop, usualAdvice, usualBuild } from '@frank-gauge/core/design';
 import { createSelector } from 'reselect';
 
-/** What improvements are ranked by says nothing of the air. */
+/** What improvements are ranked by says nothing of the air, nor what is ticked off while building. */
 const ADVICE = usualAdvice();
+const BUILD = usualBuild();
 
 /**
  * What the air of a shop depends on, one object by identity: it stays the same object until one of these
@@ -36,6 +37,7 @@ export const airPart = createSelector(
     condition,
     advice: ADVICE,
     setAside: [],
+    build: BUILD,
   }),
 );
 

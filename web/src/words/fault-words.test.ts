@@ -22,7 +22,14 @@ const asked = (
   gates: readonly string[] = [],
   shows: Candidate['measurand']['shows'] = 'flow',
 ) => ({
-  candidate: { kind, measurand: { at, shows }, gates: new Set(gates), gatesKey: '', cost: 1 },
+  candidate: {
+    kind,
+    measurand: { at, shows },
+    gates: new Set(gates),
+    gatesKey: '',
+    meter: 'm',
+    cost: 1,
+  },
 });
 
 describe('what to do for a reading', () => {
@@ -43,6 +50,14 @@ describe('what to do for a reading', () => {
     );
     expect(inRun('x', 2, ['far'])).toBe(
       'Shut the gate at every machine and leave the blower on; of the gates in the mains, leave run far open. Read the air speed inside run x, just before it joins the main.',
+    );
+    expect(
+      instructionOf(
+        asked('duct, a drop open', { kind: 'run', run: 'x', along: 2 }, ['far', 'own']),
+        names,
+      ),
+    ).toBe(
+      'Open the gates of run far and run own and shut all others. Read the air speed inside run x, just before it joins the main.',
     );
     expect(inRun('last', 2)).toContain('just before the collector.');
     const tap = { kind: 'collector', tap: 'filter' } as const;

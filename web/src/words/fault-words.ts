@@ -169,12 +169,13 @@ export function instructionOf(
 ): string {
   const open = listed([...gates].map(names.run), 'and');
   const { at } = measurand;
+  const only = `Open the ${gates.size === 1 ? 'gate' : 'gates'} of ${open} and shut all others.`;
   const shut =
     gates.size === 0
       ? 'Shut every gate and leave the blower on.'
       : `Shut the gate at every machine and leave the blower on; of the gates in the mains, leave ${open} open.`;
   if (at.kind === 'port') {
-    return `Open the ${gates.size === 1 ? 'gate' : 'gates'} of ${open} and shut all others. Read the air at ${names.drop(at.node)}.`;
+    return `${only} Read the air at ${names.drop(at.node)}.`;
   }
   if (at.kind === 'run') {
     const next = names.next(at.run);
@@ -184,16 +185,14 @@ export function instructionOf(
         : next === null
           ? 'just before the collector'
           : `just before it joins ${next}`;
-    return `${shut} Read the air speed inside ${names.run(at.run)}, ${where}.`;
+    return `${kind === 'duct, a drop open' ? only : shut} Read the air speed inside ${names.run(at.run)}, ${where}.`;
   }
   const tap =
     at.kind === 'collector' && at.tap === 'filter'
       ? 'across the filter'
       : 'at the collector’s inlet';
   if (kind === 'tap') {
-    return gates.size > 0
-      ? `Open the gates of ${open} and shut all others. Read the static pressure ${tap}.`
-      : `Shut every gate and leave the blower on. Read the static pressure ${tap}.`;
+    return `${gates.size > 0 ? only : shut} Read the static pressure ${tap}.`;
   }
   return `${shut} Read the airflow ${tap}.`;
 }

@@ -173,7 +173,7 @@ function words(
     }
     case 'small way back':
       return {
-        title: 'The shop is at lower pressure than the room its air goes to.',
+        title: 'The shop is at lower pressure than the place its air goes to.',
         text: `By ${write(finding.numbers.depression, 'pressure')}; above ${write(finding.numbers.limit, 'pressure')} a heater or stove in the shop may draw its flue gas back: carbon monoxide.`,
       };
     case 'choked blower':

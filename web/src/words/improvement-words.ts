@@ -1,4 +1,5 @@
 import type { Broken, Evaluation, Need, Work } from '@frank-gauge/core/advice';
+import { PLUGS } from '@frank-gauge/core/collector';
 import type { EventKind } from '@frank-gauge/core/journal';
 import { formatQuantity, formatShort, fromSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { percent } from './percent';
@@ -27,6 +28,11 @@ export function cautionOf({ kind }: Work): string {
   switch (kind) {
     case 'outdoors':
       return 'The air has to come back in from somewhere: drawn down, a building can pull flue gas back from a heater. Local codes decide what may be blown out.';
+    case 'makeup air':
+    case 'way back':
+      return 'A building that is drawn down can pull flue gas back from a heater or stove: fit a carbon monoxide alarm. Local codes decide how air may come in.';
+    case 'smaller impeller':
+      return 'Unplug the collector first. Fit only a wheel that the maker lists for this housing.';
     case 'impeller':
     case 'faster':
       return 'A wheel too large for its housing or too fast for its make bursts: fit only what the maker lists. Unplug first.';
@@ -36,6 +42,8 @@ export function cautionOf({ kind }: Work): string {
       return 'Unplug the saw to fit it. It must not touch the blade at any height or tilt; follow the saw’s manual.';
     case 'own collector':
       return 'It needs its own outlet, and blows its fine dust into the room unless its filter holds it.';
+    case 'plug':
+      return 'Only an electrician should change a receptacle; local code decides which one.';
     case 'circuit':
     case 'other room':
     case 'move the collector':
@@ -82,6 +90,11 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
       return `Make ${pieces(work.count, 'the right angle', 'the right angles')} in ${names.run(work.run)} of two 45s`;
     case 'wye':
       return `Replace the tee of ${names.run(work.run)} with a 30° wye`;
+    case 'sweep the legs':
+      return `Replace the tee that ${names.run(work.run)} runs into head-on with a Y whose legs come in at 45°`;
+    case 'straight at the inlet':
+      return `Put ${formatShort(work.to, 'length', system)} of straight duct between the last elbow and the blower’s inlet, now ${formatShort(work.from, 'length', system)}`;
+    case 'narrower run':
     case 'wider run':
       return `Make ${names.run(work.run)} ${wide(work.to)} instead of ${wide(work.from)}`;
     case 'wider way':
@@ -103,6 +116,8 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
       return `Move the collector to another wall and reroute the ducts: ${long(work.length.after)} of pipe and hose instead of ${long(work.length.before)}`;
     case 'bleed':
       return `Leave the gate of ${names.drop(work.open)} open too while ${names.drop(work.drop)} runs, so that the main keeps moving`;
+    case 'no bleed':
+      return `Keep the gate of ${names.drop(work.open)} shut while ${names.drop(work.drop)} runs`;
     case 'flange':
       return `Put a flange around the open pipe end at ${names.drop(work.drop)}`;
     case 'saw guard':
@@ -118,12 +133,19 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
     case 'separator':
       return SEPARATOR_WORDS[work.to];
     case 'outdoors':
-      return `Lead the air outdoors through a ${wide(work.diameter)} duct instead of the filter`;
+      return `Lead the air outdoors through a ${wide(work.diameter)} duct instead of the filter, with an opening of ${formatShort(work.opening, 'area', system)} that lets air back in`;
+    case 'makeup air':
+      return `Make an opening of ${formatShort(work.to, 'area', system)} that lets air back into the building, ${work.from === null ? 'if it has none yet' : `now ${formatShort(work.from, 'area', system)}`}`;
+    case 'way back':
+      return `Make the opening that the air comes back through ${formatShort(work.to, 'area', system)}${work.from === null ? '' : ` instead of ${formatShort(work.from, 'area', system)}`}`;
+    case 'return filter':
+      return `Give the enclosure a return filter of ${formatShort(work.to, 'area', system)} instead of ${formatShort(work.from, 'area', system)}`;
     case 'swap':
       return `Let ${names.machine(work.one)} and ${names.machine(work.other)} change places`;
     case 'enclosure':
       return 'Box the blower in, lined, with a return filter';
     case 'impeller':
+    case 'smaller impeller':
       return `Fit a ${wide(work.to)} impeller instead of ${wide(work.from)}, if the maker lists one for this housing`;
     case 'other room':
       return 'Move blower and filter into the next room, with a way back for the air';
@@ -131,6 +153,10 @@ export function workName(work: Work, names: WorkNames, system: UnitSystem): stri
       return `Turn the impeller at ${rpm(work.to)} instead of ${rpm(work.from)}, if its maker allows it`;
     case 'circuit':
       return `Have an electrician put the collector on a circuit of ${work.rating} A`;
+    case 'plug':
+      return work.to === 'wired'
+        ? 'Have an electrician wire the collector in without a plug'
+        : `Have an electrician fit a plug and receptacle for ${PLUGS[work.to].name}`;
     case 'blower':
       return `Replace the blower with one of ${names.blower(work.to)}`;
     case 'candidate':
@@ -158,6 +184,9 @@ export function eventKindOf(work: Work): EventKind {
     case 'long-radius elbows':
     case 'pairs of 45s':
     case 'wye':
+    case 'sweep the legs':
+    case 'straight at the inlet':
+    case 'narrower run':
     case 'wider run':
     case 'wider way':
     case 'wider mains':
@@ -176,6 +205,7 @@ export function eventKindOf(work: Work): EventKind {
     case 'faster':
       return 'blower changed';
     case 'impeller':
+    case 'smaller impeller':
       return 'impeller changed';
     case 'separator':
       return work.to === 'none' ? 'changed' : 'separator added';
@@ -183,8 +213,13 @@ export function eventKindOf(work: Work): EventKind {
     case 'enclosure':
     case 'swap':
     case 'other room':
+    case 'makeup air':
+    case 'way back':
+    case 'return filter':
     case 'circuit':
+    case 'plug':
     case 'bleed':
+    case 'no bleed':
     case 'own collector':
     case 'mend the gate':
     case 'tight gate':

@@ -1,11 +1,20 @@
+import { airAtSite } from '../../air/air-at-site';
+import { PLUG_IDS, type PlugId } from '../../catalogue/ids';
+import { scaleBlower } from '../../collector/blower';
 import {
   BLOWER_CLASS_IDS,
   BLOWER_CLASSES,
   type BlowerClassId,
   blowerOfClass,
 } from '../../collector/blower-classes';
-import { breakerAtLeast, CONDUCTOR_MARGIN, fullLoadCurrent } from '../../collector/motor';
-import { wiringCode } from '../../collector/plug';
+import {
+  breakerAtLeast,
+  CONDUCTOR_MARGIN,
+  fullLoadCurrent,
+  type WiringCode,
+} from '../../collector/motor';
+import { PLUGS, plugCarries, plugSuits, wiringCode } from '../../collector/plug';
+import { shaftPower } from '../../collector/shaft-power';
 import { swapIn } from '../../design/edit-candidates';
 import type { Candidate, Shop } from '../../design/schema';
 import { dropEstimatesOf, type Improvement, type Purchase } from '../improvement';
@@ -20,7 +29,7 @@ const FASTER = 1.08;
 /** A wheel that has grown by less than this, or is faster by less, is as it was. */
 const ALREADY = 1.04;
 
-/** A larger impeller, a faster one, a circuit that carries the motor, another blower, the candidates the shop has. */
+/** A larger or a smaller impeller, a faster one, a circuit that carries the motor, another blower, the candidates the shop has. */
 export const blowerImprovements = (shop: Shop): Improvement[] => [
   ...impellers(shop),
   ...speeds(shop),
@@ -29,25 +38,43 @@ export const blowerImprovements = (shop: Shop): Improvement[] => [
   ...candidates(shop),
 ];
 
-/** A larger impeller than the blower's curve was taken with, of a size that its housing may take. */
-function impellers({ collector: { blower } }: Shop): Improvement[] {
-  const from = blower.wheelDiameter;
-  const to = blower.measured.wheelDiameter * LARGER_WHEEL;
-  if (from > to / ALREADY) return [];
+/**
+ * A larger impeller than the blower's curve was taken with, of a size that its housing may take; and a smaller one, which
+ * asks less of a motor that is overloaded with everything open.
+ */
+function impellers(shop: Shop): Improvement[] {
+  const { wheelDiameter: from, measured } = shop.collector.blower;
+  const larger = measured.wheelDiameter * LARGER_WHEEL;
+  const smaller = from / LARGER_WHEEL;
   return [
-    {
-      id: 'impeller',
-      work: { kind: 'impeller', from, to },
-      change: (shop) => {
-        shop.collector.blower.wheelDiameter = to;
-        dropEstimatesOf(shop, 'blower');
-      },
-      buys: [{ item: 'impeller', quantity: 1, diameter: null }],
-      price: null,
-      hours: HOURS.impeller,
-      changes: ['blower'],
-    },
+    ...(from > larger / ALREADY ? [] : [impeller('impeller', from, larger)]),
+    ...(mayBeOverloaded(shop) ? [impeller('smaller impeller', from, smaller)] : []),
   ];
+}
+
+const impeller = (
+  kind: 'impeller' | 'smaller impeller',
+  from: number,
+  to: number,
+): Improvement => ({
+  id: kind,
+  work: { kind, from, to },
+  change: (shop) => {
+    shop.collector.blower.wheelDiameter = to;
+    dropEstimatesOf(shop, 'blower');
+  },
+  buys: [{ item: 'impeller', quantity: 1, diameter: null }],
+  price: null,
+  hours: HOURS.impeller,
+  changes: ['blower'],
+});
+
+/** The blower asks more of its motor than its power at the end of its curve. */
+function mayBeOverloaded(shop: Shop): boolean {
+  const { curve, measured, speed, wheelDiameter, efficiency, motor } = shop.collector.blower;
+  const { density } = airAtSite(shop.shop.site);
+  const points = scaleBlower(curve, measured, { density, speed, wheelDiameter });
+  return shaftPower(points.at(-1)?.flow ?? 0, points, efficiency) > motor.power;
 }
 
 /** The same wheel turned faster, by a drive or a pulley; how fast is safe is its maker's to say. */
@@ -70,18 +97,29 @@ function speeds({ collector: { blower } }: Shop): Improvement[] {
   ];
 }
 
-/** A circuit for a motor whose full-load current is above its breaker. */
+/**
+ * A circuit for a motor that its circuit does not carry, with a plug that suits both; or where only the plug does not
+ * carry it, another one.
+ */
 function circuits({ collector: { blower }, shop: { units } }: Shop): Improvement[] {
-  const code = wiringCode(blower.plug, blower.motor, units);
-  const full = fullLoadCurrent(blower.motor, code).current;
-  if (full <= blower.breaker) return [];
-  const rating = breakerAtLeast(code === 'nec' ? full * CONDUCTOR_MARGIN : full);
+  const { plug, motor, breaker } = blower;
+  const code = wiringCode(plug, motor, units);
+  const full = fullLoadCurrent(motor, code).current;
+  const wanted = code === 'nec' ? full * CONDUCTOR_MARGIN : full;
+  const isPlugFit = plug === null || isFitPlug(plug, motor, full);
+  const fit = isPlugFit ? plug : fitPlug(code, motor, full);
+  const isWithin = fit !== null && (PLUGS[fit].rating ?? 0) <= breaker;
+  if (wanted <= breaker * ALIKE) {
+    if (isPlugFit) return [];
+    if (fit !== null && isWithin) return [plugTo(fit)];
+  }
+  const rating = breakerAtLeast(Math.max(wanted, fit === null ? 0 : (PLUGS[fit].rating ?? 0)));
   return [
     {
       id: 'circuit',
       work: { kind: 'circuit', rating },
       change: (shop) => {
-        shop.collector.blower.breaker = rating;
+        Object.assign(shop.collector.blower, { breaker: rating, plug: fit });
       },
       buys: [{ item: 'circuit', quantity: 1, diameter: null }],
       price: null,
@@ -90,6 +128,34 @@ function circuits({ collector: { blower }, shop: { units } }: Shop): Improvement
     },
   ];
 }
+
+/** Currents this near are the same. */
+const ALIKE = 1.001;
+
+const isFitPlug = (id: PlugId, motor: Shop['collector']['blower']['motor'], full: number) =>
+  plugSuits(id, motor) && full <= (plugCarries(id) ?? Number.POSITIVE_INFINITY) * ALIKE;
+
+/** The smallest plug of a code that suits a motor and carries it; wired in, where none does. */
+const fitPlug = (
+  code: WiringCode,
+  motor: Shop['collector']['blower']['motor'],
+  full: number,
+): PlugId =>
+  PLUG_IDS.filter((id) => PLUGS[id].code === code && isFitPlug(id, motor, full)).sort(
+    (a, b) => (PLUGS[a].rating ?? 0) - (PLUGS[b].rating ?? 0),
+  )[0] ?? 'wired';
+
+const plugTo = (to: PlugId): Improvement => ({
+  id: 'plug',
+  work: { kind: 'plug', to },
+  change: (shop) => {
+    shop.collector.blower.plug = to;
+  },
+  buys: [{ item: 'receptacle', quantity: 1, diameter: null }],
+  price: null,
+  hours: HOURS.circuit,
+  changes: ['circuit'],
+});
 
 function blowers({ collector: { blower }, shop: { units } }: Shop): Improvement[] {
   const free = Math.max(...blower.curve.map(({ flow }) => flow));

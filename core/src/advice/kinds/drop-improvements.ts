@@ -1,10 +1,12 @@
+import { circleArea } from '../../air/velocity-pressure';
+import { widestCarrying } from '../../analysis/findings/carrying-size';
 import { gatesOfDrop, gatesOfDrops } from '../../analysis/gate-sets';
 import { type DropAir, judgeDrop, judgeDrops, neededFlow } from '../../analysis/judge-drops';
 import { BLOWER_CLASSES, type BlowerClassId, blowerOfClass } from '../../collector/blower-classes';
 import { MEDIA } from '../../collector/filter';
 import { addDrop } from '../../design/edit-ducts';
 import { newShop } from '../../design/new-shop';
-import type { Shop } from '../../design/schema';
+import type { Run, Shop } from '../../design/schema';
 import type { Drop, DuctTree } from '../../design/topology';
 import { ENTRIES } from '../../fittings/hood';
 import { networksByGates } from '../../network/assemble/networks-by-gates';
@@ -13,6 +15,7 @@ import { solveCompiled, solveShop } from '../../network/solve-shop';
 import { toSI } from '../../quantity/units';
 import { removeBranch } from '../../routing/edit-route';
 import { type Improvement, type Purchase, portIn } from '../improvement';
+import { narrowed } from './duct-improvements';
 
 /** Work, h: estimates. */
 const HOURS = { flange: 0.5, ownCollector: 1.5, bleed: 0 };
@@ -26,13 +29,18 @@ const BESIDE = {
   hose: toSI(6, 'ft'),
 };
 
-/** What helps one drop by itself: a second gate, a flange, or a small collector beside its machine. */
+/**
+ * What helps one drop by itself: a second gate left open, or shut again, a narrower duct where chips settle, a flange,
+ * or a small collector beside its machine.
+ */
 export function dropImprovements(shop: Shop, tree: DuctTree): Improvement[] {
   const judged = judgeDrops(shop, tree, 'found', 'one').flatMap((air) =>
     air.kind === 'judged' ? [air] : [],
   );
   return [
     ...judged.flatMap((air) => bleeds(shop, tree, air)),
+    ...shutAgain(shop, tree),
+    ...narrower(tree, judged),
     ...tree.drops.flatMap((drop) => flange(drop)),
     ...judged.flatMap((air) => (air.flow < air.need ? ownCollector(shop, air.drop) : [])),
   ];
@@ -84,6 +92,40 @@ function bleeds(shop: Shop, tree: DuctTree, { drop, main }: DropAir): Improvemen
       changes: [`bleed ${drop.id}`],
     },
   ];
+}
+
+/** A second gate that a rule leaves open with a drop: without it the blower moves less, and its motor is asked for less. */
+const shutAgain = ({ shop: { rules } }: Shop, { drops }: DuctTree): Improvement[] =>
+  rules.bleeds
+    .filter(({ drop }) => drops.some(({ id }) => id === drop))
+    .map(({ drop, open }) => ({
+      id: `no bleed ${drop} ${open}`,
+      work: { kind: 'no bleed', drop, open },
+      change: (changed) => {
+        const { rules: own } = changed.shop;
+        own.bleeds = own.bleeds.filter((each) => each.drop !== drop || each.open !== open);
+      },
+      buys: [],
+      price: null,
+      hours: HOURS.bleed,
+      changes: [`bleed ${drop}`],
+    }));
+
+/** Where chips settle in a drop's own run or in a main behind it: the widest size that keeps them moving, if it is narrower. */
+function narrower(tree: DuctTree, judged: readonly DropAir[]): Improvement[] {
+  const made = new Map<string, Improvement>();
+  const add = (run: Run | undefined, flow: number, transport: number) => {
+    const to = run ? widestCarrying(run.pipe, flow, transport) : null;
+    if (!run || to === null || to >= run.diameter || made.has(run.id)) return;
+    made.set(run.id, narrowed(tree, run, to));
+  };
+  for (const { drop, flow, velocity, transport, main } of judged) {
+    if (transport !== null && velocity < transport) add(drop.path[0], flow, transport);
+    if (main?.transport == null || main.velocity >= main.transport) continue;
+    const run = tree.upstreamFirst.find(({ id }) => id === main.run);
+    add(run, main.velocity * circleArea(run?.diameter ?? 0), main.transport);
+  }
+  return [...made.values()];
 }
 
 /** A plain pipe end draws air from behind itself too; a flange around it keeps that away. */

@@ -3,12 +3,12 @@ import type { DuctTree } from '../../design/topology';
 import { PIPES } from '../../duct/pipes';
 import { isStraight } from '../../fittings/joins/joins';
 import { piecesOf } from '../../fittings/kinds/fitting-kinds';
-import type { Improvement, Purchase, Work } from '../improvement';
+import { type Improvement, type Purchase, runIn, type Work } from '../improvement';
 
 /** Work to hang pipe, h for each m, and for each fitting, wye, gate or port: estimates. */
 const HOURS = { perMetre: 0.15, perPiece: 0.3 };
 /** Sizes up that are tried: of a run by itself, and of many runs together. */
-const SIZES_UP = { alone: 1, together: 3 };
+const SIZES_UP = { alone: 2, together: 3 };
 const SAME = 1e-4;
 
 /** Wider ducts: one run, a drop's whole way with its port, all mains, everything. */
@@ -48,6 +48,26 @@ export function widerDucts(shop: Shop, tree: DuctTree): Improvement[] {
     ...together('wider mains', mains, []),
     ...together('wider ducts', tree.upstreamFirst, allDrops),
   ];
+}
+
+/** A run in which chips settle at a size that keeps them moving, with its hose. */
+export function narrowed(tree: DuctTree, run: Run, to: number): Improvement {
+  const { id, diameter: from } = run;
+  const isHoseWider = run.hose !== null && run.hose.diameter > to + SAME;
+  return {
+    id: `narrower run ${id}`,
+    work: { kind: 'narrower run', run: id, from, to },
+    change: (shop) => {
+      const own = runIn(shop, id);
+      if (!own) return;
+      own.diameter = to;
+      if (own.hose && isHoseWider) own.hose.diameter = to;
+    },
+    buys: [...piecesOfRun(run, tree, to), ...(isHoseWider ? hoseOf(run, to) : [])],
+    price: null,
+    hours: hoursOf(run) + (isHoseWider ? HOURS.perPiece : 0),
+    changes: [`size ${id}`, ...(isHoseWider ? [`hose ${id}`] : [])],
+  };
 }
 
 /** Runs at sizes chosen for all of them together, wider or narrower; null where all have them already. */
@@ -128,13 +148,7 @@ function widened(
     },
     buys: [
       ...narrow.flatMap((run) => piecesOfRun(run, tree, to)),
-      ...hoses.map(
-        ({ hose }): Purchase => ({
-          item: hose?.kind === 'smooth' ? 'smoothHose' : 'ribbedHose',
-          quantity: hose?.length ?? 0,
-          diameter: to,
-        }),
-      ),
+      ...hoses.flatMap((run) => hoseOf(run, to)),
       ...[...ports].map((): Purchase => ({ item: 'hood', quantity: 1, diameter: to })),
     ],
     price: null,
@@ -149,6 +163,18 @@ function widened(
     ],
   };
 }
+
+/** A run's hose at another diameter. */
+const hoseOf = ({ hose }: Run, diameter: number): Purchase[] =>
+  hose
+    ? [
+        {
+          item: hose.kind === 'smooth' ? 'smoothHose' : 'ribbedHose',
+          quantity: hose.length,
+          diameter,
+        },
+      ]
+    : [];
 
 /** What a run is made of at another diameter. */
 function piecesOfRun(run: Run, tree: DuctTree, diameter: number): Purchase[] {

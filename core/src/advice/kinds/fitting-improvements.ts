@@ -1,8 +1,11 @@
+import { LIMITS } from '../../analysis/findings/limits';
 import { setJoins } from '../../design/edit-ducts';
 import type { Run, Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
+import { CLEAR_DIAMETERS } from '../../fittings/close-elbows';
 import { elbowLoss } from '../../fittings/elbow';
 import { joinAngle } from '../../fittings/joins/joins';
+import { inletElbowOf } from '../../network/assemble/separator-segment';
 import { holdTyped, setBendStyle } from '../../routing/edit-route';
 import { type Improvement, runIn } from '../improvement';
 
@@ -19,11 +22,18 @@ const RIGHT = { least: (80 / 180) * Math.PI, most: (100 / 180) * Math.PI };
 const SPACER = 0.15;
 /** An elbow is tight where one of a long radius loses less than this share of what it does. */
 const TIGHT = 0.9;
+/** Each leg of a Y in place of a tee that is entered from both ends, rad. */
+const SWEPT = Math.PI / 4;
+/** Work, h for each fitting, and for each m of pipe: estimates. */
 const HOURS = 0.4;
+const HOURS_OF_PIPE = 0.5;
 
-/** Elbows of a long radius, or pairs of 45s, for tight ones, and wyes for tees. */
-export function fittingImprovements(_: Shop, tree: DuctTree): Improvement[] {
-  return tree.upstreamFirst.flatMap((run) => {
+/**
+ * Elbows of a long radius, or pairs of 45s, for tight ones; wyes for tees, also those entered from both ends; and straight
+ * duct ahead of the blower's inlet.
+ */
+export function fittingImprovements(shop: Shop, tree: DuctTree): Improvement[] {
+  const ofRuns = tree.upstreamFirst.flatMap((run) => {
     const tight = run.fittings.filter(isTight);
     const sharp = tight.filter(({ angle }) => angle > RIGHT.least && angle < RIGHT.most);
     const angle = joinAngle(run.joins);
@@ -31,8 +41,68 @@ export function fittingImprovements(_: Shop, tree: DuctTree): Improvement[] {
       ...(tight.length > 0 ? [longRadius(run, tight)] : []),
       ...(sharp.length > 0 ? [pairs(run, sharp)] : []),
       ...(run.joins.kind === 'branch' && angle !== null && angle > TEE ? [wye(run)] : []),
+      ...sweptLegs(run, tree),
     ];
   });
+  return [...straightAtInlet(shop, tree), ...ofRuns];
+}
+
+/** Of a tee entered from both ends, said once: a Y whose legs come in at 45°. */
+function sweptLegs({ id, to, joins, diameter }: Run, { into }: DuctTree): Improvement[] {
+  const [first] = into.get(to) ?? [];
+  if (joins.kind !== 'symmetric' || joins.angle < LIMITS.headOn.value || first?.id !== id)
+    return [];
+  return [
+    {
+      id: `sweep the legs ${id}`,
+      work: { kind: 'sweep the legs', run: id, angle: SWEPT },
+      change: (shop) => {
+        for (const leg of into.get(to) ?? []) holdTyped(shop, leg.id);
+        setJoins(shop, id, { kind: 'symmetric', angle: SWEPT });
+      },
+      buys: [
+        { item: 'wye', quantity: 1, diameter },
+        { item: 'elbow', quantity: 2, diameter },
+      ],
+      price: null,
+      hours: 3 * HOURS,
+      changes: (into.get(to) ?? []).map((leg) => `joins ${leg.id}`),
+    },
+  ];
+}
+
+/** Five diameters of straight duct between the last elbow and the inlet of a blower that it disturbs. */
+function straightAtInlet(shop: Shop, tree: DuctTree): Improvement[] {
+  const elbow = inletElbowOf(shop, tree);
+  const { inletDiameter } = shop.collector.separator;
+  const to = CLEAR_DIAMETERS * inletDiameter;
+  if (!elbow || elbow.straight >= to) return [];
+  const more = to - elbow.straight;
+  const isStated = shop.collector.blower.inletElbow !== null;
+  const [last] = tree.into.get(tree.inlet.id) ?? [];
+  return [
+    {
+      id: 'straight at the inlet',
+      work: { kind: 'straight at the inlet', from: elbow.straight, to },
+      change: (changed) => {
+        const { inletElbow } = changed.collector.blower;
+        if (inletElbow) {
+          inletElbow.straight = to;
+          return;
+        }
+        if (last) holdTyped(changed, last.id);
+        const run = last && runIn(changed, last.id);
+        const own = run?.fittings.at(-1);
+        if (!run || own?.kind !== 'elbow') return;
+        own.after = to;
+        run.length = (run.length ?? 0) + more;
+      },
+      buys: [{ item: 'pipe', quantity: more, diameter: inletDiameter }],
+      price: null,
+      hours: HOURS + HOURS_OF_PIPE * more,
+      changes: ['inlet', ...(isStated || !last ? [] : [`elbows ${last.id}`])],
+    },
+  ];
 }
 
 const isTight = (fitting: Run['fittings'][number]): fitting is Elbow =>

@@ -285,6 +285,7 @@ describe('a finding about the collector', () => {
       lossCoefficient: 0,
       end: 'cap',
       heating,
+      makeUp: null,
     });
     for (const heating of [null, { outdoors: 263, hours: 100 }]) {
       const { found, air, load } = said('air leaves the building', withExhaust(out(heating)));

@@ -159,12 +159,13 @@ function filterFindings(shop: Shop, solution: ShopSolution, load: CollectorLoad)
   }
   if (outdoors) {
     const { opening, heat } = outdoors;
+    const isKnown = room !== null;
     found.push({
       kind: 'air leaves the building',
-      severity: 'caution',
+      severity: isKnown ? 'note' : 'caution',
       where: at('exhaust'),
       numbers: { flow: blower.flow, opening, heat },
-      remedy: { kind: 'let air in' },
+      remedy: isKnown ? null : { kind: 'let air in' },
     });
   }
   return found;

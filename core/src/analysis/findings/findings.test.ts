@@ -216,6 +216,7 @@ describe('findings about the collector', () => {
         lossCoefficient: 0,
         end: 'cap',
         heating: { outdoors: toSI(20, 'f'), hours: 100 },
+        makeUp: null,
       };
     });
     const { numbers } = find(shop, 'air leaves the building') ?? {};

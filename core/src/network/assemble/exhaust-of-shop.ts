@@ -11,7 +11,7 @@ import type { Setting } from './setting';
 
 /**
  * What lies behind the blower, by the way its air goes: through a filter; outdoors by a duct and its
- * end; into another room and back by an opening; or out of an enclosure by a return filter. Dust
+ * end, and back by an opening where one is known; into another room and back by an opening; or out of an enclosure by a return filter. Dust
  * loads the first filter the air meets; an enclosure's return filter, if that is its only one.
  */
 export function exhaustOfShop(
@@ -46,12 +46,14 @@ export function exhaustOfShop(
     case 'filter':
       return { ...plain, linear: through(exhaust.filter) };
     case 'outdoors': {
-      const { diameter, length, pipe, lossCoefficient, end } = exhaust;
+      const { diameter, length, pipe, lossCoefficient, end, makeUp } = exhaust;
       const coefficient = lossCoefficient * factors.fittings + DUCT_ENDS[end].loss + EXIT_LOSS;
       const friction = lossMethod(shop.shop.rules.friction).pipe(pipe, length, factors.friction);
+      const inDuct = (coefficient * density) / (2 * circleArea(diameter) ** 2);
+      const back = makeUp === null ? 0 : openingResistance(makeUp, density);
       return {
         ...plain,
-        quadratic: inSeparator + (coefficient * density) / (2 * circleArea(diameter) ** 2),
+        quadratic: inSeparator + inDuct + back,
         duct: length > 0 ? { diameter, friction } : null,
       };
     }

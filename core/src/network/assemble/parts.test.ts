@@ -185,6 +185,7 @@ describe('ways out of the blower', () => {
       pipe: 'galvanised',
       lossCoefficient: 0.5,
       heating: null,
+      makeUp: null,
     } as const;
     const short = outlet({ ...duct, length: 0, end: 'cap' });
     const vp = (short.density * (short.flow / circleArea(0.15)) ** 2) / 2;

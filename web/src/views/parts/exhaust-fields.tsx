@@ -37,6 +37,7 @@ function startOf(kind: Kind, filter: Media, system: UnitSystem): Exhaust {
         lossCoefficient: 0.5,
         end: 'cap',
         heating: null,
+        makeUp: null,
       };
     case 'room':
       return { kind, filter, opening: isUs ? toSI(2, 'ft2') : 0.2 };

@@ -87,6 +87,25 @@ export function OutdoorsFields({ outdoors, change }: Props) {
         />
       </Line>
       <FieldLine
+        label="Makeup air opening"
+        value={outdoors.makeUp}
+        kind="area"
+        min={0}
+        isMinExcluded
+        max={100}
+        placeholder="not known"
+        onChange={(area) =>
+          change('makeup air opening', (own) => {
+            own.makeUp = area;
+          })
+        }
+        onClear={() =>
+          change('makeup air opening', (own) => {
+            own.makeUp = null;
+          })
+        }
+      />
+      <FieldLine
         label="Outdoor temperature"
         of="heating season"
         value={heating?.outdoors ?? null}
