@@ -29,8 +29,8 @@ const FIRST_SOLVED = 15;
 const PROGRESS_EVERY = 25;
 /**
  * Everything that could be done to a shop, by what it is worth: solved exactly in every combination of gates, or where
- * that would take too long, what leads by how it does for the three drops that are furthest short. Null where the shop
- * has no answer.
+ * that would take too long, what leads by how it does for a few drops: those furthest short, and some whose chips
+ * settle. Null where the shop has no answer.
  */
 export function rankImprovements(
   shop: Shop,
@@ -68,25 +68,29 @@ export function withJudged(shop: Shop, ranking: Ranking, improvement: Improvemen
   return { ...ranking, solved, ranked };
 }
 
-/** Drops that stand for a large shop. */
+/** Drops that stand for a large shop: as many that are furthest short, and as many whose chips settle. */
 const STANDING = 3;
 
-/** What leads for the drops that are furthest short, each by itself. */
+/** What leads for the drops that are furthest short and some whose chips settle, each by itself. */
 function screened(
   shop: Shop,
   tree: DuctTree,
   now: Evaluation,
   all: readonly Improvement[],
 ): Improvement[] {
-  const short = now.drops
-    .toSorted((a, b) => a.flow / a.need - b.flow / b.need)
-    .slice(0, STANDING)
-    .map(({ drop }) => drop);
+  const byNeed = now.drops.toSorted((a, b) => a.flow / a.need - b.flow / b.need);
+  const slow = byNeed.filter(({ isSlow }) => isSlow);
+  const standing = new Set(
+    [...byNeed.slice(0, STANDING), ...slow.slice(0, STANDING)].map(({ drop }) => drop),
+  );
   const few = (of: Shop): Shop => ({
     ...of,
     shop: {
       ...of.shop,
-      rules: { ...of.shop.rules, gates: { kind: 'chosen', sets: short.map((drop) => [drop]) } },
+      rules: {
+        ...of.shop.rules,
+        gates: { kind: 'chosen', sets: [...standing].map((drop) => [drop]) },
+      },
     },
   });
   const before = evaluateTree(few(shop), tree);

@@ -85,6 +85,16 @@ describe('a report', () => {
     expect(next?.gain).toBeGreaterThan(0.1);
   });
 
+  it('names readings of different places to take next', () => {
+    const made = reportLeaks(shop, tree, logged({ kind: 'opening', run: 'main' }, 0.003), meters);
+    const means = { air: 'vane', pressure: 'gauge', mayOpenDucts: true };
+    const places = reportNext(made, tree, means, 4).map(({ candidate }) =>
+      JSON.stringify(candidate.measurand),
+    );
+    expect(places).toHaveLength(4);
+    expect(new Set(places).size).toBe(4);
+  });
+
   it('sets aside a reading of a drop that is gone and one far from another, and uses the rest', () => {
     const [first, ...rest] = logged(opening, 4e-3);
     if (!first) throw new Error('no reading');

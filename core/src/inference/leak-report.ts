@@ -129,13 +129,21 @@ export function reportLeaks(
   };
 }
 
-/** The readings worth taking next, of those that certain means allow. */
-export const reportNext = (
+/** The readings worth taking next, of those that certain means allow: of each place the one that tells most. */
+export function reportNext(
   { weighed, observations }: MadeReport,
   tree: DuctTree,
   means: Means,
   most: number,
-): NextReading[] => nextReadings(weighed, observations, candidatesOf(tree, means), most);
+): NextReading[] {
+  const candidates = candidatesOf(tree, means);
+  const ofPlaces = new Map<string, NextReading>();
+  for (const next of nextReadings(weighed, observations, candidates, candidates.length)) {
+    const place = JSON.stringify(next.candidate.measurand);
+    if (!ofPlaces.has(place)) ofPlaces.set(place, next);
+  }
+  return [...ofPlaces.values()].slice(0, most);
+}
 
 function reported(suspect: Suspect, { base }: Weighed, tree: DuctTree): ReportedSuspect {
   const { fault, amount, low, high } = suspect;
