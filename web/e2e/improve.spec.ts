@@ -286,3 +286,41 @@ test('a machine gets a small collector of its own, and no duct is missed there',
   await expect(page.getByRole('row', { name: /^Planer/ })).toHaveCount(0);
   await expect(page.getByRole('row', { name: /^Drum sander/ }).first()).toBeVisible();
 });
+
+test('what a finding says to do stands in Improve, is put into the design, and outlives a reload', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  await page.getByRole('button', { name: /^Filter/ }).click();
+  await page.getByLabel('Exhaust').selectOption({ label: 'outdoors through a duct' });
+  await expect(page.getByText(/Provide makeup air\. A tight building/)).toBeVisible();
+  await saved(page);
+  await page.goto('/shop/heron-slip/improve');
+  // What is not safe comes first.
+  const first = next(page).getByRole('listitem').first();
+  await expect(first).toContainText('that lets air back into the building', { timeout: 45_000 });
+  await expect(first).toContainText('keeps the shop from being drawn down');
+  await expect(first).toContainText('carbon monoxide alarm');
+  await first.getByRole('button', { name: /^Put it into the design/ }).click();
+  await expect(first).not.toContainText('that lets air back into the building');
+  await saved(page);
+  await page.goto('/shop/heron-slip/air');
+  await page.reload();
+  const field = page.getByLabel('Makeup air opening');
+  await expect(field).toBeVisible();
+  const area = await field.inputValue();
+  expect(Number(area)).toBeGreaterThan(1);
+  await expect(page.getByText('The exhaust air leaves the building.')).toBeVisible();
+  await expect(page.getByText(/Provide makeup air\. A tight building/)).toHaveCount(0);
+
+  // No opening at all is none to type; what it was stays. A small one draws the building down.
+  await field.fill('0');
+  await expect(field).toHaveAttribute('aria-invalid', 'true');
+  await field.fill('0.1');
+  await expect(
+    page.getByText('The shop is at lower pressure than the place its air goes to.'),
+  ).toBeVisible();
+  await field.fill('');
+  await expect(page.getByText(/Provide makeup air\. A tight building/)).toBeVisible();
+});

@@ -6,7 +6,7 @@ import {
   untapedShop,
 } from '../../../core/reference/advice-shops';
 import { treeOf } from '../../../core/reference/plain-readings';
-import { cautionOf, eventKindOf, workName } from './improvement-words';
+import { cautionOf, eventKindOf, safetyText, workName } from './improvement-words';
 
 const names = {
   run: (id: string) => `run ${id}`,
@@ -41,6 +41,15 @@ describe('what is to be done', () => {
       }
       for (const work of works) expect(eventKindOf(work)).toBeTruthy();
     }
+  });
+
+  it('says what becomes safe by it, and what would not stay so', () => {
+    const safe = { isDrawnDown: false, isOverCircuit: false, isOverloaded: false };
+    expect(safetyText(safe, safe)).toBe('');
+    expect(safetyText({ ...safe, isOverCircuit: true }, safe)).toBe(
+      'Circuit and plug then carry the motor. ',
+    );
+    expect(safetyText(safe, { ...safe, isDrawnDown: true })).toMatch(/^But then the shop/);
   });
 
   it('says what to mind wherever air leaves the room, or current flows', () => {

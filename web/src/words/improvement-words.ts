@@ -243,6 +243,31 @@ export const finesText = (before: Fines, after: Fines): string =>
     ? ''
     : `Of the finest dust, ${comesBack(after)} then comes back into the room, now ${comesBack(before)}. `;
 
+type Safety = Pick<Evaluation, 'isDrawnDown' | 'isOverCircuit' | 'isOverloaded'>;
+
+/** What becomes safe by it, or does not stay so, in sentences; empty: nothing changes. */
+export function safetyText(before: Safety, after: Safety): string {
+  const changed = (is: keyof Safety, better: string, worse: string) =>
+    before[is] === after[is] ? '' : before[is] ? better : worse;
+  return [
+    changed(
+      'isDrawnDown',
+      'The air then has a way back in that keeps the shop from being drawn down. ',
+      'But then the shop is drawn down further than a heater or stove bears. ',
+    ),
+    changed(
+      'isOverCircuit',
+      'Circuit and plug then carry the motor. ',
+      'But circuit or plug then do not carry the motor. ',
+    ),
+    changed(
+      'isOverloaded',
+      'The motor is then no longer overloaded. ',
+      'But the motor is then overloaded. ',
+    ),
+  ].join('');
+}
+
 type Fines = Pick<Evaluation, 'fines' | 'letBy'>;
 
 const comesBack = ({ fines, letBy }: Fines): string =>

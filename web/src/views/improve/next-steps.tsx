@@ -3,7 +3,7 @@
 import type { RankedImprovement, Ranking } from '@frank-gauge/core/advice';
 import { formatQuantity } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
-import { finesText, hoursText, needsText, workName } from '@/words/improvement-words';
+import { finesText, hoursText, needsText, safetyText, workName } from '@/words/improvement-words';
 import { percent } from '@/words/percent';
 import { bestSteps, WORTH_DOING } from './best-steps';
 import { MakeButtons } from './make-buttons';
@@ -63,10 +63,11 @@ function Step({ number, step }: { readonly number: number; readonly step: Ranked
             ? `${most.name} gains ${formatQuantity(most.after - most.before, 'flow', system)} (±\u00a0${formatQuantity(most.uncertainty, 'flow', system)})${others(gains.length - 1)}. `
             : ''}
           {worstText(before.worst, after.worst)} {metText(before.met, after.met)}
-          {!step.isShown && 'That is too little for a meter to show. '}
+          {!step.isShown && gains.length > 0 && 'That is too little for a meter to show. '}
           {settlesText(before.slow, after.slow)}
           {caughtText(before.caught, after.caught)}
           {finesText(before, after)}
+          {safetyText(before, after)}
           {before.unguarded > after.unguarded &&
             'The dust the blade throws up is then caught too. '}
         </p>

@@ -13,6 +13,7 @@ import {
   heatText,
   hoursText,
   needsText,
+  safetyText,
   workName,
 } from '@/words/improvement-words';
 import { MakeButtons } from './make-buttons';
@@ -224,6 +225,7 @@ function Detail({ each, name }: Pick<RowsProps, 'each' | 'name'>) {
         {Math.abs(after.floor - before.floor) > LEAST_FLOOR &&
           `Collectors take ${formatQuantity(after.floor, 'area', system)} of floor, now ${formatQuantity(before.floor, 'area', system)}. `}
         {finesText(before, after)}
+        {safetyText(before, after)}
         {needsText(each.needs)}
       </p>
       <MakeButtons toMake={{ ids: [each.id], works: [{ work, name }], cost, hours, gains }} />
