@@ -27,7 +27,7 @@ const WORDS: Record<
 
 const WAYS: Record<Collector['exhaust']['kind'], string> = {
   filter: 'Filter',
-  outdoors: 'Exhaustdoors',
+  outdoors: 'Outdoors',
   room: 'Other room',
   enclosure: 'Enclosure',
 };

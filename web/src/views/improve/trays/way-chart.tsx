@@ -51,10 +51,10 @@ export function WayChart({ stored: { trays }, compared }: Props) {
   const axis = { stroke: 'var(--quiet)', fontSize: 12, tickLine: false } as const;
   return (
     <figure aria-label="Static pressure along the way" className="relative mt-2">
-      <ResponsiveContainer width="100%" height={260}>
+      <ResponsiveContainer width="100%" height={310}>
         <LineChart data={rows} margin={{ top: 8, right: 44, bottom: 4, left: 0 }}>
           <CartesianGrid stroke="var(--rule)" vertical={false} />
-          <XAxis dataKey="name" {...axis} interval={0} height={36} />
+          <XAxis dataKey="name" {...axis} interval={0} angle={-35} textAnchor="end" height={84} />
           <YAxis width={52} {...axis} />
           <Tooltip
             isAnimationActive={false}
