@@ -8,7 +8,7 @@ export {
 } from '../src/advice/compare-designs';
 export type { DropOutcome, Evaluation } from '../src/advice/evaluate';
 export type { Broken } from '../src/advice/house-rules';
-export type { Work } from '../src/advice/improvement';
+export { costOf, type Work } from '../src/advice/improvement';
 export { improved, improvementsFor, improvementsOf } from '../src/advice/improvements-of';
 export type { DropGain, RankedImprovement } from '../src/advice/judge-improvement';
 export type { Need } from '../src/advice/needs';

@@ -18,3 +18,4 @@ export {
 } from '../src/spreadsheet/readings-of-table';
 export { type DropLine, writeDrops } from '../src/spreadsheet/write-drops';
 export { writeReadings } from '../src/spreadsheet/write-readings';
+export { writeTable } from '../src/spreadsheet/write-table';

@@ -181,6 +181,8 @@ for (const theme of ['light', 'dark'] as const) {
     'improve',
     'improve/report',
     'improve/trays',
+    'build',
+    'build/cuts',
     'shops',
     'sources',
     'practice',
@@ -245,6 +247,8 @@ for (const system of ['US', 'SI']) {
       ...LOG_BENCHES,
       'leaks',
       'improve',
+      'build',
+      'build/cuts',
     ]) {
       await page.goto(`/shop/heron-slip/${view}`);
       await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();

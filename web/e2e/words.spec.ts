@@ -19,6 +19,8 @@ const VIEWS = [
   'leaks',
   'improve',
   'improve/trays',
+  'build',
+  'build/cuts',
 ] as const;
 
 /** What opens details; menus open too, but hold no fields. */

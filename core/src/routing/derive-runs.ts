@@ -190,13 +190,48 @@ function endTurn(line: DuctLine, out: Point3 | null, bend: Meeting['bend']): Tur
   return { id: line.run.to, angle, bend: style, at, ...bendReach(angle, style, line.run.diameter) };
 }
 
+/** All turns of a line, with the one into what follows it, which is null where it makes none. */
+function allTurns(line: DuctLine, meeting: Meeting) {
+  const goesOn = !meeting.isJunction || meeting.through === line.run.id;
+  const end = goesOn ? endTurn(line, meeting.out, meeting.bend) : null;
+  return { end, turns: end ? [...turnsOf(line), end] : turnsOf(line) };
+}
+
+/**
+ * Straight duct of every drawn run between its elbows, m, in the order of the air: before the first, between them, the
+ * spacer of a pair, behind the last. Below 0 where two elbows lie over each other.
+ */
+export function straightsOf(shop: Shop): ReadonlyMap<string, readonly number[]> {
+  const lines = ductLines(shop);
+  const meetingAt = meetingsOf(shop, lines);
+  const straights = new Map<string, number[]>();
+  /** What an elbow at the end of a run takes of the one that follows. */
+  const taken = new Map<string, number>();
+  for (const [id, line] of lines.lines) {
+    if (!line.run.route?.isFollowed) continue;
+    const { end, turns } = allTurns(line, meetingAt(line.run.to));
+    const own: number[] = [];
+    let behind = 0;
+    for (const { at, reach, bend } of turns) {
+      own.push(at - reach - behind, ...(bend.pair === null ? [] : [bend.pair]));
+      behind = at + reach;
+    }
+    if (end) taken.set(line.run.to, end.reach);
+    else own.push(line.legs.reduce((sum, { length }) => sum + length, -behind));
+    straights.set(id, own);
+  }
+  for (const { id, from } of shop.ducts.runs) {
+    const own = straights.get(id);
+    if (own) own[0] = (own[0] ?? 0) - (taken.get(from) ?? 0);
+  }
+  return straights;
+}
+
 /** A drawn run with its length, elbows, joining angle and hose. */
 function derived(line: DuctLine, meetingAt: Meetings): Run {
   const { run, hose } = line;
   const meeting = meetingAt(run.to);
-  const goesOn = !meeting.isJunction || meeting.through === run.id;
-  const end = goesOn ? endTurn(line, meeting.out, meeting.bend) : null;
-  const turns = end ? [...turnsOf(line), end] : turnsOf(line);
+  const { turns } = allTurns(line, meeting);
   const whole = line.legs.reduce((sum, { length }) => sum + length, 0);
   const length = turns.reduce((sum, { shorter }) => sum - shorter, whole);
   const elbows = turns.flatMap((turn, i): Fitting[] => {

@@ -8,6 +8,7 @@ import { DOOR_DEPTH } from '../room/room-outline';
 import { STANDING_ROOM } from '../room/standing';
 import { airAndDuct } from './air-and-duct';
 import { assemblyAndNoise } from './assembly-and-noise';
+import { building } from './building';
 import { collector } from './collector';
 import { ductsOnTheFloor } from './ducts-on-the-floor';
 import { fittings } from './fittings';
@@ -87,5 +88,6 @@ export const coefficientGroups = (): CoefficientGroup[] => [
     ],
   },
   ...ductsOnTheFloor(),
+  ...building(),
   ...measuring(),
 ];

@@ -331,6 +331,42 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
       },
     ],
   },
+  {
+    path: 'build',
+    name: 'Parts',
+    purpose:
+      'Take a list to the store: every pipe, fitting, gate, hose and hanger that the ducts want, counted from the design.',
+    first: 'Tick off what you have; the total is what is left to buy.',
+    terms: [
+      {
+        term: 'Length of stock',
+        means:
+          'pipe as it is sold, from which the cut list cuts the pieces; the list counts whole lengths',
+      },
+      {
+        term: 'Wye',
+        means: 'named by its main, then its branch, then the angle between them',
+      },
+    ],
+  },
+  {
+    path: 'build/cuts',
+    name: 'Cut list',
+    purpose:
+      'Take a list to the saw: every straight piece between its fittings, cut from as few lengths of pipe as can be found.',
+    first:
+      'Measure one of each of your fittings first: what they take of a run is an estimate. Then cut, and tick off each piece.',
+    terms: [
+      {
+        term: 'Insertion depth',
+        means: 'how far pipe and fitting go into each other; a crimped end adds it to the piece',
+      },
+      {
+        term: 'Kerf',
+        means: 'what the saw takes of the length at every cut',
+      },
+    ],
+  },
 ];
 
 /** What the view at an address of a shop is about. */

@@ -16,6 +16,7 @@ export const STEPS = [
   { path: 'log', name: 'Log' },
   { path: 'leaks', name: 'Leaks' },
   { path: 'improve', name: 'Improve' },
+  { path: 'build', name: 'Build' },
 ] as const;
 
 /** What there is to do at the steps that have more than one bench. */
@@ -50,6 +51,13 @@ export const BENCHES = {
       { path: 'report', name: 'Report' },
     ],
   },
+  build: {
+    name: 'Build',
+    benches: [
+      { path: '', name: 'Parts' },
+      { path: 'cuts', name: 'Cut list' },
+    ],
+  },
 } as const;
 
 /** The order of work, with a mark where a step has something to say. */
@@ -78,6 +86,7 @@ export function Steps({ id }: { readonly id: string }) {
     log:
       readings === 0 ? { sign: '…', says: 'no readings yet' } : { sign: '✓', says: 'has readings' },
     improve: null,
+    build: null,
     leaks: readings === 0 ? { sign: '…', says: 'no readings yet' } : null,
   };
   return (
@@ -131,7 +140,7 @@ const StepLink = memo(function StepLink({ address, number, name, isHere, sign, s
       scroll={false}
       onClick={toTop}
       aria-current={isHere ? 'page' : undefined}
-      className="flex min-h-11 min-w-0 flex-1 items-center justify-center gap-1 px-1 font-medium font-name text-[15px] sm:gap-2 sm:px-3 sm:text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2"
+      className="flex min-h-11 min-w-0 flex-1 items-center justify-center gap-0.5 px-0.5 font-medium font-name text-[14px] sm:gap-2 sm:px-3 sm:text-[17px] hover:bg-selection aria-[current=page]:bg-ink aria-[current=page]:text-paper md:grid md:min-h-14 md:flex-none md:grid-cols-[auto_1fr] md:content-center md:gap-x-1.5 md:gap-y-0 md:px-2"
     >
       <span className="shrink-0 border-current font-figure text-[12px] max-sm:sr-only sm:grid sm:size-5 sm:place-items-center sm:rounded-full sm:border">
         {number}

@@ -1,0 +1,6 @@
+/** What the ducts are built from: parts counted, pipe cut from stock. */
+
+export { type CutGroup, type CutList, cutAt, cutList, tickOf } from '../src/build/cuts/cut-list';
+export type { CutPiece, Overlap } from '../src/build/cuts/cut-pieces';
+export type { Stick } from '../src/build/cuts/pack-stock';
+export { type Part, type PartLine, partsList } from '../src/build/parts-list';

@@ -1,0 +1,139 @@
+import { describe, expect, it } from 'vitest';
+import { treeOf } from '../../../reference/plain-readings';
+import { drawnShop, threeBranchShop } from '../../../reference/sample-shops';
+import type { Run, Shop } from '../../design/schema';
+import { toSI } from '../../quantity/units';
+import { straightsOf } from '../../routing/derive-runs';
+import { cutAt, cutList, tickOf } from './cut-list';
+import { cutPieces } from './cut-pieces';
+import { wyeBody } from './fitting-bodies';
+
+const piecesOf = (shop: Shop) => cutPieces(shop, treeOf(shop));
+
+/** What its elbows take of a drawn run's legs on both sides of each corner, by R·tan(θ/2), m. */
+const inElbows = ({ fittings, diameter }: Run) =>
+  fittings.reduce(
+    (sum, each) =>
+      each.kind === 'elbow'
+        ? sum + 2 * each.radiusRatio * diameter * Math.tan(each.angle / 2)
+        : sum,
+    0,
+  );
+
+describe('straight pieces', () => {
+  it('of drawn ducts are exactly what the elbows leave of their length', () => {
+    for (const drops of [3, 8, 14]) {
+      const shop = drawnShop(drops);
+      const tree = treeOf(shop);
+      const straights = straightsOf(shop);
+      expect(straights.size).toBe(tree.upstreamFirst.length);
+      const whole = tree.upstreamFirst.reduce((sum, run) => sum + (run.length ?? 0), 0);
+      const bends = tree.upstreamFirst.reduce((sum, run) => sum + inElbows(run), 0);
+      const all = [...straights.values()].flat().reduce((sum, each) => sum + each, 0);
+      expect(all + bends).toBeCloseTo(whole, 6);
+    }
+  });
+
+  it('are what is left between the fittings of a run that was typed, worked by hand', () => {
+    const shop = threeBranchShop();
+    const { into } = treeOf(shop);
+    const saw = shop.ducts.runs.find(({ id }) => id === 'saw');
+    if (!saw) throw new Error('no saw');
+    Object.assign(saw, { length: 3, fittings: [], hose: null, pipe: 'sewer' });
+    saw.joins = { kind: 'branch', angle: Math.PI / 4 };
+    const out = shop.ducts.runs.find(({ from }) => from === saw.to);
+    const through = (into.get(saw.to) ?? []).find(({ joins }) => joins.kind === 'straight');
+    const body = wyeBody(through?.diameter ?? out?.diameter ?? 0, saw.diameter, Math.PI / 4).branch;
+    const gate = saw.gate ? 0.1 : 0;
+    const own = piecesOf(shop).pieces.filter(({ run }) => run === 'saw');
+    expect(own).toHaveLength(1);
+    expect(own[0]?.length).toBeCloseTo(3 - body - gate, 9);
+    // Of snap-lock, the crimped end goes 1½ in. into the wye besides.
+    saw.pipe = 'snapLock';
+    const crimped = piecesOf(shop).pieces.find(({ run }) => run === 'saw');
+    expect(crimped?.length).toBeCloseTo(3 - body - gate + toSI(1.5, 'in'), 9);
+    // With two elbows nobody has drawn, it is one length to be divided.
+    saw.fittings = [
+      {
+        ...{ kind: 'elbow', id: 'e', style: 'fivePiece', angle: Math.PI / 2 },
+        ...{ radiusRatio: 1.5, count: 2, after: null },
+      },
+    ];
+    const divided = piecesOf(shop).pieces.find(({ run }) => run === 'saw');
+    expect(divided?.dividedBy).toBe(2);
+    expect((crimped?.length ?? 0) - (divided?.length ?? 0)).toBeCloseTo(
+      2 * (Math.PI / 2) * 1.5 * saw.diameter,
+      9,
+    );
+  });
+
+  it('that have no room between their fittings are named', () => {
+    const shop = threeBranchShop();
+    const saw = shop.ducts.runs.find(({ id }) => id === 'saw');
+    if (saw) Object.assign(saw, { length: 0.1, fittings: [] });
+    const { pieces, overlaps } = piecesOf(shop);
+    expect(pieces.some(({ run }) => run === 'saw')).toBe(false);
+    expect(overlaps.find(({ run }) => run === 'saw')?.by).toBeGreaterThan(0.05);
+  });
+
+  it('shorter than the collars that go into them are named', () => {
+    const shop = threeBranchShop();
+    const saw = shop.ducts.runs.find(({ id }) => id === 'saw');
+    if (!saw) throw new Error('no saw');
+    Object.assign(saw, { length: 3, fittings: [], hose: null, pipe: 'galvanised' });
+    const long = piecesOf(shop).pieces.find(({ run }) => run === 'saw');
+    expect(long?.isShort).toBe(false);
+    // A gap of 3 in., where two collars of 2 in. are to meet.
+    saw.length = 3 - (long?.length ?? 0) + toSI(3, 'in');
+    const short = piecesOf(shop).pieces.find(({ run }) => run === 'saw');
+    expect(short?.length).toBeCloseTo(toSI(3, 'in'), 9);
+    expect(short?.isShort).toBe(true);
+  });
+
+  it('are numbered from the collector out, each once', () => {
+    const { pieces } = piecesOf(drawnShop(6));
+    expect(pieces.map(({ number }) => number)).toEqual(pieces.map((_, i) => i + 1));
+    expect(new Set(pieces.map(({ key }) => key)).size).toBe(pieces.length);
+  });
+});
+
+describe('the cut list', () => {
+  it('cuts every piece, the long ones of whole lengths and a rest, with an overlap at each joint', () => {
+    const shop = drawnShop(10);
+    const { groups } = cutList(shop, treeOf(shop));
+    expect(groups.length).toBeGreaterThan(1);
+    for (const { pieces, sticks, stock, pipe, bound } of groups) {
+      expect(sticks.length).toBeGreaterThanOrEqual(bound);
+      for (const { key, length } of pieces) {
+        const cuts = sticks.flatMap((stick) =>
+          stick.cuts.filter((each) => each.key === key || each.key.startsWith(`${key} +`)),
+        );
+        const whole = cuts.reduce((sum, each) => sum + each.length, 0);
+        const overlaps = (cuts.length - 1) * (pipe === 'galvanised' ? 0.05 : 0);
+        expect(whole - overlaps).toBeCloseTo(length, 6);
+        for (const cut of cuts) expect(cut.length).toBeLessThanOrEqual(stock + 1e-9);
+      }
+    }
+  });
+
+  it('goes by the stock that is said to be on sale', () => {
+    const shop = drawnShop(6);
+    const usual = cutList(shop, treeOf(shop)).groups;
+    shop.build.stockLength = 1;
+    const short = cutList(shop, treeOf(shop)).groups;
+    expect(short.every(({ stock }) => stock === 1)).toBe(true);
+    const sticks = (groups: typeof usual) =>
+      groups.reduce((sum, each) => sum + each.sticks.length, 0);
+    expect(sticks(short)).toBeGreaterThan(2 * sticks(usual));
+  });
+
+  it('knows a ticked piece again, and at what length it was cut', () => {
+    const shop = drawnShop(3);
+    const [piece] = piecesOf(shop).pieces;
+    if (!piece) throw new Error('no piece');
+    expect(cutAt(piece, [])).toBeNull();
+    const ticks = [tickOf(piece)];
+    expect(cutAt(piece, ticks)).toBeCloseTo(piece.length, 3);
+    expect(cutAt({ key: `${piece.key}0` }, ticks)).toBeNull();
+  });
+});

@@ -1,0 +1,52 @@
+import type { PipeId } from '../../catalogue/ids';
+
+/**
+ * How a straight pipe meets a fitting: its crimped end goes into what follows; a fitting's collar goes into the pipe; or
+ * the pipe goes into the fitting's sockets.
+ */
+export type PipeJoint = 'crimp' | 'collar' | 'socket';
+
+/** By pipe: common practice, no source. */
+export const PIPE_JOINTS: Readonly<Record<PipeId, PipeJoint>> = {
+  galvanised: 'collar',
+  spiralMetric: 'collar',
+  snapLock: 'crimp',
+  aluminium: 'crimp',
+  average: 'crimp',
+  drain: 'socket',
+  sewer: 'socket',
+  schedule40: 'socket',
+  ventilation: 'socket',
+};
+
+/** Length of a crimp, m: 1½ in., common practice, no source. */
+export const CRIMP = 0.0381;
+/** Depth of a socket as a share of the pipe's inside diameter: 1¾ in. of 4, 2¾ in. of 6; an estimate, to be measured. */
+export const SOCKET_SHARE = 0.45;
+/** Collars of sheet-metal fittings go into the pipe by so much, m: 2 in., an estimate. */
+export const COLLAR = 0.05;
+
+/** How far pipe and fitting go into each other, m. */
+export function insertionDepth(pipe: PipeId, diameter: number): number {
+  switch (PIPE_JOINTS[pipe]) {
+    case 'crimp':
+      return CRIMP;
+    case 'collar':
+      return COLLAR;
+    case 'socket':
+      return SOCKET_SHARE * diameter;
+  }
+}
+
+/**
+ * What a straight pipe is longer than the gap between the fittings it joins, m. Into sockets it goes as far as where the
+ * fitting's bend begins, and over collars too; a crimped end goes into what follows besides.
+ */
+export const beyondGap = (pipe: PipeId, diameter: number): number =>
+  PIPE_JOINTS[pipe] === 'crimp' ? insertionDepth(pipe, diameter) : 0;
+
+/** Length pipe is usually sold in, m: 10 ft or 3 m, snap-lock 5 ft. Common practice, no source. */
+const USUAL_STOCK = 3.048;
+const STOCK: Partial<Record<PipeId, number>> = { snapLock: 1.524, spiralMetric: 3 };
+
+export const usualStock = (pipe: PipeId): number => STOCK[pipe] ?? USUAL_STOCK;

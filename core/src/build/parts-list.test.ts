@@ -1,0 +1,122 @@
+import { describe, expect, it } from 'vitest';
+import { treeOf } from '../../reference/plain-readings';
+import { threeBranchShop } from '../../reference/sample-shops';
+import { jointCount } from '../design/length';
+import type { Shop } from '../design/schema';
+import { toSI } from '../quantity/units';
+import { cutList } from './cuts/cut-list';
+import { type Part, type PartLine, partsList } from './parts-list';
+
+const SIX = toSI(6, 'in');
+const FOUR = toSI(4, 'in');
+
+/**
+ * A main of 6 in., 20 ft long, into a 6-in. inlet; the saw on a 4-in. branch at 45° with two 90° elbows, 6 ft of pipe and
+ * 3 ft of hose to a 4-in. port; the planer on a 6-in. run straight through, 10 ft, no hose, a 5-in. port; a gate each.
+ */
+function layout(): Shop {
+  const shop = threeBranchShop();
+  const runs = shop.ducts.runs.filter(({ id }) => id !== 'sander');
+  shop.machines = shop.machines.slice(0, 2);
+  shop.ducts.nodes = shop.ducts.nodes.filter(({ id, kind }) =>
+    kind.kind === 'port' ? runs.some(({ from }) => from === id) : true,
+  );
+  shop.ducts.runs = runs;
+  const [saw, planer] = ['saw', 'planer'].map((id) => runs.find((run) => run.id === id));
+  const main = runs.find(({ to }) => to === 'inlet');
+  if (!saw || !planer || !main) throw new Error('no runs');
+  shop.collector.separator.inletDiameter = SIX;
+  const plain = { pipe: 'snapLock', route: null, joints: null, fittings: [], hose: null } as const;
+  const gate = { opening: 1, open: true, closedGap: 0, end: 'upstream' } as const;
+  Object.assign(main, plain, { diameter: SIX, length: toSI(20, 'ft'), gate: null });
+  Object.assign(planer, plain, { diameter: SIX, length: toSI(10, 'ft'), gate });
+  Object.assign(saw, plain, { diameter: FOUR, length: toSI(6, 'ft'), gate });
+  planer.joins = { kind: 'straight' };
+  saw.joins = { kind: 'branch', angle: Math.PI / 4 };
+  saw.hose = { kind: 'ribbed', length: toSI(3, 'ft'), diameter: FOUR, compression: 0 };
+  saw.fittings = [
+    {
+      ...{ kind: 'elbow', id: 'e', style: 'fivePiece', angle: Math.PI / 2 },
+      ...{ radiusRatio: 1.5, count: 2, after: null },
+    },
+  ];
+  const [first, second] = shop.machines.map(({ ports: [port] }) => port);
+  if (first) first.diameter = FOUR;
+  if (second) second.diameter = toSI(5, 'in');
+  return shop;
+}
+
+const of = (lines: readonly PartLine[], kind: Part['kind']) =>
+  lines.filter(({ part }) => part.kind === kind);
+const count = (lines: readonly PartLine[], kind: Part['kind']) =>
+  of(lines, kind).reduce((sum, { quantity }) => sum + quantity, 0);
+
+describe('the parts of a small layout, counted by hand', () => {
+  const shop = layout();
+  const tree = treeOf(shop);
+  const lines = partsList(shop, tree);
+
+  it('are two elbows, one wye, one reducer, two gates, a hose with two clamps', () => {
+    expect(of(lines, 'elbow').map(({ part, quantity }) => [part, quantity])).toEqual([
+      [{ kind: 'elbow', pipe: 'snapLock', diameter: FOUR, angle: Math.PI / 2 }, 2],
+    ]);
+    expect(of(lines, 'wye').map(({ part, quantity }) => [part, quantity])).toEqual([
+      [
+        {
+          kind: 'wye',
+          pipe: 'snapLock',
+          main: SIX,
+          diameter: FOUR,
+          angle: expect.closeTo(Math.PI / 4, 9),
+        },
+        1,
+      ],
+    ]);
+    // Only the planer's port is of another size than its duct.
+    expect(of(lines, 'reducer').map(({ part }) => part)).toEqual([
+      { kind: 'reducer', from: SIX, to: toSI(5, 'in') },
+    ]);
+    expect(count(lines, 'gate')).toBe(2);
+    expect(count(lines, 'hose')).toBeCloseTo(toSI(3, 'ft') + 0.1, 9);
+    expect(count(lines, 'clamp')).toBe(2);
+  });
+
+  it('are as many 5-ft lengths as the cut list has, and no fewer than the pipe is long', () => {
+    const { groups } = cutList(shop, tree);
+    expect(count(lines, 'pipe')).toBe(groups.reduce((sum, { sticks }) => sum + sticks.length, 0));
+    const metres = groups
+      .flatMap(({ pieces }) => pieces)
+      .reduce((sum, { length }) => sum + length, 0);
+    expect(count(lines, 'pipe') * toSI(5, 'ft')).toBeGreaterThan(metres);
+    // The main: 20 ft − 2 in. of the wye + 1½ in. of crimp is 19.96 ft: four whole lengths, which overlap by 1½ in., and
+    // 0.46 ft. The planer's: 10 ft − 4 in. of gate − 7.8 in. of the wye + 1½ in. is 9.14 ft: one, and 4.27 ft. Both
+    // rests come from a sixth length.
+    const wide = of(lines, 'pipe').find(
+      ({ part }) => part.kind === 'pipe' && part.diameter === SIX,
+    );
+    expect(wide?.quantity).toBe(6);
+  });
+
+  it('are three screws and a turn of tape with a lap for each joint', () => {
+    const joints = tree.upstreamFirst.map((run) => [run.diameter, jointCount(run, tree)] as const);
+    const all = joints.reduce((sum, [, each]) => sum + each, 0);
+    expect(count(lines, 'screw')).toBe(3 * all);
+    const around = joints.reduce((sum, [diameter, each]) => sum + Math.PI * diameter * each, 0);
+    expect(count(lines, 'tape')).toBeCloseTo(1.1 * around, 9);
+  });
+
+  it('are a hanger every 10 ft or less, and one at the branch', () => {
+    // 20 ft: 3 and the branch's; 10 ft: 2; 6 ft: 1.
+    expect(count(lines, 'hanger')).toBe(3 + 1 + 2 + 1);
+  });
+
+  it('have names that stay when the plan changes, and prices by the book', () => {
+    const longer = layout();
+    const main = longer.ducts.runs.find(({ to }) => to === 'inlet');
+    if (main) main.length = toSI(40, 'ft');
+    const later = partsList(longer, treeOf(longer));
+    expect(later.map(({ key }) => key)).toEqual(lines.map(({ key }) => key));
+    const priced = lines.filter(({ bought }) => bought).map(({ part }) => part.kind);
+    expect(new Set(priced)).toEqual(new Set(['pipe', 'elbow', 'wye', 'gate', 'hose', 'tape']));
+  });
+});

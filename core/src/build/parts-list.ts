@@ -1,0 +1,190 @@
+import type { HoseId, PipeId } from '../catalogue/ids';
+import type { PriceId } from '../catalogue/price-ids';
+import { jointCount, runLength } from '../design/length';
+import type { Run, Shop } from '../design/schema';
+import type { DuctTree } from '../design/topology';
+import { joinAngle } from '../fittings/joins/joins';
+import { type CutList, cutList } from './cuts/cut-list';
+import { reducerBody } from './cuts/fitting-bodies';
+import { PIPE_JOINTS } from './cuts/pipe-joints';
+
+/** A part to be bought; diameters inside, in m, angles in rad. */
+export type Part =
+  | {
+      readonly kind: 'pipe';
+      readonly pipe: PipeId;
+      readonly diameter: number;
+      readonly stock: number;
+    }
+  | {
+      readonly kind: 'elbow';
+      readonly pipe: PipeId;
+      readonly diameter: number;
+      readonly angle: number;
+    }
+  | {
+      readonly kind: 'wye' | 'Y';
+      readonly pipe: PipeId;
+      readonly main: number;
+      readonly diameter: number;
+      readonly angle: number;
+    }
+  | { readonly kind: 'reducer'; readonly from: number; readonly to: number }
+  | { readonly kind: 'gate' | 'clamp'; readonly diameter: number }
+  | { readonly kind: 'hose'; readonly hose: HoseId; readonly diameter: number }
+  | { readonly kind: 'hanger' | 'screw' | 'tape' };
+
+export interface PartLine {
+  /** The same for the same part, whatever number of it is wanted. */
+  readonly key: string;
+  readonly part: Part;
+  /** Pieces; of hose and tape m. */
+  readonly quantity: number;
+  /** What it is priced as; null: the price book has no line for it. */
+  readonly bought: {
+    readonly item: PriceId;
+    readonly quantity: number;
+    readonly diameter: number | null;
+  } | null;
+}
+
+/** Hangers along a duct, m: 8 to 10 ft, and one at each branch; common practice, no source. */
+export const HANGER_EVERY = 3;
+/** Screws for each joint of sheet metal: common practice, no source. */
+export const SCREWS = 3;
+/** How far a hose goes over what it is clamped to, at each end, m; an estimate. */
+export const HOSE_OVER = 0.05;
+/** Tape laps over itself by a tenth of the way around; an estimate. */
+export const TAPE_LAP = 1.1;
+/** Elbows are sold by angles of so many degrees: what is drawn is rounded to one of them. */
+const SOLD_BY = Math.PI / 12;
+
+/** As they stand on the list, the widest of each first. */
+const ORDER: readonly Part['kind'][] = [
+  ...(['pipe', 'elbow', 'wye', 'Y', 'reducer', 'gate', 'hose', 'clamp'] as const),
+  ...(['hanger', 'screw', 'tape'] as const),
+];
+const sizeOf = (part: Part): number =>
+  'main' in part ? part.main : 'from' in part ? part.from : 'diameter' in part ? part.diameter : 0;
+
+/** What the ducts of a shop are made of, counted. */
+export function partsList(
+  shop: Shop,
+  tree: DuctTree,
+  cuts: CutList = cutList(shop, tree),
+): PartLine[] {
+  const lines = new Map<string, PartLine>();
+  const add = (part: Part, quantity: number, bought: PartLine['bought'] = null) => {
+    const key = keyOfPart(part);
+    const known = lines.get(key);
+    lines.set(key, {
+      ...{ key, part },
+      quantity: (known?.quantity ?? 0) + quantity,
+      bought: bought && { ...bought, quantity: (known?.bought?.quantity ?? 0) + bought.quantity },
+    });
+  };
+  const piece = (item: PriceId, diameter: number, quantity = 1) => ({ item, quantity, diameter });
+  const reduce = (from: number, to: number) => {
+    if (reducerBody(from, to) > 0)
+      add({ kind: 'reducer', from: Math.max(from, to), to: Math.min(from, to) }, 1);
+  };
+  for (const { pipe, diameter, stock, sticks } of cuts.groups) {
+    const part = { kind: 'pipe', pipe, diameter, stock } as const;
+    add(part, sticks.length, piece('pipe', diameter, sticks.length * stock));
+  }
+  const ports = new Map(tree.drops.map(({ path: [own], port }) => [own?.id, port]));
+  for (const run of tree.upstreamFirst) {
+    const { pipe, diameter, hose } = run;
+    for (const [angle, count] of elbowsOf(run)) {
+      add({ kind: 'elbow', pipe, diameter, angle }, count, piece('elbow', diameter, count));
+    }
+    if (run.gate) add({ kind: 'gate', diameter }, 1, piece('gate', diameter));
+    if (hose) {
+      const length = hose.length + 2 * HOSE_OVER;
+      const item = hose.kind === 'smooth' ? 'smoothHose' : 'ribbedHose';
+      const part = { kind: 'hose', hose: hose.kind, diameter: hose.diameter } as const;
+      add(part, length, piece(item, hose.diameter, length));
+      add({ kind: 'clamp', diameter: hose.diameter }, 2);
+      reduce(hose.diameter, diameter);
+    }
+    const port = ports.get(run.id);
+    if (port) reduce(port.diameter, hose?.diameter ?? diameter);
+    const joints = jointCount(run, tree);
+    if (PIPE_JOINTS[pipe] !== 'socket') {
+      add({ kind: 'screw' }, SCREWS * joints);
+      const around = TAPE_LAP * Math.PI * diameter * joints;
+      add({ kind: 'tape' }, around, { item: 'tape', quantity: joints, diameter: null });
+    }
+    const begins = (tree.into.get(run.from) ?? []).length > 1 ? 1 : 0;
+    add({ kind: 'hanger' }, Math.ceil(runLength(run, tree) / HANGER_EVERY) + begins);
+  }
+  for (const [node, into] of tree.into) {
+    const out = tree.outOf.get(node)?.diameter ?? shop.collector.separator.inletDiameter;
+    const through = into.find(({ joins }) => joinAngle(joins) === null);
+    if (through) reduce(through.diameter, out);
+    if (into.length < 2) continue;
+    const [first] = into;
+    if (first?.joins.kind === 'symmetric') {
+      const { pipe, diameter, joins } = first;
+      add(
+        { kind: 'Y', pipe, main: out, diameter, angle: soldAngle(joins.angle) },
+        1,
+        piece('wye', out),
+      );
+      continue;
+    }
+    for (const { joins, pipe, diameter } of into) {
+      const angle = joinAngle(joins);
+      if (angle === null) continue;
+      const main = through?.diameter ?? out;
+      add({ kind: 'wye', pipe, main, diameter, angle: soldAngle(angle) }, 1, piece('wye', main));
+    }
+  }
+  return [...lines.values()].sort(
+    (a, b) =>
+      ORDER.indexOf(a.part.kind) - ORDER.indexOf(b.part.kind) ||
+      sizeOf(b.part) - sizeOf(a.part) ||
+      (a.key < b.key ? -1 : 1),
+  );
+}
+
+/** Elbows of a run by the angle they are sold at, with how many; a pair is two of half its turn. */
+function elbowsOf({ fittings }: Run): Map<number, number> {
+  const elbows = new Map<number, number>();
+  const add = (angle: number, count: number) => {
+    const sold = soldAngle(angle);
+    elbows.set(sold, (elbows.get(sold) ?? 0) + count);
+  };
+  for (const fitting of fittings) {
+    if (fitting.kind === 'elbow') add(fitting.angle, fitting.count);
+    else if (fitting.kind === 'pair') add(Math.PI / 4, 2 * fitting.count);
+  }
+  return elbows;
+}
+
+const soldAngle = (angle: number): number => Math.max(1, Math.round(angle / SOLD_BY)) * SOLD_BY;
+
+const mm = (length: number) => (length * 1000).toFixed(0);
+const degrees = (angle: number) => ((angle * 180) / Math.PI).toFixed(0);
+
+/** A part's own name, the same for the same part. */
+function keyOfPart(part: Part): string {
+  switch (part.kind) {
+    case 'pipe':
+      return `pipe ${part.pipe} ${mm(part.diameter)} ${mm(part.stock)}`;
+    case 'elbow':
+      return `elbow ${part.pipe} ${mm(part.diameter)} ${degrees(part.angle)}`;
+    case 'wye':
+    case 'Y':
+      return `${part.kind} ${part.pipe} ${mm(part.main)} ${mm(part.diameter)} ${degrees(part.angle)}`;
+    case 'reducer':
+      return `reducer ${mm(part.from)} ${mm(part.to)}`;
+    case 'gate':
+    case 'clamp':
+      return `${part.kind} ${mm(part.diameter)}`;
+    case 'hose':
+      return `hose ${part.hose} ${mm(part.diameter)}`;
+    default:
+      return part.kind;
+  }
+}

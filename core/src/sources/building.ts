@@ -1,0 +1,37 @@
+import { GATE_BODY, WYE_COLLAR } from '../build/cuts/fitting-bodies';
+import { COLLAR, CRIMP, SOCKET_SHARE } from '../build/cuts/pipe-joints';
+import { HANGER_EVERY, HOSE_OVER, SCREWS, TAPE_LAP } from '../build/parts-list';
+import { USUAL_KERF } from '../design/usual-build';
+import { type CoefficientGroup, plain } from '../quantity/coefficient';
+
+/** What parts are counted by, and what fittings take of the pipe between them. */
+export const building = (): CoefficientGroup[] => [
+  {
+    title: 'Parts and cuts',
+    about:
+      'how far pipe and fittings go into each other, what fittings take of a run, and what is counted for each joint; hold your own fittings against it before you cut',
+    source: 'common practice, no source; wyes by where the branch cuts the wall of the main',
+    coefficients: [
+      { name: 'Crimped end', value: CRIMP, kind: 'diameter', origin: 'practice' },
+      {
+        name: 'Collar that goes into the pipe',
+        value: COLLAR,
+        kind: 'diameter',
+        origin: 'estimate',
+      },
+      plain('Depth of a socket, of the inside diameter', SOCKET_SHARE, 'estimate'),
+      { name: 'Collar of a wye', value: WYE_COLLAR, kind: 'diameter', origin: 'estimate' },
+      { name: 'Blast gate, face to face', value: GATE_BODY, kind: 'diameter', origin: 'estimate' },
+      { name: 'Kerf of a cut', value: USUAL_KERF, kind: 'diameter', origin: 'estimate' },
+      { name: 'Hangers, every', value: HANGER_EVERY, kind: 'length', origin: 'practice' },
+      {
+        name: 'Hose over what it is clamped to',
+        value: HOSE_OVER,
+        kind: 'diameter',
+        origin: 'estimate',
+      },
+      plain('Screws for a joint', SCREWS, 'practice'),
+      plain('Tape, times the way around', TAPE_LAP, 'estimate'),
+    ],
+  },
+];

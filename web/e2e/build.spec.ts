@@ -1,0 +1,124 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, openDemo, saved, test } from './bench';
+
+const boxes = (page: Page) => page.getByRole('checkbox', { name: /^Cut: piece/ });
+
+async function openCuts(page: Page): Promise<void> {
+  await openDemo(page);
+  await page.getByRole('link', { name: /^7\s*Build/ }).click();
+  await page.getByRole('link', { name: 'Cut list' }).click();
+  await expect(boxes(page).first()).toBeVisible();
+}
+
+test('half of the cut list is ticked, the plan changes, and the list says what changed', async ({
+  page,
+}) => {
+  await openCuts(page);
+  const pieces = await boxes(page).count();
+  expect(pieces).toBeGreaterThan(6);
+  const ticked = Math.floor(pieces / 2);
+  for (let i = 0; i < ticked; i++) await boxes(page).nth(i).check();
+  await saved(page);
+  await expect(page.getByText('was cut at')).toHaveCount(0);
+
+  // A wider duct has longer elbows: what lies between them is shorter.
+  await page.getByRole('link', { name: /^3 Air/ }).click();
+  const inside = page.getByLabel('Inside diameter of Far end');
+  const was = await inside.inputValue();
+  await inside.fill('7');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await page.goto('/shop/heron-slip/build/cuts');
+  const stale = page.getByText(/▼ was cut at .*, before the plan changed/);
+  await expect(stale).not.toHaveCount(0);
+  const changed = await stale.count();
+  expect(changed).toBeLessThan(ticked);
+  await expect(page.getByRole('checkbox', { name: /^Cut: piece/, checked: true })).toHaveCount(
+    ticked - changed,
+  );
+
+  // What the plan was, it is again; every tick is there, after a reload too.
+  await page.getByRole('link', { name: /^3 Air/ }).click();
+  await inside.fill(was);
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await page.goto('/shop/heron-slip/build/cuts');
+  await page.reload();
+  await expect(page.getByRole('checkbox', { name: /^Cut: piece/, checked: true })).toHaveCount(
+    ticked,
+  );
+});
+
+test('pipe sold in other lengths is cut anew; a length nobody sells is refused', async ({
+  page,
+}) => {
+  await openCuts(page);
+  const stock = page.getByLabel('Pipe is sold in');
+  await stock.fill('5 ft');
+  await expect(
+    page.getByText(/lengths? of 5′; no way of cutting needs fewer/).first(),
+  ).toBeVisible();
+  await stock.fill('0');
+  await expect(stock).toHaveAttribute('aria-invalid', 'true');
+  await expect(page.getByText(/lengths? of 5′;/).first()).toBeVisible();
+  await stock.fill('');
+  await expect(page.getByText(/lengths? of 10′;/).first()).toBeVisible();
+});
+
+test('the cut list goes out as a table', async ({ page }) => {
+  await openCuts(page);
+  const pieces = await boxes(page).count();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
+  const lines = readFileSync(await download.path(), 'utf8')
+    .trim()
+    .split('\r\n');
+  expect(lines[0]).toBe('Piece,Run,Pipe,Inside diameter,Length,"Length, mm"');
+  expect(lines).toHaveLength(pieces + 1);
+});
+
+test('parts that are there are ticked off, what is left to buy costs less, and it is undone', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: /^7\s*Build/ }).click();
+  const says = page.getByRole('main').getByRole('status');
+  const left = async () =>
+    Number(
+      /about \$([\d,]+) by the price book/
+        .exec((await says.textContent()) ?? '')?.[1]
+        ?.replace(',', ''),
+    );
+  await expect(says).toContainText('to buy, about $');
+  const before = await left();
+  await page
+    .getByRole('checkbox', { name: /^Have it: Elbow/ })
+    .first()
+    .check();
+  await expect.poll(left).toBeLessThan(before);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('checkbox', { name: /^Have it: Elbow/ }).first()).toBeChecked();
+  await page.getByRole('button', { name: /^Undo/ }).first().click();
+  await expect.poll(left).toBe(before);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
+  const text = readFileSync(await download.path(), 'utf8');
+  expect(text).toContain('Blast gate');
+});
+
+test('a shop without ducts has nothing to build, and says what comes first', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New shop' }).click();
+  await page.getByLabel('Shop name').fill('Bare');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('link', { name: /^7\s*Build/ }).click();
+  await expect(page.getByText('there is nothing to build yet', { exact: false })).toBeVisible();
+  await page.getByRole('link', { name: 'Cut list' }).click();
+  await expect(page.getByText('First connect a machine under Air')).toBeVisible();
+});
