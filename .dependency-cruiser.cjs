@@ -54,7 +54,7 @@ const MAY_IMPORT = {
   file: ['document', 'catalogue', 'design', 'journal'],
   assembly: ['catalogue', 'quantity', 'collector', 'design'],
   noise: ['quantity'],
-  build: ['catalogue', 'quantity', 'duct', 'fittings', 'design', 'routing'],
+  build: ['catalogue', 'quantity', 'duct', 'fittings', 'design', 'room', 'routing'],
   room: ['catalogue', 'quantity', 'design', 'assembly'],
   routing: ['document', 'catalogue', 'quantity', 'duct', 'fittings', 'design', 'assembly', 'room'],
   network: [

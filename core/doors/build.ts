@@ -4,3 +4,9 @@ export { type CutGroup, type CutList, cutAt, cutList, tickOf } from '../src/buil
 export type { CutPiece, Overlap } from '../src/build/cuts/cut-pieces';
 export type { Stick } from '../src/build/cuts/pack-stock';
 export { type Part, type PartLine, partsList } from '../src/build/parts-list';
+export { templateSheets } from '../src/build/templates/template-sheets';
+export {
+  type PipeIntoDrum,
+  tangentialOffset,
+  wrapTemplates,
+} from '../src/build/templates/wrap-templates';

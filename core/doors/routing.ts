@@ -46,6 +46,7 @@ export { ELEVATIONS, elevationSheet, type Side } from '../src/routing/sheets/ele
 export { isometricSheet } from '../src/routing/sheets/isometric-sheet';
 export { planSheet } from '../src/routing/sheets/plan-sheet';
 export { type SheetItem, type SheetLayer, sheetExtent } from '../src/routing/sheets/sheet';
+export { sheetSvg } from '../src/routing/sheets/sheet-svg';
 export { collectorPipes, type Solid, solidsOf } from '../src/routing/sheets/solids';
 export { nearestFromAbove, nearestOn, type Point3 } from '../src/routing/space';
 export { placeInRun, runAtSpot } from '../src/routing/spot-on-ducts';

@@ -122,3 +122,35 @@ test('a shop without ducts has nothing to build, and says what comes first', asy
   await page.getByRole('link', { name: 'Cut list' }).click();
   await expect(page.getByText('First connect a machine under Air')).toBeVisible();
 });
+
+test('a template of a pipe into a drum is saved at true size; a pipe larger than its drum is named', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/build/templates');
+  await page.getByLabel('Pipe, outside diameter').fill('6.275');
+  await page.getByLabel('Drum, outside diameter').fill('22.5');
+  const [svg] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as SVG: Pipe' }).click(),
+  ]);
+  const text = readFileSync(await svg.path(), 'utf8');
+  const [, points = ''] = /<polygon points="([^"]+)"/.exec(text) ?? [];
+  const xs = points.split(' ').map((each) => Number(each.split(',')[0]));
+  // Once around 6.275 in.: π · 159.385 mm.
+  expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(Math.PI * 6.275 * 25.4, 1);
+  const [dxf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as DXF: Hole' }).click(),
+  ]);
+  expect(readFileSync(await dxf.path(), 'utf8')).toContain('CUT');
+
+  await page.getByLabel('Pipe, outside diameter').fill('24');
+  await expect(page.getByText('The pipe is larger than what it goes into.')).toBeVisible();
+  await expect(page.getByText('There is no template for these sizes.')).toBeVisible();
+  await page.getByLabel('Pipe, outside diameter').fill('6');
+  await page.getByLabel('Offset').fill('10');
+  await expect(page.getByText('the pipe passes beside the wall', { exact: false })).toBeVisible();
+  await page.getByLabel('Offset').fill('');
+  await expect(page.getByRole('img', { name: 'Pipe, to scale' })).toBeVisible();
+});

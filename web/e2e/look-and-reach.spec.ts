@@ -183,6 +183,7 @@ for (const theme of ['light', 'dark'] as const) {
     'improve/trays',
     'build',
     'build/cuts',
+    'build/templates',
     'shops',
     'sources',
     'practice',
@@ -249,6 +250,7 @@ for (const system of ['US', 'SI']) {
       'improve',
       'build',
       'build/cuts',
+      'build/templates',
     ]) {
       await page.goto(`/shop/heron-slip/${view}`);
       await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();

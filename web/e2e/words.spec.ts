@@ -21,6 +21,7 @@ const VIEWS = [
   'improve/trays',
   'build',
   'build/cuts',
+  'build/templates',
 ] as const;
 
 /** What opens details; menus open too, but hold no fields. */

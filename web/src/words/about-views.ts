@@ -367,6 +367,25 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
       },
     ],
   },
+  {
+    path: 'build/templates',
+    name: 'Templates',
+    purpose:
+      'Cut a pipe so that it fits a round drum or another pipe, and the hole it goes into: two templates at true size.',
+    first:
+      'Type outside diameters as a caliper or a tape around shows them. Print at 100 %, and check the ruler before you cut.',
+    terms: [
+      {
+        term: 'Offset',
+        means:
+          'between the axes of pipe and drum; tangential is as far out as the pipe’s wall runs along the drum’s',
+      },
+      {
+        term: 'Wrap-around template',
+        means: 'wound around the outside of pipe or drum, its edge is the line to cut along',
+      },
+    ],
+  },
 ];
 
 /** What the view at an address of a shop is about. */

@@ -17,6 +17,8 @@ export const SHEET_LAYERS = {
   gates: { name: 'GATES', color: 1 },
   sizes: { name: 'SIZES', color: 8 },
   names: { name: 'NAMES', color: 8 },
+  cuts: { name: 'CUT', color: 1 },
+  marks: { name: 'MARKS', color: 8 },
 } as const;
 
 export type SheetLayer = keyof typeof SHEET_LAYERS;

@@ -206,7 +206,9 @@ function PieceRow({ piece, run }: { readonly piece: CutPiece; readonly run: stri
           </span>
         )}
       </td>
-      <td className="text-right font-figure">{tapeLength(piece.length, system)}</td>
+      <td className="whitespace-nowrap text-right font-figure">
+        {tapeLength(piece.length, system)}
+      </td>
     </tr>
   );
 }

@@ -239,6 +239,8 @@ const LOOKS: Readonly<
   gates: { stroke: 'var(--ink)', width: 4, fill: 'none' },
   sizes: { stroke: 'none', width: 0, fill: 'var(--ink)' },
   names: { stroke: 'none', width: 0, fill: 'var(--quiet)' },
+  cuts: { stroke: 'var(--ink)', width: 1.25, fill: 'none' },
+  marks: { stroke: 'var(--quiet)', width: 1, fill: 'none', dash: '6 4' },
 };
 
 interface ShapeProps {

@@ -56,6 +56,7 @@ export const BENCHES = {
     benches: [
       { path: '', name: 'Parts' },
       { path: 'cuts', name: 'Cut list' },
+      { path: 'templates', name: 'Templates' },
     ],
   },
 } as const;
