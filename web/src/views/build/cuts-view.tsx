@@ -14,9 +14,9 @@ import { writeTable } from '@frank-gauge/core/spreadsheet';
 import { useDesign, useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { edit } from '@/storage/session';
-import { Button } from '@/ui/button';
 import { tapeLength } from '@/words/tape-length';
 import { FieldLine } from '../parts/line';
+import { ListHead } from './list-head';
 import { NothingToBuild } from './nothing-to-build';
 import { useCuts } from './use-cuts';
 
@@ -43,17 +43,7 @@ export function CutsView() {
   };
   return (
     <div className="relative px-4 pt-3 pb-6 md:h-full md:overflow-y-auto print:overflow-visible">
-      <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1 className="text-[18px]">Cut list</h1>
-        <span className="ml-auto flex gap-2 print:hidden">
-          <Button look="quiet" onClick={save}>
-            Save as CSV
-          </Button>
-          <Button look="quiet" onClick={() => window.print()}>
-            Print
-          </Button>
-        </span>
-      </div>
+      <ListHead title="Cut list" onSave={save} />
       <p className="max-w-prose text-[15px]">
         Wyes, gates and reducers are taken as long as they usually are: hold one of yours against
         the drawing, and dry-fit a run before you cut the next.

@@ -7,9 +7,9 @@ import { useMemo } from 'react';
 import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { edit } from '@/storage/session';
-import { Button } from '@/ui/button';
 import { moneyText } from '@/words/improvement-words';
 import { partName, partQuantity } from '@/words/parts-words';
+import { ListHead } from './list-head';
 import { NothingToBuild } from './nothing-to-build';
 import { useCuts } from './use-cuts';
 
@@ -49,22 +49,13 @@ function Parts({ lines }: { readonly lines: readonly PartLine[] }) {
   };
   return (
     <div className="relative px-4 pt-3 pb-6 md:h-full md:overflow-y-auto print:overflow-visible">
-      <div className="flex flex-wrap items-baseline gap-x-4">
-        <h1 className="text-[18px]">Parts</h1>
+      <ListHead title="Parts" onSave={save}>
         <p role="status" className="text-[17px]">
           {wanted.length === 0
             ? 'You have everything.'
             : `${wanted.length === 1 ? 'One line' : `${wanted.length} lines`} to buy, about ${moneyText(total, currency)} by the price book.`}
         </p>
-        <span className="ml-auto flex gap-2 print:hidden">
-          <Button look="quiet" onClick={save}>
-            Save as CSV
-          </Button>
-          <Button look="quiet" onClick={() => window.print()}>
-            Print
-          </Button>
-        </span>
-      </div>
+      </ListHead>
       <table aria-label="Parts" className="mt-2 w-full max-w-180 text-[15px]">
         <thead>
           <tr className="border-ink border-b text-left text-[14px] text-quiet">
