@@ -1,7 +1,6 @@
-import papaparse from 'papaparse';
 import { STYLES, type UnitSystem } from '../quantity/unit-system';
 import { fromSI, UNITS } from '../quantity/units';
-import { defused } from './formula';
+import { writeTable } from './write-table';
 
 /** A drop as a line of a table; SI. */
 export interface DropLine {
@@ -40,17 +39,15 @@ export function writeDrops(drops: readonly DropLine[], system: UnitSystem): stri
     `Hood static pressure (${symbol('pressure')})`,
     'Status',
   ];
-  const data = drops.map(({ name, need, air }) =>
-    [
-      name,
-      write(need, 'flow'),
-      write(air?.flow ?? null, 'flow'),
-      write(air?.uncertainty ?? null, 'flow'),
-      write(air?.velocity ?? null, 'velocity'),
-      write(air?.mainVelocity ?? null, 'velocity'),
-      write(air?.hoodSuction ?? null, 'pressure'),
-      air?.status ?? 'no answer',
-    ].map(defused),
-  );
-  return `${papaparse.unparse({ fields, data }, { newline: '\r\n' })}\r\n`;
+  const data = drops.map(({ name, need, air }) => [
+    name,
+    write(need, 'flow'),
+    write(air?.flow ?? null, 'flow'),
+    write(air?.uncertainty ?? null, 'flow'),
+    write(air?.velocity ?? null, 'velocity'),
+    write(air?.mainVelocity ?? null, 'velocity'),
+    write(air?.hoodSuction ?? null, 'pressure'),
+    air?.status ?? 'no answer',
+  ]);
+  return writeTable(fields, data);
 }

@@ -1,9 +1,10 @@
 import type { PipeId } from '../../catalogue/ids';
+import { pieceLength } from '../../design/length';
 import type { Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
 import { type CutPiece, cutPieces, type Overlap } from './cut-pieces';
 import { packStock, type Stick } from './pack-stock';
-import { insertionDepth, usualStock } from './pipe-joints';
+import { insertionDepth } from './pipe-joints';
 
 /** All pieces of one kind of pipe and one size, and the stock they are cut from. */
 export interface CutGroup {
@@ -39,7 +40,7 @@ export function cutList(shop: Shop, tree: DuctTree): CutList {
         const [first] = own;
         if (!first) return [];
         const { pipe, diameter } = first;
-        const stock = stockLength ?? usualStock(pipe);
+        const stock = stockLength ?? pieceLength({ pipe });
         const overlap = insertionDepth(pipe, diameter);
         const cuts = own.flatMap(({ key, length }) => inSections(key, length, stock, overlap));
         return [{ pipe, diameter, stock, pieces: own, ...packStock(cuts, stock, kerf) }];

@@ -44,9 +44,3 @@ export function insertionDepth(pipe: PipeId, diameter: number): number {
  */
 export const beyondGap = (pipe: PipeId, diameter: number): number =>
   PIPE_JOINTS[pipe] === 'crimp' ? insertionDepth(pipe, diameter) : 0;
-
-/** Length pipe is usually sold in, m: 10 ft or 3 m, snap-lock 5 ft. Common practice, no source. */
-const USUAL_STOCK = 3.048;
-const STOCK: Partial<Record<PipeId, number>> = { snapLock: 1.524, spiralMetric: 3 };
-
-export const usualStock = (pipe: PipeId): number => STOCK[pipe] ?? USUAL_STOCK;

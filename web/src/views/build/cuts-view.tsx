@@ -9,7 +9,7 @@ import {
   tickOf,
 } from '@frank-gauge/core/build';
 import { PIPES } from '@frank-gauge/core/catalogue';
-import { formatQuantity, formatShort } from '@frank-gauge/core/quantity';
+import { formatQuantity, formatShort, fromSI } from '@frank-gauge/core/quantity';
 import { writeTable } from '@frank-gauge/core/spreadsheet';
 import { useDesign, useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
@@ -35,7 +35,7 @@ export function CutsView() {
         PIPES[pipe].name,
         formatShort(diameter, 'diameter', system),
         tapeLength(piece.length, system),
-        (piece.length * 1000).toFixed(0),
+        fromSI(piece.length, 'mm').toFixed(0),
       ]),
     );
     const header = ['Piece', 'Run', 'Pipe', 'Inside diameter', 'Length', 'Length, mm'];

@@ -14,6 +14,7 @@ import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { FieldLine, Line } from '../parts/line';
+import { saveDxf } from '../parts/save-dxf';
 
 /** What it is as long as nobody has typed anything: a 6-in. pipe into a 55-gal drum, or a metric one. */
 const usual = (system: UnitSystem): Omit<PipeIntoDrum, 'offset'> => ({
@@ -124,10 +125,6 @@ interface TemplateProps {
 function Template({ name, file, items }: TemplateProps) {
   const { x0, y0, width, height } = sheetExtent(items) ?? { x0: 0, y0: 0, width: 1, height: 1 };
   const edge = 0.01;
-  const saveDxf = async () => {
-    const { sheetDxf } = await import('@frank-gauge/core/dxf');
-    saveFile(`${file}.dxf`, sheetDxf(items), 'image/vnd.dxf');
-  };
   return (
     <figure aria-label={`Template: ${name}`} className="pt-3">
       <figcaption className="flex flex-wrap items-baseline gap-2">
@@ -142,7 +139,11 @@ function Template({ name, file, items }: TemplateProps) {
         >
           Save as SVG
         </Button>
-        <Button look="quiet" aria-label={`Save as DXF: ${name}`} onClick={() => void saveDxf()}>
+        <Button
+          look="quiet"
+          aria-label={`Save as DXF: ${name}`}
+          onClick={() => void saveDxf(file, items)}
+        >
           Save as DXF
         </Button>
       </figcaption>

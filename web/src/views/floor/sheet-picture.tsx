@@ -26,11 +26,11 @@ import { useZoom } from '@/ui/use-zoom';
 import { WrittenLabel } from '@/ui/written-label';
 import { printDrawing } from '../parts/print-drawing';
 import { saveDrawing } from '../parts/save-drawing';
+import { saveDxf } from '../parts/save-dxf';
 import { chooseThing } from './choose-thing';
 import { type AirTone, STILL_AIR } from './ducts/air-tone';
 import { DuctHandles } from './ducts/duct-handles';
 import { useDucts } from './ducts/use-ducts';
-import { saveDxf } from './save-dxf';
 import { ZoomButtons } from './zoom-buttons';
 
 /** How the shop is looked at besides the plan. */
