@@ -1,16 +1,20 @@
-import { type CollectorLoad, collectorLoad, currentDrawn } from '../analysis/collector-load';
+import {
+  type AtBlower,
+  type CollectorLoad,
+  collectorLoad,
+  currentDrawn,
+} from '../analysis/collector-load';
 import { estimatedLevel } from '../analysis/collector-noise';
 import { dropSensitivities, TO_SIGMA, type UncertaintyKind } from '../analysis/flow-uncertainty';
 import { countGateSets, gateSets, gatesWith } from '../analysis/gate-sets';
 import { type DropAir, judgeDrop, neededFlow } from '../analysis/judge-drops';
-import { worstDrop } from '../analysis/worst-drop';
 import { standAssembly } from '../assembly/stand-assembly';
 import { heatLost, SAFE_DEPRESSION } from '../collector/air-outdoors';
 import type { Collector, Shop } from '../design/schema';
 import type { Drop, DuctTree } from '../design/topology';
 import { normalCdf } from '../inference/evidence';
 import { networksByGates } from '../network/assemble/networks-by-gates';
-import { type ShopSolution, solveCompiled } from '../network/solve-shop';
+import { solveCompiled } from '../network/solve-shop';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { unguardedSaws } from './kinds/guard-improvements';
 
@@ -83,12 +87,25 @@ export function evaluate(shop: Shop): Evaluation | null {
 export function evaluateTree(shop: Shop, tree: DuctTree): Evaluation | null {
   const worst = worstAirOf(shop, tree);
   if (worst.length === 0) return null;
-  const drops = worst.map((air) => outcomeOf(shop, air));
-  const first = worstDrop(worst);
+  return evaluationOf(
+    shop,
+    worst.map((air) => ({ ...outcomeOf(shop, air), solution: air.solution })),
+  );
+}
+
+/** What each drop gets, with what the collector sees of it, in the combination that is worst for it. */
+export interface SolvedOutcome extends DropOutcome {
+  readonly solution: AtBlower;
+}
+
+/** How a shop does, by what each of its drops gets; at least one of them. */
+export function evaluationOf(shop: Shop, solved: readonly SolvedOutcome[]): Evaluation | null {
+  const first = solved.toSorted((a, b) => a.flow / a.need - b.flow / b.need)[0];
   if (!first) return null;
   const { collector } = shop;
   const load = collectorLoad(shop, first.solution, 'found');
-  const current = Math.max(...worst.map(({ solution }) => currentDrawn(shop, solution)));
+  const current = Math.max(...solved.map(({ solution }) => currentDrawn(shop, solution)));
+  const drops = solved.map(({ solution: _, ...outcome }) => outcome);
   const { height, sizes, floor } = standAssembly(collector, shop.room.ceilingHeight);
   const { flow, rise } = first.solution.blower;
   return {
@@ -140,7 +157,7 @@ const SAME = 1e-3;
 /** Where nobody said how cold it is outdoors, and how long it runs while that matters: estimates, K and h in a season. */
 const USUAL_HEATING = { outdoors: 277, hours: 60 };
 
-function heatOutdoors({ collector: { exhaust }, shop }: Shop, { blower, network }: ShopSolution) {
+function heatOutdoors({ collector: { exhaust }, shop }: Shop, { blower, network }: AtBlower) {
   if (exhaust.kind !== 'outdoors') return 0;
   const { outdoors, hours } = exhaust.heating ?? USUAL_HEATING;
   const { temperature } = shop.site;
@@ -167,10 +184,17 @@ function keepWorst(worst: Map<string, DropAir>, { id }: Drop, air: DropAir): voi
   if (!before || air.flow < before.flow) worst.set(id, air);
 }
 
-function outcomeOf(shop: Shop, air: DropAir): DropOutcome {
-  const { drop, solution, flow } = air;
+/** What a drop gets, with what its airflow is unsure by. */
+export const outcomeOf = (shop: Shop, air: DropAir): DropOutcome =>
+  outcomeWith(air, dropSensitivities(shop, 'found', air.solution, air.drop)?.changes ?? NO_CHANGES);
+
+/** What a drop gets, by its air and by how far that may be off. */
+export function outcomeWith(
+  air: Pick<DropAir, 'drop' | 'flow' | 'velocity' | 'transport' | 'main'>,
+  changes: DropOutcome['changes'],
+): DropOutcome {
+  const { drop, flow } = air;
   const need = neededFlow(drop.port);
-  const changes = dropSensitivities(shop, 'found', solution, drop)?.changes ?? NO_CHANGES;
   const uncertainty = Math.hypot(...Object.values(changes));
   const isSlow =
     (air.transport !== null && air.velocity < air.transport) ||

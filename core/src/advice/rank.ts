@@ -1,6 +1,7 @@
 import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import { type Evaluation, evaluate, evaluateTree } from './evaluate';
+import { foreseeing } from './first-order';
 import { costOf, type Improvement } from './improvement';
 import { improved, improvementsOf } from './improvements-of';
 import { judgeImprovement, type LeftOut, type RankedImprovement } from './judge-improvement';
@@ -29,7 +30,7 @@ const FIRST_SOLVED = 15;
 const PROGRESS_EVERY = 25;
 /**
  * Everything that could be done to a shop, by what it is worth: solved exactly in every combination of gates, or where
- * that would take too long, what leads by how it does for a few drops: those furthest short, and some whose chips
+ * that would take too long, what leads to first order for a few drops: those furthest short, and some whose chips
  * settle. Null where the shop has no answer.
  */
 export function rankImprovements(
@@ -71,7 +72,10 @@ export function withJudged(shop: Shop, ranking: Ranking, improvement: Improvemen
 /** Drops that stand for a large shop: as many that are furthest short, and as many whose chips settle. */
 const STANDING = 3;
 
-/** What leads for the drops that are furthest short and some whose chips settle, each by itself. */
+/**
+ * What leads for the drops that are furthest short and some whose chips settle, each by itself: to first order by
+ * adjoint, or solved where a change makes other segments.
+ */
 function screened(
   shop: Shop,
   tree: DuctTree,
@@ -94,10 +98,16 @@ function screened(
     },
   });
   const before = evaluateTree(few(shop), tree);
-  if (!before) return [...all];
+  const foresee = foreseeing(
+    shop,
+    tree,
+    tree.drops.filter(({ id }) => standing.has(id)),
+  );
+  if (!before || !foresee) return [...all];
   return all
     .map((improvement) => {
-      const after = evaluate(few(improved(shop, [improvement])));
+      const changed = improved(shop, [improvement]);
+      const after = foresee(changed) ?? evaluate(few(changed));
       const { hours } = improvement;
       const cost = costOf(improvement, shop.advice);
       const points = after

@@ -22,6 +22,9 @@ import { factorsIn, type View } from '../network/assemble/setting';
 import type { ShopSolution } from '../network/solve-shop';
 import { dueLoading } from './due-loading';
 
+/** What of a solution the collector sees. */
+export type AtBlower = Pick<ShopSolution, 'blower' | 'network'>;
+
 /** How the collector stands at its operating point. SI. */
 export interface CollectorLoad {
   readonly shaftPower: number;
@@ -110,7 +113,7 @@ export interface OutdoorsLoad {
 export const filterOf = ({ exhaust }: Pick<Collector, 'exhaust'>): Media | null =>
   exhaust.kind === 'outdoors' ? null : exhaust.filter;
 
-export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): CollectorLoad {
+export function collectorLoad(shop: Shop, solution: AtBlower, view: View): CollectorLoad {
   const { blower: air, network } = solution;
   const { blower } = shop.collector;
   const power = shaftPower(air.flow, network.blower, blower.efficiency);
@@ -143,7 +146,7 @@ export function collectorLoad(shop: Shop, solution: ShopSolution, view: View): C
 }
 
 /** What the motor draws at the operating point, A, an estimate. */
-export function currentDrawn(shop: Shop, { blower: air, network }: ShopSolution): number {
+export function currentDrawn(shop: Shop, { blower: air, network }: AtBlower): number {
   const { blower } = shop.collector;
   const power = shaftPower(air.flow, network.blower, blower.efficiency);
   return motorCurrent(blower.motor, wiringCode(blower.plug, blower.motor, shop.shop.units), power);
@@ -168,7 +171,7 @@ function filterLoad(
   believed: { readonly loading: number; readonly factor: number },
   caught: number,
   { collector }: Shop,
-  solution: ShopSolution,
+  solution: AtBlower,
 ): FilterLoad {
   const flow = solution.blower.flow - solution.blower.outletLeak;
   const loading = workingLoading(filter, believed.loading);
@@ -188,7 +191,7 @@ function filterLoad(
 }
 
 /** A cyclone of known proportions catches by its cut size at this flow; others as believed. */
-function separatorLoad({ collector }: Shop, { blower, network }: ShopSolution): SeparatorLoad {
+function separatorLoad({ collector }: Shop, { blower, network }: AtBlower): SeparatorLoad {
   const { kind, proportions, caught } = collector.separator;
   if (kind === 'none') return { caught: 0, cutSize: null };
   if (kind !== 'cyclone' || !proportions || !(blower.flow > 0)) return { caught, cutSize: null };
@@ -196,7 +199,7 @@ function separatorLoad({ collector }: Shop, { blower, network }: ShopSolution): 
   return { caught: shareCaught(collector.dust, cut), cutSize: cut };
 }
 
-function outdoorsLoad(shop: Shop, { blower, network }: ShopSolution): OutdoorsLoad | null {
+function outdoorsLoad(shop: Shop, { blower, network }: AtBlower): OutdoorsLoad | null {
   const { exhaust } = shop.collector;
   if (exhaust.kind !== 'outdoors') return null;
   const { density } = network.air;
@@ -214,7 +217,7 @@ function outdoorsLoad(shop: Shop, { blower, network }: ShopSolution): OutdoorsLo
 export const wayBackOf = ({ exhaust }: Pick<Collector, 'exhaust'>): number | null =>
   exhaust.kind === 'room' ? exhaust.opening : exhaust.kind === 'outdoors' ? exhaust.makeUp : null;
 
-function roomLoad({ collector }: Shop, { blower, network }: ShopSolution): RoomLoad | null {
+function roomLoad({ collector }: Shop, { blower, network }: AtBlower): RoomLoad | null {
   const opening = wayBackOf(collector);
   if (opening === null) return null;
   const { density } = network.air;

@@ -24,7 +24,7 @@ const HALVINGS = 60;
  * @param factor on its resistance, as readings have it
  */
 export function dueLoading(
-  solution: ShopSolution,
+  solution: Pick<ShopSolution, 'blower' | 'network'>,
   filter: Media,
   loading: number,
   factor = 1,

@@ -1,5 +1,5 @@
 import { type CompiledNetwork, NO_LEG, OPEN } from './compiled-network';
-import { type Linearised, linearise, type NetworkState } from './solve-network';
+import { type Imbalance, type Linearised, linearise, type NetworkState } from './solve-network';
 
 /**
  * Derivatives of one quantity of a solved network by everything it depends on, from one backward pass: the
@@ -42,6 +42,18 @@ export interface Differentiated {
   readonly compiled: CompiledNetwork;
   readonly state: NetworkState;
   readonly adjointOf: (quantity: NetworkQuantity) => Adjoint;
+}
+
+/**
+ * By how much a quantity changes where the network is another with the same segments, to first order: what that
+ * network leaves out of balance in the state that was solved, weighed.
+ */
+export function changeOf({ onUp, onLeak, onDown, onBlower }: Adjoint, by: Imbalance): number {
+  let sum = onBlower * by.r5;
+  for (let s = 0; s < onUp.length; s++) {
+    sum += at(onUp, s) * at(by.r2, s) + at(onLeak, s) * at(by.r3, s) + at(onDown, s) * at(by.r4, s);
+  }
+  return sum;
 }
 
 /** What elimination carries at each segment, all of it independent of the residuals. */

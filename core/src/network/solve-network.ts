@@ -163,6 +163,20 @@ export function linearise(compiled: CompiledNetwork, at: NetworkState): Linearis
   };
 }
 
+/** By how much a network's equations (2) to (4) and the blower's are out of balance in some state, m³/s and Pa. */
+export interface Imbalance extends Pick<Residuals, 'r2' | 'r3' | 'r4' | 'r5'> {}
+
+/**
+ * What a network makes of the state of another one with the same segments: where that one was changed, its equations
+ * no longer hold. Written anew at the next call for a network of as many segments.
+ */
+export function imbalanceOf(compiled: CompiledNetwork, at: NetworkState): Imbalance {
+  const { unknowns, residuals } = workspaceFor(compiled.count);
+  startFrom(unknowns, at);
+  evaluate(compiled, unknowns, residuals, { imposed: null, momentum: 1 });
+  return residuals;
+}
+
 /** What is solved: a blower that moves so much whatever it takes, and how much junctions count. */
 interface Task {
   readonly imposed: number | null;
