@@ -224,7 +224,7 @@ module.exports = {
       to: {
         pathNot: [
           '^core/src/',
-          'node_modules/(zod|date-fns|papaparse|@types/papaparse|ml-matrix|dxf|@tarikjabiri/dxf)/',
+          'node_modules/(zod|date-fns|papaparse|@types/papaparse|ml-matrix|dxf|@tarikjabiri/dxf|pdf-lib)/',
         ],
       },
     },

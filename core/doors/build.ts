@@ -1,10 +1,18 @@
 /** What the ducts are built from: parts counted, pipe cut from stock. */
 
+export {
+  type AssemblyGroup,
+  type AssemblyStep,
+  assemblyOrder,
+  type SealedWith,
+} from '../src/build/assembly-order';
 export { type CutGroup, type CutList, cutAt, cutList, tickOf } from '../src/build/cuts/cut-list';
 export type { CutPiece, Overlap } from '../src/build/cuts/cut-pieces';
 export type { Stick } from '../src/build/cuts/pack-stock';
 export { type Part, type PartLine, partsList } from '../src/build/parts-list';
-export { templateSheets } from '../src/build/templates/template-sheets';
+export { elbowGores, type MitredElbow } from '../src/build/templates/elbow-gores';
+export { type SeparatorLid, separatorLid } from '../src/build/templates/separator-lid';
+export { goreSheets, lidSheet, templateSheets } from '../src/build/templates/template-sheets';
 export {
   type PipeIntoDrum,
   tangentialOffset,

@@ -26,6 +26,7 @@ export {
   setJoins,
   splitRun,
 } from '../src/design/edit-ducts';
+export type { JointAt, RunJoint } from '../src/design/joints-of-run';
 export { jointCount, runLength } from '../src/design/length';
 export { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKindId } from '../src/design/machine-kinds';
 export { newShop } from '../src/design/new-shop';

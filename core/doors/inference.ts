@@ -18,7 +18,6 @@ export {
   keyOfFault,
 } from '../src/inference/faults';
 export {
-  type JointAt,
   type JointToCheck,
   jointsToCheck,
 } from '../src/inference/joints-to-check';

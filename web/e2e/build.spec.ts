@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { extractText, getDocumentProxy } from 'unpdf';
 import { expect, openDemo, saved, test } from './bench';
 
 const boxes = (page: Page) => page.getByRole('checkbox', { name: /^Cut: piece/ });
@@ -153,4 +154,87 @@ test('a template of a pipe into a drum is saved at true size; a pipe larger than
   await expect(page.getByText('the pipe passes beside the wall', { exact: false })).toBeVisible();
   await page.getByLabel('Offset').fill('');
   await expect(page.getByRole('img', { name: 'Pipe, to scale' })).toBeVisible();
+});
+
+test('the template is printed over sheets of the paper chosen, and what was typed is kept', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/build/templates');
+  await page.getByLabel('Pipe, outside diameter').fill('6.275');
+  await page.getByLabel('Paper').selectOption('a4');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as PDF: Pipe' }).click(),
+  ]);
+  const pdf = await getDocumentProxy(new Uint8Array(readFileSync(await download.path())));
+  // Twenty inches around, and a foot deep where the drum curves away: two sheets of A4 each way.
+  expect(pdf.numPages).toBe(4);
+  const [, , width = 0, height = 0] = (await pdf.getPage(1)).view;
+  expect([width, height].map((each) => Math.round((each * 25.4) / 72)).sort()).toEqual([210, 297]);
+  const { text } = await extractText(pdf, { mergePages: true });
+  expect(text).toContain('Pipe, sheet 4 of 4: row 2, column 2');
+  expect(text).toContain('Print at 100 %');
+
+  await page.getByRole('link', { name: 'Parts' }).click();
+  await page.getByRole('link', { name: 'Templates' }).click();
+  await expect(page.getByLabel('Pipe, outside diameter')).toHaveValue(/^6\.275|^6 ?9/);
+  await page.reload();
+  await expect(page.getByLabel('Paper')).toHaveValue('a4');
+});
+
+test('an elbow of mitred pieces and a lid with two elbows: a wrong size is named at its field', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/build/templates');
+  await page.getByLabel('Template for').selectOption({ label: 'an elbow of mitred pieces' });
+  await expect(page.getByText('Every cut stands 11.3° from square.')).toBeVisible();
+  await page.getByLabel('Radius of the centerline').fill('2');
+  await expect(page.getByText('its throat has no length', { exact: false })).toBeVisible();
+  await expect(page.getByText('There is no template for these sizes.')).toBeVisible();
+  await page.getByLabel('Radius of the centerline').fill('');
+  await page.getByLabel('Pieces').fill('3.5');
+  await expect(page.getByText('An elbow is made of 2 to 12 pieces.')).toBeVisible();
+  await page.getByLabel('Pieces').fill('3');
+  await expect(page.getByRole('img', { name: 'Middle piece, to scale' })).toBeVisible();
+
+  await page.getByLabel('Template for').selectOption({ label: 'a lid with two elbows' });
+  await expect(page.getByRole('img', { name: 'Lid, to scale' })).toBeVisible();
+  await page.getByLabel('Inlet elbow, outside diameter').fill('12');
+  await expect(page.getByText('The two holes meet, or nearly', { exact: false })).toBeVisible();
+  await page.getByLabel('Lid, outside diameter').fill('20');
+  await expect(page.getByText('it falls in', { exact: false })).toBeVisible();
+});
+
+test('joints are ticked off as dry-fitted and sealed, run by run, and it outlives a reload', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/build/assembly');
+  const says = page.getByRole('main').getByRole('status');
+  await expect(says).toContainText(/^0 of \d+ joints dry-fitted, 0 sealed/);
+  await page.getByRole('button', { name: 'Dry-fitted: all of Back main' }).click();
+  await saved(page);
+  const main = page.getByRole('table', { name: 'Joints, Back main' });
+  const joints = await main.getByRole('row').count();
+  await expect(says).toContainText(`${joints - 1} of `);
+  // What is sealed was fitted: one tick is enough.
+  const saw = page.getByRole('checkbox', { name: /^Sealed: Table saw drop/ }).first();
+  await saw.check();
+  await expect(
+    page.getByRole('checkbox', { name: /^Dry-fitted: Table saw drop/ }).first(),
+  ).toBeChecked();
+  await saved(page);
+  await page.reload();
+  await expect(says).toContainText(`${joints} of `);
+  await expect(says).toContainText('1 sealed');
+  // And what is not fitted is not sealed.
+  await page
+    .getByRole('checkbox', { name: /^Dry-fitted: Table saw drop/ })
+    .first()
+    .uncheck();
+  await expect(says).toContainText('0 sealed');
+  await page.getByTitle('Undo, Ctrl+Z').click();
+  await expect(says).toContainText('1 sealed');
 });

@@ -183,6 +183,7 @@ for (const theme of ['light', 'dark'] as const) {
     'improve/trays',
     'build',
     'build/cuts',
+    'build/assembly',
     'build/templates',
     'shops',
     'sources',
@@ -250,6 +251,7 @@ for (const system of ['US', 'SI']) {
       'improve',
       'build',
       'build/cuts',
+      'build/assembly',
       'build/templates',
     ]) {
       await page.goto(`/shop/heron-slip/${view}`);

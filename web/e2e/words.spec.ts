@@ -21,6 +21,7 @@ const VIEWS = [
   'improve/trays',
   'build',
   'build/cuts',
+  'build/assembly',
   'build/templates',
 ] as const;
 

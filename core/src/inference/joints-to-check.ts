@@ -1,32 +1,11 @@
-import { jointCount, pieceLength, runLength } from '../design/length';
+import { type JointAt, jointsOfRun, type RunJoint } from '../design/joints-of-run';
 import type { Run } from '../design/schema';
 import type { DuctTree } from '../design/topology';
-import { type FittingKindId, piecesOf } from '../fittings/kinds/fitting-kinds';
 import type { Fault } from './faults';
 
-/** What is joined at a place of a run. */
-export type JointAt =
-  | { readonly kind: 'hose' | 'gate' | 'wye' | 'seam' }
-  /** So many joints somebody counted, wherever they are. */
-  | { readonly kind: 'counted' }
-  /** The so-maniest fitting from the machine's end, of so many. */
-  | {
-      readonly kind: 'fitting';
-      readonly fitting: FittingKindId;
-      readonly nth: number;
-      readonly of: number;
-    }
-  /** Two pieces of pipe, so far from the run's end nearer to the machine, m. */
-  | { readonly kind: 'pipe'; readonly along: number };
-
 /** A place to go over: a fitting, a gate, a hose's clamp or a joint of the pipe. */
-export interface JointToCheck {
-  /** Names it as long as its run stays as it is. */
-  readonly id: string;
+export interface JointToCheck extends RunJoint {
   readonly run: string;
-  readonly at: JointAt;
-  /** Joints there: a fitting has two. */
-  readonly count: number;
   /** How likely the opening is there, of all that may be wrong. */
   readonly share: number;
   /** Above the floor, m; null: the run is not drawn. */
@@ -48,8 +27,6 @@ const WITHIN_REACH = 2.1;
 const LADDER = 1.6;
 /** How often an opening is missed where a joint was gone over by smoke or hand: an estimate. */
 const MISSED = 0.1;
-const GATE_JOINTS = 2;
-const FITTING_JOINTS = 2;
 
 /**
  * Joints of the runs where an opening is suspected, one by one, in the order worth going over them: the likeliest
@@ -71,7 +48,7 @@ export function jointsToCheck(
       if (!run) return [];
       const points = pointsOf(run.id);
       const joints = jointsOfRun(run, tree).map((joint) => ({
-        ...{ run: run.id, id: idOf(run, joint.at), ...joint },
+        ...{ run: run.id, ...joint },
         height: points && heightOf(joint.at, run, points),
       }));
       const weights = joints.map(({ id, count }) => count * (tight.has(id) ? MISSED : 1));
@@ -86,53 +63,6 @@ export function jointsToCheck(
 
 const worthOf = ({ share, height }: JointToCheck) =>
   height !== null && height > WITHIN_REACH ? share / LADDER : share;
-
-const idOf = ({ id }: Run, at: JointAt): string => {
-  switch (at.kind) {
-    case 'fitting':
-      return `${id} fitting ${at.nth}`;
-    case 'pipe':
-      return `${id} pipe ${at.along.toFixed(2)}`;
-    default:
-      return `${id} ${at.kind}`;
-  }
-};
-
-/** A run's joints one by one: together what they are counted as, and its pipe's seam besides. */
-function jointsOfRun(run: Run, tree: DuctTree): { at: JointAt; count: number }[] {
-  const isAtWye = (tree.into.get(run.from) ?? []).length > 1;
-  const known: { at: JointAt; count: number }[] = [
-    ...(run.hose ? [{ at: { kind: 'hose' } as const, count: 1 }] : []),
-    ...(run.gate ? [{ at: { kind: 'gate' } as const, count: GATE_JOINTS }] : []),
-    ...(isAtWye ? [{ at: { kind: 'wye' } as const, count: 1 }] : []),
-  ];
-  const seam = { at: { kind: 'seam' } as const, count: 1 };
-  if (run.joints !== null) {
-    const left = jointCount(run, tree) - known.reduce((sum, { count }) => sum + count, 0);
-    return [
-      ...known,
-      ...(left > 0 ? [{ at: { kind: 'counted' } as const, count: left }] : []),
-      seam,
-    ];
-  }
-  const pieces = run.fittings.flatMap((fitting) =>
-    Array.from({ length: piecesOf(fitting) }, () => fitting.kind),
-  );
-  const length = runLength(run, tree);
-  const piece = pieceLength(run);
-  return [
-    ...known,
-    ...pieces.map((fitting, i) => ({
-      at: { kind: 'fitting', fitting, nth: i + 1, of: pieces.length } as const,
-      count: FITTING_JOINTS,
-    })),
-    ...Array.from({ length: Math.ceil(length / piece) }, (_, i) => ({
-      at: { kind: 'pipe', along: Math.min(length, (i + 1) * piece) } as const,
-      count: 1,
-    })),
-    seam,
-  ];
-}
 
 function heightOf(
   at: JointAt,

@@ -1,6 +1,7 @@
 import { GATE_BODY, WYE_COLLAR } from '../build/cuts/fitting-bodies';
 import { COLLAR, CRIMP, SOCKET_SHARE } from '../build/cuts/pipe-joints';
 import { HANGER_EVERY, HOSE_OVER, SCREWS, TAPE_LAP } from '../build/parts-list';
+import { LEAST_LAND, WALL_GAP } from '../build/templates/separator-lid';
 import { USUAL_KERF } from '../design/usual-build';
 import { type CoefficientGroup, plain } from '../quantity/coefficient';
 
@@ -27,6 +28,18 @@ export const building = (): CoefficientGroup[] => [
       {
         name: 'Hose over what it is clamped to',
         value: HOSE_OVER,
+        kind: 'diameter',
+        origin: 'estimate',
+      },
+      {
+        name: 'Lid between the two holes of a lid separator, least',
+        value: LEAST_LAND,
+        kind: 'diameter',
+        origin: 'estimate',
+      },
+      {
+        name: 'Between its inlet elbow and the wall',
+        value: WALL_GAP,
         kind: 'diameter',
         origin: 'estimate',
       },

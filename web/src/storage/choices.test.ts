@@ -1,5 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { choose, chooseCollector, chooseDrop, choosePart, useChoices } from './choices';
+import {
+  choose,
+  chooseCollector,
+  chooseDrop,
+  choosePart,
+  chooseTemplate,
+  useChoices,
+} from './choices';
 
 const chosen = () => useChoices.getState();
 
@@ -15,6 +22,7 @@ describe('how the bench is looked at', () => {
       collectors: {},
       parts: {},
       tight: {},
+      templates: {},
     });
   });
 
@@ -35,5 +43,15 @@ describe('how the bench is looked at', () => {
       choosing('one', 'c');
       expect(chosen()[what]).toEqual({ one: 'c', two: 'b' });
     }
+  });
+
+  it('keeps what is typed for a template, whatever is typed for another', () => {
+    chooseTemplate('one', { drum: { pipe: 0.1 } });
+    chooseTemplate('two', { kind: 'lid' });
+    chooseTemplate('one', { paper: 'a4' });
+    expect(chosen().templates).toEqual({
+      one: { drum: { pipe: 0.1 }, paper: 'a4' },
+      two: { kind: 'lid' },
+    });
   });
 });

@@ -1,9 +1,19 @@
 'use client';
 
 import type { GateRule } from '@frank-gauge/core/analysis';
+import type { MitredElbow, PipeIntoDrum, SeparatorLid } from '@frank-gauge/core/build';
 import type { View } from '@frank-gauge/core/network';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+
+/** What is typed under Templates; what nobody typed is as usual. */
+export interface TemplateChoices {
+  readonly kind?: 'drum' | 'elbow' | 'lid';
+  readonly drum?: Partial<PipeIntoDrum>;
+  readonly elbow?: Partial<MitredElbow>;
+  readonly lid?: Partial<SeparatorLid>;
+  readonly paper?: 'a4' | 'letter';
+}
 
 /** How the bench is looked at: no part of any document, kept on this device. */
 export interface Choices {
@@ -18,6 +28,8 @@ export interface Choices {
   readonly parts: Readonly<Record<string, string>>;
   /** By shop: the joints found tight in the leak hunt that is on, by their ids. */
   readonly tight: Readonly<Record<string, readonly string[]>>;
+  /** By shop: what templates are made of. */
+  readonly templates: Readonly<Record<string, TemplateChoices>>;
 }
 
 export const useChoices = create<Choices>()(
@@ -30,6 +42,7 @@ export const useChoices = create<Choices>()(
       collectors: {},
       parts: {},
       tight: {},
+      templates: {},
     }),
     { name: 'frank-gauge-choices' },
   ),
@@ -53,4 +66,11 @@ export function chooseCollector(shop: string, collector: string): void {
 
 export function chooseTight(shop: string, joints: readonly string[]): void {
   useChoices.setState(({ tight }) => ({ tight: { ...tight, [shop]: joints } }));
+}
+
+/** Changes what is typed under Templates, and leaves the rest of it. */
+export function chooseTemplate(shop: string, change: TemplateChoices): void {
+  useChoices.setState(({ templates }) => ({
+    templates: { ...templates, [shop]: { ...templates[shop], ...change } },
+  }));
 }

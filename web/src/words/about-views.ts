@@ -368,6 +368,25 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     ],
   },
   {
+    path: 'build/assembly',
+    name: 'Assembly',
+    purpose:
+      'Take a list up the ladder: every joint from the collector outward, what goes inside what, and what closes it.',
+    first: 'Tick each joint off as dry-fitted; seal it once every drop reaches its machine.',
+    terms: [
+      {
+        term: 'Dry fit',
+        means:
+          'put together without tape or screws, so that a piece cut wrong can still be cut again',
+      },
+      {
+        term: 'Opens again',
+        means:
+          'a joint that has to come apart for cleaning, emptying or moving a machine: never silicone there',
+      },
+    ],
+  },
+  {
     path: 'build/templates',
     name: 'Templates',
     purpose:

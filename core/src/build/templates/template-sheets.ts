@@ -1,5 +1,7 @@
 import type { Spot } from '../../room/plane';
 import { lineOf, type SheetItem, textOf } from '../../routing/sheets/sheet';
+import type { ElbowGores } from './elbow-gores';
+import type { Hole, LidHoles } from './separator-lid';
 import type { WrapTemplates } from './wrap-templates';
 
 /** Letters of a template, m. */
@@ -8,6 +10,8 @@ const LETTERS = 0.008;
 const RULER = 0.1;
 const BELOW = 0.025;
 const TICK = 0.005;
+/** Arms of the cross that marks a center, m. */
+const CENTER = 0.01;
 
 /** What is written on templates. */
 export interface TemplateTexts {
@@ -63,6 +67,64 @@ export function templateSheets(
       ...rulerAt({ x: left, y: low - BELOW }, texts.ruler),
     ],
   };
+}
+
+/** The pieces of a mitred elbow as sheets to cut out, 1:1: the line opposite the seam marked. */
+export function goreSheets(
+  { end, middle, around }: ElbowGores,
+  texts: { readonly end: string; readonly middle: string; readonly ruler: string },
+): { readonly end: readonly SheetItem[]; readonly middle: readonly SheetItem[] | null } {
+  const sheet = (points: readonly Spot[], text: string): SheetItem[] => {
+    const ys = points.map(({ y }) => y);
+    const [low, high] = [Math.min(...ys), Math.max(...ys)];
+    return [
+      lineOf('cuts', points, true),
+      lineOf('marks', [
+        { x: around / 2, y: low },
+        { x: around / 2, y: high },
+      ]),
+      textOf('names', { x: around / 4, y: (low + high) / 2 - LETTERS / 2 }, text, LETTERS),
+      ...rulerAt({ x: 0, y: low - BELOW }, texts.ruler),
+    ];
+  };
+  return { end: sheet(end, texts.end), middle: middle && sheet(middle, texts.middle) };
+}
+
+/** A lid with its holes as a sheet to cut out, 1:1: their centers marked, and the way the inlet blows. */
+export function lidSheet(
+  { inlet, outlet }: LidHoles,
+  lid: number,
+  texts: { readonly inlet: string; readonly outlet: string; readonly ruler: string },
+): readonly SheetItem[] {
+  const hole = ({ at, radius }: Hole, text: string): SheetItem[] => [
+    { kind: 'circle', layer: 'cuts', at, radius },
+    lineOf('marks', [
+      { x: at.x - CENTER, y: at.y },
+      { x: at.x + CENTER, y: at.y },
+    ]),
+    lineOf('marks', [
+      { x: at.x, y: at.y - CENTER },
+      { x: at.x, y: at.y + CENTER },
+    ]),
+    textOf('names', { x: at.x, y: at.y + CENTER + 0.004 }, text, LETTERS),
+  ];
+  const [x, y] = [inlet.at.x, inlet.radius + BELOW];
+  return [
+    { kind: 'circle', layer: 'cuts', at: { x: 0, y: 0 }, radius: lid / 2 },
+    ...hole(inlet, texts.inlet),
+    ...hole(outlet, texts.outlet),
+    // An arrow along the wall.
+    lineOf('marks', [
+      { x, y: inlet.radius },
+      { x, y },
+    ]),
+    lineOf('marks', [
+      { x: x - TICK, y: y - 2 * TICK },
+      { x, y },
+      { x: x + TICK, y: y - 2 * TICK },
+    ]),
+    ...rulerAt({ x: -RULER / 2, y: -lid / 2 - BELOW }, texts.ruler),
+  ];
 }
 
 const rulerAt = ({ x, y }: Spot, text: string): SheetItem[] => [

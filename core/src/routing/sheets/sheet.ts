@@ -71,7 +71,11 @@ export const textOf = (
 
 /** What a sheet takes up, m; null: nothing is on it. */
 export function sheetExtent(items: readonly SheetItem[]) {
-  const spots = items.flatMap((item) => (item.kind === 'line' ? item.points : [item.at]));
+  const spots = items.flatMap((item) => {
+    if (item.kind !== 'circle') return item.kind === 'line' ? item.points : [item.at];
+    const { at, radius } = item;
+    return [-radius, radius].map((by) => ({ x: at.x + by, y: at.y + by }));
+  });
   if (spots.length === 0) return null;
   const xs = spots.map(({ x }) => x);
   const ys = spots.map(({ y }) => y);

@@ -56,6 +56,7 @@ export const BENCHES = {
     benches: [
       { path: '', name: 'Parts' },
       { path: 'cuts', name: 'Cut list' },
+      { path: 'assembly', name: 'Assembly' },
       { path: 'templates', name: 'Templates' },
     ],
   },

@@ -1,53 +1,17 @@
 'use client';
 
-import { type JointAt, jointsToCheck, type LeakReport } from '@frank-gauge/core/inference';
-import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { jointsToCheck, type LeakReport } from '@frank-gauge/core/inference';
+import { formatShort } from '@frank-gauge/core/quantity';
 import { useMemo } from 'react';
 import { useDesign, useDuctLines, useDuctTree, useUnits } from '@/model/use-design';
 import { chooseTight, useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
+import { jointWords } from '@/words/joint-words';
 import { usePlaceNames } from '../parts/leaks/use-place-names';
 
 /** So many are named: those after them are hardly worth a ladder. */
 const MOST_NAMED = 6;
 const NONE: readonly string[] = [];
-
-const FITTING_WORDS = {
-  elbow: 'elbow',
-  pair: 'elbow',
-  flapDamper: 'flap damper',
-  other: 'fitting',
-} as const;
-
-/** English ordinals, as far as a run has fittings. */
-const ordinal = (n: number): string => {
-  const rule = new Intl.PluralRules('en', { type: 'ordinal' }).select(n);
-  return `${n}${{ one: 'st', two: 'nd', few: 'rd', other: 'th', zero: 'th', many: 'th' }[rule]}`;
-};
-
-/** What is gone over at a joint. */
-function jointWords(at: JointAt, system: UnitSystem): string {
-  switch (at.kind) {
-    case 'hose':
-      return 'where the hose is clamped on';
-    case 'gate':
-      return 'both sides of the gate';
-    case 'wye':
-      return 'the joint behind its wye';
-    case 'seam':
-      return 'the seam of its pipe';
-    case 'counted':
-      return 'the other joints of its pipe';
-    case 'fitting': {
-      const name = FITTING_WORDS[at.fitting];
-      return at.of === 1
-        ? `both ends of the ${name}`
-        : `both ends of the ${ordinal(at.nth)} ${name} from the machine’s end`;
-    }
-    case 'pipe':
-      return `the pipe joint ${formatShort(at.along, 'length', system)} from the machine’s end`;
-  }
-}
 
 /** Joints where an opening may be, in the order worth going over them with smoke, a hand or soap. */
 export function CheckJoints({ report: { verdict } }: { readonly report: LeakReport }) {

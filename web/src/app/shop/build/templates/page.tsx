@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { TemplatesView } from '@/views/build/templates-view';
+import { TemplatesView } from '@/views/build/templates/templates-view';
 
 export const metadata: Metadata = { title: 'Build: templates' };
 

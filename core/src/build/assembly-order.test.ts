@@ -1,0 +1,113 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { treeOf } from '../../reference/plain-readings';
+import { threeBranchShop } from '../../reference/sample-shops';
+import { jointsOfRun } from '../design/joints-of-run';
+import type { Shop } from '../design/schema';
+import { readShop } from '../file/shop-file';
+import { assemblyOrder } from './assembly-order';
+
+function demo(): Shop {
+  const read = readShop(JSON.parse(readFileSync('demo/heron-slip.json', 'utf8')));
+  if (!read.ok) throw new Error('no demo');
+  return structuredClone(read.shop);
+}
+
+const orderOf = (shop: Shop) => assemblyOrder(shop, treeOf(shop));
+const stepsOf = (shop: Shop, name: string) => {
+  const run = shop.ducts.runs.find((each) => each.name === name)?.id;
+  const steps = orderOf(shop).find((group) => group.run === run)?.steps;
+  if (!steps) throw new Error(`no steps of ${name}`);
+  return steps;
+};
+
+describe('the order ducts are put together in', () => {
+  it('goes from the collector outward: no run before the one it flows into', () => {
+    for (const shop of [demo(), threeBranchShop()]) {
+      const tree = treeOf(shop);
+      const order = orderOf(shop).map(({ run }) => run);
+      expect(order[0]).toBeNull();
+      expect(new Set(order).size).toBe(order.length);
+      expect(order.length).toBe(tree.upstreamFirst.length + 1);
+      for (const run of tree.upstreamFirst) {
+        const next = tree.outOf.get(run.to);
+        if (next) expect(order.indexOf(next.id)).toBeLessThan(order.indexOf(run.id));
+      }
+    }
+  });
+
+  it('has every joint that leaks are looked for at, each once, by the same name', () => {
+    const shop = demo();
+    const tree = treeOf(shop);
+    const ids = orderOf(shop).flatMap(({ steps }) => steps.map(({ id }) => id));
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const run of tree.upstreamFirst) {
+      for (const { id } of jointsOfRun(run, tree)) expect(ids).toContain(id);
+    }
+  });
+
+  it('ends a run at its machine, with its hose and then its port', () => {
+    const kinds = stepsOf(demo(), 'Table saw drop').map(({ place }) =>
+      place.kind === 'run' ? place.at.kind : place.kind,
+    );
+    expect(kinds.indexOf('hose')).toBeGreaterThan(kinds.indexOf('fitting'));
+    expect(kinds.at(-1)).toBe('port');
+    expect(kinds.filter((kind) => kind === 'fitting')).toHaveLength(2);
+  });
+
+  it('goes down a drop from its wye: the elbow under the ceiling before the one at the floor', () => {
+    const nths = stepsOf(demo(), 'Floor sweep drop').flatMap(({ place }) =>
+      place.kind === 'run' && place.at.kind === 'fitting' ? [place.at.nth] : [],
+    );
+    expect(nths).toEqual(nths.toSorted((a, b) => b - a));
+    expect(nths.length).toBeGreaterThan(1);
+  });
+
+  // Handbook section 11: common practice, no source.
+  it('closes what has to open again with a gasket, a clamp or tape, never for good', () => {
+    for (const shop of [demo(), threeBranchShop()]) {
+      const opening = orderOf(shop).flatMap(({ steps }) => steps.filter((each) => each.opensAgain));
+      expect(opening.length).toBeGreaterThan(3);
+      expect(opening.some(({ place }) => place.kind === 'bin')).toBe(true);
+      for (const { hasSeams, place, sealedWith } of opening) {
+        expect(hasSeams).toBe(false);
+        if (place.kind === 'bin') expect(sealedWith.kind).toBe('gasket');
+      }
+    }
+  });
+
+  it('screws sheet metal, leaves plastic unglued, and asks for no seam where there is none', () => {
+    const metal = stepsOf(demo(), 'Back main');
+    expect(metal.map(({ sealedWith }) => sealedWith.kind)).toContain('screws and tape');
+    expect(metal.some(({ place }) => place.kind === 'run' && place.at.kind === 'seam')).toBe(true);
+    const plastic = demo();
+    for (const run of plastic.ducts.runs) run.pipe = 'sewer';
+    const steps = stepsOf(plastic, 'Back main');
+    expect(steps.map(({ sealedWith }) => sealedWith.kind)).toContain('screw and tape');
+    expect(steps.some(({ place }) => place.kind === 'run' && place.at.kind === 'seam')).toBe(false);
+    expect(steps.find(({ joint }) => joint)?.joint).toBe('socket');
+  });
+
+  it('names the seams of an elbow that turns, and only of that', () => {
+    const shop = threeBranchShop();
+    const [run] = shop.ducts.runs;
+    if (!run) throw new Error('no run');
+    const elbow = (id: string, style: 'adjustable' | 'smooth') => ({
+      ...{ kind: 'elbow' as const, id, style, angle: Math.PI / 2 },
+      ...{ radiusRatio: 1.5, count: 1, after: null },
+    });
+    run.fittings = [elbow('a', 'adjustable'), elbow('b', 'smooth')];
+    run.joints = null;
+    const seams = stepsOf(shop, run.name).filter(({ hasSeams }) => hasSeams);
+    expect(seams.map(({ place }) => place.kind === 'run' && place.at)).toEqual([
+      { kind: 'fitting', fitting: 'elbow', nth: 1, of: 2 },
+    ]);
+  });
+
+  it('has no bin where there is no separator', () => {
+    const shop = demo();
+    shop.collector.separator.kind = 'none';
+    const [collector] = orderOf(shop);
+    expect(collector?.steps.some(({ place }) => place.kind === 'bin')).toBe(false);
+  });
+});

@@ -1,0 +1,187 @@
+import type { PipeId } from '../catalogue/ids';
+import { chainOf } from '../design/chain-order';
+import { type JointAt, jointsOfRun } from '../design/joints-of-run';
+import { runLength } from '../design/length';
+import type { Run, Shop } from '../design/schema';
+import type { DuctTree } from '../design/topology';
+import { piecesOf } from '../fittings/kinds/fitting-kinds';
+import { straightsOf } from '../routing/derive-runs';
+import { PIPE_JOINTS, type PipeJoint } from './cuts/pipe-joints';
+import type { Closing } from './fit';
+import { type JointPlace, jointsOfShop } from './joints-of-shop';
+
+/** Where two parts are put together. */
+export type AssemblyPlace =
+  /** Of a run's own: the same places that are gone over for an opening. */
+  | { readonly kind: 'run'; readonly at: JointAt; readonly isAdjustable: boolean }
+  /** Where a run begins at a machine's port. */
+  | { readonly kind: 'port' }
+  /** Along the collector's chain. */
+  | { readonly kind: 'chain' }
+  /** The bin against what hangs over it; the bag or bin below the filter. */
+  | { readonly kind: 'bin' | 'filter bin' };
+
+/** What closes a joint. */
+export type SealedWith =
+  /** As unlike ends fit each other. */
+  | { readonly kind: 'fit'; readonly closing: Closing }
+  /** Sheet metal that stays: screws, and tape around. */
+  | { readonly kind: 'screws and tape' }
+  /** Plastic pipe in its socket, not glued, so that it can be changed: a screw, and tape over the rim. */
+  | { readonly kind: 'screw and tape' }
+  /** Tape along a seam. */
+  | { readonly kind: 'tape' }
+  | { readonly kind: 'clamp' }
+  /** What has to open again: a soft strip and latches. */
+  | { readonly kind: 'gasket' };
+
+export interface AssemblyStep {
+  /** Names it as long as its run stays as it is: what is ticked. */
+  readonly id: string;
+  readonly place: AssemblyPlace;
+  /** How the ends fit, where unlike parts meet; null: pipe and its own fittings. */
+  readonly ends: JointPlace | null;
+  /** How pipe goes into its own fittings; null: `ends` say what goes into what, or nothing does. */
+  readonly joint: PipeJoint | null;
+  readonly sealedWith: SealedWith;
+  /** Seams of an adjustable elbow there: tape or silicone once it is turned as it stays. */
+  readonly hasSeams: boolean;
+  /** Has to come apart again: for a machine that is moved, a bin emptied, a filter cleaned. */
+  readonly opensAgain: boolean;
+}
+
+/** A run, or the collector, with its joints from the collector outward. */
+export interface AssemblyGroup {
+  /** The run; null: the collector. */
+  readonly run: string | null;
+  readonly steps: readonly AssemblyStep[];
+}
+
+/** Everything that is put together, from the collector outward: its own joints, then run by run. */
+export function assemblyOrder(shop: Shop, tree: DuctTree): AssemblyGroup[] {
+  const ends = new Map(jointsOfShop(shop, tree).map((joint) => [joint.id, joint]));
+  const straights = straightsOf(shop);
+  const runs = tree.upstreamFirst
+    .toReversed()
+    .map((run) => ({ run: run.id, steps: stepsOf(run, tree, ends, straights.get(run.id)) }));
+  return [{ run: null, steps: collectorSteps(shop, [...ends.values()]) }, ...runs].filter(
+    ({ steps }) => steps.length > 0,
+  );
+}
+
+/** From its inlet on the way of the air: what is fitted first stands nearest to the floor's fixed point, the chain. */
+function collectorSteps({ collector }: Shop, joints: readonly JointPlace[]): AssemblyStep[] {
+  const own = joints.filter(({ id }) => /^(separator|blower|filter) (in|out)$/.test(id));
+  const opening = (kind: 'bin' | 'filter bin'): AssemblyStep => ({
+    ...{ id: `collector ${kind}`, place: { kind }, ends: null, joint: null },
+    ...{ sealedWith: { kind: 'gasket' }, hasSeams: false, opensAgain: true },
+  });
+  const hasFilter = collector.exhaust.kind === 'filter' && chainOf(collector).includes('filter');
+  const inlet = joints.find(({ id }) => id === 'collector inlet');
+  return [
+    ...own.map((joint) => chainStep(joint)),
+    ...(collector.separator.kind === 'none' ? [] : [opening('bin')]),
+    ...(hasFilter ? [opening('filter bin')] : []),
+    ...(inlet ? [chainStep(inlet)] : []),
+  ];
+}
+
+const chainStep = (joint: JointPlace): AssemblyStep => ({
+  ...{ id: joint.id, place: { kind: 'chain' }, ends: joint, joint: null },
+  ...{ sealedWith: { kind: 'fit', closing: joint.fit.closing }, hasSeams: false, opensAgain: true },
+});
+
+/** A run's joints from its end at the collector's side to its machine. */
+function stepsOf(
+  run: Run,
+  tree: DuctTree,
+  ends: ReadonlyMap<string, JointPlace>,
+  straights: readonly number[] | undefined,
+): AssemblyStep[] {
+  const length = runLength(run, tree);
+  const steps = jointsOfRun(run, tree).flatMap(({ id, at }) => {
+    const step = stepAt(run, id, at, endsAt(run, at, length, ends));
+    return step ? [{ step, along: alongOf(at, run, length, straights) }] : [];
+  });
+  const ordered = steps.sort((a, b) => b.along - a.along).map(({ step }) => step);
+  const port = ends.get(`${run.id} port`);
+  return [
+    ...ordered,
+    ...(port
+      ? [{ ...chainStep(port), id: `${run.id} port`, place: { kind: 'port' } as const }]
+      : []),
+  ];
+}
+
+/** Places this near the end of a run's pipe are its end, m. */
+const SAME = 1e-6;
+
+/** Unlike parts that meet there. */
+function endsAt(
+  { id }: Run,
+  at: JointAt,
+  length: number,
+  ends: ReadonlyMap<string, JointPlace>,
+): JointPlace | null {
+  if (at.kind === 'hose') return ends.get(`${id} hose`) ?? null;
+  const isEnd = at.kind === 'pipe' && at.along > length - SAME;
+  return (isEnd && ends.get(`${id} end`)) || null;
+}
+
+function stepAt(run: Run, id: string, at: JointAt, ends: JointPlace | null): AssemblyStep | null {
+  const joint = PIPE_JOINTS[run.pipe];
+  // A plastic pipe has no seam.
+  if (at.kind === 'seam' && joint === 'socket') return null;
+  const isAdjustable = at.kind === 'fitting' && isAdjustableAt(run, at.nth);
+  return {
+    ...{ id, place: { kind: 'run', at, isAdjustable }, ends, hasSeams: isAdjustable },
+    joint: ends || at.kind === 'seam' ? null : joint,
+    sealedWith: ends ? { kind: 'fit', closing: ends.fit.closing } : sealedWith(at, run.pipe),
+    opensAgain: at.kind === 'hose' || at.kind === 'gate',
+  };
+}
+
+function sealedWith({ kind }: JointAt, pipe: PipeId): SealedWith {
+  if (kind === 'hose') return { kind: 'clamp' };
+  if (kind === 'seam') return { kind: 'tape' };
+  return { kind: PIPE_JOINTS[pipe] === 'socket' ? 'screw and tape' : 'screws and tape' };
+}
+
+/** Whether the so-maniest fitting from the machine's end is an elbow that turns. */
+function isAdjustableAt({ fittings }: Run, nth: number): boolean {
+  const each = fittings.flatMap((fitting) =>
+    Array.from(
+      { length: piecesOf(fitting) },
+      () => fitting.kind === 'elbow' && fitting.style === 'adjustable',
+    ),
+  );
+  return each[nth - 1] ?? false;
+}
+
+/** How far a joint is from the machine's end of its run's pipe, m: as drawn, or as if fittings were spread evenly. */
+function alongOf(
+  at: JointAt,
+  { gate }: Run,
+  length: number,
+  straights: readonly number[] | undefined,
+): number {
+  switch (at.kind) {
+    case 'hose':
+    case 'wye':
+      return 0;
+    case 'gate':
+      return gate?.end === 'downstream' ? length : 0;
+    case 'pipe':
+      return at.along;
+    case 'fitting': {
+      if (straights?.length !== at.of + 1) return (length * at.nth) / (at.of + 1);
+      const before = straights.slice(0, at.nth).reduce((sum, own) => sum + Math.max(0, own), 0);
+      const whole = straights.reduce((sum, own) => sum + Math.max(0, own), 0);
+      return whole > 0 ? (length * before) / whole : 0;
+    }
+    // Of a whole run, and done last.
+    case 'counted':
+    case 'seam':
+      return -1;
+  }
+}
