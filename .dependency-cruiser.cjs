@@ -37,6 +37,7 @@ const ROOMS = [
   'improve',
   'advice',
   'practice',
+  'upkeep',
 ];
 
 /** What each room of the core may import from, besides itself. */
@@ -108,6 +109,7 @@ const MAY_IMPORT = {
     'analysis',
     'reading',
   ],
+  upkeep: ['collector', 'design', 'journal', 'assembly', 'noise', 'analysis'],
   spreadsheet: ['quantity', 'journal', 'measuring'],
   simulate: ['quantity', 'air', 'noise', 'design', 'journal', 'measuring'],
   sources: [
@@ -126,6 +128,7 @@ const MAY_IMPORT = {
     'analysis',
     'measuring',
     'reading',
+    'upkeep',
   ],
   api: [
     'document',
@@ -224,7 +227,7 @@ module.exports = {
       to: {
         pathNot: [
           '^core/src/',
-          'node_modules/(zod|date-fns|papaparse|@types/papaparse|ml-matrix|dxf|@tarikjabiri/dxf|pdf-lib)/',
+          'node_modules/(zod|date-fns|papaparse|@types/papaparse|ml-matrix|dxf|@tarikjabiri/dxf|pdf-lib|ics)/',
         ],
       },
     },

@@ -248,6 +248,7 @@ export function heronSlipFile(): string {
     };
   });
 
+  shop.upkeep.running = toSI(2, 'h');
   const events = [
     recordWith('events', {
       id: newId(),
@@ -265,6 +266,16 @@ export function heronSlipFile(): string {
       cost: 18,
       hours: 2.5,
     }),
+    // Invented, as all of it is: about every five weeks.
+    ...['2026-08-29', '2026-10-04', '2026-11-07'].map((day, i) =>
+      recordWith('events', {
+        id: `hs-emptied-${i + 1}`,
+        at: `${day}T17:00:00Z`,
+        kind: 'emptied',
+        note: '',
+        cost: null,
+      }),
+    ),
   ];
 
   const arranged = arrangeDucts(shop);

@@ -18,11 +18,11 @@ const PICTURES = [
   { name: 'leaks', path: 'leaks' },
   { name: 'improve', path: 'improve' },
   { name: 'cut-list', path: 'build/cuts' },
+  { name: 'upkeep', path: 'upkeep', now: '2026-11-29T09:00:00' },
   { name: 'round-phone', path: 'log/round', width: 390, height: 844, start: true },
   { name: 'air-phone', path: 'air', width: 390, height: 844 },
   { name: 'log-phone', path: 'log/points', width: 390, height: 844, press: 'Planer' },
   { name: 'shops', path: null },
-  { name: 'sources', path: null, address: '/sources' },
   { name: 'practice', path: null, address: '/practice/carport', hunt: true },
 ];
 
@@ -40,6 +40,7 @@ for (const {
   look = null,
   start = false,
   hunt = false,
+  now = null,
 } of PICTURES) {
   const context = await browser.newContext({
     viewport: { width, height },
@@ -47,6 +48,8 @@ for (const {
   });
   await context.addCookies([{ name: 'theme', value: theme, url: address }]);
   const page = await context.newPage();
+  // What is due depends on the day.
+  if (now) await page.clock.setFixedTime(new Date(now));
   await page.goto(`${address}/demo`);
   await page.getByRole('heading', { name: 'Every drop' }).waitFor();
   if (path === null) await page.goto(`${address}${own}`);

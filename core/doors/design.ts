@@ -55,6 +55,7 @@ export {
 export type { Drop, DuctTree } from '../src/design/topology';
 export { usualAdvice } from '../src/design/usual-advice';
 export { usualBuild } from '../src/design/usual-build';
+export { DAY, usualUpkeep, WEEK } from '../src/design/usual-upkeep';
 export {
   changesBetween,
   type DocumentChange,

@@ -185,6 +185,7 @@ for (const theme of ['light', 'dark'] as const) {
     'build/cuts',
     'build/assembly',
     'build/templates',
+    'upkeep',
     'shops',
     'sources',
     'practice',
@@ -253,6 +254,7 @@ for (const system of ['US', 'SI']) {
       'build/cuts',
       'build/assembly',
       'build/templates',
+      'upkeep',
     ]) {
       await page.goto(`/shop/heron-slip/${view}`);
       await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeVisible();

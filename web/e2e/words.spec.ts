@@ -23,6 +23,7 @@ const VIEWS = [
   'build/cuts',
   'build/assembly',
   'build/templates',
+  'upkeep',
 ] as const;
 
 /** What opens details; menus open too, but hold no fields. */

@@ -3,6 +3,7 @@ import { FORMAT, type Shop, VERSION } from './schema';
 import { usualAdvice } from './usual-advice';
 import { usualAssembly } from './usual-assembly';
 import { usualBuild } from './usual-build';
+import { usualUpkeep } from './usual-upkeep';
 
 /** Vinyl tape, m: common practice, no source. */
 const USUAL_TAPE = 0.18e-3;
@@ -106,6 +107,7 @@ export function newShop(
     },
     advice: usualAdvice(),
     build: usualBuild(),
+    upkeep: usualUpkeep(),
     setAside: [],
   };
 }

@@ -30,6 +30,7 @@ import {
 } from './duct-schema';
 import { usualAdvice } from './usual-advice';
 import { USUAL_KERF, usualBuild } from './usual-build';
+import { DAY, USUAL_UPKEEP, usualUpkeep, WEEK } from './usual-upkeep';
 
 /**
  * The design of a shop: what is drawn, solved and undone. Everything in SI. Identifiers are
@@ -43,7 +44,7 @@ import { USUAL_KERF, usualBuild } from './usual-build';
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 14;
+export const VERSION = 15;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),
@@ -258,6 +259,12 @@ const setAside = z.strictObject({
   at: when,
 });
 
+/** Time between two of a kind, s. */
+const interval = z
+  .number()
+  .min(DAY)
+  .max(3650 * DAY);
+
 /** Names of what has been ticked off. */
 const ticks = z.array(z.string().min(1).max(200)).max(5000).default([]);
 
@@ -274,6 +281,19 @@ const build = z.strictObject({
   kerf: z.number().min(0).max(0.01).default(USUAL_KERF),
 });
 
+/** How much the shop runs, and how often it is looked after. */
+const upkeep = z.strictObject({
+  /** Time the blower runs in a week, s; null: nobody has said. */
+  running: z.number().min(0).max(WEEK).nullable().default(null),
+  /** Loose volume of chips over that of the wood they were. */
+  bulking: z.number().min(1).max(30).default(USUAL_UPKEEP.bulking),
+  /** Share of the bin at which it is emptied. */
+  fullAt: z.number().min(0.05).max(1).default(USUAL_UPKEEP.fullAt),
+  /** Between two rounds with the meter, and between two looks at gaskets and belts, s. */
+  roundEvery: interval.default(USUAL_UPKEEP.roundEvery),
+  checkEvery: interval.default(USUAL_UPKEEP.checkEvery),
+});
+
 export const shopSchema = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(VERSION),
@@ -288,6 +308,7 @@ export const shopSchema = z.strictObject({
   advice: advice.default(usualAdvice),
   setAside: z.array(setAside).max(500).default([]),
   build: build.default(usualBuild),
+  upkeep: upkeep.default(usualUpkeep),
 });
 
 export type Shop = z.infer<typeof shopSchema>;

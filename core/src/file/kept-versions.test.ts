@@ -5,6 +5,7 @@ import { estimatedCurve } from '../collector/estimated-curve';
 import { type Shop, VERSION } from '../design/schema';
 import { usualAdvice } from '../design/usual-advice';
 import { usualBuild } from '../design/usual-build';
+import { usualUpkeep } from '../design/usual-upkeep';
 import { emptyJournal } from '../journal/journal';
 import { solveShop } from '../network/solve-shop';
 import { fromSI, toSI } from '../quantity/units';
@@ -22,6 +23,7 @@ import version11 from './kept/version-11.json';
 import version12 from './kept/version-12.json';
 import version13 from './kept/version-13.json';
 import version14 from './kept/version-14.json';
+import version15 from './kept/version-15.json';
 import { readShop, writeShopFile } from './shop-file';
 
 /** Wheel in inches and flow in CFM of the library's blowers as version 3 had them. */
@@ -116,21 +118,36 @@ const inPresent = <Design extends Earlier>(design: Design) => ({
   advice: usualAdvice(),
   setAside: [],
   build: usualBuild(),
+  upkeep: usualUpkeep(),
 });
 
 describe('a kept file', () => {
   it('of the present version, kept, reads as it stands', () => {
-    const read = readShop(version14);
-    const { journal, ...shop } = version14;
+    const read = readShop(version15);
+    const { journal, ...shop } = version15;
     expect(read).toEqual({ ok: true, shop, journal, renewed: [] });
-    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version14);
+    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version15);
+  });
+
+  it('of version 14, kept, still reads: it only gained what defaults fill in', () => {
+    const read = readShop(version14);
+    if (!read.ok) throw new Error(read.faults[0].message);
+    const { journal, ...design } = version14;
+    expect(read.shop).toEqual({ ...design, version: VERSION, upkeep: usualUpkeep() });
+    expect(read.journal).toEqual(journal);
+    expect(read.renewed).toEqual([]);
   });
 
   it('of version 13, kept, still reads: it only gained what defaults fill in', () => {
     const read = readShop(version13);
     if (!read.ok) throw new Error(read.faults[0].message);
     const { journal, ...design } = version13;
-    expect(read.shop).toMatchObject({ ...design, version: VERSION, build: usualBuild() });
+    expect(read.shop).toMatchObject({
+      ...design,
+      version: VERSION,
+      build: usualBuild(),
+      upkeep: usualUpkeep(),
+    });
     expect(read.journal).toMatchObject(journal);
     const outdoors = read.shop.candidates.flatMap(({ exhaust }) =>
       exhaust.kind === 'outdoors' ? [exhaust] : [],

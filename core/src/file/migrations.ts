@@ -16,6 +16,7 @@ import { fromVersion10 } from './from-version-10';
 import { fromVersion11 } from './from-version-11';
 import { fromVersion12 } from './from-version-12';
 import { fromVersion13 } from './from-version-13';
+import { fromVersion14 } from './from-version-14';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -34,6 +35,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion11,
   fromVersion12,
   fromVersion13,
+  fromVersion14,
 ];
 
 export type Migrated =

@@ -3,12 +3,13 @@ import { PRICE_IDS } from '../catalogue/price-ids';
 import { diameter, id, name, note, when } from '../document/atoms';
 import { recordType } from './record-type';
 
-/** `cleaned`: the filter; `emptied`: a bin; `sealed`: joints; `changed`: anything no other kind says. */
+/** `cleaned`: the filter; `emptied`: a bin; `sealed`: joints; `checked`: belts and gaskets; `changed`: anything no other kind says. */
 export const EVENT_KINDS = [
   'cleaned',
   'filter replaced',
   'emptied',
   'sealed',
+  'checked',
   'separator added',
   'hose shortened',
   'gate added',
@@ -60,7 +61,7 @@ export const eventType = recordType(
 );
 
 /** Whether a change of that kind makes another shop of it for the air: readings before it say nothing of what leaks now. */
-export const changesAir = (kind: EventKind): boolean => kind !== 'emptied';
+export const changesAir = (kind: EventKind): boolean => kind !== 'emptied' && kind !== 'checked';
 
 export type EventKind = (typeof EVENT_KINDS)[number];
 export type ShopEvent = z.infer<typeof eventType.schema>;

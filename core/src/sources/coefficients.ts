@@ -13,6 +13,7 @@ import { collector } from './collector';
 import { ductsOnTheFloor } from './ducts-on-the-floor';
 import { fittings } from './fittings';
 import { measuring } from './measuring';
+import { upkeep } from './upkeep';
 
 /**
  * The coefficients the program uses, gathered from the very tables it uses: what is
@@ -89,5 +90,6 @@ export const coefficientGroups = (): CoefficientGroup[] => [
   },
   ...ductsOnTheFloor(),
   ...building(),
+  ...upkeep(),
   ...measuring(),
 ];

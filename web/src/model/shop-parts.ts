@@ -1,9 +1,10 @@
-import { type Shop, usualAdvice, usualBuild } from '@frank-gauge/core/design';
+import { type Shop, usualAdvice, usualBuild, usualUpkeep } from '@frank-gauge/core/design';
 import { createSelector } from 'reselect';
 
-/** What improvements are ranked by says nothing of the air, nor what is ticked off while building. */
+/** What improvements are ranked by says nothing of the air, nor what is ticked off while building, nor how it is looked after. */
 const ADVICE = usualAdvice();
 const BUILD = usualBuild();
+const UPKEEP = usualUpkeep();
 
 /**
  * What the air of a shop depends on, one object by identity: it stays the same object until one of these
@@ -38,6 +39,7 @@ export const airPart = createSelector(
     advice: ADVICE,
     setAside: [],
     build: BUILD,
+    upkeep: UPKEEP,
   }),
 );
 

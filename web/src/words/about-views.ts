@@ -405,6 +405,24 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
       },
     ],
   },
+  {
+    path: 'upkeep',
+    name: 'Upkeep',
+    purpose:
+      'Look at it before you start: how full the bin is, when the filter is due, what has to be sealed, read or looked over.',
+    first: 'Say how much the blower runs in a week; press Done today whenever something is done.',
+    terms: [
+      {
+        term: 'Bulking factor',
+        means: 'how many times the room of the wood its chips take up; your emptyings correct it',
+      },
+      {
+        term: 'Due',
+        means:
+          'by what was read or done, where there is enough of it; else by the model or the calendar, which is said',
+      },
+    ],
+  },
 ];
 
 /** What the view at an address of a shop is about. */

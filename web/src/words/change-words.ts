@@ -7,6 +7,7 @@ export const EVENT_NAMES: Readonly<Record<EventKind, string>> = {
   'filter replaced': 'filter replaced',
   emptied: 'bin emptied',
   sealed: 'joints sealed',
+  checked: 'belts and gaskets looked at',
   'separator added': 'separator added',
   'hose shortened': 'hose shortened',
   'gate added': 'gate added',

@@ -17,6 +17,7 @@ export const STEPS = [
   { path: 'leaks', name: 'Leaks' },
   { path: 'improve', name: 'Improve' },
   { path: 'build', name: 'Build' },
+  { path: 'upkeep', name: 'Upkeep' },
 ] as const;
 
 /** What there is to do at the steps that have more than one bench. */
@@ -89,12 +90,13 @@ export function Steps({ id }: { readonly id: string }) {
       readings === 0 ? { sign: '…', says: 'no readings yet' } : { sign: '✓', says: 'has readings' },
     improve: null,
     build: null,
+    upkeep: null,
     leaks: readings === 0 ? { sign: '…', says: 'no readings yet' } : null,
   };
   return (
     <nav
       aria-label="Order of work"
-      className="flex shrink-0 border-rule border-b print:hidden md:w-22 md:flex-col md:border-r md:border-b-0 md:pt-2"
+      className="shrink-0 border-rule max-sm:grid max-sm:grid-cols-4 sm:flex border-b print:hidden md:w-22 md:flex-col md:border-r md:border-b-0 md:pt-2"
     >
       {STEPS.map(({ path, name }, index) => {
         const address = `/shop/${id}/${path}`;

@@ -1,0 +1,12 @@
+/** What is to be looked after, and when. */
+
+export {
+  bulkingByEmptying,
+  type Due,
+  type DueBy,
+  type DueKind,
+  dueThings,
+  EVENT_OF,
+  type UpkeepRecords,
+} from '../src/upkeep/due';
+export { yearOf, yearsOf } from '../src/upkeep/year';

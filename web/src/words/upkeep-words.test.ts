@@ -1,0 +1,56 @@
+import type { Due } from '@frank-gauge/core/upkeep';
+import { describe, expect, it } from 'vitest';
+import { DUE_HOW, DUE_NAMES, dueWords } from './upkeep-words';
+
+const now = new Date(2026, 10, 29, 12).getTime();
+const on = (month: number, day: number) => new Date(2026, month - 1, day).getTime();
+
+const due = (change: Partial<Due>): Due => ({
+  ...{ kind: 'bin', last: on(11, 1), at: on(12, 6), by: 'model', share: 0.8, lasts: 3e6 },
+  range: { from: on(11, 15), to: new Date(2027, 1, 3).getTime() },
+  ...change,
+});
+
+describe('what is due, in words', () => {
+  it('says the day, between what it lies, and by what that is known', () => {
+    expect(dueWords(due({}), now)).toBe(
+      'Last done on Nov 1, 2026. Due on Dec 6, 2026, between Nov 15, 2026 and Feb 3, 2027, 95 times in 100; an estimate, by what the machines make.',
+    );
+    expect(dueWords(due({ at: on(11, 20), by: 'history', range: null }), now)).toContain(
+      'Due since Nov 20, 2026; by how often it was done before.',
+    );
+    expect(dueWords(due({ range: { from: on(12, 1), to: null }, by: 'pressure' }), now)).toContain(
+      'Dec 1, 2026 at the earliest; by the pressure across it',
+    );
+  });
+
+  it('names no day years ahead', () => {
+    const far = new Date(2032, 5, 1).getTime();
+    expect(dueWords(due({ kind: 'filter', at: far }), now)).toBe(
+      'Last done on Nov 1, 2026. Not due for about 6 years, Nov 15, 2026 at the earliest; an estimate, by what the machines make.',
+    );
+  });
+
+  it('says what to do where nothing is known', () => {
+    const unknown = { at: null, range: null, share: null } as const;
+    expect(dueWords(due({ ...unknown, last: null, lasts: null }), now)).toContain('Not known yet.');
+    expect(dueWords(due({ ...unknown, lasts: null }), now)).toContain('then there is an interval');
+    expect(dueWords(due({ ...unknown, last: null, lasts: 32 * 86_400 }), now)).toContain(
+      'Lasts about 5 weeks',
+    );
+    expect(dueWords(due({ kind: 'checks', last: null, by: 'calendar' }), now)).toContain(
+      'Nobody has logged',
+    );
+    expect(dueWords(due({ kind: 'reseal', at: on(10, 2) }), now)).toContain(
+      'changed on Oct 2, 2026',
+    );
+  });
+
+  it('has a name and a way for each', () => {
+    expect(Object.keys(DUE_HOW)).toEqual(Object.keys(DUE_NAMES));
+    // Wherever dust is let loose, the respirator is named.
+    for (const kind of ['bin', 'filter bin', 'filter'] as const) {
+      expect(DUE_HOW[kind]).toContain('respirator');
+    }
+  });
+});

@@ -1,0 +1,72 @@
+import type { Due, DueBy, DueKind } from '@frank-gauge/core/upkeep';
+import { format } from 'date-fns';
+
+/** What is to be done. */
+export const DUE_NAMES: Readonly<Record<DueKind, string>> = {
+  bin: 'Empty the bin',
+  'filter bin': 'Empty the bag or bin below the filter',
+  filter: 'Clean the filter',
+  reseal: 'Seal the joints of what was changed',
+  round: 'Read every drop with the meter',
+  checks: 'Look over belts and gaskets',
+};
+
+/** How it is done. */
+export const DUE_HOW: Readonly<Record<DueKind, string>> = {
+  bin: 'Wear a respirator. A bin that is full backs up into the separator and the filter. Keep flames and hot ash away from dust.',
+  'filter bin':
+    'Wear a respirator: this is the finest dust there is. Let it settle for a while after the blower has stopped.',
+  filter:
+    'Blow it out gently from the clean side, with a respirator on, the collector’s own port open and the blower running; outdoors, if it comes off easily. Never beat pleats.',
+  reseal: 'Tape them as they were, and go over them with smoke or a hand.',
+  round: 'With the same meter at the same test points, so that readings compare.',
+  checks:
+    'Unplug first. Gaskets of bin, lid and filter; a belt, if the blower has one; clamps of the hoses.',
+};
+
+const BY: Readonly<Record<DueBy, string>> = {
+  history: 'by how often it was done before',
+  model: 'an estimate, by what the machines make',
+  'model and history': 'by what the machines make, corrected by how often it was done before',
+  pressure: 'by the pressure across it, read at one flow',
+  calendar: 'by the calendar',
+};
+
+const DAY = 86_400;
+/** Nobody plans by the day so far ahead, s. */
+const FAR = 2 * 365 * DAY;
+
+const day = (at: number) => format(at, 'MMM d, yyyy');
+
+/** When it is due, and by what that is known. */
+export function dueWords({ kind, at, last, range, by, lasts }: Due, now: number): string {
+  if (kind === 'reseal' && at !== null) return `The ducts were changed on ${day(at)}.`;
+  if (at === null) {
+    if (lasts !== null) {
+      return `Lasts about ${daysWords(lasts)}, ${BY[by]}. Press Done today when you do it: the day it is due is counted from there.`;
+    }
+    return last === null
+      ? 'Not known yet. Say below how much the blower runs, or press Done today each time.'
+      : `Last done on ${day(last)}. Say below how much the blower runs, or press Done today once more: then there is an interval.`;
+  }
+  if (last === null && by === 'calendar') return 'Nobody has logged that it was ever done.';
+  const since = last === null ? '' : `Last done on ${day(last)}. `;
+  if (at - now > FAR * 1000) {
+    const earliest = range ? `, ${day(range.from)} at the earliest` : '';
+    return `${since}Not due for about ${daysWords((at - now) / 1000)}${earliest}; ${BY[by]}.`;
+  }
+  const when = at <= now ? `Due since ${day(at)}` : `Due on ${day(at)}`;
+  const between = range
+    ? `, ${range.to === null ? `${day(range.from)} at the earliest` : `between ${day(range.from)} and ${day(range.to)}, 95 times in 100`}`
+    : '';
+  return `${since}${when}${between}; ${BY[by]}.`;
+}
+
+/** A length of time to the accuracy that anyone cares for. */
+function daysWords(seconds: number): string {
+  const days = seconds / DAY;
+  if (days < 14) return days < 1.5 ? 'a day' : `${Math.round(days)} days`;
+  if (days < 75) return `${Math.round(days / 7)} weeks`;
+  if (days < 700) return `${Math.round(days / 30.44)} months`;
+  return `${Math.round(days / 365.25)} years`;
+}
