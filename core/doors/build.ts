@@ -9,6 +9,16 @@ export {
 export { type CutGroup, type CutList, cutAt, cutList, tickOf } from '../src/build/cuts/cut-list';
 export type { CutPiece, Overlap } from '../src/build/cuts/cut-pieces';
 export type { Stick } from '../src/build/cuts/pack-stock';
+export { type BuildSheet, buildSheet } from '../src/build/drawings/build-sheet';
+export {
+  type ByWall,
+  type Hanger,
+  type Hole,
+  hangersOf,
+  holesOf,
+  type PointToMark,
+  pointsToMark,
+} from '../src/build/drawings/marks';
 export { type Part, type PartLine, partsList } from '../src/build/parts-list';
 export { elbowGores, type MitredElbow } from '../src/build/templates/elbow-gores';
 export { type SeparatorLid, separatorLid } from '../src/build/templates/separator-lid';

@@ -238,3 +238,25 @@ test('joints are ticked off as dry-fitted and sealed, run by run, and it outlive
   await page.getByTitle('Undo, Ctrl+Z').click();
   await expect(says).toContainText('1 sealed');
 });
+
+test('a drawing with piece numbers is printed to scale, and points are told by their wall', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/build/drawings');
+  await expect(page.getByRole('img', { name: 'Isometric, with piece numbers' })).toBeVisible();
+  await page.getByLabel('Sheet', { exact: true }).selectOption({ label: 'From the back' });
+  await page.getByLabel('Scale of PDF and SVG').selectOption('50');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as PDF' }).click(),
+  ]);
+  const pdf = await getDocumentProxy(new Uint8Array(readFileSync(await download.path())));
+  expect(pdf.numPages).toBe(1);
+  const { text } = await extractText(pdf, { mergePages: true });
+  expect(text).toContain('Heron Slip, from the back, 1:50. Print at 100 %.');
+  const points = page.getByRole('table', { name: 'Points of the ducts' });
+  await expect(points.getByRole('row', { name: /^Back main, pipe begins/ })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Hangers' }).getByRole('row')).not.toHaveCount(1);
+  await expect(page.getByText('No drawn duct goes through a wall')).toBeVisible();
+});

@@ -184,6 +184,7 @@ for (const theme of ['light', 'dark'] as const) {
     'build',
     'build/cuts',
     'build/assembly',
+    'build/drawings',
     'build/templates',
     'upkeep',
     'shops',
@@ -253,6 +254,7 @@ for (const system of ['US', 'SI']) {
       'build',
       'build/cuts',
       'build/assembly',
+      'build/drawings',
       'build/templates',
       'upkeep',
     ]) {

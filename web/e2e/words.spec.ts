@@ -22,6 +22,7 @@ const VIEWS = [
   'build',
   'build/cuts',
   'build/assembly',
+  'build/drawings',
   'build/templates',
   'upkeep',
 ] as const;

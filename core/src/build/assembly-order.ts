@@ -61,9 +61,15 @@ export interface AssemblyGroup {
 export function assemblyOrder(shop: Shop, tree: DuctTree): AssemblyGroup[] {
   const ends = new Map(jointsOfShop(shop, tree).map((joint) => [joint.id, joint]));
   const straights = straightsOf(shop);
-  const runs = tree.upstreamFirst
-    .toReversed()
-    .map((run) => ({ run: run.id, steps: stepsOf(run, tree, ends, straights.get(run.id)) }));
+  const runs = tree.upstreamFirst.toReversed().map((run) => ({
+    run: run.id,
+    steps: stepsOf(
+      run,
+      tree,
+      ends,
+      straights.get(run.id)?.map((each) => each.length),
+    ),
+  }));
   return [{ run: null, steps: collectorSteps(shop, [...ends.values()]) }, ...runs].filter(
     ({ steps }) => steps.length > 0,
   );

@@ -197,32 +197,49 @@ function allTurns(line: DuctLine, meeting: Meeting) {
   return { end, turns: end ? [...turnsOf(line), end] : turnsOf(line) };
 }
 
+/** Straight duct between two elbows, along the legs from where the pipe begins, m. */
+export interface Straight {
+  readonly from: number;
+  readonly to: number;
+  /** What there is of it; of a pair's spacer more than its place along the legs, which is the corner. */
+  readonly length: number;
+}
+
 /**
  * Straight duct of every drawn run between its elbows, m, in the order of the air: before the first, between them, the
  * spacer of a pair, behind the last. Below 0 where two elbows lie over each other.
  */
-export function straightsOf(shop: Shop): ReadonlyMap<string, readonly number[]> {
+export function straightsOf(shop: Shop): ReadonlyMap<string, readonly Straight[]> {
   const lines = ductLines(shop);
   const meetingAt = meetingsOf(shop, lines);
-  const straights = new Map<string, number[]>();
+  const straights = new Map<string, Straight[]>();
   /** What an elbow at the end of a run takes of the one that follows. */
   const taken = new Map<string, number>();
+  const between = (from: number, to: number): Straight => ({ from, to, length: to - from });
   for (const [id, line] of lines.lines) {
     if (!line.run.route?.isFollowed) continue;
     const { end, turns } = allTurns(line, meetingAt(line.run.to));
-    const own: number[] = [];
+    const own: Straight[] = [];
     let behind = 0;
     for (const { at, reach, bend } of turns) {
-      own.push(at - reach - behind, ...(bend.pair === null ? [] : [bend.pair]));
+      own.push(between(behind, at - reach));
+      if (bend.pair !== null) own.push({ from: at, to: at, length: bend.pair });
       behind = at + reach;
     }
     if (end) taken.set(line.run.to, end.reach);
-    else own.push(line.legs.reduce((sum, { length }) => sum + length, -behind));
+    else
+      own.push(
+        between(
+          behind,
+          line.legs.reduce((sum, { length }) => sum + length, 0),
+        ),
+      );
     straights.set(id, own);
   }
   for (const { id, from } of shop.ducts.runs) {
     const own = straights.get(id);
-    if (own) own[0] = (own[0] ?? 0) - (taken.get(from) ?? 0);
+    const first = own?.[0];
+    if (own && first) own[0] = between(first.from + (taken.get(from) ?? 0), first.to);
   }
   return straights;
 }

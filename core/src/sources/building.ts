@@ -1,5 +1,6 @@
 import { GATE_BODY, WYE_COLLAR } from '../build/cuts/fitting-bodies';
 import { COLLAR, CRIMP, SOCKET_SHARE } from '../build/cuts/pipe-joints';
+import { HOLE_ROOM } from '../build/drawings/marks';
 import { HANGER_EVERY, HOSE_OVER, SCREWS, TAPE_LAP } from '../build/parts-list';
 import { LEAST_LAND, WALL_GAP } from '../build/templates/separator-lid';
 import { USUAL_KERF } from '../design/usual-build';
@@ -24,6 +25,12 @@ export const building = (): CoefficientGroup[] => [
       { name: 'Collar of a wye', value: WYE_COLLAR, kind: 'diameter', origin: 'estimate' },
       { name: 'Blast gate, face to face', value: GATE_BODY, kind: 'diameter', origin: 'estimate' },
       { name: 'Kerf of a cut', value: USUAL_KERF, kind: 'diameter', origin: 'estimate' },
+      {
+        name: 'Room around a pipe in a hole',
+        value: HOLE_ROOM,
+        kind: 'diameter',
+        origin: 'estimate',
+      },
       { name: 'Hangers, every', value: HANGER_EVERY, kind: 'length', origin: 'practice' },
       {
         name: 'Hose over what it is clamped to',

@@ -387,6 +387,23 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     ],
   },
   {
+    path: 'build/drawings',
+    name: 'Drawings',
+    purpose:
+      'Hang the ducts where they are drawn: every piece by its number, hangers, heights from the floor and distances from the corners.',
+    first: 'Save a sheet as PDF and print it at 100 %; the ruler at its foot says whether it is.',
+    terms: [
+      {
+        term: 'Isometric',
+        means: 'a drawing of the ducts in which lengths along all three directions are true',
+      },
+      {
+        term: 'Centerline',
+        means: 'the line along the middle of a duct; every length and height is of it',
+      },
+    ],
+  },
+  {
     path: 'build/templates',
     name: 'Templates',
     purpose:

@@ -29,7 +29,7 @@ describe('straight pieces', () => {
       expect(straights.size).toBe(tree.upstreamFirst.length);
       const whole = tree.upstreamFirst.reduce((sum, run) => sum + (run.length ?? 0), 0);
       const bends = tree.upstreamFirst.reduce((sum, run) => sum + inElbows(run), 0);
-      const all = [...straights.values()].flat().reduce((sum, each) => sum + each, 0);
+      const all = [...straights.values()].flat().reduce((sum, { length }) => sum + length, 0);
       expect(all + bends).toBeCloseTo(whole, 6);
     }
   });

@@ -50,7 +50,7 @@ export function cutPieces(shop: Shop, tree: DuctTree): CutPieces {
     const { id, pipe, diameter } = run;
     const drawn = straights.get(id);
     const bends = run.fittings.reduce((sum, each) => sum + (isBend(each) ? each.count : 0), 0);
-    const gaps = drawn ? [...drawn] : [typedStraight(run, tree)];
+    const gaps = drawn ? drawn.map(({ length }) => length) : [typedStraight(run, tree)];
     const last = gaps.length - 1;
     gaps[0] = (gaps[0] ?? 0) - takenAtStart(run, tree);
     gaps[last] = (gaps[last] ?? 0) - takenAtEnd(run, tree);

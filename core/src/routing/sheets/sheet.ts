@@ -19,6 +19,8 @@ export const SHEET_LAYERS = {
   names: { name: 'NAMES', color: 8 },
   cuts: { name: 'CUT', color: 1 },
   marks: { name: 'MARKS', color: 8 },
+  pieces: { name: 'PIECE_NUMBERS', color: 5 },
+  hangers: { name: 'HANGERS', color: 1 },
 } as const;
 
 export type SheetLayer = keyof typeof SHEET_LAYERS;

@@ -241,6 +241,8 @@ const LOOKS: Readonly<
   names: { stroke: 'none', width: 0, fill: 'var(--quiet)' },
   cuts: { stroke: 'var(--ink)', width: 1.25, fill: 'none' },
   marks: { stroke: 'var(--quiet)', width: 1, fill: 'none', dash: '6 4' },
+  pieces: { stroke: 'var(--ink)', width: 1, fill: 'var(--paper)' },
+  hangers: { stroke: 'var(--ink)', width: 1.5, fill: 'none' },
 };
 
 interface ShapeProps {

@@ -58,6 +58,7 @@ export const BENCHES = {
       { path: '', name: 'Parts' },
       { path: 'cuts', name: 'Cut list' },
       { path: 'assembly', name: 'Assembly' },
+      { path: 'drawings', name: 'Drawings' },
       { path: 'templates', name: 'Templates' },
     ],
   },

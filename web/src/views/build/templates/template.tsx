@@ -5,7 +5,8 @@ import { useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { saveDxf } from '../../parts/save-dxf';
-import { savePdf } from './save-pdf';
+import { savePdf } from '../save-pdf';
+import { SheetSvg } from '../sheet-svg';
 import { useTemplate } from './use-template';
 
 interface Props {
@@ -14,8 +15,6 @@ interface Props {
   readonly items: readonly SheetItem[];
 }
 
-/** Paper around the picture, m. */
-const EDGE = 0.01;
 /** Letters in the picture are so many times smaller than it is wide and high. */
 const LETTERS = 50;
 
@@ -24,9 +23,9 @@ export function Template({ name, file, items }: Props) {
   const system = useUnits();
   const { choices } = useTemplate();
   const paper = choices.paper ?? (system === 'us' ? 'letter' : 'a4');
-  const { x0, y0, width, height } = sheetExtent(items) ?? { x0: 0, y0: 0, width: 1, height: 1 };
+  const { width, height } = sheetExtent(items) ?? { width: 0, height: 0 };
   const ways = [
-    { format: 'PDF', save: () => void savePdf(file, items, { paper, title: name }) },
+    { format: 'PDF', save: () => void savePdf(file, items, { paper, title: name, scale: 1 }) },
     {
       format: 'SVG',
       save: () => saveFile(`${file}.svg`, sheetSvg(items), 'image/svg+xml'),
@@ -51,50 +50,7 @@ export function Template({ name, file, items }: Props) {
           </Button>
         ))}
       </figcaption>
-      <svg
-        role="img"
-        aria-label={`${name}, to scale`}
-        viewBox={`${x0 - EDGE} ${-(y0 + height) - EDGE} ${width + 2 * EDGE} ${height + 2 * EDGE}`}
-        className="max-h-90 w-full max-w-200"
-      >
-        {items.map((item, i) => (
-          <Drawn key={`${item.kind} ${i}`} item={item} letters={(width + height) / LETTERS} />
-        ))}
-      </svg>
+      <SheetSvg name={`${name}, to scale`} items={items} letters={LETTERS} className="max-h-90" />
     </figure>
   );
-}
-
-function Drawn({ item, letters }: { readonly item: SheetItem; readonly letters: number }) {
-  const isCut = item.layer === 'cuts';
-  const look = {
-    fill: 'none',
-    stroke: isCut ? 'var(--ink)' : 'var(--quiet)',
-    strokeWidth: isCut ? 1.5 : 1,
-    vectorEffect: 'non-scaling-stroke',
-  } as const;
-  switch (item.kind) {
-    case 'text':
-      return (
-        <text
-          x={item.at.x}
-          y={-item.at.y}
-          fontSize={Math.max(item.size, letters)}
-          textAnchor="middle"
-          fill="var(--quiet)"
-        >
-          {item.text}
-        </text>
-      );
-    case 'circle':
-      return <circle cx={item.at.x} cy={-item.at.y} r={item.radius} {...look} />;
-    case 'line': {
-      const points = item.points.map(({ x, y }) => `${x},${-y}`).join(' ');
-      return item.isClosed ? (
-        <polygon points={points} {...look} />
-      ) : (
-        <polyline points={points} {...look} />
-      );
-    }
-  }
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { PRICES } from '@frank-gauge/core/advice';
-import { NO_DIFF, type ShopEvent, timeOf } from '@frank-gauge/core/journal';
+import { changesAir, NO_DIFF, type ShopEvent, timeOf } from '@frank-gauge/core/journal';
 import { formatQuantity, formatShort, toSI, unitSymbol } from '@frank-gauge/core/quantity';
 import {
   type EventWorth,
@@ -48,14 +48,28 @@ export function EventList({ byPoint, names, by }: Props) {
       </p>
     );
   }
+  const changes = latestFirst.filter(({ kind }) => changesAir(kind));
+  const upkeep = latestFirst.filter(({ kind }) => !changesAir(kind));
+  const listed = (some: readonly ShopEvent[]) => (
+    <ol className="border-rule border-t">
+      {some.map((event) => (
+        <EventItem key={event.id} event={event} worthOf={worthOf} names={names} />
+      ))}
+    </ol>
+  );
   return (
     <>
-      <ol className="border-rule border-t">
-        {latestFirst.map((event) => (
-          <EventItem key={event.id} event={event} worthOf={worthOf} names={names} />
-        ))}
-      </ol>
-      <Together events={latestFirst} worthOf={worthOf} />
+      {changes.length > 0 && listed(changes)}
+      <Together events={changes} worthOf={worthOf} />
+      {upkeep.length > 0 && (
+        // There are many of them, and they seldom change the air.
+        <details className="pt-2">
+          <summary className="min-h-11 cursor-pointer content-center md:min-h-7">
+            Bins emptied, belts and gaskets looked at: {upkeep.length}
+          </summary>
+          {listed(upkeep)}
+        </details>
+      )}
     </>
   );
 }

@@ -2,15 +2,23 @@ import type { Paper } from '@frank-gauge/core/pdf';
 import type { SheetItem } from '@frank-gauge/core/routing';
 import { saveFile } from '@/storage/save-file';
 
-/** Saves a template as PDF at true size, over as many sheets as it takes; what writes the format is loaded now. */
+interface Options {
+  readonly paper: Paper;
+  /** Stands at the foot of every sheet. */
+  readonly title: string;
+  /** Paper over drawing. */
+  readonly scale: number;
+}
+
+/** Saves a sheet as PDF to scale, over as many sheets of paper as it takes; what writes the format is loaded now. */
 export async function savePdf(
   file: string,
   items: readonly SheetItem[],
-  { paper, title }: { readonly paper: Paper; readonly title: string },
+  { paper, title, scale }: Options,
 ): Promise<void> {
   const { sheetPdf } = await import('@frank-gauge/core/pdf');
   const bytes = await sheetPdf(items, {
-    ...{ paper, scale: 1, ruler: '100 mm' },
+    ...{ paper, scale, ruler: '100 mm' },
     footOf: ({ sheet, of, row, column }) =>
       of === 1
         ? `${title}. Print at 100 %.`

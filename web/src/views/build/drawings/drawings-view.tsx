@@ -1,0 +1,135 @@
+'use client';
+
+import { type BuildSheet, buildSheet } from '@frank-gauge/core/build';
+import { sheetSvg } from '@frank-gauge/core/routing';
+import { useMemo, useState } from 'react';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
+import { saveFile } from '@/storage/save-file';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { Line } from '../../parts/line';
+import { saveDxf } from '../../parts/save-dxf';
+import { NothingToBuild } from '../nothing-to-build';
+import { savePdf } from '../save-pdf';
+import { SheetSvg } from '../sheet-svg';
+import { useCuts } from '../use-cuts';
+import { MarksTables } from './marks-tables';
+
+const SHEETS: Readonly<Record<BuildSheet, string>> = {
+  isometric: 'Isometric',
+  plan: 'Plan',
+  front: 'From the front',
+  back: 'From the back',
+  left: 'From the left',
+  right: 'From the right',
+};
+const SCALES = [10, 20, 25, 50, 100] as const;
+/** Letters on the screen; lengths would cover each other here, and stand on paper and under Floor. */
+const LETTERS = 115;
+const SMALL = new Set(['sizes', 'studs'] as const);
+const PAPERS = { a4: 'A4', letter: 'Letter' } as const;
+type Paper = keyof typeof PAPERS;
+
+/** Drawings with piece numbers and hangers, to scale on paper, and what is marked on walls by tape. */
+export function DrawingsView() {
+  const shop = useDesign();
+  const tree = useDuctTree();
+  const { groups } = useCuts();
+  const system = useUnits();
+  const [sheet, setSheet] = useState<BuildSheet>('isometric');
+  const [scale, setScale] = useState<number>(25);
+  const [paper, setPaper] = useState<Paper>(system === 'us' ? 'letter' : 'a4');
+  const items = useMemo(
+    () =>
+      buildSheet(
+        shop,
+        tree,
+        sheet,
+        groups.flatMap(({ pieces }) => pieces),
+      ),
+    [shop, tree, sheet, groups],
+  );
+  if (shop.ducts.runs.length === 0) return <NothingToBuild />;
+  const title = `${shop.shop.name}, ${SHEETS[sheet].toLowerCase()}, 1:${scale}`;
+  const ways = [
+    {
+      format: 'PDF',
+      save: () => void savePdf(`${sheet}-1-${scale}`, items, { paper, title, scale: 1 / scale }),
+    },
+    {
+      format: 'SVG',
+      save: () => saveFile(`${sheet}.svg`, sheetSvg(items, 1 / scale), 'image/svg+xml'),
+    },
+    { format: 'DXF', save: () => void saveDxf(sheet, items) },
+  ];
+  return (
+    <div className="relative px-4 pt-3 pb-6 md:h-full md:overflow-y-auto print:overflow-visible">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="text-[18px]">Drawings</h1>
+        <span className="ml-auto flex flex-wrap gap-2 print:hidden">
+          {ways.map(({ format, save }) => (
+            <Button key={format} look="quiet" onClick={save}>
+              Save as {format}
+            </Button>
+          ))}
+          <Button look="quiet" onClick={() => window.print()}>
+            Print
+          </Button>
+        </span>
+      </div>
+      <p className="max-w-prose text-[15px]">
+        Numbers in circles are the pieces of the cut list; a cross is where the duct is hung.
+        Lengths stand on what is saved. Runs that are not drawn on the Floor are left out.
+      </p>
+      <div className="grid max-w-200 gap-x-6 pt-1 md:grid-cols-3 print:hidden">
+        <Line label="Sheet">
+          <Choice
+            label="Sheet"
+            value={sheet}
+            options={(Object.keys(SHEETS) as BuildSheet[]).map((value) => ({
+              value,
+              label: SHEETS[value],
+            }))}
+            onChange={setSheet}
+          />
+        </Line>
+        <Line label="Scale of PDF, SVG">
+          <Choice
+            label="Scale of PDF and SVG"
+            value={`${scale}`}
+            options={SCALES.map((each) => ({ value: `${each}`, label: `1:${each}` }))}
+            onChange={(value) => setScale(Number(value))}
+          />
+        </Line>
+        <Line label="Paper">
+          <Choice
+            label="Paper"
+            value={paper}
+            options={(Object.keys(PAPERS) as Paper[]).map((value) => ({
+              value,
+              label: PAPERS[value],
+            }))}
+            onChange={setPaper}
+          />
+        </Line>
+      </div>
+      <div className="relative overflow-x-auto">
+        <div className="min-w-160">
+          <SheetSvg
+            name={`${SHEETS[sheet]}, with piece numbers`}
+            items={items}
+            letters={LETTERS}
+            without={SMALL}
+            className="max-h-150"
+          />
+        </div>
+      </div>
+      <p className="max-w-prose text-[14px] text-quiet">
+        Hang ducts from what carries them: joists, rafters, studs, never from drywall or from pipes
+        and cables. Before you drill, look what is behind; holes through fire walls and outside
+        walls are a matter for local code.
+      </p>
+      <MarksTables />
+    </div>
+  );
+}
