@@ -63,6 +63,7 @@ export {
   separatorMethods,
 } from '../src/analysis/separator-methods';
 export { type SuctionStrength, suctionStrength } from '../src/analysis/suction-strength';
+export { type SwitchPlan, switchPlan } from '../src/analysis/switch-plan';
 export { fanCurveLine, systemCurve } from '../src/analysis/system-curve';
 export { carriageOf, minimumTransport, runsWithChips } from '../src/analysis/transport';
 export { worstDrop } from '../src/analysis/worst-drop';

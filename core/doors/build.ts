@@ -20,7 +20,7 @@ export {
   pointsToMark,
 } from '../src/build/drawings/marks';
 export { type Part, type PartLine, partsList } from '../src/build/parts-list';
-export { elbowGores, type MitredElbow } from '../src/build/templates/elbow-gores';
+export { elbowGores, type MiteredElbow } from '../src/build/templates/elbow-gores';
 export { type SeparatorLid, separatorLid } from '../src/build/templates/separator-lid';
 export { goreSheets, lidSheet, templateSheets } from '../src/build/templates/template-sheets';
 export {

@@ -1,5 +1,6 @@
 /** What is to be looked after, and when. */
 
+export { binLife } from '../src/upkeep/bin-life';
 export {
   bulkingByEmptying,
   type Due,

@@ -183,12 +183,12 @@ test('the template is printed over sheets of the paper chosen, and what was type
   await expect(page.getByLabel('Paper')).toHaveValue('a4');
 });
 
-test('an elbow of mitred pieces and a lid with two elbows: a wrong size is named at its field', async ({
+test('an elbow of mitered pieces and a lid with two elbows: a wrong size is named at its field', async ({
   page,
 }) => {
   await openDemo(page);
   await page.goto('/shop/heron-slip/build/templates');
-  await page.getByLabel('Template for').selectOption({ label: 'an elbow of mitred pieces' });
+  await page.getByLabel('Template for').selectOption({ label: 'mitered elbow' });
   await expect(page.getByText('Every cut stands 11.3° from square.')).toBeVisible();
   await page.getByLabel('Radius of the centerline').fill('2');
   await expect(page.getByText('its throat has no length', { exact: false })).toBeVisible();
@@ -199,7 +199,7 @@ test('an elbow of mitred pieces and a lid with two elbows: a wrong size is named
   await page.getByLabel('Pieces').fill('3');
   await expect(page.getByRole('img', { name: 'Middle piece, to scale' })).toBeVisible();
 
-  await page.getByLabel('Template for').selectOption({ label: 'a lid with two elbows' });
+  await page.getByLabel('Template for').selectOption({ label: 'lid, two elbows' });
   await expect(page.getByRole('img', { name: 'Lid, to scale' })).toBeVisible();
   await page.getByLabel('Inlet elbow, outside diameter').fill('12');
   await expect(page.getByText('The two holes meet, or nearly', { exact: false })).toBeVisible();
@@ -214,7 +214,7 @@ test('joints are ticked off as dry-fitted and sealed, run by run, and it outlive
   await page.goto('/shop/heron-slip/build/assembly');
   const says = page.getByRole('main').getByRole('status');
   await expect(says).toContainText(/^0 of \d+ joints dry-fitted, 0 sealed/);
-  await page.getByRole('button', { name: 'Dry-fitted: all of Back main' }).click();
+  await page.getByRole('button', { name: 'All fitted: Back main' }).click();
   await saved(page);
   const main = page.getByRole('table', { name: 'Joints, Back main' });
   const joints = await main.getByRole('row').count();
@@ -246,7 +246,7 @@ test('a drawing with piece numbers is printed to scale, and points are told by t
   await page.goto('/shop/heron-slip/build/drawings');
   await expect(page.getByRole('img', { name: 'Isometric, with piece numbers' })).toBeVisible();
   await page.getByLabel('Sheet', { exact: true }).selectOption({ label: 'From the back' });
-  await page.getByLabel('Scale of PDF and SVG').selectOption('50');
+  await page.getByLabel('Scale', { exact: true }).selectOption('50');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as PDF' }).click(),
@@ -259,4 +259,43 @@ test('a drawing with piece numbers is printed to scale, and points are told by t
   await expect(points.getByRole('row', { name: /^Back main, pipe begins/ })).toBeVisible();
   await expect(page.getByRole('table', { name: 'Hangers' }).getByRole('row')).not.toHaveCount(1);
   await expect(page.getByText('No drawn duct goes through a wall')).toBeVisible();
+});
+
+test('labels say which machine a gate is opened for, and each piece its number', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/build/labels');
+  const gates = page.getByRole('list', { name: 'Labels: Gates' });
+  await expect(gates.getByRole('listitem').filter({ hasText: 'Far end' })).toContainText(
+    /Open for (Planer, Drum sander|Drum sander, Planer)/,
+  );
+  const pieces = page.getByRole('list', { name: 'Labels: Pieces of pipe' });
+  const printed = await pieces.getByRole('listitem').count();
+  await expect(page.getByRole('list', { name: 'Labels: Bin' })).toContainText('Max fill');
+  await page.getByRole('checkbox', { name: 'Gates' }).uncheck();
+  await expect(gates).toHaveCount(0);
+  await page.getByRole('link', { name: 'Cut list' }).click();
+  await expect(boxes(page)).toHaveCount(printed);
+});
+
+test('gate switches are listed for the electrician, and tried out', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/build/switches');
+  const list = page.getByRole('list', { name: 'For the electrician' });
+  await expect(list).toContainText('A switch at each of these 5 gates');
+  await expect(list).toContainText('None at Far end');
+  await expect(list).toContainText(/holds the contactor for \d+ s/);
+  await page.getByRole('button', { name: 'Fit simulated switches' }).click();
+  const says = page.getByRole('region', { name: 'Try it' }).getByRole('status');
+  await expect(says).toHaveText('The blower stands still. Open a gate, or switch it on by hand.');
+  const planer = page.getByRole('group', { name: 'Simulated gate switches' }).getByRole('button', {
+    name: 'Planer drop',
+  });
+  await planer.click();
+  await expect(says).toHaveText('The blower is running.');
+  await planer.click();
+  await expect(says).toContainText('The blower runs on until the ducts are clear');
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Take the simulated switches off' })).toBeVisible();
 });

@@ -186,6 +186,8 @@ for (const theme of ['light', 'dark'] as const) {
     'build/assembly',
     'build/drawings',
     'build/templates',
+    'build/switches',
+    'build/labels',
     'upkeep',
     'shops',
     'sources',
@@ -256,6 +258,8 @@ for (const system of ['US', 'SI']) {
       'build/assembly',
       'build/drawings',
       'build/templates',
+      'build/switches',
+      'build/labels',
       'upkeep',
     ]) {
       await page.goto(`/shop/heron-slip/${view}`);

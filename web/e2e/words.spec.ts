@@ -24,6 +24,8 @@ const VIEWS = [
   'build/assembly',
   'build/drawings',
   'build/templates',
+  'build/switches',
+  'build/labels',
   'upkeep',
 ] as const;
 

@@ -1,3 +1,4 @@
+import { CHIPS_SLOWER, LEAST_DELAY } from '../analysis/switch-plan';
 import { GATE_BODY, WYE_COLLAR } from '../build/cuts/fitting-bodies';
 import { COLLAR, CRIMP, SOCKET_SHARE } from '../build/cuts/pipe-joints';
 import { HOLE_ROOM } from '../build/drawings/marks';
@@ -50,6 +51,8 @@ export const building = (): CoefficientGroup[] => [
         kind: 'diameter',
         origin: 'estimate',
       },
+      plain('Chips slower than the air, times', CHIPS_SLOWER, 'estimate'),
+      plain('Least stop delay, s', LEAST_DELAY, 'estimate'),
       plain('Screws for a joint', SCREWS, 'practice'),
       plain('Tape, times the way around', TAPE_LAP, 'estimate'),
     ],

@@ -1,7 +1,7 @@
 'use client';
 
 import type { GateRule } from '@frank-gauge/core/analysis';
-import type { MitredElbow, PipeIntoDrum, SeparatorLid } from '@frank-gauge/core/build';
+import type { MiteredElbow, PipeIntoDrum, SeparatorLid } from '@frank-gauge/core/build';
 import type { View } from '@frank-gauge/core/network';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
@@ -10,7 +10,7 @@ import { persist } from 'zustand/middleware';
 export interface TemplateChoices {
   readonly kind?: 'drum' | 'elbow' | 'lid';
   readonly drum?: Partial<PipeIntoDrum>;
-  readonly elbow?: Partial<MitredElbow>;
+  readonly elbow?: Partial<MiteredElbow>;
   readonly lid?: Partial<SeparatorLid>;
   readonly paper?: 'a4' | 'letter';
 }

@@ -423,6 +423,40 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     ],
   },
   {
+    path: 'build/switches',
+    name: 'Gate switches',
+    purpose:
+      'Have opening a gate start the blower: which gates get a switch, how long it runs on, and a list for the electrician.',
+    first: 'Try it with simulated switches; then print the list and hand it to an electrician.',
+    terms: [
+      {
+        term: 'Stop delay',
+        means: 'how long the blower runs on after the last gate is shut, until the ducts are clear',
+      },
+      {
+        term: 'Contactor',
+        means: 'the switch that carries the motor’s current, worked by a small coil',
+      },
+    ],
+  },
+  {
+    path: 'build/labels',
+    name: 'Labels',
+    purpose:
+      'Mark what was built: which machine a gate is opened for, the number of every piece of pipe, how full the bin may get.',
+    first: 'Choose what to print, print it on label sheets or paper, and stick it on.',
+    terms: [
+      {
+        term: 'Max fill',
+        means: 'the line at which the bin is emptied, by the share set under Upkeep',
+      },
+      {
+        term: 'Piece',
+        means: 'a straight length of pipe, by the number it has on the cut list and the drawings',
+      },
+    ],
+  },
+  {
     path: 'upkeep',
     name: 'Upkeep',
     purpose:

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { chanceOf } from '../../simulate/chance';
-import { elbowGores, type MitredElbow, MOST_PIECES } from './elbow-gores';
+import { elbowGores, type MiteredElbow, MOST_PIECES } from './elbow-gores';
 
-const made = (of: MitredElbow) => {
+const made = (of: MiteredElbow) => {
   const result = elbowGores(of);
   if (!result.ok) throw new Error(result.reason);
   return result.gores;
 };
 
-describe('gores of a mitred elbow', () => {
+describe('gores of a mitered elbow', () => {
   it('rolled up, each cut lies in one plane through the bend’s center, and on the pipe', () => {
     const chance = chanceOf(7);
     for (let n = 0; n < 200; n++) {
@@ -17,13 +17,13 @@ describe('gores of a mitred elbow', () => {
       const radius = pipe * (0.6 + 2 * chance.uniform());
       const angle = 0.3 + 1.2 * chance.uniform();
       const { end, around } = made({ pipe, angle, radius, pieces });
-      const mitre = angle / 2 / (pieces - 1);
+      const miter = angle / 2 / (pieces - 1);
       // The pipe stands upright beside the bend's center, which is the origin, its throat towards it; its cut's plane
-      // holds the origin and rises by the mitre.
+      // holds the origin and rises by the miter.
       for (const { x, y: along } of end.slice(1, -1)) {
         const turned = (x / around) * 2 * Math.PI;
         const out = radius - (pipe / 2) * Math.cos(turned);
-        const fromPlane = along * Math.cos(mitre) - out * Math.sin(mitre);
+        const fromPlane = along * Math.cos(miter) - out * Math.sin(miter);
         expect(Math.abs(fromPlane)).toBeLessThan(1e-5);
       }
     }
@@ -31,10 +31,10 @@ describe('gores of a mitred elbow', () => {
 
   it('put together, the pieces turn as far as the elbow does', () => {
     // Each of a five-piece right angle's cuts stands at 11¼°: sheet-metal layout, from memory.
-    expect((made({ ...ELBOW, pieces: 5 }).mitre * 180) / Math.PI).toBeCloseTo(11.25, 9);
+    expect((made({ ...ELBOW, pieces: 5 }).miter * 180) / Math.PI).toBeCloseTo(11.25, 9);
     for (const pieces of [3, 4, 5, 6]) {
-      const { mitre, middles } = made({ ...ELBOW, pieces });
-      expect(2 * mitre * (middles + 1)).toBeCloseTo(Math.PI / 2, 12);
+      const { miter, middles } = made({ ...ELBOW, pieces });
+      expect(2 * miter * (middles + 1)).toBeCloseTo(Math.PI / 2, 12);
     }
   });
 
@@ -56,7 +56,7 @@ describe('gores of a mitred elbow', () => {
     expect(quarter?.y).toBeCloseTo(0.2286 * Math.tan(Math.PI / 16), 9);
   });
 
-  it.each<[keyof MitredElbow, Partial<MitredElbow>]>([
+  it.each<[keyof MiteredElbow, Partial<MiteredElbow>]>([
     ['pipe', { pipe: 0 }],
     ['angle', { angle: 0 }],
     ['angle', { angle: 4 }],
@@ -73,4 +73,4 @@ describe('gores of a mitred elbow', () => {
   });
 });
 
-const ELBOW: MitredElbow = { pipe: 0.1524, angle: Math.PI / 2, radius: 0.2286, pieces: 5 };
+const ELBOW: MiteredElbow = { pipe: 0.1524, angle: Math.PI / 2, radius: 0.2286, pieces: 5 };

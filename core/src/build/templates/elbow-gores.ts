@@ -1,7 +1,7 @@
 import type { Spot } from '../../room/plane';
 
 /** An elbow made of straight pieces of pipe; m, rad. */
-export interface MitredElbow {
+export interface MiteredElbow {
   /** Outside diameter of its pipe. */
   readonly pipe: number;
   /** How far it turns. */
@@ -22,12 +22,12 @@ export interface ElbowGores {
   /** Way around the pipe, m. */
   readonly around: number;
   /** Each cut stands this far from square, rad. */
-  readonly mitre: number;
+  readonly miter: number;
 }
 
 export type MadeGores =
   | { readonly ok: true; readonly gores: ElbowGores }
-  | { readonly ok: false; readonly field: keyof MitredElbow; readonly reason: string };
+  | { readonly ok: false; readonly field: keyof MiteredElbow; readonly reason: string };
 
 /** Points of each curve. */
 const POINTS = 360;
@@ -35,13 +35,13 @@ const POINTS = 360;
 export const MOST_PIECES = 12;
 
 /**
- * Templates for the pieces of a mitred elbow, 1:1, each to be wrapped around the pipe with its seam at the throat. All
+ * Templates for the pieces of a mitered elbow, 1:1, each to be wrapped around the pipe with its seam at the throat. All
  * cuts stand at the same angle; the two ends are half of what lies between, so that the elbow begins and ends square.
  * Fails, naming the field, where the throat has no length, or the number of pieces makes no elbow.
  * @example elbowGores({ pipe: 0.1524, angle: Math.PI / 2, radius: 0.2286, pieces: 5 }) // cuts at 11.25°
  */
-export function elbowGores({ pipe, angle, radius, pieces }: MitredElbow): MadeGores {
-  const refuse = (field: keyof MitredElbow, reason: string): MadeGores => ({
+export function elbowGores({ pipe, angle, radius, pieces }: MiteredElbow): MadeGores {
+  const refuse = (field: keyof MiteredElbow, reason: string): MadeGores => ({
     ...{ ok: false, field, reason },
   });
   if (!(pipe > 0)) return refuse('pipe', 'A pipe has a diameter.');
@@ -51,8 +51,8 @@ export function elbowGores({ pipe, angle, radius, pieces }: MitredElbow): MadeGo
   if (!Number.isInteger(pieces) || pieces < 2 || pieces > MOST_PIECES) {
     return refuse('pieces', `An elbow is made of 2 to ${MOST_PIECES} pieces.`);
   }
-  const mitre = angle / (2 * (pieces - 1));
-  if (mitre >= Math.PI / 4 + 1e-9) {
+  const miter = angle / (2 * (pieces - 1));
+  if (miter >= Math.PI / 4 + 1e-9) {
     return refuse('pieces', 'For so sharp a turn the cuts stand too flat: take more pieces.');
   }
   if (!(radius > pipe / 2)) {
@@ -62,14 +62,14 @@ export function elbowGores({ pipe, angle, radius, pieces }: MitredElbow): MadeGo
   const spots = Array.from({ length: POINTS + 1 }, (_, i) => {
     const share = i / POINTS;
     const fromThroat = radius - (pipe / 2) * Math.cos(2 * Math.PI * share);
-    return { x: share * around, y: Math.tan(mitre) * fromThroat };
+    return { x: share * around, y: Math.tan(miter) * fromThroat };
   });
   const end = [{ x: 0, y: 0 }, ...spots, { x: around, y: 0 }];
   const below = spots.toReversed().map(({ x, y }) => ({ x, y: -y }));
   return {
     ok: true,
     gores: {
-      ...{ end, around, mitre, middles: pieces - 2 },
+      ...{ end, around, miter, middles: pieces - 2 },
       middle: pieces > 2 ? [...spots, ...below] : null,
     },
   };

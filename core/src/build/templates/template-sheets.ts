@@ -69,7 +69,7 @@ export function templateSheets(
   };
 }
 
-/** The pieces of a mitred elbow as sheets to cut out, 1:1: the line opposite the seam marked. */
+/** The pieces of a mitered elbow as sheets to cut out, 1:1: the line opposite the seam marked. */
 export function goreSheets(
   { end, middle, around }: ElbowGores,
   texts: { readonly end: string; readonly middle: string; readonly ruler: string },

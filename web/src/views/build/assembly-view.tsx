@@ -95,11 +95,11 @@ function Group({ group, name }: { readonly group: AssemblyGroup; readonly name: 
     return (
       <Button
         look="quiet"
-        aria-label={`${TICKS[of]}: all of ${name}`}
+        aria-label={`All ${of}: ${name}`}
         disabled={isDone}
         onClick={() => tick(of, ids, true)}
       >
-        All {of === 'fitted' ? 'fitted' : 'sealed'}
+        All {of}
       </Button>
     );
   };

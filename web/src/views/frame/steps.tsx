@@ -60,6 +60,8 @@ export const BENCHES = {
       { path: 'assembly', name: 'Assembly' },
       { path: 'drawings', name: 'Drawings' },
       { path: 'templates', name: 'Templates' },
+      { path: 'switches', name: 'Gate switches' },
+      { path: 'labels', name: 'Labels' },
     ],
   },
 } as const;

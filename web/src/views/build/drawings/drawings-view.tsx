@@ -93,9 +93,9 @@ export function DrawingsView() {
             onChange={setSheet}
           />
         </Line>
-        <Line label="Scale of PDF, SVG">
+        <Line label="Scale">
           <Choice
-            label="Scale of PDF and SVG"
+            label="Scale"
             value={`${scale}`}
             options={SCALES.map((each) => ({ value: `${each}`, label: `1:${each}` }))}
             onChange={(value) => setScale(Number(value))}

@@ -1,6 +1,6 @@
 'use client';
 
-import { elbowGores, goreSheets, type MitredElbow } from '@frank-gauge/core/build';
+import { elbowGores, goreSheets, type MiteredElbow } from '@frank-gauge/core/build';
 import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { FieldLine } from '../../parts/line';
@@ -9,14 +9,14 @@ import { Template } from './template';
 import { useTemplate } from './use-template';
 
 /** A five-piece right angle; its radius is one and a half times its pipe as long as nobody has typed another. */
-const usual = (system: UnitSystem): Omit<MitredElbow, 'radius'> => ({
+const usual = (system: UnitSystem): Omit<MiteredElbow, 'radius'> => ({
   pipe: system === 'us' ? toSI(6, 'in') : 0.15,
   angle: Math.PI / 2,
   pieces: 5,
 });
 const USUAL_RATIO = 1.5;
 
-/** Templates for the pieces of a mitred elbow. */
+/** Templates for the pieces of a mitered elbow. */
 export function ElbowTemplates() {
   const system = useUnits();
   const { choices, choose } = useTemplate();
@@ -24,8 +24,8 @@ export function ElbowTemplates() {
   const own = { ...usual(system), ...typed };
   const radius = typed.radius ?? USUAL_RATIO * own.pipe;
   const made = elbowGores({ ...own, radius });
-  const change = (changed: Partial<MitredElbow>) => choose({ elbow: { ...typed, ...changed } });
-  const warningOf = (field: keyof MitredElbow) =>
+  const change = (changed: Partial<MiteredElbow>) => choose({ elbow: { ...typed, ...changed } });
+  const warningOf = (field: keyof MiteredElbow) =>
     !made.ok && made.field === field ? made.reason : null;
   const sheets =
     made.ok &&
@@ -85,7 +85,7 @@ export function ElbowTemplates() {
       {sheets && made.ok ? (
         <>
           <p className="max-w-prose pt-2 text-[15px]">
-            Every cut stands {((made.gores.mitre * 180) / Math.PI).toFixed(1)}° from square. Add
+            Every cut stands {((made.gores.miter * 180) / Math.PI).toFixed(1)}° from square. Add
             what your seams lap; the templates have none.
           </p>
           <Template name="End piece" file="elbow-end" items={sheets.end} />

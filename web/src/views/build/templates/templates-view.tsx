@@ -9,9 +9,9 @@ import { LidTemplate } from './lid-template';
 import { useTemplate } from './use-template';
 
 const KINDS = {
-  drum: { label: 'a pipe into a drum or a pipe', Form: DrumTemplates },
-  elbow: { label: 'an elbow of mitred pieces', Form: ElbowTemplates },
-  lid: { label: 'a lid with two elbows', Form: LidTemplate },
+  drum: { label: 'pipe into a drum', Form: DrumTemplates },
+  elbow: { label: 'mitered elbow', Form: ElbowTemplates },
+  lid: { label: 'lid, two elbows', Form: LidTemplate },
 } as const;
 type Kind = keyof typeof KINDS;
 const OPTIONS = (Object.keys(KINDS) as Kind[]).map((value) => ({
