@@ -13,7 +13,7 @@ import { type JointPlace, jointsOfShop } from './joints-of-shop';
 /** Where two parts are put together. */
 export type AssemblyPlace =
   /** Of a run's own: the same places that are gone over for an opening. */
-  | { readonly kind: 'run'; readonly at: JointAt; readonly isAdjustable: boolean }
+  | { readonly kind: 'run'; readonly at: JointAt }
   /** Where a run begins at a machine's port. */
   | { readonly kind: 'port' }
   /** Along the collector's chain. */
@@ -138,9 +138,9 @@ function stepAt(run: Run, id: string, at: JointAt, ends: JointPlace | null): Ass
   const joint = PIPE_JOINTS[run.pipe];
   // A plastic pipe has no seam.
   if (at.kind === 'seam' && joint === 'socket') return null;
-  const isAdjustable = at.kind === 'fitting' && isAdjustableAt(run, at.nth);
   return {
-    ...{ id, place: { kind: 'run', at, isAdjustable }, ends, hasSeams: isAdjustable },
+    ...{ id, place: { kind: 'run', at }, ends },
+    hasSeams: at.kind === 'fitting' && isAdjustableAt(run, at.nth),
     joint: ends || at.kind === 'seam' ? null : joint,
     sealedWith: ends ? { kind: 'fit', closing: ends.fit.closing } : sealedWith(at, run.pipe),
     opensAgain: at.kind === 'hose' || at.kind === 'gate',

@@ -9,7 +9,7 @@ export const upkeep = (): CoefficientGroup[] => [
   {
     title: 'Upkeep',
     about:
-      'how full a bin gets, and how far a forecast may be off before anything was emptied or cleaned; what is logged corrects it',
+      'how full a bin is when it is emptied, and how far a forecast may be off before anything was emptied or cleaned; what is logged corrects it',
     source: 'common practice, no source; spreads are estimates',
     coefficients: [
       { name: 'Density of dry wood', value: WOOD_DENSITY, kind: 'density', origin: 'estimate' },

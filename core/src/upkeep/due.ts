@@ -2,7 +2,7 @@ import type { CollectorLoad } from '../analysis/collector-load';
 import { timeToDue } from '../collector/cake';
 import { workingLoading } from '../collector/filter';
 import type { Shop } from '../design/schema';
-import { WEEK } from '../design/usual-upkeep';
+import { DAY, WEEK } from '../design/usual-upkeep';
 import type { EventKind, ShopEvent } from '../journal/event';
 import { type BinLife, binLife, filterBinLife } from './bin-life';
 import { type Interval, nextInterval, rangeOf } from './interval';
@@ -89,13 +89,11 @@ const timesOf =
       .sort((a, b) => a - b);
 
 /** Two on one day are one: whoever empties both bins logs it twice, perhaps. */
-const ONE_DAY = 86_400;
-
 const betweenOf = (times: readonly number[]): number[] =>
   times.flatMap((at, i) => {
     const before = times[i - 1];
     const between = before === undefined ? 0 : (at - before) / SECOND;
-    return between > ONE_DAY ? [between] : [];
+    return between > DAY ? [between] : [];
   });
 
 /** Of time that the blower runs, the time that passes; null: nobody said how much it runs. */

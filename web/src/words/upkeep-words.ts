@@ -1,3 +1,4 @@
+import { DAY } from '@frank-gauge/core/design';
 import type { Due, DueBy, DueKind } from '@frank-gauge/core/upkeep';
 import { format } from 'date-fns';
 
@@ -32,7 +33,6 @@ const BY: Readonly<Record<DueBy, string>> = {
   calendar: 'by the calendar',
 };
 
-const DAY = 86_400;
 /** Nobody plans by the day so far ahead, s. */
 const FAR = 2 * 365 * DAY;
 

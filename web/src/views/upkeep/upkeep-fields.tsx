@@ -67,7 +67,7 @@ export function UpkeepFields() {
         min={0.05}
         max={1}
         onChange={(fullAt) =>
-          change('how full a bin gets', (own) => {
+          change('share the bin is emptied at', (own) => {
             own.fullAt = fullAt;
           })
         }

@@ -3,13 +3,14 @@
 import { type BuildSheet, buildSheet } from '@frank-gauge/core/build';
 import { sheetSvg } from '@frank-gauge/core/routing';
 import { useMemo, useState } from 'react';
-import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
+import { useDesign, useDuctTree } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Line } from '../../parts/line';
 import { saveDxf } from '../../parts/save-dxf';
 import { NothingToBuild } from '../nothing-to-build';
+import { PaperChoice, usePaper } from '../paper-choice';
 import { savePdf } from '../save-pdf';
 import { SheetSvg } from '../sheet-svg';
 import { useCuts } from '../use-cuts';
@@ -27,18 +28,15 @@ const SCALES = [10, 20, 25, 50, 100] as const;
 /** Letters on the screen; lengths would cover each other here, and stand on paper and under Floor. */
 const LETTERS = 115;
 const SMALL = new Set(['sizes', 'studs'] as const);
-const PAPERS = { a4: 'A4', letter: 'Letter' } as const;
-type Paper = keyof typeof PAPERS;
 
 /** Drawings with piece numbers and hangers, to scale on paper, and what is marked on walls by tape. */
 export function DrawingsView() {
   const shop = useDesign();
   const tree = useDuctTree();
   const { groups } = useCuts();
-  const system = useUnits();
   const [sheet, setSheet] = useState<BuildSheet>('isometric');
   const [scale, setScale] = useState<number>(25);
-  const [paper, setPaper] = useState<Paper>(system === 'us' ? 'letter' : 'a4');
+  const paper = usePaper();
   const items = useMemo(
     () =>
       buildSheet(
@@ -101,17 +99,7 @@ export function DrawingsView() {
             onChange={(value) => setScale(Number(value))}
           />
         </Line>
-        <Line label="Paper">
-          <Choice
-            label="Paper"
-            value={paper}
-            options={(Object.keys(PAPERS) as Paper[]).map((value) => ({
-              value,
-              label: PAPERS[value],
-            }))}
-            onChange={setPaper}
-          />
-        </Line>
+        <PaperChoice />
       </div>
       <div className="relative overflow-x-auto">
         <div className="min-w-160">

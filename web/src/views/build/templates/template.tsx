@@ -1,13 +1,12 @@
 'use client';
 
 import { type SheetItem, sheetExtent, sheetSvg } from '@frank-gauge/core/routing';
-import { useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { saveDxf } from '../../parts/save-dxf';
+import { usePaper } from '../paper-choice';
 import { savePdf } from '../save-pdf';
 import { SheetSvg } from '../sheet-svg';
-import { useTemplate } from './use-template';
 
 interface Props {
   readonly name: string;
@@ -20,9 +19,7 @@ const LETTERS = 50;
 
 /** A template as a picture, and as files at true size. */
 export function Template({ name, file, items }: Props) {
-  const system = useUnits();
-  const { choices } = useTemplate();
-  const paper = choices.paper ?? (system === 'us' ? 'letter' : 'a4');
+  const paper = usePaper();
   const { width, height } = sheetExtent(items) ?? { width: 0, height: 0 };
   const ways = [
     { format: 'PDF', save: () => void savePdf(file, items, { paper, title: name, scale: 1 }) },

@@ -1,8 +1,8 @@
 'use client';
 
-import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { Line } from '../../parts/line';
+import { PaperChoice } from '../paper-choice';
 import { DrumTemplates } from './drum-templates';
 import { ElbowTemplates } from './elbow-templates';
 import { LidTemplate } from './lid-template';
@@ -21,7 +21,6 @@ const OPTIONS = (Object.keys(KINDS) as Kind[]).map((value) => ({
 
 /** Templates at true size, to print, wrap or lay on, and cut along. */
 export function TemplatesView() {
-  const system = useUnits();
   const { choices, choose } = useTemplate();
   const kind = choices.kind ?? 'drum';
   const { Form } = KINDS[kind];
@@ -41,17 +40,7 @@ export function TemplatesView() {
             onChange={(chosen) => choose({ kind: chosen })}
           />
         </Line>
-        <Line label="Paper">
-          <Choice
-            label="Paper"
-            value={choices.paper ?? (system === 'us' ? 'letter' : 'a4')}
-            options={[
-              { value: 'letter', label: 'Letter' },
-              { value: 'a4', label: 'A4' },
-            ]}
-            onChange={(paper) => choose({ paper })}
-          />
-        </Line>
+        <PaperChoice />
       </div>
       <Form />
       <p className="max-w-prose pt-2 text-[14px] text-quiet">
