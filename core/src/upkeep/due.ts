@@ -36,7 +36,7 @@ export interface Due {
   readonly lasts: number | null;
 }
 
-/** What is recorded when it is done. */
+/** What is recorded when it is done: of both bins the same. */
 export const EVENT_OF: Readonly<Record<Exclude<DueKind, 'round'>, EventKind>> = {
   bin: 'emptied',
   'filter bin': 'emptied',

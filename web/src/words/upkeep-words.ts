@@ -16,7 +16,7 @@ export const DUE_NAMES: Readonly<Record<DueKind, string>> = {
 export const DUE_HOW: Readonly<Record<DueKind, string>> = {
   bin: 'Wear a respirator. A bin that is full backs up into the separator and the filter. Keep flames and hot ash away from dust.',
   'filter bin':
-    'Wear a respirator: this is the finest dust there is. Let it settle for a while after the blower has stopped.',
+    'Wear a respirator: this is the finest dust there is. Let it settle after the blower has stopped. Its day is counted from when a bin was last emptied: where there are two, empty both together.',
   filter:
     'Blow it out gently from the clean side, with a respirator on, the collector’s own port open and the blower running; outdoors, if it comes off easily. Never beat pleats.',
   reseal: 'Tape them as they were, and go over them with smoke or a hand.',

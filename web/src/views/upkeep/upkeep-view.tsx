@@ -24,6 +24,7 @@ export function UpkeepView() {
   const name = useDesign(({ shop }) => shop.name);
   const id = useDesign((shop) => shop.id);
   const dated = due.filter(({ at }) => at !== null);
+  const hasBin = due.some(({ kind }) => kind === 'bin');
   const pressing = dated.filter(({ at }) => (at ?? now) <= now).length;
   return (
     <div className="relative px-4 pt-3 pb-6 md:h-full md:overflow-y-auto print:overflow-visible">
@@ -51,7 +52,7 @@ export function UpkeepView() {
       </div>
       <ul aria-label="To look after" className="max-w-180 border-ink border-t">
         {due.map((each) => (
-          <DueRow key={each.kind} due={each} now={now} shop={id} />
+          <DueRow key={each.kind} due={each} now={now} shop={id} isWithBin={hasBin} />
         ))}
       </ul>
       <p className="max-w-prose pt-2 text-[14px] text-quiet">
@@ -72,9 +73,11 @@ interface RowProps {
   readonly due: Due;
   readonly now: number;
   readonly shop: string;
+  /** There is a separator's bin: one press of it counts for the bin below the filter too. */
+  readonly isWithBin: boolean;
 }
 
-function DueRow({ due, now, shop }: RowProps) {
+function DueRow({ due, now, shop, isWithBin }: RowProps) {
   const { kind, at, share } = due;
   const isDue = at !== null && at <= now;
   return (
@@ -97,7 +100,7 @@ function DueRow({ due, now, shop }: RowProps) {
         >
           Start a round
         </Link>
-      ) : (
+      ) : kind === 'filter bin' && isWithBin ? null : (
         <Button
           className="print:hidden"
           aria-label={`Done today: ${DUE_NAMES[kind].toLowerCase()}`}
@@ -117,7 +120,7 @@ function fullWords(share: number): string {
 }
 
 /** Logs that it was done, now. */
-function done(kind: Exclude<Due['kind'], 'round'>): void {
+function done(kind: keyof typeof EVENT_OF): void {
   const event = EVENT_OF[kind];
   const label = `log ${EVENT_NAMES[event]}`;
   record(label, ({ events }) => {
