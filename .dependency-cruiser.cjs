@@ -55,7 +55,17 @@ const MAY_IMPORT = {
   file: ['document', 'catalogue', 'design', 'journal'],
   assembly: ['catalogue', 'quantity', 'collector', 'design'],
   noise: ['quantity'],
-  build: ['catalogue', 'quantity', 'duct', 'fittings', 'design', 'room', 'routing'],
+  build: [
+    'catalogue',
+    'quantity',
+    'duct',
+    'fittings',
+    'collector',
+    'design',
+    'assembly',
+    'room',
+    'routing',
+  ],
   room: ['catalogue', 'quantity', 'design', 'assembly'],
   routing: ['document', 'catalogue', 'quantity', 'duct', 'fittings', 'design', 'assembly', 'room'],
   network: [
@@ -227,7 +237,7 @@ module.exports = {
       to: {
         pathNot: [
           '^core/src/',
-          'node_modules/(zod|date-fns|papaparse|@types/papaparse|ml-matrix|dxf|@tarikjabiri/dxf|pdf-lib|ics)/',
+          'node_modules/(zod|date-fns|papaparse|@types/papaparse|ml-matrix|dxf|@tarikjabiri/dxf|pdf-lib|ics|guillotine-packer|earcut)/',
         ],
       },
     },

@@ -29,7 +29,7 @@ test('a calliper’s word changes what closes a joint, and an adapter is saved a
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as STL' }).click();
   const file = await download;
-  expect(file.suggestedFilename()).toBe('Band-saw-port-to-Band-saw-drop-hose.stl');
+  expect(file.suggestedFilename()).toBe('band-saw-port-to-band-saw-drop-hose.stl');
   const bytes = readFileSync(await file.path());
   expect(bytes.length).toBe(84 + 50 * bytes.readUInt32LE(80));
   const ring = page.waitForEvent('download');

@@ -24,6 +24,7 @@ const VIEWS = [
   'build/assembly',
   'build/drawings',
   'build/templates',
+  'build/shop-made',
   'build/switches',
   'build/labels',
   'upkeep',

@@ -3,12 +3,12 @@ import type { SectionPoint } from './adapter';
 /** Corners of a circle: 180 keep a 6-in. bore within 0.012 mm of round. */
 export const FACETS = 180;
 
-const MILLIMETRES = 1000;
+export const MILLIMETRES = 1000;
 const HEADER = 80;
 const COUNT = 4;
 const TRIANGLE = 50;
 
-type Corner = readonly [number, number, number];
+export type Corner = readonly [number, number, number];
 
 /**
  * A body of revolution as binary STL in mm: each edge of the closed `outline` turned about the axis.
@@ -33,10 +33,14 @@ export function revolvedStl(outline: readonly SectionPoint[], name: string): Uin
       triangles.push([a, b, d], [a, d, c]);
     }
   });
-  return encode(triangles, name);
+  return encodeStl(triangles, name);
 }
 
-function encode(triangles: readonly [Corner, Corner, Corner][], name: string): Uint8Array {
+/** Triangles as binary STL; corners in mm. */
+export function encodeStl(
+  triangles: readonly [Corner, Corner, Corner][],
+  name: string,
+): Uint8Array {
   const bytes = new Uint8Array(HEADER + COUNT + TRIANGLE * triangles.length);
   const view = new DataView(bytes.buffer);
   // A header that began with "solid" would be taken for the text form.

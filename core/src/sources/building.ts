@@ -2,6 +2,12 @@ import { CHIPS_SLOWER, LEAST_DELAY } from '../analysis/switch-plan';
 import { GATE_BODY, WYE_COLLAR } from '../build/cuts/fitting-bodies';
 import { COLLAR, CRIMP, SOCKET_SHARE } from '../build/cuts/pipe-joints';
 import { HOLE_ROOM } from '../build/drawings/marks';
+import { MOST_RETURN } from '../build/makers/enclosure';
+import { STIFFNESS, WOOD_SCREW } from '../build/makers/flat-panel';
+import { WIDEST_GAP } from '../build/makers/liner-cage';
+import { SCREW_EDGE } from '../build/makers/on-studs';
+import { ON_END } from '../build/makers/slide-lift';
+import { FRICTION } from '../build/makers/wedge-lift';
 import { HANGER_EVERY, HOSE_OVER, SCREWS, TAPE_LAP } from '../build/parts-list';
 import { LEAST_LAND, WALL_GAP } from '../build/templates/separator-lid';
 import { USUAL_KERF } from '../design/usual-build';
@@ -55,6 +61,37 @@ export const building = (): CoefficientGroup[] => [
       plain('Least stop delay, s', LEAST_DELAY, 'estimate'),
       plain('Screws for a joint', SCREWS, 'practice'),
       plain('Tape, times the way around', TAPE_LAP, 'estimate'),
+    ],
+  },
+  {
+    title: 'Shop-made parts',
+    about:
+      'what boards, screws, slides and wedges are taken to bear; all of it on the low side, none of it for what hangs over people',
+    source:
+      'bending of round boards by Roark’s Formulas for Stress and Strain (from memory); lag screws as for brackets; all else common practice or an estimate',
+    coefficients: [
+      plain('Stiffness of plywood, Pa', STIFFNESS, 'estimate'),
+      plain('A wood screw in plywood draws out at, N', WOOD_SCREW, 'estimate'),
+      plain('Drawer slides on end, of their rating', ON_END, 'estimate'),
+      plain('Friction of waxed wedges', FRICTION, 'estimate'),
+      {
+        name: 'Gap between two slats, at most',
+        value: WIDEST_GAP,
+        kind: 'diameter',
+        origin: 'estimate',
+      },
+      {
+        name: 'Through a return filter, at most',
+        value: MOST_RETURN,
+        kind: 'faceVelocity',
+        origin: 'practice',
+      },
+      {
+        name: 'Lag screws from ends and edges',
+        value: SCREW_EDGE,
+        kind: 'diameter',
+        origin: 'practice',
+      },
     ],
   },
 ];

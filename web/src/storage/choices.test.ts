@@ -3,6 +3,7 @@ import {
   choose,
   chooseCollector,
   chooseDrop,
+  chooseMaker,
   choosePart,
   chooseTemplate,
   useChoices,
@@ -23,6 +24,7 @@ describe('how the bench is looked at', () => {
       parts: {},
       tight: {},
       templates: {},
+      makers: {},
     });
   });
 
@@ -52,6 +54,16 @@ describe('how the bench is looked at', () => {
     expect(chosen().templates).toEqual({
       one: { drum: { pipe: 0.1 }, paper: 'a4' },
       two: { kind: 'lid' },
+    });
+  });
+
+  it('keeps the sizes of what is made, and of the sheets it is made from', () => {
+    chooseMaker('one', { sizes: { drumLid: { drum: 0.57 } } });
+    chooseMaker('one', { stock: { kerf: 0.002 } });
+    chooseMaker('two', { maker: 'blastGate' });
+    expect(chosen().makers).toEqual({
+      one: { sizes: { drumLid: { drum: 0.57 } }, stock: { kerf: 0.002 } },
+      two: { maker: 'blastGate' },
     });
   });
 });

@@ -2,6 +2,7 @@
 
 import type { GateRule } from '@frank-gauge/core/analysis';
 import type { MiteredElbow, PipeIntoDrum, SeparatorLid } from '@frank-gauge/core/build';
+import type { MakerId, SheetStock } from '@frank-gauge/core/makers';
 import type { View } from '@frank-gauge/core/network';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
@@ -13,6 +14,14 @@ export interface TemplateChoices {
   readonly elbow?: Partial<MiteredElbow>;
   readonly lid?: Partial<SeparatorLid>;
   readonly paper?: 'a4' | 'letter';
+}
+
+/** What is typed for what is made in the shop; what nobody typed follows the assembly. */
+export interface MakerChoices {
+  readonly maker?: MakerId;
+  /** By maker: its sizes by their names, SI. */
+  readonly sizes?: Partial<Readonly<Record<MakerId, Readonly<Record<string, number>>>>>;
+  readonly stock?: Partial<SheetStock>;
 }
 
 /** How the bench is looked at: no part of any document, kept on this device. */
@@ -30,6 +39,8 @@ export interface Choices {
   readonly tight: Readonly<Record<string, readonly string[]>>;
   /** By shop: what templates are made of. */
   readonly templates: Readonly<Record<string, TemplateChoices>>;
+  /** By shop: what is made of sheet goods. */
+  readonly makers: Readonly<Record<string, MakerChoices>>;
 }
 
 export const useChoices = create<Choices>()(
@@ -43,6 +54,7 @@ export const useChoices = create<Choices>()(
       parts: {},
       tight: {},
       templates: {},
+      makers: {},
     }),
     { name: 'frank-gauge-choices' },
   ),
@@ -72,5 +84,12 @@ export function chooseTight(shop: string, joints: readonly string[]): void {
 export function chooseTemplate(shop: string, change: TemplateChoices): void {
   useChoices.setState(({ templates }) => ({
     templates: { ...templates, [shop]: { ...templates[shop], ...change } },
+  }));
+}
+
+/** Changes what is typed for what is made in the shop, and leaves the rest of it. */
+export function chooseMaker(shop: string, change: MakerChoices): void {
+  useChoices.setState(({ makers }) => ({
+    makers: { ...makers, [shop]: { ...makers[shop], ...change } },
   }));
 }

@@ -1,5 +1,6 @@
 import type { Shop } from '@frank-gauge/core/design';
 import { type Journal, writeShopFile } from '@frank-gauge/core/journal';
+import { fileStem } from './file-stem';
 
 export type FileForm = 'json' | 'zip';
 
@@ -8,10 +9,5 @@ export const jsonFile = (shop: Shop, journal: Journal): Blob =>
   new Blob([writeShopFile(shop, journal)], { type: 'application/json' });
 
 /** The name of a shop's file, without its ending. */
-export const fileName = (shop: Shop): string => {
-  const name = String(shop.shop?.name ?? '')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '');
-  return `${name || 'shop'}.frank-gauge`;
-};
+export const fileName = (shop: Shop): string =>
+  `${fileStem(String(shop.shop?.name ?? '')) || 'shop'}.frank-gauge`;

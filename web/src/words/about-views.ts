@@ -423,6 +423,28 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
     ],
   },
   {
+    path: 'build/shop-made',
+    name: 'Shop-made parts',
+    purpose:
+      'Build what the collector needs from sheet goods: a lid, a baffle, a filter box, shelves, lifts, an enclosure, a blast gate. Every size follows the collector until you type your own.',
+    first:
+      'Choose what to make, type the sizes you measured, and look at what it has to clear and carry.',
+    terms: [
+      {
+        term: 'Parts drawn apart',
+        means: 'the whole pulled apart along its own lines; letters are those of the lists below',
+      },
+      {
+        term: 'Kerf',
+        means: 'what the saw takes of the board with each cut',
+      },
+      {
+        term: 'Cleat',
+        means: 'a board screwed to the studs of a wall, to which something heavy is fastened',
+      },
+    ],
+  },
+  {
     path: 'build/switches',
     name: 'Gate switches',
     purpose:

@@ -70,7 +70,7 @@ function againstWall({ from, to, length, inward }: Wall, { x, y }: Spot) {
 }
 
 /** Whoever faces a wall of an outline that goes counter-clockwise has its end on the left. */
-function fromLeft({ from, to, inward, length }: Wall, along: number): number {
+export function fromLeft({ from, to, inward, length }: Wall, along: number): number {
   const turn = (to.x - from.x) * inward.y - (to.y - from.y) * inward.x;
   return turn > 0 ? length - along : along;
 }

@@ -127,7 +127,8 @@ export function lidSheet(
   ];
 }
 
-const rulerAt = ({ x, y }: Spot, text: string): SheetItem[] => [
+/** A ruler of 100 mm to check a print by, and its name. */
+export const rulerAt = ({ x, y }: Spot, text: string): SheetItem[] => [
   lineOf('marks', [
     { x, y },
     { x: x + RULER, y },

@@ -130,11 +130,14 @@ describe('a drawing on sheets of paper', () => {
     expect(text).toContain('Sheet 4 of 4: row 2, column 2');
   });
 
-  it('writes feet and inches, and a question mark for a letter its font has not', async () => {
-    const items = [textOf('names', { x: 0.1, y: 0.1 }, 'Łódź 4′ 6½″ ✓', 0.004)];
+  it('writes feet, inches and fractions, and a question mark for a letter its font has not', async () => {
+    const items = [
+      textOf('names', { x: 0.1, y: 0.1 }, 'Łódź 4′ 6½″ ✓', 0.004),
+      textOf('names', { x: 0.1, y: 0.08 }, '26⅝ in. ⅛', 0.004),
+    ];
     const document = await getDocumentProxy(await written(items, 'a4'));
     const { text } = await extractText(document, { mergePages: true });
-    expect(text).toMatch(/\?ód\? 4' 6½" \?|Łódź 4' 6½" \?/);
+    expect(text).toMatch(/(\?ód\?|Łódź) 4' 6½" \? 26 5\/8 in\. 1\/8/);
   });
 });
 

@@ -140,10 +140,20 @@ function drawerOn(page: PDFPage, font: PDFFont, corner: Spot): Drawer {
   };
 }
 
-/** Signs of feet and inches as every font has them; what the font has no letter for is a question mark. */
+/**
+ * Signs of feet and inches, and fractions, as every font has them: 26⅝ as 26 5/8. What the font has no letter for is a
+ * question mark.
+ */
 function printable(text: string, font: PDFFont): string {
   const known = new Set(font.getCharacterSet());
-  const plain = oneLine(text).replace(/′/g, "'").replace(/″/g, '"').replace(/[   ]/g, ' ');
+  const plain = oneLine(text)
+    .replace(/(\d?)([⅛⅜⅝⅞])/g, (_, whole: string, sign: string) => {
+      const fraction = sign.normalize('NFKD').replace('⁄', '/');
+      return whole === '' ? fraction : `${whole} ${fraction}`;
+    })
+    .replace(/′/g, "'")
+    .replace(/″/g, '"')
+    .replace(/[\u2009\u202f\u00a0]/g, ' ');
   return Array.from(plain, (sign) => (known.has(sign.codePointAt(0) ?? 0) ? sign : '?')).join('');
 }
 

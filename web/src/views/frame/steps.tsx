@@ -60,6 +60,7 @@ export const BENCHES = {
       { path: 'assembly', name: 'Assembly' },
       { path: 'drawings', name: 'Drawings' },
       { path: 'templates', name: 'Templates' },
+      { path: 'shop-made', name: 'Shop-made parts' },
       { path: 'switches', name: 'Gate switches' },
       { path: 'labels', name: 'Labels' },
     ],

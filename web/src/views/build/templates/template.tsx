@@ -12,22 +12,30 @@ interface Props {
   readonly name: string;
   readonly file: string;
   readonly items: readonly SheetItem[];
+  /** Paper over drawing; 1 unless it is said. */
+  readonly scale?: number;
+  /** Letters in the picture are so many times smaller than it is wide and high. */
+  readonly letters?: number;
+  /** Saves it as a body to print, where that makes sense. */
+  readonly stl?: () => void;
 }
 
-/** Letters in the picture are so many times smaller than it is wide and high. */
+/** Usual letters in the picture. */
 const LETTERS = 50;
 
-/** A template as a picture, and as files at true size. */
-export function Template({ name, file, items }: Props) {
+/** A template as a picture, and as files: at true size, or to scale. */
+export function Template({ name, file, items, scale = 1, letters = LETTERS, stl }: Props) {
   const paper = usePaper();
   const { width, height } = sheetExtent(items) ?? { width: 0, height: 0 };
+  const title = scale === 1 ? name : `${name}, 1:${Math.round(1 / scale)}`;
   const ways = [
-    { format: 'PDF', save: () => void savePdf(file, items, { paper, title: name, scale: 1 }) },
+    { format: 'PDF', save: () => void savePdf(file, items, { paper, title, scale }) },
     {
       format: 'SVG',
-      save: () => saveFile(`${file}.svg`, sheetSvg(items), 'image/svg+xml'),
+      save: () => saveFile(`${file}.svg`, sheetSvg(items, scale), 'image/svg+xml'),
     },
     { format: 'DXF', save: () => void saveDxf(file, items) },
+    ...(stl ? [{ format: 'STL', save: stl }] : []),
   ];
   return (
     <figure aria-label={`Template: ${name}`} className="pt-3">
@@ -47,7 +55,7 @@ export function Template({ name, file, items }: Props) {
           </Button>
         ))}
       </figcaption>
-      <SheetSvg name={`${name}, to scale`} items={items} letters={LETTERS} className="max-h-90" />
+      <SheetSvg name={`${name}, to scale`} items={items} letters={letters} className="max-h-90" />
     </figure>
   );
 }

@@ -15,6 +15,7 @@ import {
 import { toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useState } from 'react';
 import { useUnits } from '@/model/use-design';
+import { fileStem } from '@/storage/file-stem';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -55,7 +56,7 @@ export function AdapterMaker({ joint }: { readonly joint: JointPlace | null }) {
   const section = adapterSection(adapter);
   const name = joint ? `${endWord(joint.upstream)} to ${endWord(joint.downstream)}` : 'adapter';
   const save = (outline: readonly SectionPoint[], suffix: string) =>
-    saveFile(`${fileName(name)}${suffix}.stl`, revolvedStl(outline, name), 'model/stl');
+    saveFile(`${fileStem(name)}${suffix}.stl`, revolvedStl(outline, name), 'model/stl');
   const setEnd = (index: 0 | 1, change: Partial<AdapterEnd>) =>
     setAdapter((before) => {
       const [first, second] = before.ends;
@@ -180,5 +181,3 @@ function EndFields({ name, end, onChange }: EndFieldsProps) {
     </>
   );
 }
-
-const fileName = (name: string) => name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '');

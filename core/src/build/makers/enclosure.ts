@@ -1,0 +1,270 @@
+import { toSI } from '../../quantity/units';
+import { facingFront, facingRight, lying, type PlacedBoard, rectangle } from '../boards/board';
+import { check, count, height, made, maker, metersOf, pieces, refuse, sayIn, size } from './maker';
+import { usualIn } from './maker-place';
+
+/** Through a furnace-grade return filter no faster than this: common practice, no source. m/s */
+export const MOST_RETURN = toSI(300, 'fpm');
+/** Frame that holds a filter at its edge, and wood between two openings, m: estimates. */
+const HOLD = 0.012;
+const FRAME = 0.04;
+/** Room around what stands inside, m: an estimate. */
+const ROOM = 0.1;
+/** Its top and lining take so much under the ceiling, m. */
+const UNDER = 0.05;
+/** A filter's play in its frame, m. */
+const PLAY = 0.002;
+
+/** A box around the collector against its noise: lined panels, a door in front, and return filters in one side. */
+export const collectorEnclosure = maker({
+  fields: {
+    width: height(0.3, 6),
+    depth: height(0.3, 6),
+    height: height(0.3, 6),
+    board: size(0.006, 0.04),
+    lining: size(0, 0.15),
+    filters: count(1, 12),
+    filterWidth: size(0.15, 1),
+    filterHeight: size(0.15, 1.2),
+    filterDepth: size(0.01, 0.3),
+    airflow: { kind: 'flow', min: 0.01, max: 10 },
+  },
+  usual: (place) => {
+    const { stands, airflow } = place;
+    const nominal = { width: usualIn(place, 20, 0.5), height: usualIn(place, 20, 0.5) };
+    const face = (nominal.width - 2 * HOLD) * (nominal.height - 2 * HOLD);
+    const filters = Math.min(12, Math.max(1, Math.ceil(airflow / (MOST_RETURN * face))));
+    const depth = stands.floor.depth + 2 * ROOM;
+    const most = Math.max(stands.height, (stands.ceiling ?? Number.POSITIVE_INFINITY) - UNDER);
+    return {
+      width: stands.floor.width + 2 * ROOM,
+      depth: Math.max(depth, nominal.width + 2 * FRAME),
+      height: Math.max(
+        Math.min(stands.height + ROOM, most),
+        filters * (nominal.height + FRAME) + FRAME,
+      ),
+      board: usualIn(place, 0.5, 0.012),
+      lining: usualIn(place, 1, 0.025),
+      filters,
+      filterWidth: nominal.width,
+      filterHeight: nominal.height,
+      filterDepth: usualIn(place, 1, 0.025),
+      airflow,
+    };
+  },
+  make: (sizes, place) => {
+    const { board, lining, filters, filterWidth, filterHeight, filterDepth } = sizes;
+    const say = sayIn(place.units);
+    const wall = board + lining;
+    // Clear inside the lining; each panel's own size outside of it.
+    const clear = { across: sizes.width, deep: sizes.depth, high: sizes.height };
+    const frame = { across: filterWidth + 2 * FRAME, high: filterHeight + FRAME };
+    if (frame.across > clear.deep) {
+      return refuse(
+        'filterWidth',
+        `With its frame a filter of ${say(filterWidth)} is wider than the side: at most ${say(clear.deep - 2 * FRAME)}.`,
+      );
+    }
+    const most = Math.floor((clear.high - FRAME) / frame.high);
+    if (filters > most) {
+      return refuse(
+        'filters',
+        `${filters} filters of ${say(filterHeight)} one above another do not fit a side ${say(clear.high)} high: at most ${most}.`,
+      );
+    }
+    const outside = { across: clear.across + 2 * wall, deep: clear.deep + 2 * wall };
+    const panel = (
+      name: string,
+      width: number,
+      tall: number,
+      holes = [] as ReturnType<typeof rectangle>[],
+      note?: string,
+    ) => ({
+      name,
+      material: 'sheet' as const,
+      outline: rectangle(width, tall),
+      holes,
+      thickness: board,
+      ...(note && { note }),
+    });
+    const padding = (
+      name: string,
+      width: number,
+      tall: number,
+      holes = [] as ReturnType<typeof rectangle>[],
+    ) => ({
+      name,
+      material: 'lining' as const,
+      outline: rectangle(width, tall),
+      holes,
+      thickness: lining,
+    });
+    const pitch = (clear.high - filters * filterHeight) / (filters + 1);
+    const openings = Array.from({ length: filters }, (_, i) => pitch + i * (filterHeight + pitch));
+    const middle = clear.deep / 2;
+    const onSide = (inset: number, grow: number) =>
+      openings.map((z) =>
+        rectangle(filterWidth - 2 * inset, filterHeight - 2 * inset, {
+          x: middle - filterWidth / 2 + inset + grow,
+          y: z + inset,
+        }),
+      );
+    const tall = clear.high + wall;
+    // Sides stand between front and back; the top lies on all four.
+    const sideDepth = outside.deep - 2 * board;
+    const shift = lining;
+    const sideHoles = onSide(HOLD, shift);
+    const x1 = outside.across - board;
+    const low = -outside.deep;
+    const parts: PlacedBoard[] = [
+      facingRight(
+        panel('side', sideDepth, tall - board),
+        { x: 0, y: low + board, z: 0 },
+        { x: -0.35, y: 0, z: 0 },
+      ),
+      facingRight(
+        panel(
+          'side with the return',
+          sideDepth,
+          tall - board,
+          sideHoles,
+          `openings ${say(filterWidth - 2 * HOLD)} × ${say(filterHeight - 2 * HOLD)}`,
+        ),
+        { x: x1, y: low + board, z: 0 },
+        { x: 0.5, y: 0, z: 0 },
+      ),
+      facingFront(
+        panel('back', outside.across, tall - board),
+        { x: 0, y: 0, z: 0 },
+        { x: 0, y: 0.35, z: 0 },
+      ),
+      facingFront(
+        panel(
+          'door, front',
+          outside.across,
+          tall - board,
+          [],
+          'hinged at one side, gasket all around',
+        ),
+        { x: 0, y: low + board, z: 0 },
+        { x: 0, y: -0.5, z: 0 },
+      ),
+      lying(
+        panel('top', outside.across, outside.deep),
+        { x: 0, y: low, z: tall - board },
+        { x: 0, y: 0, z: 0.4 },
+      ),
+    ];
+    if (lining > 0) {
+      const inner = { across: outside.across - 2 * board, deep: sideDepth };
+      parts.push(
+        facingFront(
+          padding('lining, back', inner.across, clear.high),
+          { x: board, y: -board, z: 0 },
+          { x: 0, y: 0.2, z: 0 },
+        ),
+        facingFront(
+          padding('lining, door', inner.across, clear.high),
+          { x: board, y: low + board + lining, z: 0 },
+          { x: 0, y: -0.3, z: 0 },
+        ),
+        facingRight(
+          padding('lining, side', clear.deep, clear.high),
+          { x: board, y: low + wall, z: 0 },
+          { x: -0.2, y: 0, z: 0 },
+        ),
+        facingRight(
+          padding(
+            'lining, side with the return',
+            clear.deep,
+            clear.high,
+            onSide(-PLAY - FRAME / 2, 0),
+          ),
+          { x: x1 - lining, y: low + wall, z: 0 },
+          { x: 0.25, y: 0, z: 0 },
+        ),
+        lying(
+          padding('lining, top', inner.across, inner.deep),
+          { x: board, y: low + board, z: tall - wall },
+          { x: 0, y: 0, z: 0.2 },
+        ),
+      );
+    }
+    // A filter stands on the outside of its opening, in a frame of four strips.
+    const outer = outside.across;
+    const strip = (name: string, long: number) => ({
+      name,
+      material: 'sheet' as const,
+      outline: rectangle(long, filterDepth),
+      holes: [],
+      thickness: board,
+    });
+    for (const z of openings) {
+      const y = low + wall + middle - filterWidth / 2;
+      const foot = z - PLAY;
+      const long = filterWidth + 2 * PLAY;
+      for (const at of [y - PLAY - board, y + filterWidth + PLAY]) {
+        parts.push({
+          board: strip('frame strip, upright', filterHeight + 2 * PLAY),
+          at: { x: outer, y: at, z: foot },
+          x: { x: 0, y: 0, z: 1 },
+          y: { x: 1, y: 0, z: 0 },
+          apart: { x: 0.6, y: 0, z: 0 },
+        });
+      }
+      for (const at of [foot - board, foot + filterHeight + 2 * PLAY]) {
+        parts.push({
+          board: strip('frame strip, level', long),
+          at: { x: outer, y: y - PLAY, z: at + board },
+          x: { x: 0, y: 1, z: 0 },
+          y: { x: 1, y: 0, z: 0 },
+          apart: { x: 0.6, y: 0, z: 0 },
+        });
+      }
+    }
+    const face = filters * (filterWidth - 2 * HOLD) * (filterHeight - 2 * HOLD);
+    const { stands } = place;
+    return made({
+      parts,
+      bought: [
+        pieces(
+          `return filters, ${say(filterWidth)} × ${say(filterHeight)} × ${say(filterDepth)}`,
+          filters,
+        ),
+        pieces('turn buttons that hold the filters', 4 * filters),
+        metersOf('gasket around the door', 2 * (outside.across + tall)),
+        pieces('hinges for the door', 3),
+        pieces('latches for the door', 2),
+      ],
+      checks: [
+        check(
+          'clear',
+          'Width inside, for what stands there',
+          clear.across,
+          'at least',
+          stands.floor.width,
+          'length',
+        ),
+        check('clear', 'Depth inside', clear.deep, 'at least', stands.floor.depth, 'length'),
+        check('clear', 'Height inside', clear.high, 'at least', stands.height, 'length'),
+        ...(stands.ceiling === null
+          ? []
+          : [check('clear', 'Top of the enclosure', tall, 'at most', stands.ceiling, 'length')]),
+        check(
+          'carry',
+          'Air through the return filters, at the most the blower moves',
+          sizes.airflow / face,
+          'at most',
+          MOST_RETURN,
+          'faceVelocity',
+        ),
+      ],
+      steps: [
+        'Stand sides and back on the floor on a strip of foam, screw them together, and lay the top on them.',
+        'Glue the lining in, edge to edge: what is bare, or open, lets the noise out.',
+        'Screw the strips around each opening so that the filter stands on its edge; turn buttons hold it.',
+        'Leave the motor its cooling air, and keep anything that heats or burns out of the box.',
+      ],
+    });
+  },
+});
