@@ -6,6 +6,7 @@ export {
   assemblyOrder,
   type SealedWith,
 } from '../src/build/assembly-order';
+export { amountAtHand, isAtHand, type StageParts, withTick } from '../src/build/at-hand';
 export { type CutGroup, type CutList, cutAt, cutList, tickOf } from '../src/build/cuts/cut-list';
 export type { CutPiece, Overlap } from '../src/build/cuts/cut-pieces';
 export type { Stick } from '../src/build/cuts/pack-stock';
@@ -20,7 +21,9 @@ export {
   pointsToMark,
 } from '../src/build/drawings/marks';
 export { type Part, type PartLine, partsList } from '../src/build/parts-list';
+export { type Stage, stagesOf } from '../src/build/stages';
 export { elbowGores, type MiteredElbow } from '../src/build/templates/elbow-gores';
+export { type HoleCircle, holeCircle, holeCircleSheet } from '../src/build/templates/hole-circle';
 export { type SeparatorLid, separatorLid } from '../src/build/templates/separator-lid';
 export { goreSheets, lidSheet, templateSheets } from '../src/build/templates/template-sheets';
 export {

@@ -176,7 +176,7 @@ test('the template is printed over sheets of the paper chosen, and what was type
   expect(text).toContain('Pipe, sheet 4 of 4: row 2, column 2');
   expect(text).toContain('Print at 100 %');
 
-  await page.getByRole('link', { name: 'Parts' }).click();
+  await page.getByRole('link', { name: 'Parts', exact: true }).click();
   await page.getByRole('link', { name: 'Templates' }).click();
   await expect(page.getByLabel('Pipe, outside diameter')).toHaveValue(/^6\.275|^6 ?9/);
   await page.reload();
@@ -205,6 +205,35 @@ test('an elbow of mitered pieces and a lid with two elbows: a wrong size is name
   await expect(page.getByText('The two holes meet, or nearly', { exact: false })).toBeVisible();
   await page.getByLabel('Lid, outside diameter').fill('20');
   await expect(page.getByText('it falls in', { exact: false })).toBeVisible();
+
+  await page.getByLabel('Template for').selectOption({ label: 'hole and small holes around it' });
+  await expect(page.getByRole('img', { name: 'Hole, to scale' })).toBeVisible();
+  await page.getByLabel('Small holes, on a circle of').fill('6');
+  await expect(page.getByText('would meet the large one', { exact: false })).toBeVisible();
+});
+
+test('parts are bought stage by stage: what is there for one counts for the whole', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/build');
+  const parts = page.getByRole('table', { name: 'Parts' });
+  const gates = parts.getByRole('row', { name: /Hanger/ });
+  const whole = await gates.textContent();
+  await page.getByLabel('Buy').selectOption({ label: 'first the mains and the collector' });
+  await expect(parts.getByRole('row', { name: /Gasket, for bin and filter/ })).toBeVisible();
+  await gates.getByRole('checkbox').check();
+  await saved(page);
+  await page.getByLabel('Buy').selectOption({ label: 'all at once' });
+  await expect(gates).toContainText(/\d+ there/);
+  expect(whole).not.toContain('there');
+  await expect(gates.getByRole('checkbox')).not.toBeChecked();
+  await page.reload();
+  await expect(gates).toContainText(/\d+ there/);
+  await gates.getByRole('checkbox').check();
+  await expect(gates).not.toContainText('there');
+  await page.getByTitle('Undo, Ctrl+Z').click();
+  await expect(gates).toContainText(/\d+ there/);
 });
 
 test('joints are ticked off as dry-fitted and sealed, run by run, and it outlives a reload', async ({

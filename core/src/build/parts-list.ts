@@ -4,9 +4,13 @@ import { jointCount, runLength } from '../design/length';
 import type { Run, Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import { joinAngle } from '../fittings/joins/joins';
+import { ductLines } from '../routing/duct-lines';
 import { type CutList, cutList } from './cuts/cut-list';
 import { reducerBody } from './cuts/fitting-bodies';
 import { PIPE_JOINTS } from './cuts/pipe-joints';
+import { gasketsOf } from './gaskets';
+import { HANGER_EVERY, hangingsAlong } from './hanger-spacing';
+import type { Stage } from './stages';
 
 /** A part to be bought; diameters inside, in m, angles in rad. */
 export type Part =
@@ -32,13 +36,15 @@ export type Part =
   | { readonly kind: 'reducer'; readonly from: number; readonly to: number }
   | { readonly kind: 'gate' | 'clamp'; readonly diameter: number }
   | { readonly kind: 'hose'; readonly hose: HoseId; readonly diameter: number }
-  | { readonly kind: 'hanger' | 'screw' | 'tape' };
+  | { readonly kind: 'hanger' | 'strap' | 'screw' | 'tape' | 'silicone' }
+  /** A soft strip so thick, m; null: as what opens has it. */
+  | { readonly kind: 'gasket'; readonly thickness: number | null };
 
 export interface PartLine {
   /** The same for the same part, whatever number of it is wanted. */
   readonly key: string;
   readonly part: Part;
-  /** Pieces; of hose and tape m. */
+  /** Pieces; of hose, tape, silicone and gasket m. */
   readonly quantity: number;
   /** What it is priced as; null: the price book has no line for it. */
   readonly bought: {
@@ -48,31 +54,37 @@ export interface PartLine {
   } | null;
 }
 
-/** Hangers along a duct, m: 8 to 10 ft, and one at each branch; common practice, no source. */
-export const HANGER_EVERY = 3;
 /** Screws for each joint of sheet metal: common practice, no source. */
 export const SCREWS = 3;
 /** How far a hose goes over what it is clamped to, at each end, m; an estimate. */
 export const HOSE_OVER = 0.05;
 /** Tape laps over itself by a tenth of the way around; an estimate. */
 export const TAPE_LAP = 1.1;
+/** Seams around an adjustable elbow that want silicone once it is turned as it stays: an estimate. */
+export const ELBOW_SEAMS = 3;
 /** Elbows are sold by angles of so many degrees: what is drawn is rounded to one of them. */
 const SOLD_BY = Math.PI / 12;
 
 /** As they stand on the list, the widest of each first. */
 const ORDER: readonly Part['kind'][] = [
   ...(['pipe', 'elbow', 'wye', 'Y', 'reducer', 'gate', 'hose', 'clamp'] as const),
-  ...(['hanger', 'screw', 'tape'] as const),
+  ...(['hanger', 'strap', 'screw', 'tape', 'silicone', 'gasket'] as const),
 ];
 const sizeOf = (part: Part): number =>
   'main' in part ? part.main : 'from' in part ? part.from : 'diameter' in part ? part.diameter : 0;
 
-/** What the ducts of a shop are made of, counted. */
+/**
+ * What the ducts of a shop are made of, counted: all of it, or what one stage of building takes. The collector's own
+ * gaskets come with the mains. Bought stage by stage, pipe may take more lengths than bought at once.
+ */
 export function partsList(
   shop: Shop,
   tree: DuctTree,
   cuts: CutList = cutList(shop, tree),
+  stage: Stage | null = null,
 ): PartLine[] {
+  const isIn = (run: string | undefined) =>
+    stage === null || (run !== undefined && stage.runs.has(run));
   const lines = new Map<string, PartLine>();
   const add = (part: Part, quantity: number, bought: PartLine['bought'] = null) => {
     const key = keyOfPart(part);
@@ -93,7 +105,9 @@ export function partsList(
     add(part, sticks.length, piece('pipe', diameter, sticks.length * stock));
   }
   const ports = new Map(tree.drops.map(({ path: [own], port }) => [own?.id, port]));
+  const { lines: drawn } = ductLines(shop);
   for (const run of tree.upstreamFirst) {
+    if (!isIn(run.id)) continue;
     const { pipe, diameter, hose } = run;
     for (const [angle, count] of elbowsOf(run)) {
       add({ kind: 'elbow', pipe, diameter, angle }, count, piece('elbow', diameter, count));
@@ -115,10 +129,24 @@ export function partsList(
       const around = TAPE_LAP * Math.PI * diameter * joints;
       add({ kind: 'tape' }, around, { item: 'tape', quantity: joints, diameter: null });
     }
+    const seams = ELBOW_SEAMS * Math.PI * diameter * adjustableElbows(run);
+    if (seams > 0) add({ kind: 'silicone' }, seams);
+    const line = drawn.get(run.id);
+    const hangings = line && hangingsAlong(run, line, tree);
+    const straps = hangings?.filter(({ isStrap }) => isStrap).length ?? 0;
     const begins = (tree.into.get(run.from) ?? []).length > 1 ? 1 : 0;
-    add({ kind: 'hanger' }, Math.ceil(runLength(run, tree) / HANGER_EVERY) + begins);
+    const typed = Math.ceil(runLength(run, tree) / HANGER_EVERY) + begins;
+    const hangers = (hangings?.length ?? typed) - straps;
+    if (hangers > 0) add({ kind: 'hanger' }, hangers);
+    if (straps > 0) add({ kind: 'strap' }, straps);
+  }
+  for (const { run, thickness, length } of gasketsOf(shop, tree)) {
+    if (run === null ? stage === null || stage.drop === null : isIn(run)) {
+      add({ kind: 'gasket', thickness }, length);
+    }
   }
   for (const [node, into] of tree.into) {
+    if (!isIn(tree.outOf.get(node)?.id ?? into[0]?.id)) continue;
     const out = tree.outOf.get(node)?.diameter ?? shop.collector.separator.inletDiameter;
     const through = into.find(({ joins }) => joinAngle(joins) === null);
     if (through) reduce(through.diameter, out);
@@ -147,6 +175,14 @@ export function partsList(
       (a.key < b.key ? -1 : 1),
   );
 }
+
+/** Elbows of a run that turn in themselves. */
+const adjustableElbows = ({ fittings }: Run): number =>
+  fittings.reduce(
+    (sum, fitting) =>
+      sum + (fitting.kind === 'elbow' && fitting.style === 'adjustable' ? fitting.count : 0),
+    0,
+  );
 
 /** Elbows of a run by the angle they are sold at, with how many; a pair is two of half its turn. */
 function elbowsOf({ fittings }: Run): Map<number, number> {
@@ -184,6 +220,8 @@ function keyOfPart(part: Part): string {
       return `${part.kind} ${mm(part.diameter)}`;
     case 'hose':
       return `hose ${part.hose} ${mm(part.diameter)}`;
+    case 'gasket':
+      return part.thickness === null ? 'gasket' : `gasket ${mm(part.thickness)}`;
     default:
       return part.kind;
   }

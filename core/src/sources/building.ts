@@ -2,13 +2,14 @@ import { CHIPS_SLOWER, LEAST_DELAY } from '../analysis/switch-plan';
 import { GATE_BODY, WYE_COLLAR } from '../build/cuts/fitting-bodies';
 import { COLLAR, CRIMP, SOCKET_SHARE } from '../build/cuts/pipe-joints';
 import { HOLE_ROOM } from '../build/drawings/marks';
+import { HANGER_EVERY } from '../build/hanger-spacing';
 import { MOST_RETURN } from '../build/makers/enclosure';
 import { STIFFNESS, WOOD_SCREW } from '../build/makers/flat-panel';
 import { WIDEST_GAP } from '../build/makers/liner-cage';
 import { SCREW_EDGE } from '../build/makers/on-studs';
 import { ON_END } from '../build/makers/slide-lift';
 import { FRICTION } from '../build/makers/wedge-lift';
-import { HANGER_EVERY, HOSE_OVER, SCREWS, TAPE_LAP } from '../build/parts-list';
+import { ELBOW_SEAMS, HOSE_OVER, SCREWS, TAPE_LAP } from '../build/parts-list';
 import { LEAST_LAND, WALL_GAP } from '../build/templates/separator-lid';
 import { USUAL_KERF } from '../design/usual-build';
 import { type CoefficientGroup, plain } from '../quantity/coefficient';
@@ -61,6 +62,7 @@ export const building = (): CoefficientGroup[] => [
       plain('Least stop delay, s', LEAST_DELAY, 'estimate'),
       plain('Screws for a joint', SCREWS, 'practice'),
       plain('Tape, times the way around', TAPE_LAP, 'estimate'),
+      plain('Seams around an adjustable elbow', ELBOW_SEAMS, 'estimate'),
     ],
   },
   {

@@ -1,7 +1,7 @@
 'use client';
 
 import type { GateRule } from '@frank-gauge/core/analysis';
-import type { MiteredElbow, PipeIntoDrum, SeparatorLid } from '@frank-gauge/core/build';
+import type { HoleCircle, MiteredElbow, PipeIntoDrum, SeparatorLid } from '@frank-gauge/core/build';
 import type { MakerId, SheetStock } from '@frank-gauge/core/makers';
 import type { View } from '@frank-gauge/core/network';
 import { create } from 'zustand';
@@ -9,10 +9,11 @@ import { persist } from 'zustand/middleware';
 
 /** What is typed under Templates; what nobody typed is as usual. */
 export interface TemplateChoices {
-  readonly kind?: 'drum' | 'elbow' | 'lid';
+  readonly kind?: 'drum' | 'elbow' | 'lid' | 'hole';
   readonly drum?: Partial<PipeIntoDrum>;
   readonly elbow?: Partial<MiteredElbow>;
   readonly lid?: Partial<SeparatorLid>;
+  readonly hole?: Partial<HoleCircle>;
   readonly paper?: 'a4' | 'letter';
 }
 

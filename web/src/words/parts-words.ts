@@ -25,16 +25,24 @@ export function partName(part: Part, system: UnitSystem): string {
     case 'hose':
       return `Hose, ${HOSES[part.hose].name.toLowerCase()}, ${wide(part.diameter)}`;
     case 'hanger':
-      return 'Hanger or strap';
+      return 'Hanger';
+    case 'strap':
+      return 'Strap, where pipe climbs';
     case 'screw':
       return 'Sheet-metal screw';
     case 'tape':
       return 'Foil tape';
+    case 'silicone':
+      return 'Silicone, along the seams of adjustable elbows';
+    case 'gasket':
+      return part.thickness === null
+        ? 'Gasket, for bin and filter'
+        : `Gasket, ${Math.round(part.thickness * 1000)} mm thick`;
   }
 }
 
+const MEASURED: ReadonlySet<Part['kind']> = new Set(['hose', 'tape', 'silicone', 'gasket']);
+
 /** How many pieces, or how long. */
 export const partQuantity = ({ part, quantity }: PartLine, system: UnitSystem): string =>
-  part.kind === 'hose' || part.kind === 'tape'
-    ? formatQuantity(quantity, 'length', system)
-    : `${Math.round(quantity)}`;
+  MEASURED.has(part.kind) ? formatQuantity(quantity, 'length', system) : `${Math.round(quantity)}`;

@@ -24,9 +24,14 @@ export interface CutList {
   readonly overlaps: readonly Overlap[];
 }
 
-/** Pieces grouped by pipe and size, the widest first, each group cut from stock. */
-export function cutList(shop: Shop, tree: DuctTree): CutList {
-  const { pieces, overlaps } = cutPieces(shop, tree);
+/**
+ * Pieces grouped by pipe and size, the widest first, each group cut from stock.
+ * @param only runs that are cut; all, where it is not said
+ */
+export function cutList(shop: Shop, tree: DuctTree, only?: ReadonlySet<string>): CutList {
+  const all = cutPieces(shop, tree);
+  const isIn = ({ run }: { readonly run: string }) => only === undefined || only.has(run);
+  const [pieces, overlaps] = [all.pieces.filter(isIn), all.overlaps.filter(isIn)];
   const { stockLength, kerf } = shop.build;
   const groups = new Map<string, CutPiece[]>();
   for (const piece of pieces) {

@@ -1,9 +1,15 @@
 import type { Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
+import { onWall, wallsOf } from '../../room/room-outline';
 import { straightsOf } from '../../routing/derive-runs';
 import { ductLines } from '../../routing/duct-lines';
 import type { Projection } from '../../routing/sheets/duct-items';
-import { ELEVATIONS, elevationSheet, type Side } from '../../routing/sheets/elevation-sheet';
+import {
+  ELEVATIONS,
+  elevationSheet,
+  isFaced,
+  type Side,
+} from '../../routing/sheets/elevation-sheet';
 import { isometric, isometricSheet } from '../../routing/sheets/isometric-sheet';
 import { planSheet } from '../../routing/sheets/plan-sheet';
 import { lineOf, type SheetItem, textOf } from '../../routing/sheets/sheet';
@@ -20,6 +26,12 @@ const BALLOON = 0.08;
 const PAST_MIDDLE = 0.7;
 const LETTERS = 0.08;
 const ARM = 0.06;
+/** A wall's number stands so far off it, and is so large, m. */
+const WALL_OFF = 0.3;
+const NUMBER_AT = 0.15;
+const WALL_LETTERS = 0.12;
+/** A ceiling nobody has measured, m. */
+const USUAL_CEILING = 2.4;
 
 /**
  * A drawing of the ducts to build from: every piece of pipe with the number it has on the cut list, and a cross where
@@ -41,9 +53,28 @@ export function buildSheet(
         : elevationSheet(shop, sheet);
   return [
     ...below,
+    ...wallNumbers(shop, sheet),
     ...hangersOf(shop, tree).flatMap(({ at, run }) => crossAt(project(at), run)),
     ...pieceItems(shop, pieces, project),
   ];
+}
+
+/**
+ * Walls by the numbers that the tables of points have, from 1 on: outside the room at their feet; on an elevation over
+ * the wall one faces.
+ */
+function wallNumbers({ room }: Shop, sheet: BuildSheet): SheetItem[] {
+  const project = projectionOf(sheet);
+  const isElevation = sheet !== 'isometric' && sheet !== 'plan';
+  return wallsOf(room).flatMap((wall, i): SheetItem[] => {
+    if (isElevation && !isFaced(sheet, wall)) return [];
+    const { x, y } = onWall(wall, NUMBER_AT * wall.length);
+    const { inward } = wall;
+    const at = isElevation
+      ? { x, y, z: (room.ceilingHeight ?? USUAL_CEILING) + WALL_OFF / 2 }
+      : { x: x - WALL_OFF * inward.x, y: y - WALL_OFF * inward.y, z: 0 };
+    return [textOf('names', project(at), `wall ${i + 1}`, WALL_LETTERS)];
+  });
 }
 
 const projectionOf = (sheet: BuildSheet): Projection =>

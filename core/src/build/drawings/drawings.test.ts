@@ -37,12 +37,31 @@ describe('drawings to build from', () => {
     }
   });
 
+  it('number the walls as the tables do: all of them, or the one that is faced', () => {
+    const shop = demo();
+    shop.room.outline = [...rectangularRoom(6, 4)];
+    const tree = treeOf(shop);
+    const numbers = (sheet: Parameters<typeof buildSheet>[2]) =>
+      buildSheet(shop, tree, sheet, []).flatMap((item) =>
+        item.kind === 'text' && item.text.startsWith('wall ') ? [item.text] : [],
+      );
+    expect(numbers('plan')).toEqual(['wall 1', 'wall 2', 'wall 3', 'wall 4']);
+    expect(numbers('isometric')).toHaveLength(4);
+    // The outline begins along the front, counter-clockwise: from the front one faces the third.
+    expect(numbers('front')).toEqual(['wall 3']);
+    expect(numbers('left')).toEqual(['wall 2']);
+    expect(numbers('back')).toEqual(['wall 1']);
+    expect(numbers('right')).toEqual(['wall 4']);
+  });
+
   it('hang as much as the parts list counts, each hanger on its duct', () => {
     const shop = demo();
     const tree = treeOf(shop);
     const hangers = hangersOf(shop, tree);
-    const counted = partsList(shop, tree).find(({ part }) => part.kind === 'hanger')?.quantity;
-    expect(hangers).toHaveLength(counted ?? Number.NaN);
+    const counted = partsList(shop, tree)
+      .filter(({ part }) => part.kind === 'hanger' || part.kind === 'strap')
+      .reduce((sum, { quantity }) => sum + quantity, 0);
+    expect(hangers).toHaveLength(counted);
     const { lines } = ductLines(shop);
     for (const { run, at } of hangers) {
       const line = lines.get(run);

@@ -5,8 +5,8 @@ import type { Spot } from '../../room/plane';
 import { type Wall, wallsOf } from '../../room/room-outline';
 import { ductLines, pipePoints } from '../../routing/duct-lines';
 import type { Point3 } from '../../routing/space';
-import { HANGER_EVERY } from '../parts-list';
-import { lengthAlong, pointAlong } from './along-line';
+import { hangingsAlong } from '../hanger-spacing';
+import { pointAlong } from './along-line';
 
 /** A point by the wall it is nearest to: what is marked with a tape. m */
 export interface ByWall {
@@ -31,6 +31,8 @@ export interface PointToMark extends ByWall {
 /** Where pipe is hung, or strapped to the wall it stands at. */
 export interface Hanger extends ByWall {
   readonly run: string;
+  /** The pipe stands there: it is strapped. */
+  readonly isStrap: boolean;
   readonly at: Point3;
 }
 
@@ -98,14 +100,10 @@ export function hangersOf(shop: Shop, tree: DuctTree): Hanger[] {
   return tree.upstreamFirst.toReversed().flatMap((run) => {
     const line = lines.get(run.id);
     if (!line) return [];
-    const length = lengthAlong(line);
-    const count = Math.ceil((run.length ?? length) / HANGER_EVERY);
-    const evenly = Array.from({ length: count }, (_, i) => ((i + 0.5) * length) / count);
-    const isBehindWye = (tree.into.get(run.from) ?? []).length > 1;
-    return [...(isBehindWye ? [0] : []), ...evenly].flatMap((along): Hanger[] => {
+    return hangingsAlong(run, line, tree).flatMap(({ along, isStrap }): Hanger[] => {
       const at = pointAlong(line, along);
       const place = at && byWall(shop, at);
-      return at && place ? [{ run: run.id, at, ...place }] : [];
+      return at && place ? [{ run: run.id, at, isStrap, ...place }] : [];
     });
   });
 }

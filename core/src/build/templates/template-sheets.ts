@@ -5,7 +5,7 @@ import type { Hole, LidHoles } from './separator-lid';
 import type { WrapTemplates } from './wrap-templates';
 
 /** Letters of a template, m. */
-const LETTERS = 0.008;
+export const LETTERS = 0.008;
 /** A ruler to check a print by, m, and how far below the template it lies. */
 const RULER = 0.1;
 const BELOW = 0.025;

@@ -1,6 +1,6 @@
 import type { Shop } from '../../design/schema';
 import type { Spot } from '../../room/plane';
-import { extentOf, onWall, wallsOf } from '../../room/room-outline';
+import { extentOf, onWall, type Wall, wallsOf } from '../../room/room-outline';
 import { collectorBlock } from '../../room/standing';
 import type { Point3 } from '../space';
 import { ductItems, outlineAlong, type Projection } from './duct-items';
@@ -125,9 +125,8 @@ function nameItems(named: readonly Named[]): SheetItem[] {
 function studItems({ room }: Shop, side: Side): SheetItem[] {
   const project = ELEVATIONS[side];
   const top = room.ceilingHeight ?? USUAL_CEILING;
-  const farther = FAR[side];
   return wallsOf(room).flatMap((wall) => {
-    if (farther({ ...wall.inward, z: 0 }) > -FACING) return [];
+    if (!isFaced(side, wall)) return [];
     return wall.studs.map((along) => {
       const { x } = project({ ...onWall(wall, along), z: 0 });
       return lineOf('studs', [
@@ -137,6 +136,10 @@ function studItems({ room }: Shop, side: Side): SheetItem[] {
     });
   });
 }
+
+/** Whether one faces a wall from that side of the room. */
+export const isFaced = (side: Side, { inward }: Pick<Wall, 'inward'>): boolean =>
+  FAR[side]({ ...inward, z: 0 }) <= -FACING;
 
 /** A wall one faces turns to the viewer at least so much: the cosine. */
 const FACING = 0.9;

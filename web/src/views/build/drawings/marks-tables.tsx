@@ -55,7 +55,11 @@ export function MarksTables() {
       />
       <Marks
         title="Hangers"
-        rows={marks.hangers.map(({ run, at: _, ...place }) => ({ run, what: '', place }))}
+        rows={marks.hangers.map(({ run, at: _, isStrap, ...place }) => ({
+          run,
+          what: isStrap ? 'strap' : 'hanger',
+          place,
+        }))}
       />
       <Marks
         title="Holes"

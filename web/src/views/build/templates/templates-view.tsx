@@ -5,6 +5,7 @@ import { Line } from '../../parts/line';
 import { PaperChoice } from '../paper-choice';
 import { DrumTemplates } from './drum-templates';
 import { ElbowTemplates } from './elbow-templates';
+import { HoleTemplate } from './hole-template';
 import { LidTemplate } from './lid-template';
 import { useTemplate } from './use-template';
 
@@ -12,6 +13,7 @@ const KINDS = {
   drum: { label: 'pipe into a drum', Form: DrumTemplates },
   elbow: { label: 'mitered elbow', Form: ElbowTemplates },
   lid: { label: 'lid, two elbows', Form: LidTemplate },
+  hole: { label: 'hole and small holes around it', Form: HoleTemplate },
 } as const;
 type Kind = keyof typeof KINDS;
 const OPTIONS = (Object.keys(KINDS) as Kind[]).map((value) => ({

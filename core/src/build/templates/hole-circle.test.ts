@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import { sheetSvg } from '../../routing/sheets/sheet-svg';
+import { chanceOf } from '../../simulate/chance';
+import { type HoleCircle, holeCircle, holeCircleSheet, LEAST_BRIDGE } from './hole-circle';
+
+const FLANGE: HoleCircle = { hole: 0.152, circle: 0.19, count: 6, small: 0.0065 };
+
+describe('a hole with others around it', () => {
+  it('has them evenly around, clear of it and of each other, whatever the sizes', () => {
+    const chance = chanceOf(4);
+    let possible = 0;
+    for (let n = 0; n < 400; n++) {
+      const hole = 0.02 + 0.2 * chance.uniform();
+      const sizes = {
+        hole,
+        circle: hole * (0.9 + 0.5 * chance.uniform()),
+        count: 1 + Math.floor(12 * chance.uniform()),
+        small: 0.003 + 0.02 * chance.uniform(),
+      };
+      const made = holeCircle(sizes);
+      if (!made.ok) continue;
+      possible++;
+      expect(made.centers).toHaveLength(sizes.count);
+      for (const [i, a] of made.centers.entries()) {
+        const free = Math.hypot(a.x, a.y) - sizes.hole / 2 - sizes.small / 2;
+        expect(free).toBeGreaterThanOrEqual(LEAST_BRIDGE - 1e-12);
+        for (const b of made.centers.slice(i + 1)) {
+          const apart = Math.hypot(a.x - b.x, a.y - b.y) - sizes.small;
+          expect(apart).toBeGreaterThanOrEqual(LEAST_BRIDGE - 1e-12);
+        }
+      }
+    }
+    expect(possible).toBeGreaterThan(50);
+  });
+
+  it('is drawn at true size', () => {
+    const made = holeCircle(FLANGE);
+    if (!made.ok) throw new Error(made.reason);
+    const items = holeCircleSheet(FLANGE, made.centers, { name: 'a', ruler: '100 mm' });
+    const radii = [...sheetSvg(items).matchAll(/ r="([\d.]+)"/g)].map(([, r]) => Number(r));
+    expect(radii).toEqual([76, ...Array(6).fill(3.25), 95]);
+  });
+
+  it('may be alone', () => {
+    expect(holeCircle({ ...FLANGE, count: 0, small: 0 })).toEqual({ ok: true, centers: [] });
+  });
+
+  it.each<[keyof HoleCircle, Partial<HoleCircle>, string]>([
+    ['hole', { hole: 0 }, 'diameter'],
+    ['circle', { circle: 0.155 }, '167 mm or more'],
+    ['count', { count: 2.5 }, '0 to 60'],
+    ['count', { count: 60, small: 0.01 }, 'at most'],
+    ['small', { small: 0 }, 'diameter'],
+  ])('refuses a wrong %s by name', (field, wrong, says) => {
+    const made = holeCircle({ ...FLANGE, ...wrong });
+    expect(made.ok ? '' : made.field).toBe(field);
+    expect(made.ok ? '' : made.reason).toContain(says);
+  });
+});
