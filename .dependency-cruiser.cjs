@@ -119,7 +119,7 @@ const MAY_IMPORT = {
     'analysis',
     'reading',
   ],
-  upkeep: ['collector', 'design', 'journal', 'assembly', 'noise', 'analysis'],
+  upkeep: ['collector', 'design', 'journal', 'assembly', 'noise', 'analysis', 'reading'],
   spreadsheet: ['quantity', 'journal', 'measuring'],
   simulate: ['quantity', 'air', 'noise', 'design', 'journal', 'measuring'],
   sources: [

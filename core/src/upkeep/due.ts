@@ -1,7 +1,7 @@
 import type { CollectorLoad } from '../analysis/collector-load';
 import { timeToDue } from '../collector/cake';
 import { workingLoading } from '../collector/filter';
-import type { Shop } from '../design/schema';
+import type { Media, Shop } from '../design/schema';
 import { DAY, WEEK } from '../design/usual-upkeep';
 import type { EventKind, ShopEvent } from '../journal/event';
 import { type BinLife, binLife, filterBinLife } from './bin-life';
@@ -141,8 +141,7 @@ function filterDue(
     series && due
       ? trendDue(
           series.points.filter(({ at }) => last === null || at >= last),
-          ((due.pressure / (due.faceVelocity * media.area)) * series.atFlow * due.dueLoading) /
-            due.loading,
+          duePressure(due, media, series.atFlow),
         )
       : null;
   if (!trend) return [byTime];
@@ -156,6 +155,13 @@ function filterDue(
     },
   ];
 }
+
+/** Pressure across a filter at which it is due, at one flow (m³/s), Pa. */
+export const duePressure = (
+  { pressure, faceVelocity, dueLoading, loading }: NonNullable<CollectorLoad['filter']>,
+  { area }: Pick<Media, 'area'>,
+  atFlow: number,
+): number => ((pressure / (faceVelocity * area)) * atFlow * dueLoading) / loading;
 
 function forecast(
   kind: DueKind,

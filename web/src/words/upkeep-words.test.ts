@@ -1,6 +1,7 @@
+import { recordWith } from '@frank-gauge/core/journal';
 import type { Due } from '@frank-gauge/core/upkeep';
 import { describe, expect, it } from 'vitest';
-import { DUE_HOW, DUE_NAMES, dueWords } from './upkeep-words';
+import { broughtWords, DUE_HOW, DUE_NAMES, dueWords, leftWords } from './upkeep-words';
 
 const now = new Date(2026, 10, 29, 12).getTime();
 const on = (month: number, day: number) => new Date(2026, month - 1, day).getTime();
@@ -52,5 +53,35 @@ describe('what is due, in words', () => {
     for (const kind of ['bin', 'filter bin', 'filter'] as const) {
       expect(DUE_HOW[kind]).toContain('respirator');
     }
+  });
+});
+
+describe('what care brought', () => {
+  const event = recordWith('events', {
+    ...{ id: 'e', at: '2026-11-01T12:00:00.000Z', kind: 'emptied', note: '', cost: null },
+  });
+  const airflow = { ratio: 1.25, low: 1.2, high: 1.3, isSignificant: true };
+  const worth = { event, airflow, pressure: null, along: 0 } as const;
+
+  it('says what came back, and what the full bin had cost', () => {
+    // By hand: a quarter more is what a fifth less had been.
+    expect(broughtWords(worth)).toBe(
+      'airflow +25 % (+20 % to +30 %). The full bin had cost 20 % of the airflow.',
+    );
+    expect(broughtWords({ ...worth, along: 2 })).toBe(
+      'airflow +25 % (+20 % to +30 %). With it: 2 other changes between the same readings.',
+    );
+    const none = { ratio: 0.99, low: 0.95, high: 1.03, isSignificant: false };
+    expect(broughtWords({ ...worth, airflow: none })).toBe(
+      'no difference in airflow shown (−5 % to +3 %).',
+    );
+    expect(broughtWords({ ...worth, airflow: null })).toContain('not known');
+  });
+
+  it('says when only a new filter helps, or what to read to know it', () => {
+    expect(leftWords({ risen: 1.52, worn: null })).toContain('1.5 times');
+    expect(leftWords({ risen: 1.52, worn: null })).toContain('three of them');
+    const worn = { at: on(11, 20), from: on(10, 1), to: null };
+    expect(leftWords({ risen: 2, worn })).toContain('Nov 20, 2026 (Oct 1, 2026 at the earliest');
   });
 });

@@ -1,5 +1,5 @@
 import { DAY } from '@frank-gauge/core/design';
-import type { Due, DueBy, DueKind } from '@frank-gauge/core/upkeep';
+import type { CareWorth, CleaningsLeft, Due, DueBy, DueKind } from '@frank-gauge/core/upkeep';
 import { format } from 'date-fns';
 
 /** What is to be done. */
@@ -69,4 +69,35 @@ function daysWords(seconds: number): string {
   if (days < 75) return `${Math.round(days / 7)} weeks`;
   if (days < 700) return `${Math.round(days / 30.44)} months`;
   return `${Math.round(days / 365.25)} years`;
+}
+
+const percentOf = (ratio: number) =>
+  `${ratio < 1 ? '−' : '+'}${Math.abs(Math.round((ratio - 1) * 100))} %`;
+
+/** What emptying or cleaning did to the airflow, and what the full bin had cost. */
+export function broughtWords({ event, airflow, along }: CareWorth): string {
+  if (!airflow) return 'no drop was read on both sides of it, so what it brought is not known.';
+  const { ratio, low, high, isSignificant } = airflow;
+  const range = `${percentOf(low)} to ${percentOf(high)}`;
+  const others =
+    along === 0
+      ? ''
+      : ` With it: ${along === 1 ? 'one other change' : `${along} other changes`} between the same readings.`;
+  if (!isSignificant) return `no difference in airflow shown (${range}).${others}`;
+  const cost =
+    event.kind === 'emptied' && ratio > 1 && along === 0
+      ? ` The full bin had cost ${Math.round((1 - 1 / ratio) * 100)} % of the airflow.`
+      : '';
+  return `airflow ${percentOf(ratio)} (${range}).${cost}${others}`;
+}
+
+/** How far cleaning still gets the filter. */
+export function leftWords({ risen, worn }: CleaningsLeft): string {
+  const times = `After its last cleaning the filter took ${risen.toFixed(1)} times the pressure it began with, at one flow.`;
+  if (!worn) {
+    return `${times} Read it after each cleaning: three of them say when cleaning no longer helps.`;
+  }
+  const latest =
+    worn.to === null ? 'with no end that these readings show' : `${day(worn.to)} at the latest`;
+  return `${times} Cleaned or not, it is at its due pressure about ${day(worn.at)} (${day(worn.from)} at the earliest, ${latest}): then a new one pays.`;
 }

@@ -12,6 +12,7 @@ import { Button } from '@/ui/button';
 import { EVENT_NAMES } from '@/words/change-words';
 import { DUE_HOW, DUE_NAMES, dueWords } from '@/words/upkeep-words';
 import { undoAction } from '../frame/undo-aloud';
+import { CareSection } from './care-section';
 import { UpkeepFields } from './upkeep-fields';
 import { useDue } from './use-due';
 import { useNow } from './use-now';
@@ -63,6 +64,7 @@ export function UpkeepView() {
         </Link>
         .
       </p>
+      <CareSection />
       <UpkeepFields />
       <YearSection now={now} />
     </div>
