@@ -13,7 +13,15 @@ export {
   writeShopFile,
 } from '../src/file/shop-file';
 export { faultOfDiff, faultOfRecord } from '../src/journal/check-journal';
-export { changesAir, EVENT_KINDS, type EventKind, type ShopEvent } from '../src/journal/event';
+export {
+  changesAir,
+  EVENT_KINDS,
+  type EventKind,
+  isTest,
+  type ShopEvent,
+  TEST_KINDS,
+  type TestKind,
+} from '../src/journal/event';
 export type { FieldTest } from '../src/journal/field-test';
 export {
   type Calibration,

@@ -125,3 +125,47 @@ test.describe('on a phone, offline', () => {
     await expect(year).toContainText('Bin emptied6 times');
   });
 });
+
+test('a smoke test is logged with its place and a photo, and stands in the log too', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/upkeep');
+  const section = page.getByRole('region', { name: 'Tests' });
+  await section.getByRole('button', { name: 'Log a test' }).click();
+  await section.getByLabel('Test', { exact: true }).selectOption({ label: 'smoke test' });
+  await expect(section.getByText('No flame near dust', { exact: false })).toBeVisible();
+  await section.getByLabel('Day').fill('2999-01-01');
+  await section.getByRole('button', { name: 'Add the test' }).click();
+  await expect(section.getByRole('alert')).toBeVisible();
+  await section.getByLabel('Day').fill('2026-11-20');
+  await section.getByLabel('Place').fill('Back main, first wye');
+  await section.getByLabel('What you saw').selectOption({ label: 'a leak' });
+  await section.getByRole('button', { name: 'Add the test' }).click();
+  const item = section.getByRole('listitem').filter({ hasText: 'Back main, first wye: a leak.' });
+  await expect(item).toBeVisible();
+  const photo = { name: 'wye.png', mimeType: 'image/png' };
+  const buffer = readFileSync('docs/screenshots/air.png');
+  await item.getByLabel(/^Photo of /).setInputFiles({ ...photo, buffer });
+  const thumbnail = item.getByRole('button', { name: /^Photo of .*\.jpg$/ });
+  await expect(thumbnail).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(item).toBeVisible();
+  await expect(thumbnail).toBeVisible();
+  await page.goto('/shop/heron-slip/log/history');
+  await page.getByText('Tests with light, smoke or a hand: 1').click();
+  await expect(page.getByText('Back main, first wye: a leak.')).toBeVisible();
+});
+
+test('what the latest cleanings and emptyings brought is told by the readings around them', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/upkeep');
+  const brought = page.getByRole('region', { name: 'What it brought' });
+  await expect(brought.getByRole('listitem').filter({ hasText: 'filter cleaned' })).toContainText(
+    /airflow [+−]\d+ % \(|no difference in airflow shown/,
+  );
+  await expect(brought.getByRole('listitem').filter({ hasText: 'bin emptied' })).toHaveCount(3);
+});

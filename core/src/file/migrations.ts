@@ -17,6 +17,7 @@ import { fromVersion11 } from './from-version-11';
 import { fromVersion12 } from './from-version-12';
 import { fromVersion13 } from './from-version-13';
 import { fromVersion14 } from './from-version-14';
+import { fromVersion15 } from './from-version-15';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -36,6 +37,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion12,
   fromVersion13,
   fromVersion14,
+  fromVersion15,
 ];
 
 export type Migrated =

@@ -3,13 +3,19 @@ import { PRICE_IDS } from '../catalogue/price-ids';
 import { diameter, id, name, note, when } from '../document/atoms';
 import { recordType } from './record-type';
 
-/** `cleaned`: the filter; `emptied`: a bin; `sealed`: joints; `checked`: belts and gaskets; `changed`: anything no other kind says. */
+/**
+ * `cleaned`: the filter; `emptied`: a bin; `sealed`: joints; `checked`: belts and gaskets; tests with a lamp beside the
+ * running filter, with smoke and with a hand at joints; `changed`: anything no other kind says.
+ */
 export const EVENT_KINDS = [
   'cleaned',
   'filter replaced',
   'emptied',
   'sealed',
   'checked',
+  'light test',
+  'smoke test',
+  'hand test',
   'separator added',
   'hose shortened',
   'gate added',
@@ -46,6 +52,9 @@ export const eventType = recordType(
       .default(null),
     /** Whether it ended a hunt for a leak, as Leaks logs it: such changes are its cases. */
     isHunt: z.boolean().default(false),
+    /** Of a test: where it was made, and whether dust or a leak was seen there; null: no test, or not said. */
+    place: z.string().max(200).default(''),
+    found: z.boolean().nullable().default(null),
     /** What the model promised of each drop that it changes: flow before and after, m³/s. */
     promised: z
       .array(
@@ -61,7 +70,15 @@ export const eventType = recordType(
 );
 
 /** Whether a change of that kind makes another shop of it for the air: readings before it say nothing of what leaks now. */
-export const changesAir = (kind: EventKind): boolean => kind !== 'emptied' && kind !== 'checked';
+export const changesAir = (kind: EventKind): boolean =>
+  kind !== 'emptied' && kind !== 'checked' && !isTest(kind);
+
+/** Tests that look for dust and leaks, and change nothing. */
+export const TEST_KINDS = ['light test', 'smoke test', 'hand test'] as const;
+export type TestKind = (typeof TEST_KINDS)[number];
+
+export const isTest = (kind: EventKind): kind is TestKind =>
+  TEST_KINDS.some((test) => test === kind);
 
 export type EventKind = (typeof EVENT_KINDS)[number];
 export type ShopEvent = z.infer<typeof eventType.schema>;

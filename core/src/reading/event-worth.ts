@@ -1,4 +1,4 @@
-import type { ShopEvent } from '../journal/event';
+import { isTest, type ShopEvent } from '../journal/event';
 import { timeOf } from '../journal/journal';
 import { isOfFlow, type Reading } from '../journal/reading';
 import { measuredFlow } from '../measuring/measured-flow';
@@ -54,7 +54,10 @@ export function worthOfEvent(
     worthAt(testPoint, list, timeOf(event), by),
   );
   const along = events.filter(
-    (other) => other.id !== event.id && points.some((point) => isBetween(other, point)),
+    (other) =>
+      other.id !== event.id &&
+      !isTest(other.kind) &&
+      points.some((point) => isBetween(other, point)),
   );
   return { event, along, points, ...summary(event, along, points) };
 }

@@ -1,6 +1,6 @@
 import type { Shop } from '../design/schema';
 import { WEEK } from '../design/usual-upkeep';
-import type { ShopEvent } from '../journal/event';
+import { isTest, type ShopEvent } from '../journal/event';
 import { dailyDose } from '../noise/daily-dose';
 
 /** What a year took. */
@@ -40,7 +40,9 @@ export function yearOf(
   const begins = new Date(year, 0, 1).getTime();
   const ends = new Date(year + 1, 0, 1).getTime();
   const passed = Math.max(0, Math.min(now, ends) - begins) / 1000;
-  const own = events.filter(({ at }) => Date.parse(at) >= begins && Date.parse(at) < ends);
+  const own = events.filter(
+    ({ at, kind }) => !isTest(kind) && Date.parse(at) >= begins && Date.parse(at) < ends,
+  );
   const count = (kind: ShopEvent['kind']) => own.filter((each) => each.kind === kind).length;
   const running = upkeep.running === null ? null : (upkeep.running * passed) / WEEK;
   const [emptied, cleaned, replaced] = [

@@ -494,6 +494,11 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
         means:
           'by what was read or done, where there is enough of it; else by the model or the calendar, which is said',
       },
+      {
+        term: 'Light, smoke and hand test',
+        means:
+          'a lamp beside the running filter shows dust that comes through; smoke or a wet hand at a joint shows air that is drawn in',
+      },
     ],
   },
 ];

@@ -88,7 +88,9 @@ export function broughtWords({ event, airflow, along }: CareWorth): string {
     event.kind === 'emptied' && ratio > 1 && along === 0
       ? ` The full bin had cost ${Math.round((1 - 1 / ratio) * 100)} % of the airflow.`
       : '';
-  return `airflow ${percentOf(ratio)} (${range}).${cost}${others}`;
+  const elsewhere =
+    ratio < 1 ? ' That is not what this does: look under Leaks for what else changed.' : '';
+  return `airflow ${percentOf(ratio)} (${range}).${cost}${elsewhere}${others}`;
 }
 
 /** How far cleaning still gets the filter. */

@@ -13,6 +13,7 @@ import { EVENT_NAMES } from '@/words/change-words';
 import { DUE_HOW, DUE_NAMES, dueWords } from '@/words/upkeep-words';
 import { undoAction } from '../frame/undo-aloud';
 import { CareSection } from './care-section';
+import { TestSection } from './test-section';
 import { UpkeepFields } from './upkeep-fields';
 import { useDue } from './use-due';
 import { useNow } from './use-now';
@@ -65,6 +66,7 @@ export function UpkeepView() {
         .
       </p>
       <CareSection />
+      <TestSection now={now} />
       <UpkeepFields />
       <YearSection now={now} />
     </div>

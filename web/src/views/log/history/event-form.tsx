@@ -1,6 +1,6 @@
 'use client';
 
-import { EVENT_KINDS, type EventKind, recordWith } from '@frank-gauge/core/journal';
+import { EVENT_KINDS, type EventKind, isTest, recordWith } from '@frank-gauge/core/journal';
 import { formatShort } from '@frank-gauge/core/quantity';
 import { format } from 'date-fns';
 import { nanoid } from 'nanoid';
@@ -20,6 +20,9 @@ import { Line, ShopQuantity } from '../../parts/line';
 import { usePointIds } from '../../parts/taking/use-point-ids';
 import { type Bought, BoughtLines, boughtRecord } from './bought-lines';
 import { type Promised, useDesignEdits, usePromise } from './use-design-edits';
+
+/** Tests are logged under Upkeep, with their place. */
+const CHANGES = EVENT_KINDS.filter((kind) => !isTest(kind));
 
 interface Typed {
   readonly kind: EventKind;
@@ -96,7 +99,7 @@ export function EventForm({ onDone }: { readonly onDone: () => void }) {
         <Choice
           label="What was done"
           value={typed.kind}
-          options={EVENT_KINDS.map((kind) => ({ value: kind, label: EVENT_NAMES[kind] }))}
+          options={CHANGES.map((kind) => ({ value: kind, label: EVENT_NAMES[kind] }))}
           onChange={(kind) => change({ kind })}
         />
       </Line>

@@ -1,7 +1,7 @@
 'use client';
 
 import { PRICES } from '@frank-gauge/core/advice';
-import { changesAir, NO_DIFF, type ShopEvent, timeOf } from '@frank-gauge/core/journal';
+import { changesAir, isTest, type ShopEvent, timeOf } from '@frank-gauge/core/journal';
 import { formatQuantity, formatShort, toSI, unitSymbol } from '@frank-gauge/core/quantity';
 import {
   type EventWorth,
@@ -13,13 +13,13 @@ import {
 } from '@frank-gauge/core/reading';
 import { format } from 'date-fns';
 import { memo, useMemo } from 'react';
-import { toast } from 'sonner';
 import { useDesign, useUnits } from '@/model/use-design';
-import { apply, useJournal } from '@/storage/session';
+import { useJournal } from '@/storage/session';
 import { RemoveButton } from '@/ui/remove-button';
 import { comparedWords, EVENT_NAMES, percentChange, percentInterval } from '@/words/change-words';
-import { undoAction } from '../../frame/undo-aloud';
 import { Photos } from '../../parts/photos/photos';
+import { removeEvent } from '../../parts/tests/remove-event';
+import { TestItem } from '../../parts/tests/test-item';
 
 interface Props {
   readonly byPoint: ReadingsByPoint;
@@ -49,7 +49,8 @@ export function EventList({ byPoint, names, by }: Props) {
     );
   }
   const changes = latestFirst.filter(({ kind }) => changesAir(kind));
-  const upkeep = latestFirst.filter(({ kind }) => !changesAir(kind));
+  const tests = latestFirst.filter(({ kind }) => isTest(kind));
+  const upkeep = latestFirst.filter(({ kind }) => !changesAir(kind) && !isTest(kind));
   const listed = (some: readonly ShopEvent[]) => (
     <ol className="border-rule border-t">
       {some.map((event) => (
@@ -70,14 +71,20 @@ export function EventList({ byPoint, names, by }: Props) {
           {listed(upkeep)}
         </details>
       )}
+      {tests.length > 0 && (
+        <details className="pt-2">
+          <summary className="min-h-11 cursor-pointer content-center md:min-h-7">
+            Tests with light, smoke or a hand: {tests.length}
+          </summary>
+          <ul className="border-rule border-t">
+            {tests.map((test) => (
+              <TestItem key={test.id} event={test} />
+            ))}
+          </ul>
+        </details>
+      )}
     </>
   );
-}
-
-function remove(event: ShopEvent): void {
-  const name = EVENT_NAMES[event.kind];
-  apply(`remove ${name}`, { ...NO_DIFF, removed: [{ kind: 'events', record: event }] });
-  toast(`Removed: ${name}`, { action: undoAction() });
 }
 
 type WorthOf = (event: ShopEvent) => EventWorth;
@@ -135,7 +142,7 @@ const EventItem = memo(function EventItem({ event, worthOf, names }: ItemProps) 
           )}
         </div>
         <span className="print:hidden">
-          <RemoveButton label={`Remove ${name}, ${day}`} onClick={() => remove(event)} />
+          <RemoveButton label={`Remove ${name}, ${day}`} onClick={() => removeEvent(event)} />
         </span>
       </div>
       <p className="pt-1">
