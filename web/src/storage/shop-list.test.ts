@@ -7,6 +7,7 @@ import { sampleJournal, sampleShop } from './sample-records';
 import {
   addShop,
   deleteShop,
+  demoOf,
   duplicateShop,
   emptyBin,
   listShops,
@@ -109,5 +110,17 @@ describe('the demo', () => {
     await deleteShop(id);
     await openDemo();
     expect(await names()).toEqual(['Mine now']);
+  });
+
+  it('may be any of those that come with the program; what is no demo is the first', async () => {
+    expect([demoOf('tern-school'), demoOf('no such shop'), demoOf(null)]).toEqual([
+      'tern-school',
+      'heron-slip',
+      'heron-slip',
+    ]);
+    for (const demo of ['heron-slip', 'wren-cellar', 'tern-school'] as const) {
+      expect(await openDemo(demo)).toBe(demo);
+    }
+    expect((await names()).toSorted()).toEqual(['Heron Slip', 'Tern School', 'Wren Cellar']);
   });
 });

@@ -159,9 +159,22 @@ export async function emptyBin(now: Date): Promise<void> {
   }
 }
 
-/** Puts the demo shop in storage if it is not there, or brings it back; answers its id. */
-export async function openDemo(): Promise<string> {
-  const { default: document } = await import('../../../demo/heron-slip.json');
+/** Invented shops that come with the program, by their ids. */
+const DEMOS = {
+  'heron-slip': () => import('../../../demo/heron-slip.json'),
+  'wren-cellar': () => import('../../../demo/wren-cellar.json'),
+  'tern-school': () => import('../../../demo/tern-school.json'),
+} as const;
+
+export type DemoId = keyof typeof DEMOS;
+
+/** The demo of a name; without one that is known, the first. */
+export const demoOf = (name: string | null): DemoId =>
+  (Object.keys(DEMOS) as DemoId[]).find((id) => id === name) ?? 'heron-slip';
+
+/** Puts a demo shop in storage if it is not there, or brings it back; answers its id. */
+export async function openDemo(demo: DemoId = 'heron-slip'): Promise<string> {
+  const { default: document } = await DEMOS[demo]();
   const read = readShop(document);
   if (!read.ok) throw new Error(`the demo shop is broken: ${read.faults[0].message}`);
   const row = await database().summaries.get(read.shop.id);

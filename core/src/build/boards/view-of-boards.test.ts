@@ -20,10 +20,7 @@ const lengthOf = (items: readonly SheetItem[]) =>
 
 describe('parts seen from the front left, from above', () => {
   it('show nine of a block’s twelve edges at their true lengths', () => {
-    const items = viewOfBoards(
-      [{ letter: 'A', placed: lying(plate(), { x: 0, y: 0, z: 0 }) }],
-      0.02,
-    );
+    const items = viewOfBoards([{ letter: 'A', placed: lying(plate(), { x: 0, y: 0, z: 0 }) }], 60);
     // Four edges of the top, two of the foot, three that stand: isometric drawing has them true.
     expect(lengthOf(items)).toBeCloseTo(4 + 2 + 3 * 0.1, 1);
   });
@@ -35,11 +32,11 @@ describe('parts seen from the front left, from above', () => {
         { letter: 'A', placed: lying(plate({ thickness: 1 }), { x: 0, y: 0, z: 0 }) },
         { letter: 'B', placed: lying(small, { x: 1.2, y: 1.2, z: 0 }) },
       ],
-      0.02,
+      60,
     );
     const alone = viewOfBoards(
       [{ letter: 'A', placed: lying(plate({ thickness: 1 }), { x: 0, y: 0, z: 0 }) }],
-      0.02,
+      60,
     );
     expect(lengthOf(behind)).toBeCloseTo(lengthOf(alone), 6);
     expect(behind.filter(({ kind }) => kind === 'text')).toHaveLength(1);
@@ -53,16 +50,16 @@ describe('parts seen from the front left, from above', () => {
     ];
     const letters = (items: readonly SheetItem[]) =>
       items.flatMap((item) => (item.kind === 'text' ? [item.text] : []));
-    expect(letters(viewOfBoards(parts([]), 0.02))).toEqual(['A']);
+    expect(letters(viewOfBoards(parts([]), 60))).toEqual(['A']);
     const hole = circle(0.4, { x: 0.5, y: 0.5 });
-    expect(letters(viewOfBoards(parts([hole]), 0.02))).toEqual(['A', 'B']);
+    expect(letters(viewOfBoards(parts([hole]), 60))).toEqual(['A', 'B']);
   });
 
   it('are drawn where they lie, off by what draws them apart', () => {
     const apart = { x: 0, y: 0, z: 0.3 };
     const items = viewOfBoards(
       [{ letter: 'A', placed: lying(plate(), { x: 2, y: 1, z: 0 }, apart) }],
-      0.02,
+      60,
     );
     const highest = Math.max(
       ...items.flatMap((item) => (item.kind === 'line' ? item.points.map(({ y }) => y) : [])),

@@ -1,6 +1,6 @@
 import type { Spot } from '../../room/plane';
 import { isometric } from '../../routing/sheets/isometric-sheet';
-import { lineOf, type SheetItem, textOf } from '../../routing/sheets/sheet';
+import { lineOf, type SheetItem, sheetExtent, textOf } from '../../routing/sheets/sheet';
 import { minus, type Point3, plus, times } from '../../routing/space';
 import { cornersOf, inWhole, type Outline, type PlacedBoard, wayOnBoard } from './board';
 
@@ -46,17 +46,20 @@ export interface Lettered {
 /**
  * Parts drawn apart, in isometric: only edges that nothing hides, each part with its letter. Edges are looked at every
  * 8 mm, so that an end may be drawn that much too long or too short.
- * @param size height of letters, m
+ * @param letters the drawing is so many letters wide and high together
  */
-export function viewOfBoards(parts: readonly Lettered[], size: number): SheetItem[] {
+export function viewOfBoards(parts: readonly Lettered[], letters: number): SheetItem[] {
   const all = parts.map(({ placed }) => seenOf(placed));
   const shown = parts.map(({ letter }, i) => {
     const own = all[i];
     return { letter, lines: own ? visibleLines(own, all) : [] };
   });
+  const lines = shown.flatMap((part) => part.lines.map((points) => lineOf('cuts', points)));
+  const { width, height } = sheetExtent(lines) ?? { width: 0, height: 0 };
+  const size = (width + height) / letters;
   const taken: Spot[] = [];
-  const balloons = shown.flatMap(({ letter, lines }): SheetItem[] => {
-    const at = freeSpot(lines, taken);
+  const balloons = shown.flatMap(({ letter, lines: own }): SheetItem[] => {
+    const at = freeSpot(own, taken);
     if (!at) return [];
     taken.push(at);
     return [
@@ -64,7 +67,6 @@ export function viewOfBoards(parts: readonly Lettered[], size: number): SheetIte
       textOf('pieces', { x: at.x, y: at.y - size / 2.6 }, letter, size),
     ];
   });
-  const lines = shown.flatMap((part) => part.lines.map((points) => lineOf('cuts', points)));
   return [...lines, ...balloons];
 }
 

@@ -29,6 +29,8 @@ export interface MakerPlace {
   readonly thin: number;
 }
 
+/** A lift that lifts less is none, m. */
+const LEAST_TRAVEL = 0.005;
 /** A pipe nobody has drawn yet, m. */
 const USUAL_PIPE = { us: toSI(6, 'in'), metric: 0.15 } as const;
 
@@ -61,3 +63,9 @@ export function makerPlace(shop: Pick<Shop, 'shop' | 'collector' | 'room' | 'duc
 /** A size as people of this shop would choose it: in inches, or in m. */
 export const usualIn = ({ units }: Pick<MakerPlace, 'units'>, inches: number, meters: number) =>
   units === 'us' ? toSI(inches, 'in') : meters;
+
+/** How far a bin is let down to be freed, m: as the assembly has it, else its lid's lip and something more. */
+export function usualTravel({ collector }: Pick<MakerPlace, 'collector'>, more: number): number {
+  const { emptying, lid } = collector.assembly;
+  return emptying.kind === 'lower' ? Math.max(LEAST_TRAVEL, emptying.travel) : lid.lip + more;
+}

@@ -1,7 +1,7 @@
 import { GRAVITY } from '../../assembly/bracket';
 import { facingFront, facingRight, lying, polygon, rectangle } from '../boards/board';
 import { check, made, maker, metersOf, pieces, refuse, sayIn, size } from './maker';
-import { usualIn } from './maker-place';
+import { usualIn, usualTravel } from './maker-place';
 
 /** A drawer slide is so thick and so wide, m, and on end carries this share of its rating: estimates. */
 const SLIDE = { thickness: 0.0127, width: 0.045 } as const;
@@ -27,16 +27,12 @@ export const slideLift = maker({
     lever: size(0.1, 2),
   },
   usual: (place) => {
-    const { collector, stands, fullBin, board } = place;
-    const { emptying, lid } = collector.assembly;
+    const { stands, fullBin, board } = place;
     const weight = Math.max(1, fullBin);
     return {
       bin: stands.sizes.bin.diameter,
       weight,
-      travel:
-        emptying.kind === 'lower'
-          ? Math.max(0.005, emptying.travel)
-          : lid.lip + usualIn(place, 1, 0.025),
+      travel: usualTravel(place, usualIn(place, 1, 0.025)),
       slide: usualIn(place, 12, 0.3),
       rating: RATINGS.find((rating) => weight <= ON_END * rating) ?? Math.max(...RATINGS),
       board,

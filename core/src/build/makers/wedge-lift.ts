@@ -1,7 +1,7 @@
 import { GRAVITY } from '../../assembly/bracket';
 import { lying, type PlacedBoard, polygon, rectangle } from '../boards/board';
 import { check, made, maker, metersOf, pieces, refuse, sayIn, size } from './maker';
-import { usualIn } from './maker-place';
+import { usualIn, usualTravel } from './maker-place';
 
 /** Waxed wood on wood, coefficient of friction: an estimate. */
 export const FRICTION = 0.2;
@@ -23,15 +23,11 @@ export const wedgeLift = maker({
     board: size(0.009, 0.05),
   },
   usual: (place) => {
-    const { collector, stands, fullBin, board } = place;
-    const { emptying, lid } = collector.assembly;
+    const { stands, fullBin, board } = place;
     return {
       bin: stands.sizes.bin.diameter,
       weight: Math.max(1, fullBin),
-      travel:
-        emptying.kind === 'lower'
-          ? Math.max(0.005, emptying.travel)
-          : lid.lip + usualIn(place, 0.5, 0.012),
+      travel: usualTravel(place, usualIn(place, 0.5, 0.012)),
       wedge: stands.sizes.bin.diameter,
       wedgeThickness: 2 * board,
       board,

@@ -3,18 +3,19 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { openDemo } from '@/storage/shop-list';
+import { demoOf, openDemo } from '@/storage/shop-list';
 import { useStoragePlace } from '@/storage/storage-place';
 import { PlaceNotice } from '@/views/frame/storage-notice';
 
-/** Puts the demo shop in this browser, unless it is there, and opens it. */
+/** Puts a demo shop in this browser, unless it is there, and opens it: the one named in the address, or the first. */
 export default function DemoPage() {
   const router = useRouter();
   const [hasFailed, setFailed] = useState(false);
   const isKnown = useStoragePlace(({ kind }) => kind === 'browser' || kind === 'memory');
   useEffect(() => {
     if (!isKnown) return;
-    openDemo().then(
+    const { searchParams } = new URL(window.location.href);
+    openDemo(demoOf(searchParams.get('shop'))).then(
       (id) => router.replace(`/shop/${id}/air`),
       () => setFailed(true),
     );

@@ -15,6 +15,7 @@ import { Sheet } from '@/ui/sheet';
 import { PlaceNotice } from '../frame/storage-notice';
 import { ThemeButton } from '../frame/theme-button';
 import { CutOffSheet } from './cut-off-sheet';
+import { DemoShops } from './demo-shops';
 import { MergeSheet } from './merge-sheet';
 import { NewShopForm } from './new-shop-form';
 import { OnThisDevice } from './on-this-device';
@@ -110,6 +111,7 @@ export function ShopsView() {
           <ShopLine key={summary.id} summary={summary} />
         ))}
       </ul>
+      <DemoShops />
       <OnThisDevice />
       <p className="mt-4 text-[14px] text-quiet">
         <Link href="/sources" className="underline">

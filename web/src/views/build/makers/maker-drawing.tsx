@@ -1,14 +1,10 @@
 'use client';
 
 import { type MadeThing, viewOfBoards } from '@frank-gauge/core/makers';
-import { sheetExtent, sheetSvg } from '@frank-gauge/core/routing';
+import { sheetExtent } from '@frank-gauge/core/routing';
 import { useDeferredValue, useMemo } from 'react';
 import { fileStem } from '@/storage/file-stem';
-import { saveFile } from '@/storage/save-file';
-import { Button } from '@/ui/button';
-import { saveDxf } from '../../parts/save-dxf';
-import { usePaper } from '../paper-choice';
-import { savePdf } from '../save-pdf';
+import { SaveWays } from '../save-ways';
 import { SheetSvg } from '../sheet-svg';
 
 /** Scales that drawings are made to, and what one sheet of paper has room for either way, m. */
@@ -26,41 +22,19 @@ interface Props {
 
 /** All parts drawn a little apart, in isometric, each with its letter. */
 export function MakerDrawing({ name, thing, letters }: Props) {
-  const paper = usePaper();
   const shown = useDeferredValue(thing);
   const own = useDeferredValue(letters);
   const items = useMemo(() => {
     const parts = shown.parts.map((placed, i) => ({ placed, letter: own[i] ?? '' }));
-    // Once for the lines, to know how large letters have to be.
-    const { width, height } = sheetExtent(viewOfBoards(parts, 0)) ?? { width: 1, height: 1 };
-    return viewOfBoards(parts, (width + height) / LETTERS);
+    return viewOfBoards(parts, LETTERS);
   }, [shown, own]);
   const { width, height } = sheetExtent(items) ?? { width: 1, height: 1 };
   const scale = SCALES.find((by) => width / by <= ROOM.width && height / by <= ROOM.height) ?? 50;
-  const file = fileStem(name);
-  const title = `${name}, 1:${scale}`;
-  const ways = [
-    { format: 'PDF', save: () => void savePdf(file, items, { paper, title, scale: 1 / scale }) },
-    {
-      format: 'SVG',
-      save: () => saveFile(`${file}.svg`, sheetSvg(items, 1 / scale), 'image/svg+xml'),
-    },
-    { format: 'DXF', save: () => void saveDxf(file, items) },
-  ];
   return (
     <figure aria-label={`Drawing: ${name}`} className="pt-3">
       <figcaption className="flex flex-wrap items-baseline gap-2">
         <span className="text-[17px]">{name}, parts drawn apart</span>
-        {ways.map(({ format, save }) => (
-          <Button
-            key={format}
-            look="quiet"
-            aria-label={`Save as ${format}: ${name}`}
-            onClick={save}
-          >
-            Save as {format}
-          </Button>
-        ))}
+        <SaveWays name={name} file={fileStem(name)} items={items} scale={1 / scale} />
       </figcaption>
       <SheetSvg
         name={`${name}, parts drawn apart`}

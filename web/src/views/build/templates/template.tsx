@@ -1,11 +1,7 @@
 'use client';
 
-import { type SheetItem, sheetExtent, sheetSvg } from '@frank-gauge/core/routing';
-import { saveFile } from '@/storage/save-file';
-import { Button } from '@/ui/button';
-import { saveDxf } from '../../parts/save-dxf';
-import { usePaper } from '../paper-choice';
-import { savePdf } from '../save-pdf';
+import { type SheetItem, sheetExtent } from '@frank-gauge/core/routing';
+import { SaveWays } from '../save-ways';
 import { SheetSvg } from '../sheet-svg';
 
 interface Props {
@@ -25,18 +21,7 @@ const LETTERS = 50;
 
 /** A template as a picture, and as files: at true size, or to scale. */
 export function Template({ name, file, items, scale = 1, letters = LETTERS, stl }: Props) {
-  const paper = usePaper();
   const { width, height } = sheetExtent(items) ?? { width: 0, height: 0 };
-  const title = scale === 1 ? name : `${name}, 1:${Math.round(1 / scale)}`;
-  const ways = [
-    { format: 'PDF', save: () => void savePdf(file, items, { paper, title, scale }) },
-    {
-      format: 'SVG',
-      save: () => saveFile(`${file}.svg`, sheetSvg(items, scale), 'image/svg+xml'),
-    },
-    { format: 'DXF', save: () => void saveDxf(file, items) },
-    ...(stl ? [{ format: 'STL', save: stl }] : []),
-  ];
   return (
     <figure aria-label={`Template: ${name}`} className="pt-3">
       <figcaption className="flex flex-wrap items-baseline gap-2">
@@ -44,16 +29,7 @@ export function Template({ name, file, items, scale = 1, letters = LETTERS, stl 
         <span className="text-[14px] text-quiet">
           {Math.round(width * 1000)} by {Math.round(height * 1000)} mm
         </span>
-        {ways.map(({ format, save }) => (
-          <Button
-            key={format}
-            look="quiet"
-            aria-label={`Save as ${format}: ${name}`}
-            onClick={save}
-          >
-            Save as {format}
-          </Button>
-        ))}
+        <SaveWays name={name} file={file} items={items} scale={scale} stl={stl} />
       </figcaption>
       <SheetSvg name={`${name}, to scale`} items={items} letters={letters} className="max-h-90" />
     </figure>
