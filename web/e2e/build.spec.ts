@@ -149,6 +149,9 @@ test('a template of a pipe into a drum is saved at true size; a pipe larger than
   await page.getByLabel('Pipe, outside diameter').fill('24');
   await expect(page.getByText('The pipe is larger than what it goes into.')).toBeVisible();
   await expect(page.getByText('There is no template for these sizes.')).toBeVisible();
+  // The drawing stays, to be looked at.
+  await expect(page.getByRole('img', { name: 'Pipe, to scale' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save as SVG: Pipe' })).toHaveCount(0);
   await page.getByLabel('Pipe, outside diameter').fill('6');
   await page.getByLabel('Offset').fill('10');
   await expect(page.getByText('the pipe passes beside the wall', { exact: false })).toBeVisible();

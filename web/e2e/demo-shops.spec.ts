@@ -15,11 +15,11 @@ test('the luthier’s cellar is opened from the list, in metric units, and its f
 }) => {
   await page.clock.setFixedTime(new Date('2026-11-20T09:00:00'));
   await openNamed(page, 'Wren Cellar');
-  await expect(dropRow(page, 'Band saw')).toContainText('m³/h');
+  await expect(dropRow(page, 'Band saw')).toContainText('430');
   await page.getByRole('link', { name: /^2\s*Collector/ }).click();
   await expect(page.getByText('Out through the window').first()).toBeVisible();
   await page.getByRole('link', { name: /^8\s*Upkeep/ }).click();
-  const brought = page.getByRole('region', { name: 'What it brought' });
+  const brought = page.getByRole('region', { name: 'Results of cleaning and emptying' });
   await expect(brought).toContainText(/After its last cleaning the filter took [23]\.\d times/);
   await expect(brought).toContainText('then a new one pays');
   const tests = page.getByRole('region', { name: 'Tests' });

@@ -20,7 +20,7 @@ const download = async (page: Page, button: string) => {
 test('a lid is made for a 55-gallon drum, printed at true size, and kept', async ({ page }) => {
   await open(page, 'Lid for a drum');
   await page.getByLabel('Drum, inside diameter').fill('22 1/2');
-  await page.getByLabel('Drum’s rim, how thick').fill('1/2');
+  await page.getByLabel('Drum rim, thickness').fill('1/2');
   const parts = page.getByRole('table', { name: 'Parts' });
   // The outer ring reaches its own width beyond the rim: 22.5 + 2 × (0.5 + 1.5) in. and the play.
   await expect(parts.getByRole('row', { name: /outer ring/ })).toContainText('26⅝ in. across');
@@ -43,7 +43,7 @@ test('a lid is made for a 55-gallon drum, printed at true size, and kept', async
 
   await page.reload();
   await expect(page.getByLabel('Drum, inside diameter')).toHaveValue('22½');
-  await page.getByRole('button', { name: 'All as usual' }).click();
+  await page.getByRole('button', { name: 'Reset all sizes' }).click();
   await expect(page.getByLabel('Drum, inside diameter')).toHaveValue('');
 });
 
@@ -67,7 +67,12 @@ test('a wrong size is named at its field with the number that would do; nothing 
   await expect(
     page.getByText('is narrower than its gasket of 2 in.', { exact: false }),
   ).toBeVisible();
-  await expect(page.getByText('These sizes cannot be made', { exact: false })).toBeVisible();
+  await expect(
+    page.getByText('A part of these sizes cannot be made', { exact: false }),
+  ).toBeVisible();
+  // The drawing stays, to be looked at.
+  await expect(page.getByRole('img', { name: 'Lid for a drum, parts drawn apart' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Save as/ })).toHaveCount(0);
   await expect(page.getByLabel('Gasket, width')).toHaveValue('2');
   await page.getByLabel('Gasket, width').fill('abc');
   await expect(page.getByRole('alert').first()).toBeVisible();
@@ -76,7 +81,7 @@ test('a wrong size is named at its field with the number that would do; nothing 
 
   await page.getByLabel('Make', { exact: true }).selectOption({ label: 'Motor cleat' });
   await page.getByLabel('Cleat, length').fill('18');
-  await page.getByLabel('Bolts, apart across').fill('6');
+  await page.getByLabel('Bolt spacing, across').fill('6');
   await page.getByLabel('Left end, from the corner on the left').fill("10'");
   await expect(page.getByText(/there is only one stud, .* from the corner/)).toBeVisible();
   await page.getByLabel('Wall, by number').fill('9');

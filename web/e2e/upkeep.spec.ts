@@ -163,7 +163,7 @@ test('what the latest cleanings and emptyings brought is told by the readings ar
 }) => {
   await openDemo(page);
   await page.goto('/shop/heron-slip/upkeep');
-  const brought = page.getByRole('region', { name: 'What it brought' });
+  const brought = page.getByRole('region', { name: 'Results of cleaning and emptying' });
   await expect(brought.getByRole('listitem').filter({ hasText: 'filter cleaned' })).toContainText(
     /airflow [+−]\d+ % \(|no difference in airflow shown/,
   );

@@ -77,7 +77,7 @@ describe('what care brought', () => {
     expect(broughtWords({ ...worth, airflow: none })).toBe(
       'no difference in airflow shown (−5 % to +3 %).',
     );
-    expect(broughtWords({ ...worth, airflow: null })).toContain('not known');
+    expect(broughtWords({ ...worth, airflow: null })).toContain('the gain is not known');
   });
 
   it('says when only a new filter helps, or what to read to know it', () => {

@@ -76,7 +76,7 @@ const percentOf = (ratio: number) =>
 
 /** What emptying or cleaning did to the airflow, and what the full bin had cost. */
 export function broughtWords({ event, airflow, along }: CareWorth): string {
-  if (!airflow) return 'no drop was read on both sides of it, so what it brought is not known.';
+  if (!airflow) return 'no drop was read on both sides of it, so the gain is not known.';
   const { ratio, low, high, isSignificant } = airflow;
   const range = `${percentOf(low)} to ${percentOf(high)}`;
   const others =
@@ -89,7 +89,7 @@ export function broughtWords({ event, airflow, along }: CareWorth): string {
       ? ` The full bin had cost ${Math.round((1 - 1 / ratio) * 100)} % of the airflow.`
       : '';
   const elsewhere =
-    ratio < 1 ? ' That is not what this does: look under Leaks for what else changed.' : '';
+    ratio < 1 ? ' This should not lose air: look under Leaks for what else changed.' : '';
   return `airflow ${percentOf(ratio)} (${range}).${cost}${elsewhere}${others}`;
 }
 

@@ -83,11 +83,17 @@ export const blastGate = maker({
         pieces('screw in the blade as a stop', 1),
       ],
       checks: [
-        check('clear', 'The open blade stays in its slot by', above - pipe / 2, 'at least', GRIP),
-        check('clear', 'The shut blade covers the hole all around by', COVER, 'at least', COVER),
+        check(
+          'clear',
+          'Length of the open blade that stays in its slot',
+          above - pipe / 2,
+          'at least',
+          GRIP,
+        ),
+        check('clear', 'Overlap of the shut blade around the hole', COVER, 'at least', COVER),
         check(
           'carry',
-          'The shut blade bends at the blower’s highest suction by',
+          'Bend of the shut blade at the blower’s highest suction',
           bendOf(pipe / 2, blade, place.suction),
           'at most',
           MOST_BEND,

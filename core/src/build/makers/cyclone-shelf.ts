@@ -162,7 +162,7 @@ export const cycloneShelf = maker({
             ]),
         check(
           'clear',
-          'Flange that rests on the shelf, each side',
+          'Width of the flange that rests on the shelf, each side',
           flange / 2 - hole,
           'at least',
           LEAST_REST,

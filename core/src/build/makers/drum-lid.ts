@@ -170,12 +170,12 @@ export const drumLid = maker({
         ),
       ],
       checks: [
-        check('clear', 'The rim stands in the groove by', grip, 'at least', LEAST_GRIP),
+        check('clear', 'Depth of the rim in the groove', grip, 'at least', LEAST_GRIP),
         ...(emptying.kind === 'lower'
           ? [
               check(
                 'clear',
-                'The bin has to drop by the groove’s depth; it drops by',
+                'Drop of the bin, to free its rim from the groove',
                 emptying.travel,
                 'at least',
                 grip,
@@ -184,7 +184,7 @@ export const drumLid = maker({
           : []),
         check(
           'carry',
-          'The lid bends in the middle at the blower’s highest suction by',
+          'Bend of the lid at the blower’s highest suction',
           bendOf(drum / 2, board, place.suction),
           'at most',
           gasketHeight / 3,

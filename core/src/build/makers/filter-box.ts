@@ -248,7 +248,7 @@ export const filterBox = maker({
             ]),
         check(
           'carry',
-          'The sides bulge behind the blower by',
+          'Bulge of the sides under the blower’s pressure',
           bendOf(inside.across / 2, board, BEHIND * place.suction),
           'at most',
           gasket / 4,

@@ -106,8 +106,22 @@ export const floorSweep = maker({
         pieces('screws', 12),
       ],
       checks: [
-        check('clear', 'Area of the mouth, of the pipe’s', area / bore, 'at least', 0.8, 'ratio'),
-        check('clear', 'Area of the mouth, of the pipe’s', area / bore, 'at most', 1.5, 'ratio'),
+        check(
+          'clear',
+          'Area of the mouth, as a share of the pipe’s',
+          area / bore,
+          'at least',
+          0.8,
+          'ratio',
+        ),
+        check(
+          'clear',
+          'Area of the mouth, as a share of the pipe’s',
+          area / bore,
+          'at most',
+          1.5,
+          'ratio',
+        ),
       ],
       steps: [
         'Screw the sides to the back, the sloping top between them, tight at the back.',

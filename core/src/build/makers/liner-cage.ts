@@ -139,7 +139,7 @@ export const linerCage = maker({
         ),
         check(
           'clear',
-          'Opening through the hoops, of the drum’s area',
+          'Opening through the hoops, as a share of the drum’s area',
           open,
           'at least',
           LEAST_OPEN,

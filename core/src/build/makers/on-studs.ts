@@ -104,7 +104,7 @@ export function bearingChecks(screws: Screws, mass: number, reach: number): Make
   return [
     check(
       'carry',
-      'Pull on the upper screws, of what they hold',
+      'Pull on the upper screws, as a share of what they hold',
       share(pull, pullBorne),
       'at most',
       1,
@@ -112,7 +112,7 @@ export function bearingChecks(screws: Screws, mass: number, reach: number): Make
     ),
     check(
       'carry',
-      'Weight on all screws, of what they hold',
+      'Weight on all screws, as a share of what they hold',
       share(weight, weightBorne),
       'at most',
       1,

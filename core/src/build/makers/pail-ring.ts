@@ -122,7 +122,7 @@ export const pailRing = maker({
         check('clear', 'Lid left around the opening', (pail - opening) / 2, 'at least', LEAST_LIP),
         check(
           'carry',
-          'Full pail, of what its screws hold',
+          'Full pail, as a share of what its screws hold',
           (full * GRAVITY) / (screws * (WOOD_SCREW / 3)),
           'at most',
           1,

@@ -142,7 +142,7 @@ export const slideLift = maker({
         ),
         check(
           'carry',
-          'Full bin, of what the slides carry on end',
+          'Full bin, as a share of what the slides carry on end',
           weight / (ON_END * rating),
           'at most',
           1,
@@ -150,7 +150,7 @@ export const slideLift = maker({
         ),
         check(
           'carry',
-          'Push on the lever, of what one pushes easily',
+          'Force on the lever, as a share of an easy push',
           push / HAND,
           'at most',
           1,

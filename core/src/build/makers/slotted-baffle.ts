@@ -115,7 +115,7 @@ export const slottedBaffle = maker({
         ),
         check(
           'clear',
-          'Area of the slot, of the inlet’s',
+          'Area of the slot, as a share of the inlet’s',
           area / ((Math.PI / 4) * inlet ** 2),
           'at least',
           1,

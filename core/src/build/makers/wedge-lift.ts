@@ -127,7 +127,7 @@ export const wedgeLift = maker({
         ),
         check(
           'carry',
-          'Push on the handle, of what one pushes easily',
+          'Force on the handle, as a share of an easy push',
           push / HAND,
           'at most',
           1,

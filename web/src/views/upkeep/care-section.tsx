@@ -15,8 +15,8 @@ export function CareSection() {
   const id = useDesign((shop) => shop.id);
   if (worths.length === 0) return null;
   return (
-    <section aria-label="What it brought" className="max-w-180 pt-5">
-      <h2 className="text-[17px]">What it brought</h2>
+    <section aria-label="Results of cleaning and emptying" className="max-w-180 pt-5">
+      <h2 className="text-[17px]">Results of cleaning and emptying</h2>
       <ul className="border-ink border-t">
         {worths.map((worth) => (
           <Brought key={worth.event.id} worth={worth} />
@@ -28,7 +28,7 @@ export function CareSection() {
           <Link className="underline" href={`/shop/${id}/improve`}>
             Improve
           </Link>{' '}
-          says what a new filter would bring at each drop, and what it costs.
+          shows what a new filter would gain at each drop, and what it costs.
         </p>
       )}
     </section>

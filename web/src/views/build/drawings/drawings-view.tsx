@@ -25,9 +25,10 @@ const SHEETS: Readonly<Record<BuildSheet, string>> = {
   right: 'From the right',
 };
 const SCALES = [10, 20, 25, 50, 100] as const;
-/** Letters on the screen; lengths would cover each other here, and stand on paper and under Floor. */
+/** Letters on the screen; lengths may cover each other here, and are hidden until they are asked for. */
 const LETTERS = 115;
 const SMALL = new Set(['sizes', 'studs'] as const);
+const STUDS = new Set(['studs'] as const);
 
 /** Drawings with piece numbers and hangers, to scale on paper, and what is marked on walls by tape. */
 export function DrawingsView() {
@@ -36,6 +37,7 @@ export function DrawingsView() {
   const { groups } = useCuts();
   const [sheet, setSheet] = useState<BuildSheet>('isometric');
   const [scale, setScale] = useState<number>(25);
+  const [hasLengths, setHasLengths] = useState(false);
   const paper = usePaper();
   const items = useMemo(
     () =>
@@ -77,7 +79,8 @@ export function DrawingsView() {
       </div>
       <p className="max-w-prose text-[15px]">
         Numbers in circles are the pieces of the cut list; a cross is where the duct is hung.
-        Lengths stand on what is saved. Runs that are not drawn on the Floor are left out.
+        Lengths of the centerlines are on every saved drawing. Runs that are not drawn on the Floor
+        are left out.
       </p>
       <div className="grid max-w-200 gap-x-6 pt-1 md:grid-cols-3 print:hidden">
         <Line label="Sheet">
@@ -100,6 +103,17 @@ export function DrawingsView() {
           />
         </Line>
         <PaperChoice />
+        <Line label="Lengths here">
+          <Choice
+            label="Lengths here"
+            value={hasLengths ? 'shown' : 'hidden'}
+            options={[
+              { value: 'hidden', label: 'on what is saved only' },
+              { value: 'shown', label: 'shown' },
+            ]}
+            onChange={(value) => setHasLengths(value === 'shown')}
+          />
+        </Line>
       </div>
       <div className="relative overflow-x-auto">
         <div className="min-w-160">
@@ -107,7 +121,7 @@ export function DrawingsView() {
             name={`${SHEETS[sheet]}, with piece numbers`}
             items={items}
             letters={LETTERS}
-            without={SMALL}
+            without={hasLengths ? STUDS : SMALL}
             className="max-h-150"
           />
         </div>

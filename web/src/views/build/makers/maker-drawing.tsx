@@ -18,10 +18,12 @@ interface Props {
   readonly thing: MadeThing;
   /** Of each part, in their order. */
   readonly letters: readonly string[];
+  /** It is of earlier sizes: to be looked at, not to be cut from. */
+  readonly isStale?: boolean;
 }
 
 /** All parts drawn a little apart, in isometric, each with its letter. */
-export function MakerDrawing({ name, thing, letters }: Props) {
+export function MakerDrawing({ name, thing, letters, isStale }: Props) {
   const shown = useDeferredValue(thing);
   const own = useDeferredValue(letters);
   const items = useMemo(() => {
@@ -34,13 +36,13 @@ export function MakerDrawing({ name, thing, letters }: Props) {
     <figure aria-label={`Drawing: ${name}`} className="pt-3">
       <figcaption className="flex flex-wrap items-baseline gap-2">
         <span className="text-[17px]">{name}, parts drawn apart</span>
-        <SaveWays name={name} file={fileStem(name)} items={items} scale={1 / scale} />
+        {!isStale && <SaveWays name={name} file={fileStem(name)} items={items} scale={1 / scale} />}
       </figcaption>
       <SheetSvg
         name={`${name}, parts drawn apart`}
         items={items}
         letters={LETTERS}
-        className="max-h-130"
+        className={`max-h-130 ${isStale ? 'opacity-50' : ''}`}
       />
     </figure>
   );

@@ -16,6 +16,7 @@ import { MAKER_WORDS } from '@/words/maker-words';
 import { rulerLength } from '@/words/tape-length';
 import { FieldLine, Line } from '../../parts/line';
 import { PaperChoice } from '../paper-choice';
+import { useLastGood } from '../use-last-good';
 import { MakerChecks } from './maker-checks';
 import { MakerDrawing } from './maker-drawing';
 import { PartDrawings } from './part-drawings';
@@ -53,13 +54,7 @@ export function MakersView() {
       </div>
       <p className="max-w-prose pt-1 text-[15px]">{MAKER_WORDS[id].about}</p>
       <Sizes key={id} id={id} {...sizes} refused={made.ok ? null : made} />
-      {made.ok ? (
-        <Made id={id} thing={made.thing} />
-      ) : (
-        <p role="status" className="pt-2 text-[15px] text-quiet">
-          These sizes cannot be made; what stands in the way is said at the size.
-        </p>
-      )}
+      <Outcome key={`outcome ${id}`} id={id} made={made} sizes={JSON.stringify(sizes.typed)} />
     </div>
   );
 }
@@ -98,15 +93,44 @@ function Sizes({ id, typed, usual, fields, refused, setSize, clearSize, clearAll
         ))}
       </div>
       <p className="max-w-prose pt-1 text-[14px] text-quiet">
-        A size in gray follows the collector; type your own over it, empty the field to go back.{' '}
+        A size in gray follows the collector. Type your own over it; empty the field to go back.{' '}
         {Object.keys(typed).length > 0 && (
           <Button look="quiet" onClick={clearAll}>
-            All as usual
+            Reset all sizes
           </Button>
         )}
       </p>
     </section>
   );
+}
+
+interface OutcomeProps {
+  readonly id: MakerId;
+  readonly made: ReturnType<typeof useMaker>['made'];
+  /** Another text each time a size is changed. */
+  readonly sizes: string;
+}
+
+/** What comes of the sizes; while one of them is wrong, what came of the last that were right. */
+function Outcome({ id, made, sizes }: OutcomeProps) {
+  const shown = useLastGood(made.ok ? made.thing : null, sizes);
+  return (
+    <>
+      {!made.ok && (
+        <p role="status" className="pt-2 text-[15px] text-starved-text">
+          A part of these sizes cannot be made. The reason is given at the size that has to change.
+          {shown && ' The drawing is of the last sizes that can; it cannot be saved.'}
+        </p>
+      )}
+      {shown && (made.ok ? <Made id={id} thing={shown} /> : <LastMade id={id} thing={shown} />)}
+    </>
+  );
+}
+
+/** The drawing of earlier sizes, to be looked at. */
+function LastMade({ id, thing }: { readonly id: MakerId; readonly thing: MadeThing }) {
+  const letters = useMemo(() => lettersOf(thing.parts, partKinds(thing.parts)), [thing]);
+  return <MakerDrawing name={MAKER_WORDS[id].name} thing={thing} letters={letters} isStale />;
 }
 
 function Made({ id, thing }: { readonly id: MakerId; readonly thing: MadeThing }) {

@@ -26,8 +26,8 @@ export function PartDrawings({ name, kinds }: Props) {
         Each part at true size
       </summary>
       <p className="max-w-prose text-[15px]">
-        Print at 100 % and lay a rule against the 100 mm. Centers of holes are measured to the right
-        and up, from the lower left corner of the rectangle around the part.
+        Print at 100 %, and check the 100 mm with a ruler. Centers of holes are measured to the
+        right and up, from the lower left corner of the rectangle around the part.
       </p>
       {shaped.map(({ letter, board }) => {
         const { width, height } = blankOf(board);

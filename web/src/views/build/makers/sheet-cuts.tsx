@@ -105,8 +105,8 @@ export function SheetCuts({ name, kinds }: Props) {
         );
       })}
       <p className="max-w-prose pt-1 text-[14px] text-quiet">
-        Saw along the rectangles first, edge to edge; then cut circles and slants. Round parts are
-        laid out by the square around them.
+        Saw the rectangles first, from edge to edge; then cut circles and slants. A round part takes
+        the square around it.
       </p>
     </section>
   );

@@ -10,6 +10,7 @@ import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { FieldLine, Line } from '../../parts/line';
+import { useLastGood } from '../use-last-good';
 import { NoTemplate } from './no-template';
 import { Template } from './template';
 import { useTemplate } from './use-template';
@@ -41,6 +42,7 @@ export function DrumTemplates() {
       hole: 'hole, on the outside of the drum',
       ruler: '100 mm',
     });
+  const shown = useLastGood(sheets || null, JSON.stringify([own, typed.offset]));
   const size = (field: 'pipe' | 'drum' | 'wall') => ({
     value: own[field],
     kind: 'diameter' as const,
@@ -89,13 +91,12 @@ export function DrumTemplates() {
           />
         </Line>
       </div>
-      {sheets ? (
+      {!sheets && <NoTemplate hasDrawing={shown !== null} />}
+      {shown && (
         <>
-          <Template name="Pipe" file="pipe-template" items={sheets.pipe} />
-          <Template name="Hole" file="hole-template" items={sheets.hole} />
+          <Template name="Pipe" file="pipe-template" items={shown.pipe} isStale={!sheets} />
+          <Template name="Hole" file="hole-template" items={shown.hole} isStale={!sheets} />
         </>
-      ) : (
-        <NoTemplate />
       )}
     </>
   );

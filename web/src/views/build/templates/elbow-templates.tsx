@@ -4,6 +4,7 @@ import { elbowGores, goreSheets, type MiteredElbow } from '@frank-gauge/core/bui
 import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { FieldLine } from '../../parts/line';
+import { useLastGood } from '../use-last-good';
 import { NoTemplate } from './no-template';
 import { Template } from './template';
 import { useTemplate } from './use-template';
@@ -27,13 +28,15 @@ export function ElbowTemplates() {
   const change = (changed: Partial<MiteredElbow>) => choose({ elbow: { ...typed, ...changed } });
   const warningOf = (field: keyof MiteredElbow) =>
     !made.ok && made.field === field ? made.reason : null;
-  const sheets =
-    made.ok &&
-    goreSheets(made.gores, {
+  const sheets = made.ok && {
+    miter: made.gores.miter,
+    ...goreSheets(made.gores, {
       end: 'end piece, cut two; seam at the throat',
       middle: `middle piece, cut ${made.gores.middles}; seam at the throat`,
       ruler: '100 mm',
-    });
+    }),
+  };
+  const shown = useLastGood(sheets || null, JSON.stringify([own, radius]));
   return (
     <>
       <div className="max-w-120">
@@ -82,19 +85,23 @@ export function ElbowTemplates() {
           onChange={(pieces) => change({ pieces })}
         />
       </div>
-      {sheets && made.ok ? (
+      {!sheets && <NoTemplate hasDrawing={shown !== null} />}
+      {shown && (
         <>
           <p className="max-w-prose pt-2 text-[15px]">
-            Every cut stands {((made.gores.miter * 180) / Math.PI).toFixed(1)}° from square. Add
-            what your seams lap; the templates have none.
+            Every cut stands {((shown.miter * 180) / Math.PI).toFixed(1)}° from square. Add what
+            your seams lap; the templates have none.
           </p>
-          <Template name="End piece" file="elbow-end" items={sheets.end} />
-          {sheets.middle && (
-            <Template name="Middle piece" file="elbow-middle" items={sheets.middle} />
+          <Template name="End piece" file="elbow-end" items={shown.end} isStale={!sheets} />
+          {shown.middle && (
+            <Template
+              name="Middle piece"
+              file="elbow-middle"
+              items={shown.middle}
+              isStale={!sheets}
+            />
           )}
         </>
-      ) : (
-        <NoTemplate />
       )}
     </>
   );

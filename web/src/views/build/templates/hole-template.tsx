@@ -5,6 +5,7 @@ import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { rulerLength } from '@/words/tape-length';
 import { FieldLine } from '../../parts/line';
+import { useLastGood } from '../use-last-good';
 import { NoTemplate } from './no-template';
 import { Template } from './template';
 import { useTemplate } from './use-template';
@@ -27,6 +28,9 @@ export function HoleTemplate() {
   const { choices, choose } = useTemplate();
   const own = { ...usual(system), ...choices.hole };
   const made = holeCircle(own, (length) => rulerLength(length, system));
+  const name = `${formatShort(own.hole, 'diameter', system)} across`;
+  const sheet = made.ok ? holeCircleSheet(own, made.centers, { name, ruler: '100 mm' }) : null;
+  const shown = useLastGood(sheet, JSON.stringify([own, system]));
   const change = (changed: Partial<HoleCircle>) =>
     choose({ hole: { ...choices.hole, ...changed } });
   const warningOf = (field: keyof HoleCircle) =>
@@ -56,18 +60,8 @@ export function HoleTemplate() {
           onChange={(count) => change({ count })}
         />
       </div>
-      {made.ok ? (
-        <Template
-          name="Hole"
-          file="hole-circle"
-          items={holeCircleSheet(own, made.centers, {
-            name: `${formatShort(own.hole, 'diameter', system)} across`,
-            ruler: '100 mm',
-          })}
-        />
-      ) : (
-        <NoTemplate />
-      )}
+      {!made.ok && <NoTemplate hasDrawing={shown !== null} />}
+      {shown && <Template name="Hole" file="hole-circle" items={shown} isStale={!made.ok} />}
     </>
   );
 }

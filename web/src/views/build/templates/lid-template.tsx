@@ -4,6 +4,7 @@ import { lidSheet, type SeparatorLid, separatorLid } from '@frank-gauge/core/bui
 import { toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { FieldLine } from '../../parts/line';
+import { useLastGood } from '../use-last-good';
 import { NoTemplate } from './no-template';
 import { Template } from './template';
 import { useTemplate } from './use-template';
@@ -32,6 +33,10 @@ export function LidTemplate() {
   const { choices, choose } = useTemplate();
   const own = { ...usual(system), ...choices.lid };
   const made = separatorLid(own);
+  const sheet = made.ok
+    ? lidSheet(made.holes, own.lid, { inlet: 'inlet', outlet: 'outlet', ruler: '100 mm' })
+    : null;
+  const shown = useLastGood(sheet, JSON.stringify(own));
   return (
     <>
       <div className="max-w-120">
@@ -49,24 +54,15 @@ export function LidTemplate() {
           />
         ))}
       </div>
-      {made.ok ? (
+      {!made.ok && <NoTemplate hasDrawing={shown !== null} />}
+      {shown && (
         <>
           <p className="max-w-prose pt-2 text-[15px]">
             Turn the inlet’s elbow under the lid so that it blows along the wall, the way the arrow
             points; let the outlet end close under the lid. Seal both, and the lid, with gaskets.
           </p>
-          <Template
-            name="Lid"
-            file="lid"
-            items={lidSheet(made.holes, own.lid, {
-              inlet: 'inlet',
-              outlet: 'outlet',
-              ruler: '100 mm',
-            })}
-          />
+          <Template name="Lid" file="lid" items={shown} isStale={!made.ok} />
         </>
-      ) : (
-        <NoTemplate />
       )}
     </>
   );

@@ -14,13 +14,15 @@ interface Props {
   readonly letters?: number;
   /** Saves it as a body to print, where that makes sense. */
   readonly stl?: () => void;
+  /** It is of earlier sizes: to be looked at, not to be cut from. */
+  readonly isStale?: boolean;
 }
 
 /** Usual letters in the picture. */
 const LETTERS = 50;
 
 /** A template as a picture, and as files: at true size, or to scale. */
-export function Template({ name, file, items, scale = 1, letters = LETTERS, stl }: Props) {
+export function Template({ name, file, items, scale = 1, letters = LETTERS, stl, isStale }: Props) {
   const { width, height } = sheetExtent(items) ?? { width: 0, height: 0 };
   return (
     <figure aria-label={`Template: ${name}`} className="pt-3">
@@ -29,9 +31,14 @@ export function Template({ name, file, items, scale = 1, letters = LETTERS, stl 
         <span className="text-[14px] text-quiet">
           {Math.round(width * 1000)} by {Math.round(height * 1000)} mm
         </span>
-        <SaveWays name={name} file={file} items={items} scale={scale} stl={stl} />
+        {!isStale && <SaveWays name={name} file={file} items={items} scale={scale} stl={stl} />}
       </figcaption>
-      <SheetSvg name={`${name}, to scale`} items={items} letters={letters} className="max-h-90" />
+      <SheetSvg
+        name={`${name}, to scale`}
+        items={items}
+        letters={letters}
+        className={`max-h-90 ${isStale ? 'opacity-50' : ''}`}
+      />
     </figure>
   );
 }
