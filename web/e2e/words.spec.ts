@@ -130,6 +130,8 @@ for (const path of ['/', '/sources', '/practice', '/practice/garage', '/shop/no-
 }
 
 test('each view says what it is for, and its keys', async ({ page }) => {
+  // Some thirty views, one after another.
+  test.setTimeout(240_000);
   await openDemo(page);
   for (const view of VIEWS) {
     await page.goto(`/shop/heron-slip/${view}`);
