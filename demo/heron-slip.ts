@@ -5,7 +5,7 @@
  * know of), with seeded scatter, as a person with a vane meter would have taken them. Its year: first readings
  * with joints nobody had taped, the same taped, a filter that loads until it is cleaned, and a leak that opens.
  */
-import { compareCandidates, gatesOfDrop } from '@frank-gauge/core/analysis';
+import { compareCandidates } from '@frank-gauge/core/analysis';
 import {
   blowerOfClass,
   curveInto,
@@ -24,15 +24,12 @@ import {
 import {
   emptyJournal,
   type FieldTest,
-  type Reading,
   recordWith,
   type SoundReading,
   type Weighing,
   writeShopFile,
 } from '@frank-gauge/core/journal';
-import { solveTree } from '@frank-gauge/core/network';
 import { airAtSite, circleArea, fromSI, toSI, velocityPressure } from '@frank-gauge/core/quantity';
-import { pointOfDrop } from '@frank-gauge/core/reading';
 import {
   addMachine,
   arrangeDucts,
@@ -43,6 +40,7 @@ import {
   routeDuct,
 } from '@frank-gauge/core/routing';
 import { chanceOf } from '@frank-gauge/core/simulate';
+import { inSteps, pointsOf, readDrops, readFilter, type Taking } from './take-readings';
 
 /** Feet and inches, m. */
 const ft = (feet: number, inches = 0): number => toSI(12 * feet + inches, 'in');
@@ -370,65 +368,18 @@ export function heronSlipFile(): string {
     };
   }
 
-  function readings(day: string, of: Shop): Reading[] {
-    if (!arranged.ok) return [];
-    return arranged.tree.drops.map((where, i) => {
-      const openGates = gatesOfDrop(where);
-      const solved = solveTree(of, arranged.tree, { view: 'found', openGates });
-      if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
-      const diameter = where.port.diameter;
-      const flow = solved.airIn.get(where.path[0]?.id ?? '')?.[0]?.flowIn ?? 0;
-      const repeats = [0, 1, 2].map(() => (flow / circleArea(diameter)) * scatter());
-      const round = (value: number) => toSI(Math.round(fromSI(value, 'fpm') / 10) * 10, 'fpm');
-      return recordWith('readings', {
-        id: newId(),
-        at: `${day}T1${3 + Math.floor(i / 3)}:${10 + i * 7}:00Z`,
-        testPoint: where.id,
-        instrument: 'vane',
-        quantity: 'velocity',
-        spot: 'average',
-        diameter,
-        taken: repeats.map((value) =>
-          value > RANGE_END
-            ? { kind: 'over', limit: RANGE_END }
-            : { kind: 'value', value: round(value) },
-        ),
-        unit: 'fpm',
-        openGates: [...openGates],
-        note: '',
-      });
-    });
-  }
-
-  const FILTER = 'across-the-filter';
+  const taking: Taking = {
+    tree: arranged.tree,
+    newId,
+    scatter,
+    minute: (drop) => 10 + drop * 7,
+    velocity: { unit: 'fpm', shown: inSteps('fpm', 0.1), end: RANGE_END },
+    pressure: { unit: 'in. w.g.', shown: inSteps('inwg', 50) },
+    tap: toSI(6, 'in'),
+  };
+  const readings = (day: string, of: Shop) => readDrops(day, of, taking);
   /** The manometer across the filter, with the planer's gate open. */
-  function acrossFilter(day: string, of: Shop): Reading[] {
-    if (!arranged.ok || of.collector.exhaust.kind !== 'filter') return [];
-    const planer = arranged.tree.drops.find(({ name }) => name === 'Planer');
-    if (!planer) throw new Error('no planer');
-    const openGates = gatesOfDrop(planer);
-    const solved = solveTree(of, arranged.tree, { view: 'found', openGates });
-    if (solved.kind !== 'solved') throw new Error(solved.reason.kind);
-    const { filter } = of.collector.exhaust;
-    const pressure =
-      filterResistance(filter, of.condition.filterLoading.value) * solved.blower.flow;
-    const round = (value: number) => toSI(Math.round(fromSI(value, 'inwg') * 50) / 50, 'inwg');
-    return [
-      recordWith('readings', {
-        id: newId(),
-        at: `${day}T16:40:00Z`,
-        testPoint: FILTER,
-        instrument: 'manometer',
-        quantity: 'pressure',
-        spot: 'point',
-        diameter: toSI(6, 'in'),
-        taken: [0, 1, 2].map(() => ({ kind: 'value', value: round(pressure * scatter()) })),
-        unit: 'in. w.g.',
-        openGates: [...openGates],
-        note: '',
-      }),
-    ];
-  }
+  const acrossFilter = (day: string, of: Shop) => readFilter(day, of, 'Planer', taking);
 
   const latest = [...readings('2026-09-13', reality), ...readings('2026-11-07', leaking)];
   const fieldTests = [fieldTest(reality)];
@@ -463,14 +414,7 @@ export function heronSlipFile(): string {
         resolution: toSI(0.05, 'inwg'),
       }),
     ],
-    testPoints: [
-      ...arranged.tree.drops.map(pointOfDrop),
-      recordWith('testPoints', {
-        id: FILTER,
-        name: 'Across the filter',
-        at: { kind: 'collector', tap: 'filter' },
-      }),
-    ],
+    testPoints: pointsOf(arranged.tree),
     readings: [...earlier, ...latest],
     events,
     weighings: weighingsOfYear(newId),

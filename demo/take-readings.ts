@@ -3,7 +3,8 @@ import { filterResistance } from '@frank-gauge/core/collector';
 import type { DuctTree, Shop } from '@frank-gauge/core/design';
 import { type Reading, recordWith } from '@frank-gauge/core/journal';
 import { solveTree } from '@frank-gauge/core/network';
-import { circleArea } from '@frank-gauge/core/quantity';
+import { circleArea, fromSI, toSI, type UnitId } from '@frank-gauge/core/quantity';
+import { pointOfDrop } from '@frank-gauge/core/reading';
 
 /** How readings of an invented shop are taken: by the program's own solver, with seeded scatter. */
 export interface Taking {
@@ -11,14 +12,25 @@ export interface Taking {
   readonly newId: () => string;
   /** A factor close to 1, another at each call. */
   readonly scatter: () => number;
-  /** What the meter shows, and in what steps. */
-  readonly velocity: { readonly unit: 'fpm' | 'm/s'; readonly step: number; readonly end: number };
-  readonly pressure: { readonly unit: 'in. w.g.' | 'Pa'; readonly step: number };
+  /** Minute of the hour that the so-maniest drop is read at, three in an hour. */
+  readonly minute: (drop: number) => number;
+  /** How meters show a value, SI, and where the vane meter's range ends. */
+  readonly velocity: {
+    readonly unit: 'fpm' | 'm/s';
+    readonly shown: (value: number) => number;
+    readonly end: number;
+  };
+  readonly pressure: {
+    readonly unit: 'in. w.g.' | 'Pa';
+    readonly shown: (value: number) => number;
+  };
   /** Of the pipe at the filter's taps, m. */
   readonly tap: number;
 }
 
-const toStep = (value: number, step: number) => Math.round(value / step) * step;
+/** A value as a meter shows it: in whole steps of its unit, the last so many to a unit. */
+export const inSteps = (unit: UnitId, perUnit: number) => (value: number) =>
+  toSI(Math.round(fromSI(value, unit) * perUnit) / perUnit, unit);
 
 /** Every drop read with the vane meter, each with its own gates open, on a day. */
 export function readDrops(day: string, of: Shop, taking: Taking): Reading[] {
@@ -32,7 +44,7 @@ export function readDrops(day: string, of: Shop, taking: Taking): Reading[] {
     const repeats = [0, 1, 2].map(() => (flow / circleArea(diameter)) * scatter());
     return recordWith('readings', {
       id: newId(),
-      at: `${day}T1${3 + Math.floor(i / 3)}:${String(5 + (i % 3) * 17).padStart(2, '0')}:00Z`,
+      at: `${day}T1${3 + Math.floor(i / 3)}:${String(taking.minute(i)).padStart(2, '0')}:00Z`,
       testPoint: where.id,
       instrument: 'vane',
       quantity: 'velocity',
@@ -41,7 +53,7 @@ export function readDrops(day: string, of: Shop, taking: Taking): Reading[] {
       taken: repeats.map((value) =>
         value > velocity.end
           ? { kind: 'over', limit: velocity.end }
-          : { kind: 'value', value: toStep(value, velocity.step) },
+          : { kind: 'value', value: velocity.shown(value) },
       ),
       unit: velocity.unit,
       openGates: [...openGates],
@@ -51,6 +63,16 @@ export function readDrops(day: string, of: Shop, taking: Taking): Reading[] {
 }
 
 export const FILTER = 'across-the-filter';
+
+/** Test points of every drop and across the filter. */
+export const pointsOf = (tree: DuctTree) => [
+  ...tree.drops.map(pointOfDrop),
+  recordWith('testPoints', {
+    id: FILTER,
+    name: 'Across the filter',
+    at: { kind: 'collector', tap: 'filter' },
+  }),
+];
 
 /** The manometer across the filter, with the gates of one drop open. */
 export function readFilter(day: string, of: Shop, drop: string, taking: Taking): Reading[] {
@@ -73,7 +95,7 @@ export function readFilter(day: string, of: Shop, drop: string, taking: Taking):
       diameter: tap,
       taken: [0, 1, 2].map(() => ({
         kind: 'value',
-        value: toStep(across * scatter(), pressure.step),
+        value: pressure.shown(across * scatter()),
       })),
       unit: pressure.unit,
       openGates: [...openGates],

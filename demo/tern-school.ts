@@ -7,11 +7,10 @@ import { blowerOfClass, MEDIA } from '@frank-gauge/core/collector';
 import { newShop, type Shop } from '@frank-gauge/core/design';
 import { emptyJournal, recordWith, writeShopFile } from '@frank-gauge/core/journal';
 import { toSI } from '@frank-gauge/core/quantity';
-import { pointOfDrop } from '@frank-gauge/core/reading';
 import { arrangeDucts } from '@frank-gauge/core/routing';
 import { chanceOf } from '@frank-gauge/core/simulate';
 import { addMain, addPlaced, mainAt, type Placed } from './lay-out';
-import { asItWas, FILTER, readDrops, readFilter, type Taking } from './take-readings';
+import { asItWas, inSteps, pointsOf, readDrops, readFilter, type Taking } from './take-readings';
 
 const ft = (feet: number) => toSI(feet, 'ft');
 const inches = (value: number) => toSI(value, 'in');
@@ -112,8 +111,9 @@ export function ternSchoolFile(): string {
     tree: arranged.tree,
     newId,
     scatter: () => 1 + 0.015 * (random() + random() - 1),
-    velocity: { unit: 'fpm', step: toSI(10, 'fpm'), end: toSI(45, 'ms') },
-    pressure: { unit: 'in. w.g.', step: toSI(0.02, 'inwg') },
+    minute: (drop) => 5 + (drop % 3) * 17,
+    velocity: { unit: 'fpm', shown: inSteps('fpm', 0.1), end: toSI(45, 'ms') },
+    pressure: { unit: 'in. w.g.', shown: inSteps('inwg', 50) },
     tap: inches(8),
   };
   const with_ = (loading: number, isTaped = true) =>
@@ -147,14 +147,7 @@ export function ternSchoolFile(): string {
         ...{ unit: 'in. w.g.', resolution: toSI(0.02, 'inwg') },
       }),
     ],
-    testPoints: [
-      ...arranged.tree.drops.map(pointOfDrop),
-      recordWith('testPoints', {
-        id: FILTER,
-        name: 'Across the filter',
-        at: { kind: 'collector', tap: 'filter' },
-      }),
-    ],
+    testPoints: pointsOf(arranged.tree),
     readings,
     events: eventsOfYear(newId),
     sounds: [

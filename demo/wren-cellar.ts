@@ -8,11 +8,10 @@
 import { blowerOfClass, MEDIA } from '@frank-gauge/core/collector';
 import { addCandidate, newShop, type Shop } from '@frank-gauge/core/design';
 import { emptyJournal, recordWith, writeShopFile } from '@frank-gauge/core/journal';
-import { pointOfDrop } from '@frank-gauge/core/reading';
 import { arrangeDucts } from '@frank-gauge/core/routing';
 import { chanceOf } from '@frank-gauge/core/simulate';
 import { addMain, addPlaced, mainAt } from './lay-out';
-import { asItWas, FILTER, readDrops, readFilter, type Taking } from './take-readings';
+import { asItWas, inSteps, pointsOf, readDrops, readFilter, type Taking } from './take-readings';
 
 const HUNDRED = 0.1;
 /** Ducts hang so high, m. */
@@ -76,8 +75,9 @@ export function wrenCellarFile(): string {
     tree: arranged.tree,
     newId,
     scatter: () => 1 + 0.012 * (random() + random() - 1),
-    velocity: { unit: 'm/s', step: 0.1, end: 30 },
-    pressure: { unit: 'Pa', step: 5 },
+    minute: (drop) => 5 + (drop % 3) * 17,
+    velocity: { unit: 'm/s', shown: inSteps('ms', 10), end: 30 },
+    pressure: { unit: 'Pa', shown: inSteps('pa', 0.2) },
     tap: HUNDRED,
   };
   const loaded = (loading: number, hose?: number) =>
@@ -120,14 +120,7 @@ export function wrenCellarFile(): string {
         ...{ unit: 'Pa', resolution: 5 },
       }),
     ],
-    testPoints: [
-      ...arranged.tree.drops.map(pointOfDrop),
-      recordWith('testPoints', {
-        id: FILTER,
-        name: 'Across the filter',
-        at: { kind: 'collector', tap: 'filter' },
-      }),
-    ],
+    testPoints: pointsOf(arranged.tree),
     readings,
     events: eventsOfYear(newId),
     sounds: [

@@ -1,7 +1,7 @@
 import { around, circle, lying, type PlacedBoard } from '../boards/board';
 import { bendOf } from './flat-panel';
 import { check, count, made, maker, metersOf, pieces, refuse, sayIn, size } from './maker';
-import { usualIn } from './maker-place';
+import { insideBin, usualIn } from './maker-place';
 
 /** Air between the drum's rim and each ring, m, and wood left beside a hole at least: estimates. */
 const PLAY = 0.0015;
@@ -12,8 +12,6 @@ const PANE = 0.003;
 /** The rim stands at least so deep between the rings, with the gasket squeezed to two thirds, m. */
 const LEAST_GRIP = 0.005;
 const SQUEEZED = 2 / 3;
-/** Of drum steel and of a board's own thickness nothing is known: walls of bins are about so thick, m. */
-const BIN_WALL = 0.001;
 
 /**
  * A lid whose two rings hold the drum's rim between them, the gasket on the floor of that groove: an opening with bolts
@@ -34,10 +32,10 @@ export const drumLid = maker({
     window: size(0, 0.4),
   },
   usual: (place) => {
-    const { collector, stands, board } = place;
+    const { collector, board } = place;
     const opening =
       collector.separator.proportions?.outletDiameter ?? collector.separator.inletDiameter;
-    const drum = stands.sizes.bin.diameter - 2 * BIN_WALL;
+    const drum = insideBin(place);
     const ring = usualIn(place, 1.5, 0.04);
     const boltCircle = opening + usualIn(place, 1.5, 0.04);
     const bolt = usualIn(place, 0.25, 0.006);

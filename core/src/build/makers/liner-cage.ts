@@ -1,6 +1,6 @@
 import { circle, lying, type PlacedBoard, rectangle } from '../boards/board';
 import { check, count, height, made, maker, pieces, refuse, sayIn, size } from './maker';
-import { usualIn } from './maker-place';
+import { insideBin, usualIn } from './maker-place';
 
 /** Room for the liner between cage and drum, and around a tube, m: estimates. */
 const LINER = 0.003;
@@ -9,7 +9,6 @@ const TUBE_PLAY = 0.001;
 export const WIDEST_GAP = 0.16;
 /** Hoops leave at least this share of the drum's area open for chips to fall through: an estimate. */
 const LEAST_OPEN = 0.5;
-const BIN_WALL = 0.001;
 
 /**
  * A cage of hoops and slats that stands in a drum's liner and holds it to the wall, and tubes outside the liner that
@@ -31,7 +30,7 @@ export const linerCage = maker({
   usual: (place) => {
     const { bin } = place.stands.sizes;
     return {
-      drum: bin.diameter - 2 * BIN_WALL,
+      drum: insideBin(place),
       drumHeight: bin.height,
       hoops: 3,
       hoop: usualIn(place, 1, 0.025),

@@ -29,6 +29,8 @@ export interface MakerPlace {
   readonly thin: number;
 }
 
+/** The wall of a bin nobody has measured, m: an estimate. */
+const BIN_WALL = 0.001;
 /** A lift that lifts less is none, m. */
 const LEAST_TRAVEL = 0.005;
 /** A pipe nobody has drawn yet, m. */
@@ -69,3 +71,7 @@ export function usualTravel({ collector }: Pick<MakerPlace, 'collector'>, more: 
   const { emptying, lid } = collector.assembly;
   return emptying.kind === 'lower' ? Math.max(LEAST_TRAVEL, emptying.travel) : lid.lip + more;
 }
+
+/** Inside diameter of the bin, m. */
+export const insideBin = ({ stands }: Pick<MakerPlace, 'stands'>): number =>
+  stands.sizes.bin.diameter - 2 * BIN_WALL;

@@ -1,7 +1,7 @@
 import { SLOT_ARC, SLOT_WIDTH } from '../../collector/baffle';
 import { arc, around, circle, lying, polygon } from '../boards/board';
 import { check, count, height, made, maker, pieces, refuse, sayIn, size } from './maker';
-import { usualIn } from './maker-place';
+import { insideBin, usualIn } from './maker-place';
 
 /** The plate's solid side clears the wall by this, m; rods stand so far within the slot: estimates. */
 const WALL_GAP = 0.0015;
@@ -9,7 +9,6 @@ const ROD_LAND = 0.025;
 /** Of a rod, beyond lid and plate: two nuts and washers, m. */
 const ROD_ENDS = 0.04;
 const ROD_PLAY = 0.001;
-const BIN_WALL = 0.001;
 /** Kept under the plate at least, in inlet diameters: an estimate. */
 const LEAST_BELOW = 2;
 
@@ -34,7 +33,7 @@ export const slottedBaffle = maker({
     const { stands, collector, board } = place;
     const inlet = collector.separator.inletDiameter;
     return {
-      drum: stands.sizes.bin.diameter - 2 * BIN_WALL,
+      drum: insideBin(place),
       drumHeight: stands.sizes.bin.height,
       inlet,
       drop: inlet,

@@ -1,6 +1,6 @@
 'use client';
 
-import { recordWith, TEST_KINDS, type TestKind, timeOf } from '@frank-gauge/core/journal';
+import { isTest, recordWith, TEST_KINDS, type TestKind, timeOf } from '@frank-gauge/core/journal';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -31,9 +31,7 @@ const MOST = 8;
 export function TestSection({ now }: { readonly now: number }) {
   const events = useJournal((journal) => journal.events);
   const [isOpen, setOpen] = useState(false);
-  const tests = events
-    .filter(({ kind }) => TEST_KINDS.some((test) => test === kind))
-    .toSorted((a, b) => timeOf(b) - timeOf(a));
+  const tests = events.filter(({ kind }) => isTest(kind)).toSorted((a, b) => timeOf(b) - timeOf(a));
   return (
     <section aria-label="Tests" className="max-w-180 pt-5">
       <div className="flex flex-wrap items-baseline gap-3">
