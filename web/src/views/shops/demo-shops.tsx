@@ -1,23 +1,31 @@
 import Link from 'next/link';
 import type { DemoId } from '@/storage/shop-list';
 
-const DEMOS: readonly { readonly id: DemoId; readonly name: string; readonly about: string }[] = [
+/** A link is named for the kind of shop: the shop's own name belongs to the list of shops, once it is opened. */
+const DEMOS: readonly {
+  readonly id: DemoId;
+  readonly kind: string;
+  readonly name: string;
+  readonly about: string;
+}[] = [
   {
     id: 'heron-slip',
+    kind: 'Skiff shop',
     name: 'Heron Slip',
-    about: 'a skiff shop with a cyclone and five drops; a leak opened somewhere in fall',
+    about: 'a cyclone and five drops; a leak opened somewhere in fall',
   },
   {
     id: 'wren-cellar',
+    kind: 'Luthier’s cellar',
     name: 'Wren Cellar',
     about:
-      'a luthier’s cellar in metric units: one stage on 100 mm pipe, and the question whether the air should go out of the window',
+      'metric; one stage on 100 mm pipe, and the question whether the air should go out of the window',
   },
   {
     id: 'tern-school',
+    kind: 'School wood shop',
     name: 'Tern School',
-    about:
-      'a school’s wood shop: 5 hp, ten drops, several gates open at once, and joints that nobody had taped at first',
+    about: '5 hp, ten drops, several gates open at once, and joints that nobody had taped at first',
   },
 ];
 
@@ -27,15 +35,18 @@ export function DemoShops() {
     <section aria-label="Demo shops" className="mt-6">
       <h2 className="text-[17px]">Demo shops</h2>
       <ul className="text-[15px]">
-        {DEMOS.map(({ id, name, about }) => (
+        {DEMOS.map(({ id, kind, name, about }) => (
           <li key={id}>
             <Link
               href={`/demo?shop=${id}`}
               className="inline-block min-h-11 content-center underline md:min-h-7"
             >
-              {name}
+              {kind}
             </Link>
-            <span className="text-quiet">, {about}</span>
+            <span className="text-quiet">
+              {' '}
+              ({name}): {about}
+            </span>
           </li>
         ))}
       </ul>
