@@ -207,8 +207,9 @@ export function heronSlipFile(): string {
   drop(far.from, 'planer', 'Planer', [ft(5, 3), ft(9, 6), 0], planer, 5, 7);
   const sander = rise(ft(8, 9), ft(11, 9), ft(5), at(ft(6, 6), ft(12, 6)));
   drop(far.from, 'drumSander', 'Drum sander', [ft(8, 9), ft(9, 6), 0], sander, 5, 3);
-  const sweep = rise(ft(17, 8), ft(19, 4), ft(0, 4));
-  drop(main.from, 'floorSweep', 'Floor sweep', [ft(16, 3), ft(19, 4), -1], sweep, 4, null);
+  // Far enough from the main that wye and elbow have room between them.
+  const sweep = rise(ft(17, 4), ft(19, 8), ft(0, 4));
+  drop(main.from, 'floorSweep', 'Floor sweep', [ft(15, 11), ft(19, 8), -1], sweep, 4, null);
 
   /** What the two of them think of buying or building instead. */
   function candidate(name: string, cost: number, change: (own: Candidate) => void): void {
