@@ -431,7 +431,7 @@ function weighingsOfYear(newId: () => string): Weighing[] {
     ['2026-05-16', 'separator', 19.8, 19],
     ['2026-06-20', 'filter', 2.1, null],
     ['2026-07-25', 'separator', 22.6, 24],
-    ['2026-10-10', 'separator', 18.9, 20],
+    ['2026-10-04', 'separator', 18.9, 20],
     ['2026-10-31', 'filter', 1.6, null],
   ] as const;
   return emptied.map(([day, bin, mass, hours]) =>

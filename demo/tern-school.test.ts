@@ -71,7 +71,7 @@ describe('the school’s shop', () => {
     const due = dueThings(
       shop,
       null,
-      { events: journal.events, lastReading: null, filter: null },
+      { events: journal.events, weighings: journal.weighings, lastReading: null, filter: null },
       Date.parse('2026-11-20'),
     );
     const bin = due.find(({ kind }) => kind === 'bin');

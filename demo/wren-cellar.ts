@@ -219,7 +219,7 @@ function eventsOfYear(newId: () => string) {
       ...{ cost: 12, hours: 1, note: 'From 3 m of ribbed hose to what the band saw needs.' },
     }),
     ...['02-14', '03-21', '05-02', '06-06', '07-11', '08-29', '10-10', '11-14'].map((day) =>
-      event(`2026-${day}`, 'emptied'),
+      event(`2026-${day}`, 'filter bin emptied'),
     ),
     event('2026-03-08', 'light test', {
       ...{ place: 'Clamp between filter and ring', found: true, note: 'A fine haze on one side.' },

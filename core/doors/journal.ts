@@ -17,6 +17,7 @@ export {
   changesAir,
   EVENT_KINDS,
   type EventKind,
+  isEmptying,
   isTest,
   type ShopEvent,
   TEST_KINDS,

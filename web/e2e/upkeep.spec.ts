@@ -10,7 +10,7 @@ const row = (page: Page, name: string) =>
 test('what is due is told with its day, done today is logged, undone and outlives a reload', async ({
   page,
 }) => {
-  await page.clock.setFixedTime(new Date('2026-12-20T09:00:00'));
+  await page.clock.setFixedTime(new Date('2026-12-28T09:00:00'));
   await openDemo(page);
   await page.getByRole('link', { name: /^8\s*Upkeep/ }).click();
   const bin = row(page, 'Empty the bin');
@@ -19,14 +19,14 @@ test('what is due is told with its day, done today is logged, undone and outlive
   await expect(bin).toContainText('full, or nearly');
   await bin.getByRole('button', { name: 'Done today: empty the bin' }).click();
   await expect(bin).toContainText('just emptied');
-  await expect(bin).toContainText('Last done on Dec 20, 2026. Due on Jan');
+  await expect(bin).toContainText('Last done on Dec 28, 2026. Due on Feb');
   await saved(page);
   await page.reload();
-  await expect(bin).toContainText('Last done on Dec 20, 2026.');
+  await expect(bin).toContainText('Last done on Dec 28, 2026.');
   await page.goto('/shop/heron-slip/log/history');
   await page.getByText('Bins emptied, belts and gaskets looked at: 4').click();
   await expect(
-    page.getByRole('heading', { name: /^Bin emptied\s*December 20, 2026/ }),
+    page.getByRole('heading', { name: /^Bin emptied\s*December 28, 2026/ }),
   ).toBeVisible();
   await page.goto('/shop/heron-slip/upkeep');
   await page.getByTitle('Undo, Ctrl+Z').click();
@@ -116,13 +116,19 @@ test.describe('on a phone, offline', () => {
       await saved(page);
     }
     await page.getByRole('button', { name: 'Done today: clean the filter' }).click();
+    await page
+      .getByRole('button', { name: 'Done today: empty the bag or bin below the filter' })
+      .click();
     await saved(page);
     await context.setOffline(false);
     await page.reload();
     await expect(row(page, 'Empty the bin')).toContainText('Last done on Dec 8, 2026.');
     await expect(row(page, 'Clean the filter')).toContainText('Last done on Dec 8, 2026.');
+    await expect(row(page, 'Empty the bag or bin below the filter')).toContainText(
+      'Last done on Dec 8, 2026.',
+    );
     const year = page.getByRole('region', { name: 'The year' });
-    await expect(year).toContainText('Bin emptied6 times');
+    await expect(year).toContainText('Bins emptied7 times');
   });
 });
 

@@ -44,7 +44,7 @@ import { DAY, USUAL_UPKEEP, usualUpkeep, WEEK } from './usual-upkeep';
  */
 
 export const FORMAT = 'frank-gauge';
-export const VERSION = 16;
+export const VERSION = 17;
 
 const site = z.strictObject({
   elevation: z.number().min(-500).max(5000),

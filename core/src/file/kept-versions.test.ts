@@ -25,6 +25,7 @@ import version13 from './kept/version-13.json';
 import version14 from './kept/version-14.json';
 import version15 from './kept/version-15.json';
 import version16 from './kept/version-16.json';
+import version17 from './kept/version-17.json';
 import { readShop, writeShopFile } from './shop-file';
 
 /** Wheel in inches and flow in CFM of the library's blowers as version 3 had them. */
@@ -130,10 +131,19 @@ const withTests = <Journal extends { readonly events: readonly object[] }>(journ
 
 describe('a kept file', () => {
   it('of the present version, kept, reads as it stands', () => {
-    const read = readShop(version16);
-    const { journal, ...shop } = version16;
+    const read = readShop(version17);
+    const { journal, ...shop } = version17;
     expect(read).toEqual({ ok: true, shop, journal, renewed: [] });
-    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version16);
+    if (read.ok) expect(JSON.parse(writeShopFile(read.shop, read.journal))).toEqual(version17);
+  });
+
+  it('of version 16, kept, still reads: no emptying was of the bin below the filter', () => {
+    const read = readShop(version16);
+    if (!read.ok) throw new Error(read.faults[0].message);
+    const { journal, ...design } = version16;
+    expect(read.shop).toEqual({ ...design, version: VERSION });
+    expect(read.journal).toEqual(journal);
+    expect(read.renewed).toEqual([]);
   });
 
   it('of version 15, kept, still reads: what is logged only gained what defaults fill in', () => {

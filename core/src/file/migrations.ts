@@ -18,6 +18,7 @@ import { fromVersion12 } from './from-version-12';
 import { fromVersion13 } from './from-version-13';
 import { fromVersion14 } from './from-version-14';
 import { fromVersion15 } from './from-version-15';
+import { fromVersion16 } from './from-version-16';
 import type { Migration } from './migration';
 import type { Renewal } from './renewal';
 
@@ -38,6 +39,7 @@ const MIGRATIONS: readonly Migration[] = [
   fromVersion13,
   fromVersion14,
   fromVersion15,
+  fromVersion16,
 ];
 
 export type Migrated =

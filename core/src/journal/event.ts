@@ -4,13 +4,14 @@ import { diameter, id, name, note, when } from '../document/atoms';
 import { recordType } from './record-type';
 
 /**
- * `cleaned`: the filter; `emptied`: a bin; `sealed`: joints; `checked`: belts and gaskets; tests with a lamp beside the
+ * `cleaned`: the filter; `emptied`: the separator's bin; `sealed`: joints; `checked`: belts and gaskets; tests with a lamp beside the
  * running filter, with smoke and with a hand at joints; `changed`: anything no other kind says.
  */
 export const EVENT_KINDS = [
   'cleaned',
   'filter replaced',
   'emptied',
+  'filter bin emptied',
   'sealed',
   'checked',
   'light test',
@@ -71,7 +72,13 @@ export const eventType = recordType(
 
 /** Whether a change of that kind makes another shop of it for the air: readings before it say nothing of what leaks now. */
 export const changesAir = (kind: EventKind): boolean =>
-  kind !== 'emptied' && kind !== 'checked' && !isTest(kind);
+  kind !== 'checked' && !isEmptying(kind) && !isTest(kind);
+
+/** Bins that are emptied, which changes nothing of the shop. */
+const EMPTYINGS = ['emptied', 'filter bin emptied'] as const;
+
+export const isEmptying = (kind: EventKind): kind is (typeof EMPTYINGS)[number] =>
+  EMPTYINGS.some((emptying) => emptying === kind);
 
 /** Tests that look for dust and leaks, and change nothing. */
 export const TEST_KINDS = ['light test', 'smoke test', 'hand test'] as const;

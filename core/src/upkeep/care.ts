@@ -1,4 +1,4 @@
-import type { EventKind, ShopEvent } from '../journal/event';
+import { isEmptying, type ShopEvent } from '../journal/event';
 import type { SideReadings } from '../reading/compare-sides';
 import { type EventWorth, worthOfEvent } from '../reading/event-worth';
 import type { ReadingsByPoint } from '../reading/reading-index';
@@ -22,11 +22,11 @@ export interface CleaningsLeft {
   readonly worn: TrendDue | null;
 }
 
-const CARE: readonly EventKind[] = ['emptied', 'cleaned', 'filter replaced'];
 /** So many are looked at, the latest. */
 const MOST = 6;
 
 const isOfFilter = ({ kind }: ShopEvent) => kind === 'cleaned' || kind === 'filter replaced';
+const isCare = (event: ShopEvent) => isOfFilter(event) || isEmptying(event.kind);
 const timeOf = ({ at }: ShopEvent) => Date.parse(at);
 
 /**
@@ -45,7 +45,7 @@ export function careWorths(
     .map(timeOf)
     .sort((a, b) => a - b);
   return events
-    .filter(({ kind }) => CARE.includes(kind))
+    .filter(isCare)
     .toSorted((a, b) => timeOf(b) - timeOf(a))
     .slice(0, MOST)
     .map((event) => {

@@ -30,7 +30,7 @@ const event = (kind: EventKind, day: number): ShopEvent =>
     at: new Date(START + day * DAY_MS).toISOString(),
   });
 
-const NOTHING: UpkeepRecords = { events: [], lastReading: null, filter: null };
+const NOTHING: UpkeepRecords = { events: [], weighings: [], lastReading: null, filter: null };
 const dueOf = (shop: Shop, kind: string, records: Partial<UpkeepRecords>, day = 0) => {
   const due = dueThings(shop, null, { ...NOTHING, ...records }, START + day * DAY_MS).find(
     (each) => each.kind === kind,
@@ -77,10 +77,10 @@ describe('a bin', () => {
     const life = ((binLife(shop)?.running ?? 0) * WEEK) / (shop.upkeep.running ?? 1) / DAY;
     // Emptied in half the time: there is twice the volume of what was planed.
     const events = Array.from({ length: 12 }, (_, i) => event('emptied', (i * life) / 2));
-    const bulking = bulkingByEmptying(shop, events) ?? 0;
+    const bulking = bulkingByEmptying(shop, { events, weighings: [] }) ?? 0;
     expect(bulking / shop.upkeep.bulking).toBeGreaterThan(1.85);
     expect(bulking / shop.upkeep.bulking).toBeLessThan(2);
-    expect(bulkingByEmptying(shop, events.slice(0, 1))).toBeNull();
+    expect(bulkingByEmptying(shop, { events: events.slice(0, 1), weighings: [] })).toBeNull();
   });
 
   it('is none without a separator; what is below the filter then takes all', () => {
@@ -89,6 +89,74 @@ describe('a bin', () => {
     });
     expect(binLife(shop)).toBeNull();
     expect(filterBinLife(shop)?.running).toBeLessThan(filterBinLife(shopWith())?.running ?? 0);
+  });
+});
+
+describe('a bag or bin below the filter', () => {
+  const life = (shop: Shop, of: typeof binLife) =>
+    ((of(shop)?.running ?? 0) * WEEK) / (shop.upkeep.running ?? 1) / DAY;
+
+  it('has days of its own, by its own emptyings', () => {
+    const shop = shopWith(({ upkeep }) => {
+      upkeep.running = null;
+    });
+    const events = [
+      ...[0, 30, 60].map((day) => event('filter bin emptied', day)),
+      ...[0, 10, 20, 30, 40, 50, 60, 70].map((day) => event('emptied', day)),
+    ];
+    const due = dueOf(shop, 'filter bin', { events });
+    expect(due.by).toBe('history');
+    expect(dayOf(due.at)).toBeCloseTo(90, 6);
+    expect(dayOf(dueOf(shop, 'bin', { events }).at)).toBeCloseTo(80, 6);
+  });
+
+  it('fills sooner where the other bin did: rate, bulking and hours are the same', () => {
+    const shop = shopWith();
+    const half = life(shop, binLife) / 2;
+    const own = event('filter bin emptied', 0);
+    const alone = dueOf(shop, 'filter bin', { events: [own] });
+    expect(alone.by).toBe('model');
+    expect(dayOf(alone.at)).toBeCloseTo(life(shop, filterBinLife), 6);
+    const others = Array.from({ length: 12 }, (_, i) => event('emptied', -i * half));
+    const corrected = dueOf(shop, 'filter bin', { events: [own, ...others] });
+    expect(corrected.by).toBe('model and bin');
+    const ratio = dayOf(corrected.at) / dayOf(alone.at);
+    expect(ratio).toBeGreaterThan(0.5);
+    expect(ratio).toBeLessThan(0.54);
+    // What is known of it by itself: no less wide than before.
+    expect((corrected.range?.to ?? 0) / (corrected.at ?? 1)).toBeGreaterThan(1);
+  });
+
+  it('takes all where there is one bin, whichever it was called', () => {
+    const shop = shopWith(({ collector, upkeep }) => {
+      collector.separator.kind = 'none';
+      upkeep.running = null;
+    });
+    const events = [event('emptied', 0), event('filter bin emptied', 20), event('emptied', 40)];
+    expect(dayOf(dueOf(shop, 'filter bin', { events }).at)).toBeCloseTo(60, 6);
+  });
+
+  it('is counted from the other bin as long as nobody logged it, and its interval is not that bin’s', () => {
+    const shop = shopWith();
+    const due = dueOf(shop, 'filter bin', { events: [event('emptied', 0), event('emptied', 5)] });
+    expect(dayOf(due.last)).toBe(5);
+    expect(due.by).toBe('model and bin');
+  });
+
+  it('was emptied when what it held was weighed', () => {
+    const shop = shopWith(({ upkeep }) => {
+      upkeep.running = null;
+    });
+    const weighed = (bin: 'separator' | 'filter', day: number) =>
+      recordWith('weighings', {
+        ...{ id: `${bin} ${day}`, at: event('emptied', day).at, bin, mass: 2, volume: null },
+      });
+    const weighings = [weighed('filter', 0), weighed('separator', 10), weighed('filter', 40)];
+    // Logged on the same day too: that is one emptying.
+    const events = [event('filter bin emptied', 40.2), event('emptied', 30)];
+    const due = dueOf(shop, 'filter bin', { events, weighings });
+    expect(dayOf(due.at)).toBeCloseTo(80.2, 1);
+    expect(dayOf(dueOf(shop, 'bin', { events, weighings }).at)).toBeCloseTo(50, 6);
   });
 });
 
@@ -121,6 +189,34 @@ describe('forecasts over a simulated year', () => {
     }
     expect(held / 300).toBeGreaterThanOrEqual(0.9);
     expect(narrow).toBeGreaterThan(0);
+  });
+
+  it('of the bag below the filter hold its next emptying in their interval in at least 90 % of 300', () => {
+    const shop = shopWith();
+    const daysOf = (of: typeof binLife) =>
+      ((of(shop)?.running ?? 0) * WEEK) / (shop.upkeep.running ?? 1) / DAY;
+    let held = 0;
+    for (let seed = 1; seed <= 300; seed++) {
+      const chance = chanceOf(3000 + seed);
+      // What both have in common, and what gets by the separator, which nobody weighed.
+      const common = Math.exp(0.6 * chance.normal());
+      const passes = Math.exp(0.5 * chance.normal());
+      const scatter = () => Math.exp((0.15 + 0.3 * chance.uniform()) * chance.normal());
+      const [bin, bag] = [daysOf(binLife) * common, daysOf(filterBinLife) * common * passes];
+      const known = seed % 4;
+      const own = [0];
+      for (let i = 0; i < known; i++) own.push((own.at(-1) ?? 0) + bag * scatter());
+      const next = (own.at(-1) ?? 0) + bag * scatter();
+      const others = [0];
+      while (others.length <= seed % 9) others.push((others.at(-1) ?? 0) + bin * scatter());
+      const events = [
+        ...own.map((day) => event('filter bin emptied', day)),
+        ...others.map((day) => event('emptied', day)),
+      ];
+      const { range } = dueOf(shop, 'filter bin', { events });
+      if (next >= dayOf(range?.from ?? null) && next <= dayOf(range?.to ?? null)) held++;
+    }
+    expect(held / 300).toBeGreaterThanOrEqual(0.9);
   });
 
   it('of the filter hold the day its pressure gets there in at least 90 % of 300', () => {

@@ -4,7 +4,8 @@ import { workingLoading } from '../collector/filter';
 import type { Media, Shop } from '../design/schema';
 import { DAY, WEEK } from '../design/usual-upkeep';
 import type { EventKind, ShopEvent } from '../journal/event';
-import { type BinLife, binLife, filterBinLife } from './bin-life';
+import type { Weighing } from '../journal/weighing';
+import { binLife, filterBinLife } from './bin-life';
 import { type Interval, nextInterval, rangeOf } from './interval';
 import { type FilterPressure, trendDue } from './pressure-trend';
 
@@ -18,6 +19,8 @@ export type DueBy =
   | 'model'
   /** Both. */
   | 'model and history'
+  /** What the shop makes, as far as the emptyings of the separator's bin bear it out. */
+  | 'model and bin'
   | 'pressure'
   | 'calendar';
 
@@ -36,10 +39,10 @@ export interface Due {
   readonly lasts: number | null;
 }
 
-/** What is recorded when it is done: of both bins the same. */
+/** What is recorded when it is done. */
 export const EVENT_OF: Readonly<Record<Exclude<DueKind, 'round'>, EventKind>> = {
   bin: 'emptied',
-  'filter bin': 'emptied',
+  'filter bin': 'filter bin emptied',
   filter: 'cleaned',
   reseal: 'sealed',
   checks: 'checked',
@@ -51,8 +54,12 @@ export const BIN_SPREAD = 0.8;
 export const CAKE_SPREAD = 1;
 const SECOND = 1000;
 
+type Emptyings = Pick<UpkeepRecords, 'events' | 'weighings'>;
+
 export interface UpkeepRecords {
   readonly events: readonly ShopEvent[];
+  /** What bins held: each was emptied then. */
+  readonly weighings: readonly Weighing[];
   /** When a drop was last read, ms; null: never. */
   readonly lastReading: number | null;
   /** Pressures across the filter at one flow, earliest first, and that flow, m³/s; null: none. */
@@ -68,8 +75,7 @@ export function dueThings(
 ): Due[] {
   const times = timesOf(records.events);
   return [
-    ...binDue('bin', binLife(shop), shop, times('emptied'), now),
-    ...binDue('filter bin', filterBinLife(shop), shop, times('emptied'), now),
+    ...binsDue(shop, records, now),
     ...filterDue(shop, load, records, times('cleaned', 'filter replaced'), now),
     ...resealDue(times),
     byCalendar('round', records.lastReading, shop.upkeep.roundEvery, now),
@@ -100,18 +106,45 @@ const betweenOf = (times: readonly number[]): number[] =>
 const passing = (running: number | null, { upkeep }: Pick<Shop, 'upkeep'>): number | null =>
   running === null || !upkeep.running ? null : (running * WEEK) / upkeep.running;
 
-function binDue(
-  kind: 'bin' | 'filter bin',
-  life: BinLife | null,
-  shop: Shop,
-  emptied: readonly number[],
-  now: number,
-): Due[] {
-  if (!life) return [];
-  const typical = passing(life.running, shop);
-  // Whoever empties a bin that is not full yet says nothing of that below the filter, which fills later.
-  const observed = kind === 'bin' ? betweenOf(emptied) : [];
-  return [forecast(kind, typical, BIN_SPREAD, observed, emptied.at(-1) ?? null, now)];
+/** When each bin was emptied, ms, earliest first: logged, or weighed. Without a separator there is one bin. */
+function emptyingsOf(shop: Shop, { events, weighings }: Emptyings) {
+  const times = timesOf(events);
+  const weighed = (bin: Weighing['bin']) =>
+    weighings.filter((each) => each.bin === bin).map(({ at }) => Date.parse(at));
+  const isOne = shop.collector.separator.kind === 'none';
+  const bin = [...times('emptied'), ...weighed('separator')];
+  const filterBin = [...times('filter bin emptied'), ...weighed('filter'), ...(isOne ? bin : [])];
+  const inOrder = (all: readonly number[]) => all.toSorted((a, b) => a - b);
+  return { bin: inOrder(bin), filterBin: inOrder(filterBin) };
+}
+
+/** How many times as long as the model has it the bin lasts, by its emptyings with the model as prior; null: not known. */
+function longerThanModel(shop: Shop, emptied: readonly number[]): number | null {
+  const typical = passing(binLife(shop)?.running ?? null, shop);
+  const observed = betweenOf(emptied);
+  if (typical === null || observed.length === 0) return null;
+  const next = nextInterval({ typical, spread: BIN_SPREAD }, observed);
+  return next && next.typical / typical;
+}
+
+/** Both bins. What the separator's says of rate, bulking and hours holds below the filter too, where less is known. */
+function binsDue(shop: Shop, records: Emptyings, now: number): Due[] {
+  const emptied = emptyingsOf(shop, records);
+  const [life, filterLife] = [binLife(shop), filterBinLife(shop)];
+  const own = (kind: 'bin' | 'filter bin', typical: number | null, times: readonly number[]) =>
+    forecast(kind, typical, BIN_SPREAD, betweenOf(times), times.at(-1) ?? null, now);
+  const dues = life ? [own('bin', passing(life.running, shop), emptied.bin)] : [];
+  if (!filterLife) return dues;
+  const model = passing(filterLife.running, shop);
+  const longer = life && longerThanModel(shop, emptied.bin);
+  const due = (typical: number | null) =>
+    // As long as nobody said when it was emptied, the day of the other bin stands: so it was logged in earlier versions.
+    emptied.filterBin.length > 0
+      ? own('filter bin', typical, emptied.filterBin)
+      : own('filter bin', typical, emptied.bin.slice(-1));
+  if (model === null || longer === null) return [...dues, due(model)];
+  const corrected = due(model * longer);
+  return [...dues, corrected.by === 'model' ? { ...corrected, by: 'model and bin' } : corrected];
 }
 
 function filterDue(
@@ -209,10 +242,7 @@ function byCalendar(kind: DueKind, last: number | null, every: number, now: numb
  * The bulking factor that the emptyings speak for, with the one typed as its prior; null: there are none, or nobody said
  * how much the shop runs.
  */
-export function bulkingByEmptying(shop: Shop, events: readonly ShopEvent[]): number | null {
-  const typical = passing(binLife(shop)?.running ?? null, shop);
-  const observed = betweenOf(timesOf(events)('emptied'));
-  if (typical === null || observed.length === 0) return null;
-  const next = nextInterval({ typical, spread: BIN_SPREAD }, observed);
-  return next && (shop.upkeep.bulking * typical) / next.typical;
+export function bulkingByEmptying(shop: Shop, records: Emptyings): number | null {
+  const longer = longerThanModel(shop, emptyingsOf(shop, records).bin);
+  return longer && shop.upkeep.bulking / longer;
 }

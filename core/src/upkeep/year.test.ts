@@ -20,6 +20,7 @@ describe('a year of upkeep', () => {
   const events = [
     event('emptied', new Date(2025, 11, 31, 23), 1000),
     event('emptied', new Date(2026, 0, 1, 1)),
+    event('filter bin emptied', new Date(2026, 0, 2)),
     event('cleaned', new Date(2026, 5, 1), null, 0.5),
     event('filter replaced', new Date(2026, 6, 1), 180, 1),
     event('sealed', new Date(2026, 7, 1), 12.5),
@@ -28,7 +29,7 @@ describe('a year of upkeep', () => {
 
   it('counts what lies in it, by the clock of the shop', () => {
     const year = yearOf(shop, events, { year: 2026, level: null, now });
-    expect(year).toMatchObject({ emptied: 1, cleaned: 1, replaced: 1, changes: 1 });
+    expect(year).toMatchObject({ emptied: 2, cleaned: 1, replaced: 1, changes: 1 });
     expect(year.cost).toBe(192.5);
     expect(year.hours).toBe(1.5);
     expect(year.dose).toBeNull();

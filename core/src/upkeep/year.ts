@@ -1,6 +1,6 @@
 import type { Shop } from '../design/schema';
 import { WEEK } from '../design/usual-upkeep';
-import { isTest, type ShopEvent } from '../journal/event';
+import { isEmptying, isTest, type ShopEvent } from '../journal/event';
 import { dailyDose } from '../noise/daily-dose';
 
 /** What a year took. */
@@ -44,12 +44,9 @@ export function yearOf(
     ({ at, kind }) => !isTest(kind) && Date.parse(at) >= begins && Date.parse(at) < ends,
   );
   const count = (kind: ShopEvent['kind']) => own.filter((each) => each.kind === kind).length;
+  const emptied = own.filter(({ kind }) => isEmptying(kind)).length;
   const running = upkeep.running === null ? null : (upkeep.running * passed) / WEEK;
-  const [emptied, cleaned, replaced] = [
-    count('emptied'),
-    count('cleaned'),
-    count('filter replaced'),
-  ];
+  const [cleaned, replaced] = [count('cleaned'), count('filter replaced')];
   const perDay = upkeep.running === null ? null : upkeep.running / WORKDAYS / 3600;
   return {
     running,

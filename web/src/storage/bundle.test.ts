@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
 import version4 from '../../../core/src/file/kept/version-4.json';
-import kept from '../../../core/src/file/kept/version-16.json';
+import kept from '../../../core/src/file/kept/version-17.json';
 import { type Bundle, readBundle, writeZip } from './bundle';
 import { sampleJournal, sampleShop } from './sample-records';
 

@@ -6,6 +6,7 @@ export const EVENT_NAMES: Readonly<Record<EventKind, string>> = {
   cleaned: 'filter cleaned',
   'filter replaced': 'filter replaced',
   emptied: 'bin emptied',
+  'filter bin emptied': 'bag or bin below the filter emptied',
   sealed: 'joints sealed',
   checked: 'belts and gaskets looked at',
   'light test': 'light test',

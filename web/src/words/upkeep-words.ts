@@ -1,4 +1,5 @@
 import { DAY } from '@frank-gauge/core/design';
+import { isEmptying } from '@frank-gauge/core/journal';
 import type { CareWorth, CleaningsLeft, Due, DueBy, DueKind } from '@frank-gauge/core/upkeep';
 import { format } from 'date-fns';
 
@@ -16,7 +17,7 @@ export const DUE_NAMES: Readonly<Record<DueKind, string>> = {
 export const DUE_HOW: Readonly<Record<DueKind, string>> = {
   bin: 'Wear a respirator. A bin that is full backs up into the separator and the filter. Keep flames and hot ash away from dust.',
   'filter bin':
-    'Wear a respirator: this is the finest dust there is. Let it settle after the blower has stopped. Its day is counted from when a bin was last emptied: where there are two, empty both together.',
+    'Wear a respirator: this is the finest dust there is. Let it settle after the blower has stopped.',
   filter:
     'Blow it out gently from the clean side, with a respirator on, the collector’s own port open and the blower running; outdoors, if it comes off easily. Never beat pleats.',
   reseal: 'Tape them as they were, and go over them with smoke or a hand.',
@@ -29,6 +30,8 @@ const BY: Readonly<Record<DueBy, string>> = {
   history: 'by how often it was done before',
   model: 'an estimate, by what the machines make',
   'model and history': 'by what the machines make, corrected by how often it was done before',
+  'model and bin':
+    'by what the machines make, corrected by how often the separator’s bin was emptied',
   pressure: 'by the pressure across it, read at one flow',
   calendar: 'by the calendar',
 };
@@ -85,7 +88,7 @@ export function broughtWords({ event, airflow, along }: CareWorth): string {
       : ` With it: ${along === 1 ? 'one other change' : `${along} other changes`} between the same readings.`;
   if (!isSignificant) return `no difference in airflow shown (${range}).${others}`;
   const cost =
-    event.kind === 'emptied' && ratio > 1 && along === 0
+    isEmptying(event.kind) && ratio > 1 && along === 0
       ? ` The full bin had cost ${Math.round((1 - 1 / ratio) * 100)} % of the airflow.`
       : '';
   const elsewhere =

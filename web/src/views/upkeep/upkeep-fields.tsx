@@ -14,7 +14,8 @@ export function UpkeepFields() {
   const shop = useDesign();
   const { upkeep } = shop;
   const events = useJournal((journal) => journal.events);
-  const learnt = bulkingByEmptying(shop, events);
+  const weighings = useJournal((journal) => journal.weighings);
+  const learnt = bulkingByEmptying(shop, { events, weighings });
   const change = (what: string, by: (own: typeof upkeep) => void) =>
     edit(what, (own) => by(own.upkeep));
   const weeks = (field: 'roundEvery' | 'checkEvery', what: string) => ({

@@ -26,7 +26,6 @@ export function UpkeepView() {
   const name = useDesign(({ shop }) => shop.name);
   const id = useDesign((shop) => shop.id);
   const dated = due.filter(({ at }) => at !== null);
-  const hasBin = due.some(({ kind }) => kind === 'bin');
   const pressing = dated.filter(({ at }) => (at ?? now) <= now).length;
   return (
     <div className="relative px-4 pt-3 pb-6 md:h-full md:overflow-y-auto print:overflow-visible">
@@ -54,7 +53,7 @@ export function UpkeepView() {
       </div>
       <ul aria-label="To look after" className="max-w-180 border-ink border-t">
         {due.map((each) => (
-          <DueRow key={each.kind} due={each} now={now} shop={id} isWithBin={hasBin} />
+          <DueRow key={each.kind} due={each} now={now} shop={id} />
         ))}
       </ul>
       <p className="max-w-prose pt-2 text-[14px] text-quiet">
@@ -77,11 +76,9 @@ interface RowProps {
   readonly due: Due;
   readonly now: number;
   readonly shop: string;
-  /** There is a separator's bin: one press of it counts for the bin below the filter too. */
-  readonly isWithBin: boolean;
 }
 
-function DueRow({ due, now, shop, isWithBin }: RowProps) {
+function DueRow({ due, now, shop }: RowProps) {
   const { kind, at, share } = due;
   const isDue = at !== null && at <= now;
   return (
@@ -104,7 +101,7 @@ function DueRow({ due, now, shop, isWithBin }: RowProps) {
         >
           Start a round
         </Link>
-      ) : kind === 'filter bin' && isWithBin ? null : (
+      ) : (
         <Button
           className="print:hidden"
           aria-label={`Done today: ${DUE_NAMES[kind].toLowerCase()}`}

@@ -58,6 +58,7 @@ function useFilterPressures(): UpkeepRecords['filter'] {
 export function useDue(now: number): readonly Due[] {
   const shop = useDesign();
   const events = useJournal((journal) => journal.events);
+  const weighings = useJournal((journal) => journal.weighings);
   const { index } = useReadings(shop.id);
   const load = useLoad();
   const filter = useFilterPressures();
@@ -68,8 +69,8 @@ export function useDue(now: number): readonly Due[] {
     return times.length > 0 ? Math.max(...times) : null;
   }, [index]);
   return useMemo(
-    () => dueThings(shop, load, { events, lastReading, filter }, now),
-    [shop, load, events, lastReading, filter, now],
+    () => dueThings(shop, load, { events, weighings, lastReading, filter }, now),
+    [shop, load, events, weighings, lastReading, filter, now],
   );
 }
 

@@ -28,7 +28,7 @@ export function YearSection({ now }: { readonly now: number }) {
       own.running === null ? unknown : formatShort(own.running, 'duration', system),
     ],
     ['Wood it moved, about', own.dust === null ? unknown : formatShort(own.dust, 'mass', system)],
-    ['Bin emptied', times(own.emptied)],
+    ['Bins emptied', times(own.emptied)],
     ['Filter cleaned', times(own.cleaned)],
     ['Filter replaced', times(own.replaced)],
     ['Other changes', `${own.changes}`],
