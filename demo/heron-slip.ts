@@ -192,6 +192,7 @@ export function heronSlipFile(): string {
       made.route.slack = toSI(hoseFeet, 'ft') / straight - 1;
     }
     if (made.gate) made.gate.open = name === 'Planer';
+    return made;
   }
   /** Up from so high at one place, then along to the next. */
   const rise = (x: number, y: number, from: number, ...next: readonly Point3[]) => [
@@ -207,9 +208,18 @@ export function heronSlipFile(): string {
   drop(far.from, 'planer', 'Planer', [ft(5, 3), ft(9, 6), 0], planer, 5, 7);
   const sander = rise(ft(8, 9), ft(11, 9), ft(5), at(ft(6, 6), ft(12, 6)));
   drop(far.from, 'drumSander', 'Drum sander', [ft(8, 9), ft(9, 6), 0], sander, 5, 3);
-  // Far enough from the main that wye and elbow have room between them.
-  const sweep = rise(ft(17, 4), ft(19, 8), ft(0, 4));
-  drop(main.from, 'floorSweep', 'Floor sweep', [ft(15, 11), ft(19, 8), -1], sweep, 4, null);
+  // Hard by the wall, with short elbows: so there is room for them behind the wye.
+  const sweep = rise(ft(17, 6), ft(19, 6), ft(0, 4));
+  const swept = drop(
+    main.from,
+    'floorSweep',
+    'Floor sweep',
+    [ft(16, 1), ft(19, 6), -1],
+    sweep,
+    4,
+    null,
+  );
+  for (const { style } of swept.route?.bends ?? []) style.radiusRatio = 1;
 
   /** What the two of them think of buying or building instead. */
   function candidate(name: string, cost: number, change: (own: Candidate) => void): void {

@@ -12,4 +12,4 @@ export {
   EVENT_OF,
   type UpkeepRecords,
 } from '../src/upkeep/due';
-export { yearOf, yearsOf } from '../src/upkeep/year';
+export { timesOfYear, yearOf, yearsOf } from '../src/upkeep/year';

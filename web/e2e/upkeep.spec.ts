@@ -33,6 +33,28 @@ test('what is due is told with its day, done today is logged, undone and outlive
   await expect(bin).toContainText('Last done on Nov 7, 2026.');
 });
 
+test('a machine that was moved has its joints sealed again; the year is drawn with what was changed', async ({
+  page,
+}) => {
+  await page.clock.setFixedTime(new Date('2026-11-20T09:00:00'));
+  await openDemo(page);
+  await page.goto('/shop/heron-slip/upkeep');
+  const year = page.getByRole('region', { name: 'The year' });
+  await expect(year).toContainText('Bins emptied8 times');
+  await expect(year).toContainText(/Mar 21: joints sealed.*Nov 7: bin emptied/);
+  await page.getByLabel('What is drawn over time').click();
+  await page.getByRole('option', { name: 'Filter, at one flow' }).click();
+  await expect(year).toContainText(/filter at [\d,]+\sCFM/);
+  const reseal = row(page, 'Seal the joints of what was changed');
+  await expect(reseal).toHaveCount(0);
+  await page.getByRole('button', { name: 'Moved today' }).click();
+  await expect(reseal).toContainText('The ducts were changed on Nov 20, 2026.');
+  await saved(page);
+  await page.reload();
+  await reseal.getByRole('button', { name: /^Done today/ }).click();
+  await expect(reseal).toHaveCount(0);
+});
+
 test('a shop that runs more fills its bin sooner; wrong figures are refused and lose nothing', async ({
   page,
 }) => {

@@ -2,10 +2,10 @@ import type { CollectorLoad } from '../analysis/collector-load';
 import { timeToDue } from '../collector/cake';
 import { workingLoading } from '../collector/filter';
 import type { Media, Shop } from '../design/schema';
-import { DAY, WEEK } from '../design/usual-upkeep';
-import type { EventKind, ShopEvent } from '../journal/event';
-import type { Weighing } from '../journal/weighing';
+import { WEEK } from '../design/usual-upkeep';
+import type { EventKind } from '../journal/event';
 import { binLife, filterBinLife } from './bin-life';
+import { type Emptied, emptyingsOf, type Times, timesOf } from './emptyings';
 import { type Interval, nextInterval, rangeOf } from './interval';
 import { type FilterPressure, trendDue } from './pressure-trend';
 
@@ -54,12 +54,7 @@ export const BIN_SPREAD = 0.8;
 export const CAKE_SPREAD = 1;
 const SECOND = 1000;
 
-type Emptyings = Pick<UpkeepRecords, 'events' | 'weighings'>;
-
-export interface UpkeepRecords {
-  readonly events: readonly ShopEvent[];
-  /** What bins held: each was emptied then. */
-  readonly weighings: readonly Weighing[];
+export interface UpkeepRecords extends Emptied {
   /** When a drop was last read, ms; null: never. */
   readonly lastReading: number | null;
   /** Pressures across the filter at one flow, earliest first, and that flow, m³/s; null: none. */
@@ -83,40 +78,12 @@ export function dueThings(
   ].sort((a, b) => (a.at ?? Number.POSITIVE_INFINITY) - (b.at ?? Number.POSITIVE_INFINITY));
 }
 
-type Times = (...kinds: EventKind[]) => readonly number[];
-
-/** Times of the events of some kinds, earliest first. */
-const timesOf =
-  (events: readonly ShopEvent[]): Times =>
-  (...kinds) =>
-    events
-      .filter(({ kind }) => kinds.includes(kind))
-      .map(({ at }) => Date.parse(at))
-      .sort((a, b) => a - b);
-
-/** Two on one day are one: whoever empties both bins logs it twice, perhaps. */
 const betweenOf = (times: readonly number[]): number[] =>
-  times.flatMap((at, i) => {
-    const before = times[i - 1];
-    const between = before === undefined ? 0 : (at - before) / SECOND;
-    return between > DAY ? [between] : [];
-  });
+  times.slice(1).map((at, i) => (at - (times[i] ?? at)) / SECOND);
 
 /** Of time that the blower runs, the time that passes; null: nobody said how much it runs. */
 const passing = (running: number | null, { upkeep }: Pick<Shop, 'upkeep'>): number | null =>
   running === null || !upkeep.running ? null : (running * WEEK) / upkeep.running;
-
-/** When each bin was emptied, ms, earliest first: logged, or weighed. Without a separator there is one bin. */
-function emptyingsOf(shop: Shop, { events, weighings }: Emptyings) {
-  const times = timesOf(events);
-  const weighed = (bin: Weighing['bin']) =>
-    weighings.filter((each) => each.bin === bin).map(({ at }) => Date.parse(at));
-  const isOne = shop.collector.separator.kind === 'none';
-  const bin = [...times('emptied'), ...weighed('separator')];
-  const filterBin = [...times('filter bin emptied'), ...weighed('filter'), ...(isOne ? bin : [])];
-  const inOrder = (all: readonly number[]) => all.toSorted((a, b) => a - b);
-  return { bin: inOrder(bin), filterBin: inOrder(filterBin) };
-}
 
 /** How many times as long as the model has it the bin lasts, by its emptyings with the model as prior; null: not known. */
 function longerThanModel(shop: Shop, emptied: readonly number[]): number | null {
@@ -128,7 +95,7 @@ function longerThanModel(shop: Shop, emptied: readonly number[]): number | null 
 }
 
 /** Both bins. What the separator's says of rate, bulking and hours holds below the filter too, where less is known. */
-function binsDue(shop: Shop, records: Emptyings, now: number): Due[] {
+function binsDue(shop: Shop, records: Emptied, now: number): Due[] {
   const emptied = emptyingsOf(shop, records);
   const [life, filterLife] = [binLife(shop), filterBinLife(shop)];
   const own = (kind: 'bin' | 'filter bin', typical: number | null, times: readonly number[]) =>
@@ -137,13 +104,10 @@ function binsDue(shop: Shop, records: Emptyings, now: number): Due[] {
   if (!filterLife) return dues;
   const model = passing(filterLife.running, shop);
   const longer = life && longerThanModel(shop, emptied.bin);
-  const due = (typical: number | null) =>
-    // As long as nobody said when it was emptied, the day of the other bin stands: so it was logged in earlier versions.
-    emptied.filterBin.length > 0
-      ? own('filter bin', typical, emptied.filterBin)
-      : own('filter bin', typical, emptied.bin.slice(-1));
-  if (model === null || longer === null) return [...dues, due(model)];
-  const corrected = due(model * longer);
+  // As long as nobody said when it was emptied, the day of the other bin stands: so it was logged in earlier versions.
+  const times = emptied.filterBin.length > 0 ? emptied.filterBin : emptied.bin.slice(-1);
+  if (model === null || longer === null) return [...dues, own('filter bin', model, times)];
+  const corrected = own('filter bin', model * longer, times);
   return [...dues, corrected.by === 'model' ? { ...corrected, by: 'model and bin' } : corrected];
 }
 
@@ -242,7 +206,7 @@ function byCalendar(kind: DueKind, last: number | null, every: number, now: numb
  * The bulking factor that the emptyings speak for, with the one typed as its prior; null: there are none, or nobody said
  * how much the shop runs.
  */
-export function bulkingByEmptying(shop: Shop, records: Emptyings): number | null {
+export function bulkingByEmptying(shop: Shop, records: Emptied): number | null {
   const longer = longerThanModel(shop, emptyingsOf(shop, records).bin);
   return longer && shop.upkeep.bulking / longer;
 }

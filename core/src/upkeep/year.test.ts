@@ -25,27 +25,32 @@ describe('a year of upkeep', () => {
     event('filter replaced', new Date(2026, 6, 1), 180, 1),
     event('sealed', new Date(2026, 7, 1), 12.5),
   ];
+  const weighing = recordWith('weighings', {
+    ...{ id: 'w', at: new Date(2026, 2, 1).toISOString(), bin: 'separator' as const },
+    ...{ mass: 20, volume: null },
+  });
+  const records = { events, weighings: [weighing] };
   const now = new Date(2027, 3, 1).getTime();
 
   it('counts what lies in it, by the clock of the shop', () => {
-    const year = yearOf(shop, events, { year: 2026, level: null, now });
-    expect(year).toMatchObject({ emptied: 2, cleaned: 1, replaced: 1, changes: 1 });
+    const year = yearOf(shop, records, { year: 2026, level: null, now });
+    expect(year).toMatchObject({ emptied: 3, cleaned: 1, replaced: 1, changes: 1 });
     expect(year.cost).toBe(192.5);
     expect(year.hours).toBe(1.5);
     expect(year.dose).toBeNull();
     // What was logged a moment ago, on a page whose clock is older, counts.
     const begun = { year: 2026, level: null, now: new Date(2026, 5, 1).getTime() };
-    expect(yearOf(shop, events, begun)).toMatchObject({ cleaned: 1, replaced: 1 });
+    expect(yearOf(shop, records, begun)).toMatchObject({ cleaned: 1, replaced: 1 });
     expect(yearsOf(events, now)).toEqual([2027, 2026, 2025]);
   });
 
   it('runs as many weeks as have passed of it', () => {
-    const whole = yearOf(shop, events, { year: 2026, level: null, now });
+    const whole = yearOf(shop, records, { year: 2026, level: null, now });
     expect((whole.running ?? 0) / 3600).toBeCloseTo((10 * 365) / 7, 6);
     // At a kilogram an hour.
     expect(whole.dust).toBeCloseTo((10 * 365) / 7, 6);
     const begun = new Date(2026, 0, 1).getTime() + 2 * WEEK * 1000;
-    expect(yearOf(shop, events, { year: 2026, level: null, now: begun }).running).toBeCloseTo(
+    expect(yearOf(shop, records, { year: 2026, level: null, now: begun }).running).toBeCloseTo(
       20 * 3600,
       6,
     );
@@ -53,13 +58,13 @@ describe('a year of upkeep', () => {
 
   // NIOSH 98-126, from memory: 88 dB(A) may last four hours a day.
   it('says what share of a day’s noise it is', () => {
-    const { dose } = yearOf(shop, events, { year: 2026, level: 88, now });
+    const { dose } = yearOf(shop, records, { year: 2026, level: 88, now });
     expect(dose).toBeCloseTo(2 / 4, 9);
   });
 
   it('knows nothing of hours where nobody said how much it runs', () => {
     const idle = threeBranchShop();
-    expect(yearOf(idle, events, { year: 2026, level: 88, now })).toMatchObject({
+    expect(yearOf(idle, records, { year: 2026, level: 88, now })).toMatchObject({
       running: null,
       dust: null,
       dose: null,

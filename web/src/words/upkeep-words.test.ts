@@ -1,7 +1,14 @@
 import { recordWith } from '@frank-gauge/core/journal';
 import type { Due } from '@frank-gauge/core/upkeep';
 import { describe, expect, it } from 'vitest';
-import { broughtWords, DUE_HOW, DUE_NAMES, dueWords, leftWords } from './upkeep-words';
+import {
+  broughtWords,
+  DUE_HOW,
+  DUE_NAMES,
+  dueWords,
+  lastCostWords,
+  leftWords,
+} from './upkeep-words';
 
 const now = new Date(2026, 10, 29, 12).getTime();
 const on = (month: number, day: number) => new Date(2026, month - 1, day).getTime();
@@ -78,6 +85,19 @@ describe('what care brought', () => {
       'no difference in airflow shown (−5 % to +3 %).',
     );
     expect(broughtWords({ ...worth, airflow: null })).toContain('the gain is not known');
+  });
+
+  it('says what the same bin cost the last time it was full, or how to find out', () => {
+    const lasted = (worths: Parameters<typeof lastCostWords>[1]) => lastCostWords('bin', worths);
+    expect(lasted([worth])).toBe(
+      'Before it was emptied on Nov 1, 2026 it had cost 20 % of the airflow.',
+    );
+    const unread = { ...worth, airflow: null };
+    expect(lasted([unread, worth])).toContain('cost 20 %');
+    for (const unknown of [[], [unread], [{ ...worth, along: 1 }]]) {
+      expect(lasted(unknown)).toContain('read a drop just before and just after');
+    }
+    expect(lastCostWords('filter bin', [worth])).toContain('read a drop just before');
   });
 
   it('says when only a new filter helps, or what to read to know it', () => {

@@ -1,6 +1,13 @@
 import { DAY } from '@frank-gauge/core/design';
 import { isEmptying } from '@frank-gauge/core/journal';
-import type { CareWorth, CleaningsLeft, Due, DueBy, DueKind } from '@frank-gauge/core/upkeep';
+import {
+  type CareWorth,
+  type CleaningsLeft,
+  type Due,
+  type DueBy,
+  type DueKind,
+  EVENT_OF,
+} from '@frank-gauge/core/upkeep';
 import { format } from 'date-fns';
 
 /** What is to be done. */
@@ -77,8 +84,26 @@ function daysWords(seconds: number): string {
 const percentOf = (ratio: number) =>
   `${ratio < 1 ? '−' : '+'}${Math.abs(Math.round((ratio - 1) * 100))} %`;
 
+/** Share of the airflow that a full bin had cost, by what emptying it gave back; null: that was not read. */
+function fullCost({ event, airflow, along }: CareWorth): number | null {
+  const isRead = isEmptying(event.kind) && airflow?.isSignificant && airflow.ratio > 1;
+  return isRead && along === 0 ? 1 - 1 / airflow.ratio : null;
+}
+
+/** What it cost the last time that bin was full. */
+export function lastCostWords(kind: 'bin' | 'filter bin', worths: readonly CareWorth[]): string {
+  for (const worth of worths) {
+    if (worth.event.kind !== EVENT_OF[kind]) continue;
+    const cost = fullCost(worth);
+    if (cost === null) continue;
+    return `Before it was emptied on ${day(Date.parse(worth.event.at))} it had cost ${Math.round(cost * 100)} % of the airflow.`;
+  }
+  return 'To find out what a full one costs, read a drop just before and just after you empty it.';
+}
+
 /** What emptying or cleaning did to the airflow, and what the full bin had cost. */
-export function broughtWords({ event, airflow, along }: CareWorth): string {
+export function broughtWords(worth: CareWorth): string {
+  const { airflow, along } = worth;
   if (!airflow) return 'no drop was read on both sides of it, so the gain is not known.';
   const { ratio, low, high, isSignificant } = airflow;
   const range = `${percentOf(low)} to ${percentOf(high)}`;
@@ -87,10 +112,9 @@ export function broughtWords({ event, airflow, along }: CareWorth): string {
       ? ''
       : ` With it: ${along === 1 ? 'one other change' : `${along} other changes`} between the same readings.`;
   if (!isSignificant) return `no difference in airflow shown (${range}).${others}`;
+  const lost = fullCost(worth);
   const cost =
-    isEmptying(event.kind) && ratio > 1 && along === 0
-      ? ` The full bin had cost ${Math.round((1 - 1 / ratio) * 100)} % of the airflow.`
-      : '';
+    lost === null ? '' : ` The full bin had cost ${Math.round(lost * 100)} % of the airflow.`;
   const elsewhere =
     ratio < 1 ? ' This should not lose air: look under Leaks for what else changed.' : '';
   return `airflow ${percentOf(ratio)} (${range}).${cost}${elsewhere}${others}`;

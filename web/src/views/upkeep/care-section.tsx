@@ -7,11 +7,10 @@ import Link from 'next/link';
 import { useDesign, useUnits } from '@/model/use-design';
 import { EVENT_NAMES } from '@/words/change-words';
 import { broughtWords, leftWords } from '@/words/upkeep-words';
-import { useCare } from './use-due';
+import type { useCare } from './use-due';
 
 /** What the latest cleanings and emptyings brought, and when only a new filter helps. */
-export function CareSection() {
-  const { worths, left } = useCare();
+export function CareSection({ worths, left }: ReturnType<typeof useCare>) {
   const id = useDesign((shop) => shop.id);
   if (worths.length === 0) return null;
   return (

@@ -1,7 +1,7 @@
 'use client';
 
-import { recordWith } from '@frank-gauge/core/journal';
-import { type Due, EVENT_OF } from '@frank-gauge/core/upkeep';
+import { type EventKind, recordWith } from '@frank-gauge/core/journal';
+import { type CareWorth, type Due, EVENT_OF } from '@frank-gauge/core/upkeep';
 import { nanoid } from 'nanoid';
 import Link from 'next/link';
 import { toast } from 'sonner';
@@ -10,12 +10,12 @@ import { saveFile } from '@/storage/save-file';
 import { record } from '@/storage/session';
 import { Button } from '@/ui/button';
 import { EVENT_NAMES } from '@/words/change-words';
-import { DUE_HOW, DUE_NAMES, dueWords } from '@/words/upkeep-words';
+import { DUE_HOW, DUE_NAMES, dueWords, lastCostWords } from '@/words/upkeep-words';
 import { undoAction } from '../frame/undo-aloud';
 import { CareSection } from './care-section';
 import { TestSection } from './test-section';
 import { UpkeepFields } from './upkeep-fields';
-import { useDue } from './use-due';
+import { useCare, useDue } from './use-due';
 import { useNow } from './use-now';
 import { YearSection } from './year-section';
 
@@ -23,6 +23,7 @@ import { YearSection } from './year-section';
 export function UpkeepView() {
   const now = useNow();
   const due = useDue(now);
+  const care = useCare();
   const name = useDesign(({ shop }) => shop.name);
   const id = useDesign((shop) => shop.id);
   const dated = due.filter(({ at }) => at !== null);
@@ -53,9 +54,16 @@ export function UpkeepView() {
       </div>
       <ul aria-label="To look after" className="max-w-180 border-ink border-t">
         {due.map((each) => (
-          <DueRow key={each.kind} due={each} now={now} shop={id} />
+          <DueRow key={each.kind} due={each} now={now} shop={id} worths={care.worths} />
         ))}
       </ul>
+      <p className="flex max-w-180 flex-wrap items-center gap-3 border-rule border-b py-2 text-[15px] print:hidden">
+        <span className="min-w-0 flex-1 basis-60">
+          Moved a machine, or opened a joint? Log it, and sealing stays on this list until you say
+          it is done.
+        </span>
+        <Button onClick={() => log('duct changed', MOVED)}>Moved today</Button>
+      </p>
       <p className="max-w-prose pt-2 text-[14px] text-quiet">
         Wood dust harms the lungs and burns: a respirator when you empty and clean, no flame near
         it. On another day than today, log it under{' '}
@@ -64,7 +72,7 @@ export function UpkeepView() {
         </Link>
         .
       </p>
-      <CareSection />
+      <CareSection {...care} />
       <TestSection now={now} />
       <UpkeepFields />
       <YearSection now={now} />
@@ -76,23 +84,27 @@ interface RowProps {
   readonly due: Due;
   readonly now: number;
   readonly shop: string;
+  /** What the latest cleanings and emptyings brought, the latest first. */
+  readonly worths: readonly CareWorth[];
 }
 
-function DueRow({ due, now, shop }: RowProps) {
+function DueRow({ due, now, shop, worths }: RowProps) {
   const { kind, at, share } = due;
   const isDue = at !== null && at <= now;
+  const isBin = kind === 'bin' || kind === 'filter bin';
   return (
     <li className="flex flex-wrap items-start gap-x-3 gap-y-1 border-rule border-b py-2 md:flex-nowrap">
       <div className="min-w-0 flex-1 basis-60">
         <p className={`text-[17px] ${isDue ? 'text-starved-text' : ''}`}>
           {isDue && <span aria-hidden>▼ </span>}
           {DUE_NAMES[kind]}
-          {(kind === 'bin' || kind === 'filter bin') && share !== null && (
-            <span className="text-[15px]">: {fullWords(share)}</span>
-          )}
+          {isBin && share !== null && <span className="text-[15px]">: {fullWords(share)}</span>}
         </p>
         <p className="text-[15px]">{dueWords(due, now)}</p>
-        <p className="text-[14px] text-quiet">{DUE_HOW[kind]}</p>
+        <p className="text-[14px] text-quiet">
+          {DUE_HOW[kind]}
+          {isBin && ` ${lastCostWords(kind, worths)}`}
+        </p>
       </div>
       {kind === 'round' ? (
         <Link
@@ -105,7 +117,7 @@ function DueRow({ due, now, shop }: RowProps) {
         <Button
           className="print:hidden"
           aria-label={`Done today: ${DUE_NAMES[kind].toLowerCase()}`}
-          onClick={() => done(kind)}
+          onClick={() => log(EVENT_OF[kind])}
         >
           Done today
         </Button>
@@ -120,15 +132,16 @@ function fullWords(share: number): string {
   return share < 1 ? `about ${Math.round(share * 20) * 5} % of the way to full` : 'full, or nearly';
 }
 
+const MOVED = 'A machine was moved, or a joint opened.';
+
 /** Logs that it was done, now. */
-function done(kind: keyof typeof EVENT_OF): void {
-  const event = EVENT_OF[kind];
+function log(event: EventKind, note = ''): void {
   const label = `log ${EVENT_NAMES[event]}`;
   record(label, ({ events }) => {
     events.push(
       recordWith('events', {
         ...{ id: nanoid(10), at: new Date().toISOString(), kind: event },
-        ...{ note: '', cost: null },
+        ...{ note, cost: null },
       }),
     );
   });

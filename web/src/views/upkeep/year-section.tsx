@@ -2,24 +2,33 @@
 
 import { latestAtDistance } from '@frank-gauge/core/analysis';
 import { formatShort } from '@frank-gauge/core/quantity';
-import { yearOf, yearsOf } from '@frank-gauge/core/upkeep';
-import { useState } from 'react';
+import { timesOfYear, yearOf, yearsOf } from '@frank-gauge/core/upkeep';
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
 import { Choice } from '@/ui/choice';
+import { PartLoading } from '@/ui/part-loading';
 import { moneyText } from '@/words/improvement-words';
+import { useCircumstances } from '../parts/taking/use-circumstances';
+import { usePointNames } from '../parts/taking/use-point-names';
+import { useReadings } from '../parts/taking/use-readings';
+
+const loadTrend = () => import('../parts/trends/trend').then((module) => module.Trend);
+const Trend = dynamic(loadTrend, { loading: PartLoading });
 
 /** A year on one page: hours, wood, filters, money, noise. */
 export function YearSection({ now }: { readonly now: number }) {
   const system = useUnits();
   const shop = useDesign();
   const events = useJournal((journal) => journal.events);
+  const weighings = useJournal((journal) => journal.weighings);
   const sounds = useJournal((journal) => journal.sounds);
   const years = yearsOf(events, now);
   const [chosen, setChosen] = useState<number | null>(null);
   const year = chosen !== null && years.includes(chosen) ? chosen : (years[0] ?? 0);
   const heard = latestAtDistance(sounds);
-  const own = yearOf(shop, events, { year, level: heard?.level ?? null, now });
+  const own = yearOf(shop, { events, weighings }, { year, level: heard?.level ?? null, now });
   const { currency } = shop.shop.money;
   const unknown = 'not known: say above how much the blower runs';
   const lines: readonly (readonly [string, string])[] = [
@@ -62,10 +71,23 @@ export function YearSection({ now }: { readonly now: number }) {
           </div>
         ))}
       </dl>
-      <p className="pt-1 text-[14px] text-quiet">
-        Trends of pressure and airflow stand under Log, History.
-      </p>
+      <YearTrend year={year} />
     </section>
+  );
+}
+
+/** What was read that year, point by point, with what was changed. */
+function YearTrend({ year }: { readonly year: number }) {
+  const id = useDesign((shop) => shop.id);
+  const { index, isWhole } = useReadings(id);
+  const by = useCircumstances();
+  const names = usePointNames();
+  const within = useMemo(() => timesOfYear(year), [year]);
+  if (!isWhole) return null;
+  return (
+    <div className="pt-3">
+      <Trend byPoint={index.byPoint} names={names} by={by} within={within} />
+    </div>
   );
 }
 

@@ -6,13 +6,13 @@ import { useDesign } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { PartLoading } from '@/ui/part-loading';
 import { useCircumstances } from '../../parts/taking/use-circumstances';
+import { usePointNames } from '../../parts/taking/use-point-names';
 import { useReadings } from '../../parts/taking/use-readings';
-import { usePointNames } from '../use-point-names';
 import { EventForm } from './event-form';
 import { EventList } from './event-list';
 import { VisitTable } from './visit-table';
 
-const loadTrend = () => import('./trend').then((module) => module.Trend);
+const loadTrend = () => import('../../parts/trends/trend').then((module) => module.Trend);
 const Trend = dynamic(loadTrend, { loading: PartLoading });
 
 /** What was changed and what it was worth, visit against visit, and each test point over time. */

@@ -10,7 +10,7 @@ import { TextField } from '@/ui/text-field';
 import { beginOfDay, localDay } from '@/words/local-day';
 import { usualQuantity } from '@/words/measuring-words';
 import { FieldLine, Line } from '../../parts/line';
-import { unitRead } from '../as-read';
+import { unitRead } from '../../parts/taking/as-read';
 import { editInstrument } from './edit-instrument';
 import { readCalibrationTable, writeCalibrationTable } from './read-calibration-table';
 

@@ -25,7 +25,7 @@ import {
 } from '@/words/measuring-words';
 import { undoAction } from '../../frame/undo-aloud';
 import { FieldLine, Line } from '../../parts/line';
-import { KIND_OF } from '../as-read';
+import { KIND_OF } from '../../parts/taking/as-read';
 import { CalibrationFields } from './calibration-fields';
 import { editInstrument } from './edit-instrument';
 

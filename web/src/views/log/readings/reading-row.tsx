@@ -10,7 +10,7 @@ import {
 import type { ReadingOutcome } from '@frank-gauge/core/reading';
 import { format } from 'date-fns';
 import { memo } from 'react';
-import { asRead } from '../as-read';
+import { asRead } from '../../parts/taking/as-read';
 import { openReading } from './opened-reading';
 import { LEAST_COLUMNS, ROW_HEIGHTS } from './use-virtual-rows';
 

@@ -13,8 +13,8 @@ import { TextField } from '@/ui/text-field';
 import { CORRECTION_WORDS, HOLD_NAMES } from '@/words/measuring-words';
 import { Line } from '../../parts/line';
 import { Photos } from '../../parts/photos/photos';
+import { asRead, writeQuantity } from '../../parts/taking/as-read';
 import { useCircumstances } from '../../parts/taking/use-circumstances';
-import { asRead, writeQuantity } from '../as-read';
 import { openReading, useOpenedReading } from './opened-reading';
 
 /** Puts another reading in the place of one, with its own line in the history. */

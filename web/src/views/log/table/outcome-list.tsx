@@ -5,7 +5,7 @@ import type { RowOutcome, Table } from '@frank-gauge/core/spreadsheet';
 import { format } from 'date-fns';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
-import { asRead } from '../as-read';
+import { asRead } from '../../parts/taking/as-read';
 import { faultSentence } from './table-words';
 import type { Outcomes } from './use-outcomes';
 

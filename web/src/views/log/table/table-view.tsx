@@ -9,7 +9,7 @@ import { saveFile } from '@/storage/save-file';
 import { shopSession, useJournal } from '@/storage/session';
 import { fileName } from '@/storage/shop-file';
 import { Button } from '@/ui/button';
-import { usePointNames } from '../use-point-names';
+import { usePointNames } from '../../parts/taking/use-point-names';
 import { ImportTable } from './import-table';
 import { type ChosenTable, readTableFile } from './read-file';
 

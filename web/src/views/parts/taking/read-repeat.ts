@@ -1,7 +1,7 @@
 import type { Instrument, Reading, Taken } from '@frank-gauge/core/journal';
 import { parseQuantity, STYLES, type UnitId, type UnitSystem } from '@frank-gauge/core/quantity';
 import { MOST_READ } from '@frank-gauge/core/reading';
-import { KIND_OF, unitRead } from '../../log/as-read';
+import { KIND_OF, unitRead } from './as-read';
 import type { Repeat } from './draft-reading';
 
 /** How a repeat is read. */

@@ -4,7 +4,7 @@ import { isOfFlow } from '@frank-gauge/core/journal';
 import { formatShort, UNITS } from '@frank-gauge/core/quantity';
 import type { Suspicion } from '@frank-gauge/core/reading';
 import { useDuctTree, useUnits } from '@/model/use-design';
-import { KIND_OF, writeInUnit } from '../../log/as-read';
+import { KIND_OF, writeInUnit } from './as-read';
 import type { Taking } from './use-taking';
 
 interface Props {

@@ -85,8 +85,12 @@ const latest = (points: readonly TrendPoint[]) => ({
 });
 
 /** What the separator caught, a point for each emptying of the filter's bin; null: nothing was weighed. */
-export function caughtTrend(weighings: readonly Weighing[]): Series | null {
-  const { periods } = catchesOf(weighings);
+export function caughtTrend(
+  weighings: readonly Weighing[],
+  within: { readonly from: number; readonly until: number },
+): Series | null {
+  const { periods: all } = catchesOf(weighings);
+  const periods = all.filter(({ time }) => time >= within.from && time < within.until);
   if (periods.length === 0) return null;
   const points = periods.map(({ id, time, share, uncertainty }) => ({
     ...{ id, time, value: share, uncertainty },

@@ -28,8 +28,8 @@ import { useUnits } from '@/model/use-design';
 import { useJournal } from '@/storage/session';
 import { Choice } from '@/ui/choice';
 import { EVENT_NAMES } from '@/words/change-words';
-import { Legend, LegendItem } from '../../parts/legend';
-import { KIND_OF } from '../as-read';
+import { Legend, LegendItem } from '../legend';
+import { KIND_OF } from '../taking/as-read';
 import {
   caughtTrend,
   filterTrend,
@@ -44,12 +44,19 @@ interface Props {
   readonly byPoint: ReadingsByPoint;
   readonly names: ReadonlyMap<string, string>;
   readonly by: SideReadings['by'];
+  /** What lies outside of these times, ms, is left out; absent: nothing is. */
+  readonly within?: Times;
+}
+
+interface Times {
+  readonly from: number;
+  readonly until: number;
 }
 
 /** One thing over time: a test point, the filter at one flow, the separator's catch, a sound level. */
-export function Trend({ byPoint, names, by }: Props) {
+export function Trend({ byPoint, names, by, within = ALWAYS }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
-  const subjects = useSubjects(byPoint, names, by);
+  const subjects = useSubjects(byPoint, names, by, within);
   const find = (wanted: string | null) =>
     subjects.find(({ value }) => value === wanted) ?? subjects[0];
   // What is drawn follows the choice as the browser has time.
@@ -58,7 +65,7 @@ export function Trend({ byPoint, names, by }: Props) {
   return (
     <>
       <h2 className="text-[18px]">Trend</h2>
-      {!subject || !trend ? (
+      {!subject ? (
         <p className="text-quiet">Readings stand here by their date once there are some.</p>
       ) : (
         <>
@@ -70,7 +77,12 @@ export function Trend({ byPoint, names, by }: Props) {
               onChange={setChosen}
             />
           </div>
-          <TrendChart series={trend.series} name={subject.label} title={trend.title} />
+          <p className="hidden print:block">{subject.label}</p>
+          {trend && trend.series.points.length > 0 ? (
+            <TrendChart series={trend.series} name={subject.label} title={trend.title} />
+          ) : (
+            <p className="text-quiet">These readings make no trend: none of them has a value.</p>
+          )}
         </>
       )}
     </>
@@ -87,15 +99,22 @@ interface Subject {
 
 /** All that can be drawn, the test point with the most to see first. */
 function useSubjects(
-  byPoint: ReadingsByPoint,
+  everyReading: ReadingsByPoint,
   names: ReadonlyMap<string, string>,
   by: SideReadings['by'],
+  within: Times,
 ): readonly Subject[] {
   const system = useUnits();
   const testPoints = useJournal((journal) => journal.testPoints);
   const weighings = useJournal((journal) => journal.weighings);
   const sounds = useJournal((journal) => journal.sounds);
   return useMemo(() => {
+    const isWithin = ({ at }: { readonly at: string }) =>
+      Date.parse(at) >= within.from && Date.parse(at) < within.until;
+    const byPoint =
+      within === ALWAYS
+        ? everyReading
+        : new Map([...everyReading].map(([point, list]) => [point, list.filter(isWithin)]));
     const counts = new Map(
       [...byPoint].map(([point, list]) => [
         point,
@@ -103,7 +122,7 @@ function useSubjects(
       ]),
     );
     const points = [...counts.keys()]
-      .filter((point) => names.has(point))
+      .filter((point) => names.has(point) && (byPoint.get(point)?.length ?? 0) > 0)
       .toSorted((a, b) => (counts.get(b) ?? 0) - (counts.get(a) ?? 0));
     const isFilter = ({ at }: (typeof testPoints)[number]) =>
       at.kind === 'collector' && at.tap === 'filter';
@@ -131,18 +150,20 @@ function useSubjects(
           },
         ]
       : [];
-    const ofWeighings = caughtTrend(weighings)
+    const caught = caughtTrend(weighings, within);
+    const ofWeighings = caught
       ? [
           {
             value: 'caught',
             label: 'Separation efficiency',
-            trend: () => wrapped(caughtTrend(weighings)),
+            trend: () => ({ series: caught }),
           },
         ]
       : [];
-    const places = [...new Set(sounds.map(({ place }) => place))];
+    const heard = sounds.filter(isWithin);
+    const places = [...new Set(heard.map(({ place }) => place))];
     const ofSounds = places.map((place): Subject => {
-      const own = () => sounds.filter((sound) => sound.place === place);
+      const own = () => heard.filter((sound) => sound.place === place);
       return {
         value: `sound ${place}`,
         label: `Sound, ${place}`,
@@ -150,8 +171,11 @@ function useSubjects(
       };
     });
     return [...ofPoints, ...ofFilter, ...ofWeighings, ...ofSounds];
-  }, [byPoint, names, by, system, testPoints, weighings, sounds]);
+  }, [everyReading, names, by, within, system, testPoints, weighings, sounds]);
 }
+
+/** All times there are. */
+const ALWAYS: Times = { from: Number.NEGATIVE_INFINITY, until: Number.POSITIVE_INFINITY };
 
 const isValue = ({ taken }: Reading) => taken.every(({ kind }) => kind === 'value');
 
