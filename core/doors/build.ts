@@ -25,6 +25,7 @@ export { type Stage, stagesOf } from '../src/build/stages';
 export { elbowGores, type MiteredElbow } from '../src/build/templates/elbow-gores';
 export { type HoleCircle, holeCircle, holeCircleSheet } from '../src/build/templates/hole-circle';
 export { type SeparatorLid, separatorLid } from '../src/build/templates/separator-lid';
+export type { TemplateFault } from '../src/build/templates/template-fault';
 export { goreSheets, lidSheet, templateSheets } from '../src/build/templates/template-sheets';
 export {
   type PipeIntoDrum,

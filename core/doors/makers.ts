@@ -17,3 +17,4 @@ export { viewOfBoards } from '../src/build/boards/view-of-boards';
 export type { MadeThing, MakerCheck } from '../src/build/makers/maker';
 export { makerPlace } from '../src/build/makers/maker-place';
 export { MAKERS, type MakerId, makerOf, type SizeOf } from '../src/build/makers/makers';
+export type { MakerSaying, MakerSayingId, MakerSayings } from '../src/build/makers/sayings';

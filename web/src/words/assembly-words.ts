@@ -58,7 +58,9 @@ export function insideWords({ ends, joint }: AssemblyStep): string {
       case 'neither':
         return ends.fit.closing.kind === 'coupler'
           ? `${up} and ${down} meet end to end`
-          : `neither ${up} nor ${down} goes into the other`;
+          : up === down
+            ? 'neither end goes into the other'
+            : `neither ${up} nor ${down} goes into the other`;
     }
   }
   return joint ? JOINTS[joint] : '';

@@ -21,8 +21,16 @@ const NARROW = 0.45;
 /** Centers nearer than this are one, m. */
 const ONE_SPOT = 1e-6;
 
-/** A part to mark out or to cut around, 1:1: its cuts, centers of its holes, sizes, and a ruler. */
-export function boardSheet(board: Board, letter: string, units: UnitSystem): SheetItem[] {
+/**
+ * A part to mark out or to cut around, 1:1: its cuts, centers of its holes, sizes, and a ruler.
+ * @param note its note in words; '' for none
+ */
+export function boardSheet(
+  board: Board,
+  letter: string,
+  note: string,
+  units: UnitSystem,
+): SheetItem[] {
   const say = sayOnTape(units);
   const { x, y, width, height } = blankOf(board);
   const size = Math.max(LETTERS.least, LETTERS.share * (width + height));
@@ -41,7 +49,7 @@ export function boardSheet(board: Board, letter: string, units: UnitSystem): She
     ...board.holes.flatMap((hole) => nameOf(hole, board, size, say)),
     textOf('names', { x: middle, y: y + height + 0.6 * size }, head, size),
     ...rulerAt({ x, y: y - BELOW }, '100 mm'),
-    ...(board.note ? [textOf('names', foot, board.note, size)] : []),
+    ...(note === '' ? [] : [textOf('names', foot, note, size)]),
   ];
 }
 

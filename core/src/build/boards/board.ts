@@ -1,5 +1,6 @@
 import type { Spot } from '../../room/plane';
 import { dot, type Point3, plus, times } from '../../routing/space';
+import type { MakerSaying } from '../makers/sayings';
 
 /** A closed line in a board's own plane, m. */
 export type Outline =
@@ -19,7 +20,7 @@ export interface Board {
   /** Lines to draw on it: what is screwed, glued or bevelled there. */
   readonly marks?: readonly (readonly Spot[])[];
   /** Written on its drawing: a bevel, a groove, which holes take what. */
-  readonly note?: string;
+  readonly note?: MakerSaying;
 }
 
 /** Where a board is: its own origin, x and y as it lies in the whole; its thickness grows along x × y. */

@@ -97,7 +97,7 @@ describe('a board as a body to print', () => {
 
   it.each(Object.keys(MAKERS) as MakerId[])('is so for every part of %s, and its prints', (id) => {
     const made = makerOf(id).make(makerOf(id).usual(PLACE), PLACE);
-    if (!made.ok) throw new Error(made.reason);
+    if (!made.ok) throw new Error(made.reason.id);
     for (const { board } of made.thing.parts) {
       const triangles = trianglesOf(extrudedStl(board));
       expect(isWatertight(triangles), board.name).toBe(true);

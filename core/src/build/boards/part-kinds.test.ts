@@ -77,13 +77,16 @@ describe('the drawing of a part', () => {
     items.flatMap((item) => (item.kind === 'text' ? [item.text] : []));
 
   it('says its sizes, and where its holes are from its lower left corner', () => {
-    expect(textsOf(boardSheet(side, 'A', 'metric'))).toEqual([
+    expect(textsOf(boardSheet(side, 'A', 'a note', 'metric'))).toEqual([
       '100 mm across',
       '100 mm right, 200 mm up',
       'A: side, 400 mm wide, 300 mm high, 18 mm thick',
       '100 mm',
+      'a note',
     ]);
-    const us = textsOf(boardSheet({ ...side, outline: circle(0.3048 / 2), holes: [] }, 'A', 'us'));
+    const us = textsOf(
+      boardSheet({ ...side, outline: circle(0.3048 / 2), holes: [] }, 'A', '', 'us'),
+    );
     expect(us[0]).toBe('A: side, 12 in. across, 11/16 in. thick');
   });
 

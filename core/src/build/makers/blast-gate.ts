@@ -1,7 +1,8 @@
 import { circle, facingFront, rectangle } from '../boards/board';
 import { bendOf } from './flat-panel';
-import { check, made, maker, pieces, refuse, sayIn, size } from './maker';
+import { check, made, maker, pieces, refuse, size } from './maker';
 import { usualIn } from './maker-place';
+import { says } from './sayings';
 
 /** Room around a pipe in its hole, and the blade's play in its slot, m: estimates. */
 const PIPE_PLAY = 0.0005;
@@ -31,11 +32,10 @@ export const blastGate = maker({
     rail: usualIn(place, 1, 0.025),
   }),
   make: ({ pipe, board, blade, rail }, place) => {
-    const say = sayIn(place.units);
     if (rail < 2 * blade) {
       return refuse(
         'rail',
-        `A rail ${say(rail)} wide cannot be screwed beside a blade of ${say(blade)}: at least ${say(2 * blade)}.`,
+        says('rail too narrow for its screws', { rail, blade, least: 2 * blade }),
       );
     }
     const hole = pipe / 2 + PIPE_PLAY;
@@ -50,7 +50,7 @@ export const blastGate = maker({
       outline: rectangle(width, faceHeight, { x: -width / 2, y: -below }),
       holes: [circle(hole)],
       thickness: board,
-      note: `hole ${say(2 * hole)}, its center ${say(below)} above the foot`,
+      note: says('face hole', { hole: 2 * hole, above: below }),
     };
     const railBoard = {
       name: 'rail',
@@ -77,33 +77,27 @@ export const blastGate = maker({
         facingFront(face, { x: 0, y: board, z: 0 }, { x: 0, y: 0.12, z: 0 }),
       ],
       bought: [
-        pieces('shims of card under the rails, so that the blade slides', 4),
-        pieces('screws through face, rails and face', 6),
-        pieces('pipe stubs, or printed collars, glued into the faces', 2),
-        pieces('screw in the blade as a stop', 1),
+        pieces(says('shims for the rails'), 4),
+        pieces(says('screws for the gate'), 6),
+        pieces(says('stubs or collars'), 2),
+        pieces(says('stop screw'), 1),
       ],
       checks: [
-        check(
-          'clear',
-          'Length of the open blade that stays in its slot',
-          above - pipe / 2,
-          'at least',
-          GRIP,
-        ),
-        check('clear', 'Overlap of the shut blade around the hole', COVER, 'at least', COVER),
+        check('clear', says('blade left in its slot'), above - pipe / 2, 'at least', GRIP),
+        check('clear', says('overlap of the shut blade'), COVER, 'at least', COVER),
         check(
           'carry',
-          'Bend of the shut blade at the blower’s highest suction',
+          says('bend of the shut blade'),
           bendOf(pipe / 2, blade, place.suction),
           'at most',
           MOST_BEND,
         ),
       ],
       steps: [
-        'Clamp both faces together and cut their holes in one go, so that they line up.',
-        'Screw the rails between the faces with a strip of card on each, and try the blade: it slides by hand and does not rattle.',
-        'Leave the foot open: chips that get into the slot are pushed out when the gate shuts.',
-        'Glue a stub of pipe into each face, flush inside, and put the stop screw where the open blade clears the hole.',
+        says('cut both faces together'),
+        says('screw the rails'),
+        says('leave the foot open'),
+        says('glue the stubs'),
       ],
       prints: [{ name: 'collar', outline: collar(pipe) }],
     });

@@ -1,9 +1,10 @@
 import { SHAKE } from '../../assembly/bracket';
 import { toSI } from '../../quantity/units';
 import { circle, facingFront, facingRight, lying, polygon, rectangle } from '../boards/board';
-import { check, count, height, made, maker, pieces, refuse, sayIn, size } from './maker';
+import { check, count, height, made, maker, pieces, refuse, size } from './maker';
 import { usualIn } from './maker-place';
 import { bearingChecks, SCREW_EDGE, screwsAt, studsBehind, usualOnWall } from './on-studs';
+import { says } from './sayings';
 
 /** Room around the cyclone in its hole, wood left beside it, and what its flange rests on, m: estimates. */
 const PLAY = 0.002;
@@ -48,32 +49,22 @@ export const cycloneShelf = maker({
   },
   make: (sizes, place) => {
     const { body, flange, width, depth, bracket, board } = sizes;
-    const say = sayIn(place.units);
     const hole = body / 2 + PLAY;
     if (flange < 2 * (hole + LEAST_REST)) {
       return refuse(
         'flange',
-        `A flange of ${say(flange)} would slip through the hole: at least ${say(2 * (hole + LEAST_REST))}.`,
+        says('flange slips through', { flange, least: 2 * (hole + LEAST_REST) }),
       );
     }
     const least = 2 * (hole + LAND);
     if (width - 2 * board < 2 * (hole + LEAST_REST)) {
-      return refuse(
-        'width',
-        `The brackets would touch the cyclone: at least ${say(2 * (hole + LEAST_REST + board))} wide.`,
-      );
+      return refuse('width', says('shelf too narrow', { least: 2 * (hole + LEAST_REST + board) }));
     }
     if (depth < least) {
-      return refuse(
-        'depth',
-        `Around a hole of ${say(2 * hole)} too little wood is left: at least ${say(least)} deep.`,
-      );
+      return refuse('depth', says('shelf too shallow', { hole: 2 * hole, least }));
     }
     if (bracket < 4 * SCREW_EDGE) {
-      return refuse(
-        'bracket',
-        `Two rows of lag screws want brackets at least ${say(4 * SCREW_EDGE)} high.`,
-      );
+      return refuse('bracket', says('brackets too low for two rows', { least: 4 * SCREW_EDGE }));
     }
     const studs = studsBehind({ wall: sizes.wall, along: sizes.along, length: width }, place);
     if (!studs.ok) return refuse('along', studs.reason);
@@ -84,7 +75,7 @@ export const cycloneShelf = maker({
       outline: rectangle(width, depth + board),
       holes: [circle(hole, { x: width / 2, y: depth / 2 })],
       thickness: board,
-      note: `hole ${say(2 * hole)}, its center ${say(depth / 2)} from the front`,
+      note: says('shelf hole', { hole: 2 * hole, front: depth / 2 }),
     };
     const back = {
       name: 'back board',
@@ -92,7 +83,7 @@ export const cycloneShelf = maker({
       outline: rectangle(width, bracket),
       holes: screws.map((at) => circle(sizes.screw / 2, at)),
       thickness: board,
-      note: `lag screws of ${say(sizes.screw)} at the studs`,
+      note: says('screws at the studs', { screw: sizes.screw }),
     };
     const leg = 0.9 * depth;
     const tip = Math.min(0.05, bracket / 4);
@@ -134,15 +125,15 @@ export const cycloneShelf = maker({
       ],
       bought: [
         pieces(
-          `lag screws of ${say(sizes.screw)} with washers, ${say(SCREW_DEPTH)} of thread in the stud`,
+          says('lag screws for the shelf', { screw: sizes.screw, thread: SCREW_DEPTH }),
           screws.length,
         ),
-        pieces('wood screws for shelf, brackets and back board', 16),
+        pieces(says('wood screws for the shelf'), 16),
       ],
       checks: [
         check(
           'clear',
-          'Height of the shelf, to hold the cyclone over its lid',
+          says('height of the shelf'),
           top,
           'at least',
           foot + stands.sizes.separator.height,
@@ -153,20 +144,14 @@ export const cycloneShelf = maker({
           : [
               check(
                 'clear',
-                'Top of what stands on the shelf',
+                says('top of what stands on the shelf'),
                 top + Math.max(0, above),
                 'at most',
                 stands.ceiling,
                 'length',
               ),
             ]),
-        check(
-          'clear',
-          'Width of the flange that rests on the shelf, each side',
-          flange / 2 - hole,
-          'at least',
-          LEAST_REST,
-        ),
+        check('clear', says('rest of the flange'), flange / 2 - hole, 'at least', LEAST_REST),
         ...bearingChecks(
           {
             diameter: sizes.screw,
@@ -179,12 +164,10 @@ export const cycloneShelf = maker({
         ),
       ],
       steps: [
-        'Cut the hole so that the cyclone’s flange rests all around on the shelf.',
-        'Glue and screw the brackets under the shelf and to the back board, at its ends.',
-        studs.areKnown
-          ? 'Check the studs with a finder or a thin nail before you drill: the drawing counts them from the corner.'
-          : 'The studs of this wall are not known: find them, and drill where they are. The drawing shows them where they usually stand.',
-        `Hang it with its top ${say(top)} above the floor. Counted is ${SHAKE} times the weight, for shaking.`,
+        says('cut the shelf hole'),
+        says('glue the brackets'),
+        studs.areKnown ? says('check the studs') : says('find the studs'),
+        says('hang the shelf', { top, shake: SHAKE }),
       ],
     });
   },

@@ -1,7 +1,8 @@
 import { around, circle, lying, type PlacedBoard } from '../boards/board';
 import { bendOf } from './flat-panel';
-import { check, count, made, maker, metersOf, pieces, refuse, sayIn, size } from './maker';
+import { check, count, made, maker, metersOf, pieces, refuse, size } from './maker';
 import { insideBin, usualIn } from './maker-place';
+import { says } from './sayings';
 
 /** Air between the drum's rim and each ring, m, and wood left beside a hole at least: estimates. */
 const PLAY = 0.0015;
@@ -57,56 +58,41 @@ export const drumLid = maker({
   },
   make: (sizes, place) => {
     const { drum, rim, board, ring, gasket, gasketHeight, bolts, bolt, window } = sizes;
-    const say = sayIn(place.units);
     const groove = rim + 2 * PLAY;
     const inner = { outside: drum / 2 - PLAY, inside: drum / 2 - PLAY - ring };
     const outer = { outside: drum / 2 + rim + PLAY + ring, inside: drum / 2 + rim + PLAY };
     if (ring < gasket) {
-      return refuse(
-        'ring',
-        `A ring ${say(ring)} wide is narrower than its gasket of ${say(gasket)}: it would bend away from it. Make it ${say(gasket)} or wider.`,
-      );
+      return refuse('ring', says('lid ring narrower than its gasket', { ring, gasket }));
     }
     if (gasket > groove) {
-      return refuse(
-        'gasket',
-        `The groove between the rings is ${say(groove)} wide; a gasket of ${say(gasket)} does not go in.`,
-      );
+      return refuse('gasket', says('gasket wider than its groove', { groove, gasket }));
     }
     const grip = board - SQUEEZED * gasketHeight;
     if (grip < LEAST_GRIP) {
       return refuse(
         'gasketHeight',
-        `The gasket fills the groove, which is as deep as the board: ${say(board)}. At most ${say((board - LEAST_GRIP) / SQUEEZED)}.`,
+        says('gasket fills its groove', { board, most: (board - LEAST_GRIP) / SQUEEZED }),
       );
     }
     const leastCircle = sizes.opening + bolt + 2 * LAND;
     if (sizes.boltCircle < leastCircle) {
       return refuse(
         'boltCircle',
-        `The bolts would come too near the opening of ${say(sizes.opening)}: a circle of at least ${say(leastCircle)}.`,
+        says('bolts too near the opening', { opening: sizes.opening, least: leastCircle }),
       );
     }
     const mostCircle = 2 * (inner.inside - LAND) - bolt;
     if (sizes.boltCircle > mostCircle) {
       return mostCircle < leastCircle
-        ? refuse(
-            'opening',
-            `Within the rings there is no room for an opening of ${say(sizes.opening)} with bolts around it.`,
-          )
-        : refuse(
-            'boltCircle',
-            `The bolts would meet the inner ring: a circle of at most ${say(mostCircle)}.`,
-          );
+        ? refuse('opening', says('no room for opening and bolts', { opening: sizes.opening }))
+        : refuse('boltCircle', says('bolts meet the inner ring', { most: mostCircle }));
     }
     const flange = sizes.boltCircle / 2 + bolt / 2 + LAND;
     const room = windowRoom(sizes);
     if (window > Math.max(0, room)) {
       return refuse(
         'window',
-        room > 0.01
-          ? `Between what stands on the lid and the inner ring there is room for ${say(room)} at most; 0 for no window.`
-          : 'There is no room for a window between what stands on the lid and the inner ring: type 0 for none.',
+        room > 0.01 ? says('window too wide', { most: room }) : says('no room for a window'),
       );
     }
     const at = { x: 0, y: -(flange + inner.inside) / 2 };
@@ -122,7 +108,7 @@ export const drumLid = maker({
         ...(window > 0 ? [circle(window / 2, at)] : []),
       ],
       thickness: board,
-      note: `${bolts} holes of ${say(bolt)} on a circle of ${say(sizes.boltCircle)}`,
+      note: says('lid bolt holes', { bolts, bolt, circle: sizes.boltCircle }),
     };
     const ringOf = (name: string, of: typeof inner) => ({
       name,
@@ -159,42 +145,32 @@ export const drumLid = maker({
     return made({
       parts,
       bought: [
-        metersOf(`gasket, ${say(gasket)} × ${say(gasketHeight)}`, Math.PI * (drum + rim)),
-        pieces(`bolts of ${say(bolt)} with washers and nuts`, bolts),
-        pieces('latches, or a band clamp around the outer ring', 3),
         metersOf(
-          'silicone bead, under what stands on the lid and around the window',
-          Math.PI * (sizes.opening + window),
+          says('lid gasket', { width: gasket, height: gasketHeight }),
+          Math.PI * (drum + rim),
         ),
+        pieces(says('lid bolts', { bolt }), bolts),
+        pieces(says('lid latches'), 3),
+        metersOf(says('lid silicone'), Math.PI * (sizes.opening + window)),
       ],
       checks: [
-        check('clear', 'Depth of the rim in the groove', grip, 'at least', LEAST_GRIP),
+        check('clear', says('depth of the rim'), grip, 'at least', LEAST_GRIP),
         ...(emptying.kind === 'lower'
-          ? [
-              check(
-                'clear',
-                'Drop of the bin, to free its rim from the groove',
-                emptying.travel,
-                'at least',
-                grip,
-              ),
-            ]
+          ? [check('clear', says('drop of the bin'), emptying.travel, 'at least', grip)]
           : []),
         check(
           'carry',
-          'Bend of the lid at the blower’s highest suction',
+          says('bend of the lid'),
           bendOf(drum / 2, board, place.suction),
           'at most',
           gasketHeight / 3,
         ),
       ],
       steps: [
-        'Cut the lid and both rings; keep the drum at hand and try its rim between the rings before the glue is in.',
-        'Glue and screw the inner ring under the lid, then the outer ring around the rim of the drum.',
-        'Press the gasket into the floor of the groove, its ends butted, and let the drum’s rim close on it.',
-        window > 0
-          ? 'Set the pane over the window in silicone, and let it cure before the blower runs.'
-          : 'Without a window, note every emptying: the level is worked out from them.',
+        says('cut lid and rings'),
+        says('glue the lid rings'),
+        says('press the gasket in'),
+        window > 0 ? says('set the window') : says('note every emptying'),
       ],
     });
   },

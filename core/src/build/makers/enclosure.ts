@@ -1,7 +1,8 @@
 import { toSI } from '../../quantity/units';
 import { facingFront, facingRight, lying, type PlacedBoard, rectangle } from '../boards/board';
-import { check, count, height, made, maker, metersOf, pieces, refuse, sayIn, size } from './maker';
+import { check, count, height, made, maker, metersOf, pieces, refuse, size } from './maker';
 import { usualIn } from './maker-place';
+import { type MakerSaying, says } from './sayings';
 
 /** Through a furnace-grade return filter no faster than this: common practice, no source. m/s */
 export const MOST_RETURN = toSI(300, 'fpm');
@@ -54,7 +55,6 @@ export const collectorEnclosure = maker({
   },
   make: (sizes, place) => {
     const { board, lining, filters, filterWidth, filterHeight, filterDepth } = sizes;
-    const say = sayIn(place.units);
     const wall = board + lining;
     // Clear inside the lining; each panel's own size outside of it.
     const clear = { across: sizes.width, deep: sizes.depth, high: sizes.height };
@@ -62,14 +62,17 @@ export const collectorEnclosure = maker({
     if (frame.across > clear.deep) {
       return refuse(
         'filterWidth',
-        `With its frame a filter of ${say(filterWidth)} is wider than the side: at most ${say(clear.deep - 2 * FRAME)}.`,
+        says('return filter wider than the side', {
+          filter: filterWidth,
+          most: clear.deep - 2 * FRAME,
+        }),
       );
     }
     const most = Math.floor((clear.high - FRAME) / frame.high);
     if (filters > most) {
       return refuse(
         'filters',
-        `${filters} filters of ${say(filterHeight)} one above another do not fit a side ${say(clear.high)} high: at most ${most}.`,
+        says('too many return filters', { filters, filter: filterHeight, side: clear.high, most }),
       );
     }
     const outside = { across: clear.across + 2 * wall, deep: clear.deep + 2 * wall };
@@ -78,7 +81,7 @@ export const collectorEnclosure = maker({
       width: number,
       tall: number,
       holes = [] as ReturnType<typeof rectangle>[],
-      note?: string,
+      note?: MakerSaying,
     ) => ({
       name,
       material: 'sheet' as const,
@@ -128,7 +131,10 @@ export const collectorEnclosure = maker({
           sideDepth,
           tall - board,
           sideHoles,
-          `openings ${say(filterWidth - 2 * HOLD)} × ${say(filterHeight - 2 * HOLD)}`,
+          says('return openings', {
+            width: filterWidth - 2 * HOLD,
+            height: filterHeight - 2 * HOLD,
+          }),
         ),
         { x: x1, y: low + board, z: 0 },
         { x: 0.5, y: 0, z: 0 },
@@ -139,13 +145,7 @@ export const collectorEnclosure = maker({
         { x: 0, y: 0.35, z: 0 },
       ),
       facingFront(
-        panel(
-          'door, front',
-          outside.across,
-          tall - board,
-          [],
-          'hinged at one side, gasket all around',
-        ),
+        panel('door, front', outside.across, tall - board, [], says('hinged door')),
         { x: 0, y: low + board, z: 0 },
         { x: 0, y: -0.5, z: 0 },
       ),
@@ -228,31 +228,40 @@ export const collectorEnclosure = maker({
       parts,
       bought: [
         pieces(
-          `return filters, ${say(filterWidth)} × ${say(filterHeight)} × ${say(filterDepth)}`,
+          says('return filters', { width: filterWidth, height: filterHeight, depth: filterDepth }),
           filters,
         ),
-        pieces('turn buttons that hold the filters', 4 * filters),
-        metersOf('gasket around the door', 2 * (outside.across + tall)),
-        pieces('hinges for the door', 3),
-        pieces('latches for the door', 2),
+        pieces(says('turn buttons'), 4 * filters),
+        metersOf(says('door gasket'), 2 * (outside.across + tall)),
+        pieces(says('door hinges'), 3),
+        pieces(says('door latches'), 2),
       ],
       checks: [
         check(
           'clear',
-          'Width inside, for what stands there',
+          says('width inside'),
           clear.across,
           'at least',
           stands.floor.width,
           'length',
         ),
-        check('clear', 'Depth inside', clear.deep, 'at least', stands.floor.depth, 'length'),
-        check('clear', 'Height inside', clear.high, 'at least', stands.height, 'length'),
+        check('clear', says('depth inside'), clear.deep, 'at least', stands.floor.depth, 'length'),
+        check('clear', says('height inside'), clear.high, 'at least', stands.height, 'length'),
         ...(stands.ceiling === null
           ? []
-          : [check('clear', 'Top of the enclosure', tall, 'at most', stands.ceiling, 'length')]),
+          : [
+              check(
+                'clear',
+                says('top of the enclosure'),
+                tall,
+                'at most',
+                stands.ceiling,
+                'length',
+              ),
+            ]),
         check(
           'carry',
-          'Air through the return filters, at the most the blower moves',
+          says('air through the return'),
           sizes.airflow / face,
           'at most',
           MOST_RETURN,
@@ -260,10 +269,10 @@ export const collectorEnclosure = maker({
         ),
       ],
       steps: [
-        'Stand sides and back on the floor on a strip of foam, screw them together, and lay the top on them.',
-        'Glue the lining in, edge to edge: what is bare, or open, lets the noise out.',
-        'Screw the strips around each opening so that the filter stands on its edge; turn buttons hold it.',
-        'Leave the motor its cooling air, and keep anything that heats or burns out of the box.',
+        says('stand up the panels'),
+        says('glue the lining'),
+        says('frame the filters'),
+        says('cool the motor'),
       ],
     });
   },

@@ -1,8 +1,9 @@
 import { circle, facingFront, facingRight, lying, polygon, rectangle } from '../boards/board';
 import { bendOf } from './flat-panel';
-import { check, count, height, made, maker, metersOf, pieces, refuse, sayIn, size } from './maker';
+import { check, count, height, made, maker, metersOf, pieces, refuse, size } from './maker';
 import { usualIn } from './maker-place';
 import { bearingChecks, SCREW_EDGE, screwsAt, studsBehind, usualOnWall } from './on-studs';
+import { type MakerSaying, says } from './sayings';
 
 /** Wood beside the filter, around the collar, and around the door's opening; play of the filter in its ring, m: estimates. */
 const LAND = 0.025;
@@ -61,37 +62,30 @@ export const filterBox = maker({
   },
   make: (sizes, place) => {
     const { filter, filterHeight, bag, collar, board, gasket, door, doorHeight, bracket } = sizes;
-    const say = sayIn(place.units);
     const inside = { across: filter + 2 * LAND, high: collar + 2 * LAND };
     const outside = { across: inside.across + 2 * board, high: inside.high + 2 * board };
     const opening = filter - 2 * gasket;
     if (opening < 0.5 * filter) {
       return refuse(
         'gasket',
-        `A gasket of ${say(gasket)} leaves too small an opening into a filter of ${say(filter)}: at most ${say(filter / 4)}.`,
+        says('gasket leaves too small an opening', { gasket, filter, most: filter / 4 }),
       );
     }
     const mostDoor = inside.across - 2 * (gasket + DOOR_EDGE);
     if (door > mostDoor) {
-      return refuse(
-        'door',
-        `Door and gasket reach beyond the front: an opening of at most ${say(mostDoor)}.`,
-      );
+      return refuse('door', says('door too wide', { most: mostDoor }));
     }
     const mostHigh = inside.high - 2 * (gasket + DOOR_EDGE);
     if (doorHeight > mostHigh) {
       return refuse(
         'doorHeight',
         mostHigh > 0.05
-          ? `Door and gasket reach beyond the front: an opening of at most ${say(mostHigh)}.`
-          : `With a gasket of ${say(gasket)} there is no room for a door in a front ${say(inside.high)} high: a larger collar or a narrower gasket.`,
+          ? says('door too high', { most: mostHigh })
+          : says('no room for a door', { gasket, front: inside.high }),
       );
     }
     if (bracket < 4 * SCREW_EDGE) {
-      return refuse(
-        'bracket',
-        `Two rows of lag screws want brackets at least ${say(4 * SCREW_EDGE)} high.`,
-      );
+      return refuse('bracket', says('brackets too low for two rows', { least: 4 * SCREW_EDGE }));
     }
     const railLength = Math.max(outside.across, usualIn(place, 20, 0.7));
     const studs = studsBehind({ wall: sizes.wall, along: sizes.along, length: railLength }, place);
@@ -103,7 +97,7 @@ export const filterBox = maker({
       width: number,
       tall: number,
       holes = [] as ReturnType<typeof circle>[],
-      note?: string,
+      note?: MakerSaying,
     ) => ({
       ...{ ...sheet, name, holes, outline: rectangle(width, tall) },
       ...(note && { note }),
@@ -148,7 +142,7 @@ export const filterBox = maker({
             outside.across,
             outside.across,
             [circle(opening / 2, center)],
-            `opening ${say(opening)} in the middle`,
+            says('box opening', { opening }),
           ),
           { x: 0, y: backY - outside.across, z: 0 },
           { x: 0, y: 0, z: -0.15 },
@@ -169,7 +163,7 @@ export const filterBox = maker({
             outside.across,
             inside.high,
             [collarHole],
-            `hole ${say(collar)} for the blower’s pipe`,
+            says('collar hole', { collar }),
           ),
           { x: 0, y: backY - outside.across, z: board },
           { x: -0.2, y: 0, z: 0 },
@@ -188,7 +182,7 @@ export const filterBox = maker({
           {
             ...plate('front', inside.across, inside.high),
             holes: [rectangle(door, doorHeight, doorAt)],
-            note: `opening ${say(door)} × ${say(doorHeight)} in the middle`,
+            note: says('door opening', { width: door, height: doorHeight }),
           },
           { x: board, y: backY - outside.across + board, z: board },
           { x: 0, y: -0.15, z: 0 },
@@ -206,7 +200,7 @@ export const filterBox = maker({
           {
             ...plate('rail at the wall', railLength, bracket),
             holes: screws.map((at) => circle(sizes.screw / 2, at)),
-            note: `lag screws of ${say(sizes.screw)} at the studs`,
+            note: says('screws at the studs', { screw: sizes.screw }),
           },
           { x: railX, y: 0, z: top },
           { x: 0, y: 0.12, z: 0.3 },
@@ -216,19 +210,16 @@ export const filterBox = maker({
         ),
       ],
       bought: [
-        metersOf(
-          `gasket, ${say(gasket)} wide, around the door`,
-          2 * (door + doorHeight + 2 * gasket),
-        ),
-        metersOf(`gasket, ${say(gasket)} wide, on the filter’s rim`, Math.PI * filter),
-        metersOf('silicone bead along all edges inside', 8 * inside.across + 4 * inside.high),
-        pieces(`lag screws of ${say(sizes.screw)} with washers`, screws.length),
-        pieces('over-center latches: two for the door, three for the filter', 5),
+        metersOf(says('gasket around the door', { gasket }), 2 * (door + doorHeight + 2 * gasket)),
+        metersOf(says('gasket on the filter’s rim', { gasket }), Math.PI * filter),
+        metersOf(says('silicone inside the box'), 8 * inside.across + 4 * inside.high),
+        pieces(says('lag screws for the box', { screw: sizes.screw }), screws.length),
+        pieces(says('box latches'), 5),
       ],
       checks: [
         check(
           'clear',
-          'Underside of the box above the floor, for filter and bag',
+          says('underside of the box'),
           mounting,
           'at least',
           filterHeight + bag,
@@ -239,7 +230,7 @@ export const filterBox = maker({
           : [
               check(
                 'clear',
-                'Top of the brackets',
+                says('top of the brackets'),
                 mounting + outside.high + bracket,
                 'at most',
                 place.stands.ceiling,
@@ -248,7 +239,7 @@ export const filterBox = maker({
             ]),
         check(
           'carry',
-          'Bulge of the sides under the blower’s pressure',
+          says('bulge of the sides'),
           bendOf(inside.across / 2, board, BEHIND * place.suction),
           'at most',
           gasket / 4,
@@ -265,10 +256,10 @@ export const filterBox = maker({
         ),
       ],
       steps: [
-        'Glue and screw bottom, sides, back and front, then the top; run silicone along every edge inside.',
-        'Glue the ring under the bottom around its opening: the filter’s rim stands in it on the gasket, and latches hold it up.',
-        'Lay the gasket around the door’s opening. What leaks here blows fine dust into the shop: look at it with a strong lamp in the dark.',
-        `Screw the rail to the studs, the brackets to rail and top. The underside comes ${say(mounting)} above the floor.`,
+        says('glue the box'),
+        says('glue the filter ring'),
+        says('lay the door gasket'),
+        says('hang the box', { underside: mounting }),
       ],
     });
   },

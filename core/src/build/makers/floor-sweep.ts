@@ -1,6 +1,7 @@
 import { circle, facingFront, facingRight, polygon, rectangle } from '../boards/board';
-import { check, made, maker, pieces, refuse, sayIn, size } from './maker';
+import { check, made, maker, pieces, refuse, size } from './maker';
 import { usualIn } from './maker-place';
+import { says } from './sayings';
 
 /** Room around the pipe in its hole, and wood left around it, m: estimates. */
 const PIPE_PLAY = 0.0005;
@@ -26,23 +27,16 @@ export const floorSweep = maker({
       board: usualIn(place, 0.5, 0.012),
     };
   },
-  make: ({ pipe, mouth, mouthHeight, depth, board }, place) => {
-    const say = sayIn(place.units);
+  make: ({ pipe, mouth, mouthHeight, depth, board }) => {
     const hole = pipe / 2 + PIPE_PLAY;
     const least = 2 * (hole + LAND);
     if (mouth < least) {
-      return refuse(
-        'mouth',
-        `The pipe does not fit between the sides: at least ${say(least)} wide.`,
-      );
+      return refuse('mouth', says('mouth too narrow for the pipe', { least }));
     }
     if (mouthHeight > least - LAND) {
-      return refuse(
-        'mouthHeight',
-        `The mouth is as high as the back, where the pipe is: at most ${say(least - LAND)}.`,
-      );
+      return refuse('mouthHeight', says('mouth too high', { most: least - LAND }));
     }
-    if (depth < 4 * board) return refuse('depth', `At least ${say(4 * board)} deep.`);
+    if (depth < 4 * board) return refuse('depth', says('sweep too shallow', { least: 4 * board }));
     const tall = least;
     const slope = Math.atan2(tall - mouthHeight, depth);
     const length = depth / Math.cos(slope);
@@ -53,7 +47,7 @@ export const floorSweep = maker({
       outline: rectangle(mouth, tall),
       holes: [circle(hole, { x: mouth / 2, y: tall / 2 })],
       thickness: board,
-      note: `hole ${say(2 * hole)}, in the middle`,
+      note: says('back hole', { hole: 2 * hole }),
     };
     const side = {
       name: 'side',
@@ -74,7 +68,7 @@ export const floorSweep = maker({
       outline: rectangle(mouth, length),
       holes: [],
       thickness: board,
-      note: `its ends ${Math.round((slope * 180) / Math.PI)}° from square fit closer`,
+      note: says('sloping ends', { degrees: Math.round((slope * 180) / Math.PI) }),
     };
     const flap = {
       name: 'flap',
@@ -101,33 +95,15 @@ export const floorSweep = maker({
         facingFront(flap, { x: 0, y: 0, z: 0 }, { x: 0, y: -0.1, z: 0 }),
       ],
       bought: [
-        pieces('hinge or leather strip for the flap', 1),
-        pieces('blast gate ahead of it, shut when nobody sweeps', 1),
-        pieces('screws', 12),
+        pieces(says('flap hinge'), 1),
+        pieces(says('gate ahead of the sweep'), 1),
+        pieces(says('sweep screws'), 12),
       ],
       checks: [
-        check(
-          'clear',
-          'Area of the mouth, as a share of the pipe’s',
-          area / bore,
-          'at least',
-          0.8,
-          'ratio',
-        ),
-        check(
-          'clear',
-          'Area of the mouth, as a share of the pipe’s',
-          area / bore,
-          'at most',
-          1.5,
-          'ratio',
-        ),
+        check('clear', says('area of the mouth'), area / bore, 'at least', 0.8, 'ratio'),
+        check('clear', says('area of the mouth'), area / bore, 'at most', 1.5, 'ratio'),
       ],
-      steps: [
-        'Screw the sides to the back, the sloping top between them, tight at the back.',
-        'Hinge the flap at the top of the mouth: it hangs shut, and is kicked up to sweep.',
-        'Nails, screws and cut-offs go into the trash: a magnet or a coarse grille across the mouth keeps metal out of the blower.',
-      ],
+      steps: [says('screw the sweep'), says('hinge the flap'), says('keep metal out')],
     });
   },
 });

@@ -1,6 +1,7 @@
 import { circle, lying, type PlacedBoard, rectangle } from '../boards/board';
-import { check, count, height, made, maker, pieces, refuse, sayIn, size } from './maker';
+import { check, count, height, made, maker, pieces, refuse, size } from './maker';
 import { insideBin, usualIn } from './maker-place';
+import { says } from './sayings';
 
 /** Room for the liner between cage and drum, and around a tube, m: estimates. */
 const LINER = 0.003;
@@ -42,12 +43,11 @@ export const linerCage = maker({
       tube: usualIn(place, 0.625, 0.016),
     };
   },
-  make: (sizes, place) => {
+  make: (sizes) => {
     const { drum, drumHeight, hoops, hoop, board, slats, slat, slatThickness, tubes, tube } = sizes;
-    const say = sayIn(place.units);
     const radius = drum / 2 - LINER;
     if (tubes > slats) {
-      return refuse('tubes', `Each tube stands between two slats: at most ${slats}.`);
+      return refuse('tubes', says('more tubes than slats', { most: slats }));
     }
     // A slat's outer corners touch the liner first; a tube stands beside the hoops, between two slats.
     const bySlat = Math.sqrt(Math.max(0, radius ** 2 - (slat / 2) ** 2)) - slatThickness;
@@ -56,18 +56,22 @@ export const linerCage = maker({
     if (outside - hoop < 0.03) {
       return refuse(
         'hoop',
-        `Hoops ${say(hoop)} wide leave no opening: at most ${say(Math.max(0, outside - 0.03))}.`,
+        says('hoops leave no opening', { hoop, most: Math.max(0, outside - 0.03) }),
       );
     }
     const every = (2 * Math.PI * outside) / slats;
     if (every < slat + tube + 2 * TUBE_PLAY) {
       return refuse(
         'slats',
-        `${slats} slats of ${say(slat)} leave no room for tubes between them: at most ${Math.floor((2 * Math.PI * outside) / (slat + tube + 2 * TUBE_PLAY))}.`,
+        says('no room for tubes', {
+          slats,
+          slat,
+          most: Math.floor((2 * Math.PI * outside) / (slat + tube + 2 * TUBE_PLAY)),
+        }),
       );
     }
     if (hoops * board > drumHeight / 2) {
-      return refuse('hoops', `${hoops} hoops of ${say(board)} do not fit into ${say(drumHeight)}.`);
+      return refuse('hoops', says('too many hoops', { hoops, board, drum: drumHeight }));
     }
     const ring = {
       name: 'hoop',
@@ -89,7 +93,7 @@ export const linerCage = maker({
       outline: circle(tube / 2),
       holes: [circle(0.4 * tube)],
       thickness: drumHeight,
-      note: 'both ends cut slanted, so that nothing closes them',
+      note: says('slanted ends'),
     };
     const turned = (angle: number): PlacedBoard => {
       const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
@@ -127,29 +131,16 @@ export const linerCage = maker({
           ),
         ),
       ],
-      bought: [pieces('short screws, slats to hoops', slats * hoops)],
+      bought: [pieces(says('slat screws'), slats * hoops)],
       checks: [
-        check(
-          'clear',
-          'Gap between two slats, where the liner bows in',
-          every - slat,
-          'at most',
-          WIDEST_GAP,
-        ),
-        check(
-          'clear',
-          'Opening through the hoops, as a share of the drum’s area',
-          open,
-          'at least',
-          LEAST_OPEN,
-          'ratio',
-        ),
+        check('clear', says('gap between slats'), every - slat, 'at most', WIDEST_GAP),
+        check('clear', says('opening through the hoops'), open, 'at least', LEAST_OPEN, 'ratio'),
       ],
       steps: [
-        'Screw the slats around the hoops, heads sunk: nothing may catch the liner.',
-        'Stand the tubes in the drum against its wall, open at the foot, then the liner inside them, then the cage inside the liner.',
-        'Fold the liner over the rim under the lid’s gasket, and let the tubes end under the lid, inside: the air under the liner is drawn off as that above it.',
-        'To empty, take out the cage first; the tubes let air in while the liner is pulled.',
+        says('screw the slats'),
+        says('stand tubes and liner'),
+        says('fold the liner'),
+        says('take the cage out'),
       ],
     });
   },

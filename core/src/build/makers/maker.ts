@@ -1,8 +1,8 @@
-import { formatShort } from '../../quantity/format-quantity';
-import type { QuantityKind, UnitSystem } from '../../quantity/unit-system';
+import type { QuantityKind } from '../../quantity/unit-system';
 import type { SectionPoint } from '../adapter';
 import type { PlacedBoard } from '../boards/board';
 import type { MakerPlace } from './maker-place';
+import type { MakerSaying } from './sayings';
 
 /** What a size is typed as, and between what it may lie; SI. */
 export interface SizeField {
@@ -13,7 +13,7 @@ export interface SizeField {
 
 /** Something bought by the piece or by length: screws, gasket, slides. */
 export interface Bought {
-  readonly what: string;
+  readonly what: MakerSaying;
   /** Pieces; or, with a kind, so much of it in SI. */
   readonly amount: number;
   readonly kind: QuantityKind | null;
@@ -22,7 +22,7 @@ export interface Bought {
 /** What a thing has to clear or carry: a value against its limit, SI. */
 export interface MakerCheck {
   readonly about: 'clear' | 'carry';
-  readonly what: string;
+  readonly what: MakerSaying;
   readonly value: number;
   readonly limit: number;
   readonly side: 'at least' | 'at most';
@@ -42,13 +42,13 @@ export interface MadeThing {
   readonly bought: readonly Bought[];
   readonly checks: readonly MakerCheck[];
   /** How to put it together, one step each. */
-  readonly steps: readonly string[];
+  readonly steps: readonly MakerSaying[];
   readonly prints?: readonly PrintedRing[];
 }
 
 export type Made<F extends string> =
   | { readonly ok: true; readonly thing: MadeThing }
-  | { readonly ok: false; readonly field: F; readonly reason: string };
+  | { readonly ok: false; readonly field: F; readonly reason: MakerSaying };
 
 /** Something to make in the shop: which sizes it takes, what they are by the assembly, and what comes of them. */
 export interface Maker<F extends string> {
@@ -67,20 +67,16 @@ export const height = (min: number, max: number): SizeField => ({ kind: 'length'
 export const count = (min: number, max: number): SizeField => ({ kind: 'number', min, max });
 
 export const made = <F extends string>(thing: MadeThing): Made<F> => ({ ok: true, thing });
-export const refuse = <F extends string>(field: F, reason: string): Made<F> => ({
+export const refuse = <F extends string>(field: F, reason: MakerSaying): Made<F> => ({
   ...{ ok: false, field, reason },
 });
-
-/** How a length is written in a sentence. */
-export const sayIn = (system: UnitSystem) => (length: number) =>
-  formatShort(length, 'diameter', system);
 
 /** Sums of lengths end within this of each other, m. */
 const SAME = 1e-9;
 
 export function check(
   about: MakerCheck['about'],
-  what: string,
+  what: MakerSaying,
   value: number,
   side: MakerCheck['side'],
   limit: number,
@@ -90,7 +86,7 @@ export function check(
   return { about, what, value, limit, side, kind, isMet };
 }
 
-export const pieces = (what: string, amount: number): Bought => ({ what, amount, kind: null });
-export const metersOf = (what: string, amount: number): Bought => ({
+export const pieces = (what: MakerSaying, amount: number): Bought => ({ what, amount, kind: null });
+export const metersOf = (what: MakerSaying, amount: number): Bought => ({
   ...{ what, amount, kind: 'length' },
 });

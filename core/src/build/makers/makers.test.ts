@@ -34,7 +34,7 @@ describe.each(IDS)('the maker of %s', (id) => {
   it.each(Object.entries(PLACES))('makes something of what is usual in %s', (_, place) => {
     const maker = makerOf(id);
     const made = maker.make(maker.usual(place), place);
-    if (!made.ok) throw new Error(`${made.field}: ${made.reason}`);
+    if (!made.ok) throw new Error(`${made.field}: ${made.reason.id}`);
     expect(made.thing.parts.length).toBeGreaterThan(0);
     // What is usual meets its own checks.
     expect(made.thing.checks.filter(({ isMet }) => !isMet)).toEqual([]);

@@ -1,8 +1,9 @@
 import { SHAKE } from '../../assembly/bracket';
 import { circle, facingFront, rectangle } from '../boards/board';
-import { check, count, height, made, maker, pieces, refuse, sayIn, size } from './maker';
+import { check, count, height, made, maker, pieces, refuse, size } from './maker';
 import { usualIn } from './maker-place';
 import { bearingChecks, SCREW_EDGE, screwsAt, studsBehind, usualOnWall } from './on-studs';
+import { type MakerSaying, says } from './sayings';
 
 /** A bolt keeps so far from a lag screw and from the edge, m: an estimate. */
 const LAND = 0.02;
@@ -42,19 +43,12 @@ export const motorCleat = maker({
   },
   make: (sizes, place) => {
     const { length, board, patternWidth, patternHeight, bolt } = sizes;
-    const say = sayIn(place.units);
     const most = { width: length - 2 * LAND - bolt, height: sizes.height - 2 * LAND - bolt };
     if (patternWidth > most.width) {
-      return refuse(
-        'patternWidth',
-        `The bolts would come out of the board’s ends: at most ${say(most.width)} apart.`,
-      );
+      return refuse('patternWidth', says('bolts beyond the ends', { most: most.width }));
     }
     if (patternHeight > most.height) {
-      return refuse(
-        'patternHeight',
-        `The bolts would come out of the board’s edges: at most ${say(most.height)} apart.`,
-      );
+      return refuse('patternHeight', says('bolts beyond the edges', { most: most.height }));
     }
     const studs = studsBehind({ wall: sizes.wall, along: sizes.along, length }, place);
     if (!studs.ok) return refuse('along', studs.reason);
@@ -73,10 +67,10 @@ export const motorCleat = maker({
     if (apart < LAND / 2) {
       return refuse(
         'along',
-        `A bolt would meet a lag screw at a stud (${say(Math.max(0, apart))} between them): move the cleat ${say(2 * LAND)} to the side, or choose another bolt pattern.`,
+        says('bolt meets a lag screw', { apart: Math.max(0, apart), shift: 2 * LAND }),
       );
     }
-    const layer = (name: string, note: string) => ({
+    const layer = (name: string, note: MakerSaying) => ({
       name,
       material: 'sheet' as const,
       outline: rectangle(length, sizes.height),
@@ -91,31 +85,28 @@ export const motorCleat = maker({
     return made({
       parts: [
         facingFront(
-          layer('cleat, at the wall', 'counterbore the bolts’ heads from behind'),
+          layer('cleat, at the wall', says('counterbored behind')),
           { x: 0, y: 0, z: 0 },
           { x: 0, y: 0.1, z: 0 },
         ),
         facingFront(
-          layer('cleat, in front', 'bolts come through to the front'),
+          layer('cleat, in front', says('bolts to the front')),
           { x: 0, y: -board, z: 0 },
           { x: 0, y: -0.1, z: 0 },
         ),
       ],
       bought: [
         pieces(
-          `lag screws of ${say(sizes.screw)}, ${say(2 * board + sizes.screwDepth)} long or a little more`,
+          says('lag screws for the cleat', {
+            screw: sizes.screw,
+            long: 2 * board + sizes.screwDepth,
+          }),
           screws.length,
         ),
-        pieces(`bolts of ${say(bolt)}, washers, lock nuts; rubber washers against noise`, 4),
+        pieces(says('blower bolts', { bolt }), 4),
       ],
       checks: [
-        check(
-          'clear',
-          'Wood between a bolt and the nearest lag screw',
-          apart,
-          'at least',
-          LAND / 2,
-        ),
+        check('clear', says('wood between bolt and screw'), apart, 'at least', LAND / 2),
         ...bearingChecks(
           { diameter: sizes.screw, depth: sizes.screwDepth, count: screws.length, rise },
           sizes.weight,
@@ -123,12 +114,10 @@ export const motorCleat = maker({
         ),
       ],
       steps: [
-        'Glue both layers together, then drill them as one.',
-        studs.areKnown
-          ? 'Check the studs with a finder or a thin nail before you drill.'
-          : 'The studs of this wall are not known: find them, and drill where they are. The drawing shows them where they usually stand.',
-        'Put the bolts through from behind before the cleat goes on the wall: their heads are out of reach later.',
-        `Two people lift the blower. Counted is ${SHAKE} times its weight, for shaking.`,
+        says('glue the layers'),
+        studs.areKnown ? says('check the studs') : says('find the studs'),
+        says('bolts from behind'),
+        says('two lift the blower', { shake: SHAKE }),
       ],
     });
   },

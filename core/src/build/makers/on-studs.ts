@@ -1,8 +1,9 @@
 import { bracketLoad } from '../../assembly/bracket';
 import { toSI } from '../../quantity/units';
 import type { Spot } from '../../room/plane';
-import { check, type MakerCheck, sayIn } from './maker';
+import { check, type MakerCheck } from './maker';
 import type { MakerPlace } from './maker-place';
+import { type MakerSaying, says } from './sayings';
 
 /** A board on a wall: which wall, from 1 on, and how far its left end is from the corner on the left; m. */
 export interface OnWall {
@@ -25,17 +26,16 @@ export type Studs =
       readonly at: readonly number[];
       readonly areKnown: boolean;
     }
-  | { readonly ok: false; readonly reason: string };
+  | { readonly ok: false; readonly reason: MakerSaying };
 
 /**
  * Which studs a board meets. Fails, naming them, where a wall whose studs are known has fewer than two behind the
  * board. Where they are not known, two are taken as far apart as studs usually are.
  */
 export function studsBehind({ wall, along, length }: OnWall, place: MakerPlace): Studs {
-  const say = sayIn(place.units);
   const known = place.walls[wall - 1];
   if (place.walls.length > 0 && !known) {
-    return { ok: false, reason: `The room has walls 1 to ${place.walls.length}.` };
+    return { ok: false, reason: says('wall not there', { walls: place.walls.length }) };
   }
   if (!known || known.studs.length === 0) {
     const spacing = USUAL_SPACING[place.units];
@@ -47,19 +47,12 @@ export function studsBehind({ wall, along, length }: OnWall, place: MakerPlace):
     .filter((stud) => stud >= SCREW_EDGE - SAME && stud <= length - SCREW_EDGE + SAME);
   if (at.length >= 2) return { ok: true, at, areKnown: true };
   const [only] = at;
-  const there =
-    only === undefined
-      ? 'there is no stud'
-      : `there is only one stud, ${say(along + only)} from the corner`;
-  const start = startFor(known.studs, along, length);
-  const instead =
-    start === null
-      ? 'a longer board is needed to meet two'
-      : `starting at ${say(start)} it meets two`;
-  return {
-    ok: false,
-    reason: `Between ${say(along)} and ${say(along + length)} on wall ${wall} ${there}; ${instead}.`,
+  const numbers = {
+    ...{ from: along, to: along + length, wall },
+    stud: only === undefined ? null : along + only,
+    start: startFor(known.studs, along, length),
   };
+  return { ok: false, reason: says('fewer than two studs', numbers) };
 }
 
 /** Where a board would have to start to meet two studs, as near as can be; null: it is too short for any two. */
@@ -102,22 +95,8 @@ export function bearingChecks(screws: Screws, mass: number, reach: number): Make
   const { pull, pullBorne, weight, weightBorne } = bracketLoad(cleat, mass, reach);
   const share = (load: number, borne: number) => (borne > 0 ? load / borne : Infinity);
   return [
-    check(
-      'carry',
-      'Pull on the upper screws, as a share of what they hold',
-      share(pull, pullBorne),
-      'at most',
-      1,
-      'ratio',
-    ),
-    check(
-      'carry',
-      'Weight on all screws, as a share of what they hold',
-      share(weight, weightBorne),
-      'at most',
-      1,
-      'ratio',
-    ),
+    check('carry', says('pull on the upper screws'), share(pull, pullBorne), 'at most', 1, 'ratio'),
+    check('carry', says('weight on all screws'), share(weight, weightBorne), 'at most', 1, 'ratio'),
   ];
 }
 

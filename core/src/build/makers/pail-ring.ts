@@ -2,8 +2,9 @@ import { CHIP_DENSITY } from '../../assembly/assembly-masses';
 import { GRAVITY } from '../../assembly/bracket';
 import { circle, lying } from '../boards/board';
 import { WOOD_SCREW } from './flat-panel';
-import { check, count, height, made, maker, metersOf, pieces, refuse, sayIn, size } from './maker';
+import { check, count, height, made, maker, metersOf, pieces, refuse, size } from './maker';
 import { usualIn } from './maker-place';
+import { type MakerSaying, says } from './sayings';
 
 /** Room around the collector's ring and the pail's lid, m; a lip of the lid kept under its screws, m: estimates. */
 const PLAY = 0.001;
@@ -46,32 +47,22 @@ export const pailRing = maker({
       under: Math.max(0.1, standing?.z0 ?? 0.6),
     };
   },
-  make: (sizes, place) => {
+  make: (sizes) => {
     const { machineRing, pail, opening, bevel, board, ring, gasket, screws } = sizes;
-    const say = sayIn(place.units);
     if (ring < gasket) {
-      return refuse(
-        'ring',
-        `A ring ${say(ring)} wide is narrower than its gasket of ${say(gasket)}. Make it ${say(gasket)} or wider.`,
-      );
+      return refuse('ring', says('ring narrower than its gasket', { ring, gasket }));
     }
     const mostOpening = pail - 2 * LEAST_LIP;
     if (opening > mostOpening) {
-      return refuse(
-        'opening',
-        `An opening of ${say(opening)} leaves no lid to screw to the ring: at most ${say(mostOpening)}.`,
-      );
+      return refuse('opening', says('opening leaves no lid', { opening, most: mostOpening }));
     }
     const funnel = opening / 2 + board * Math.tan(bevel);
     if (funnel > machineRing / 2) {
-      return refuse(
-        'bevel',
-        `The bevel would be ${say(2 * funnel)} wide at the top, wider than the collector’s ring: steeper, or a smaller opening.`,
-      );
+      return refuse('bevel', says('bevel too wide', { wide: 2 * funnel }));
     }
     const sleeve = machineRing / 2 + PLAY;
     const socket = pail / 2 + PLAY;
-    const annulus = (name: string, inside: number, outside: number, note?: string) => ({
+    const annulus = (name: string, inside: number, outside: number, note?: MakerSaying) => ({
       name,
       material: 'sheet' as const,
       outline: circle(outside),
@@ -84,7 +75,10 @@ export const pailRing = maker({
         'funnel plate',
         opening / 2,
         Math.max(sleeve, socket) + ring,
-        `bevel the opening to ${say(2 * funnel)} on the upper face, ${Math.round((bevel * 180) / Math.PI)}° from upright`,
+        says('bevel of the plate', {
+          wide: 2 * funnel,
+          degrees: Math.round((bevel * 180) / Math.PI),
+        }),
       ),
     };
     const full = PAIL + CHIP_DENSITY * (Math.PI / 4) * pail ** 2 * sizes.pailHeight;
@@ -103,26 +97,29 @@ export const pailRing = maker({
         ),
       ],
       bought: [
-        metersOf(
-          `gasket, ${say(gasket)} wide, where the collector’s ring stands on the plate`,
-          Math.PI * machineRing,
-        ),
-        pieces('screws with washers through the pail’s lid', screws),
-        pieces('latches, or the bag’s own strap around the outer ring', 3),
+        metersOf(says('plate gasket', { gasket }), Math.PI * machineRing),
+        pieces(says('pail lid screws'), screws),
+        pieces(says('pail latches'), 3),
       ],
       checks: [
         check(
           'clear',
-          'Height under the collector’s ring',
+          says('height under the ring'),
           sizes.under,
           'at least',
           board + sizes.pailHeight,
           'length',
         ),
-        check('clear', 'Lid left around the opening', (pail - opening) / 2, 'at least', LEAST_LIP),
+        check(
+          'clear',
+          says('lid left around the opening'),
+          (pail - opening) / 2,
+          'at least',
+          LEAST_LIP,
+        ),
         check(
           'carry',
-          'Full pail, as a share of what its screws hold',
+          says('full pail on its screws'),
           (full * GRAVITY) / (screws * (WOOD_SCREW / 3)),
           'at most',
           1,
@@ -130,10 +127,10 @@ export const pailRing = maker({
         ),
       ],
       steps: [
-        'Cut the middle out of the pail’s lid, and screw the lid into the inner ring under the plate, in a bead of silicone.',
-        'Bevel the opening so that chips slide and do not lie on an edge.',
-        'Glue the outer ring on the plate, lay the gasket inside it, and latch it up to the collector’s ring.',
-        'The pail hangs by its thread: let it stand on the floor where there is room for it.',
+        says('screw on the pail’s lid'),
+        says('bevel the opening'),
+        says('glue the outer ring'),
+        says('let the pail stand'),
       ],
       prints: [{ name: 'funnel', outline: funnelOf(opening / 2, funnel, board) }],
     });

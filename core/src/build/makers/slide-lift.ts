@@ -1,7 +1,8 @@
 import { GRAVITY } from '../../assembly/bracket';
 import { facingFront, facingRight, lying, polygon, rectangle } from '../boards/board';
-import { check, made, maker, metersOf, pieces, refuse, sayIn, size } from './maker';
+import { check, made, maker, metersOf, pieces, refuse, size } from './maker';
 import { usualIn, usualTravel } from './maker-place';
+import { type MakerSaying, says } from './sayings';
 
 /** A drawer slide is so thick and so wide, m, and on end carries this share of its rating: estimates. */
 const SLIDE = { thickness: 0.0127, width: 0.045 } as const;
@@ -41,25 +42,18 @@ export const slideLift = maker({
   },
   make: (sizes, place) => {
     const { bin, weight, travel, slide, rating, board, lever } = sizes;
-    const say = sayIn(place.units);
     if (travel > slide / 2) {
-      return refuse(
-        'travel',
-        `Half of a slide has to stay in its rail: at most ${say(slide / 2)} with slides of ${say(slide)}.`,
-      );
+      return refuse('travel', says('travel beyond the slides', { most: slide / 2, slide }));
     }
     const short = SHORT_ARM * travel;
     if (lever < 3 * short) {
-      return refuse(
-        'lever',
-        `To lift ${say(travel)} its short arm is about ${say(short)}: a lever of at least ${say(3 * short)}.`,
-      );
+      return refuse('lever', says('lever too short', { travel, short, least: 3 * short }));
     }
     const inside = bin + 2 * (board + ROOM);
     const width = inside + 2 * (board + SLIDE.thickness);
     const deckDepth = bin + 2 * ROOM;
     const gusset = Math.min(slide, deckDepth / 2);
-    const panel = (name: string, across: number, tall: number, note?: string) => ({
+    const panel = (name: string, across: number, tall: number, note?: MakerSaying) => ({
       name,
       material: 'sheet' as const,
       outline: rectangle(across, tall),
@@ -111,7 +105,7 @@ export const slideLift = maker({
     return made({
       parts: [
         facingFront(
-          panel('fixed back', width, slide, 'screwed to studs or to a stand'),
+          panel('fixed back', width, slide, says('cheek to the studs')),
           { x: 0, y: 0, z: 0 },
           { x: 0, y: 0.12, z: 0 },
         ),
@@ -121,47 +115,40 @@ export const slideLift = maker({
           { x: 0, y: -0.06, z: 0 },
         ),
         lying(
-          panel('deck', inside, deckDepth, 'bevel its front edge, so that casters roll on'),
+          panel('deck', inside, deckDepth, says('beveled deck')),
           { x: start, y: deckFront, z: 0 },
           { x: 0, y: -0.1, z: -0.06 },
         ),
         ...parts,
       ],
       bought: [
-        pieces(`pair of drawer slides, ${say(slide)}, rated for the load`, 1),
-        metersOf('hardwood for the lever', lever),
-        pieces('pivot bolt for the lever, and a hook that holds it down', 1),
+        pieces(says('drawer slides', { slide }), 1),
+        metersOf(says('lever wood'), lever),
+        pieces(says('lever pivot'), 1),
       ],
       checks: [
         check(
           'clear',
-          'Travel, to part the bin from its lid',
+          says('travel of the bin'),
           travel,
           'at least',
           place.collector.assembly.lid.lip,
         ),
         check(
           'carry',
-          'Full bin, as a share of what the slides carry on end',
+          says('full bin on the slides'),
           weight / (ON_END * rating),
           'at most',
           1,
           'ratio',
         ),
-        check(
-          'carry',
-          'Force on the lever, as a share of an easy push',
-          push / HAND,
-          'at most',
-          1,
-          'ratio',
-        ),
+        check('carry', says('force on the lever'), push / HAND, 'at most', 1, 'ratio'),
       ],
       steps: [
-        'Screw the slides to the cheeks and the runners, upright and exactly parallel: on end they bind sooner than they bend.',
-        'Screw the moving back to the runners, the deck to its foot, and the gussets into the corner.',
-        `Set the lever’s pivot ${say(short)} from where it takes the deck, and hook its end down: the bin’s weight must not open it.`,
-        'Keep feet and fingers out from under the deck.',
+        says('screw the slides'),
+        says('screw the back'),
+        says('set the pivot', { short }),
+        says('keep feet out'),
       ],
     });
   },

@@ -1,7 +1,8 @@
 import { SLOT_ARC, SLOT_WIDTH } from '../../collector/baffle';
 import { arc, around, circle, lying, polygon } from '../boards/board';
-import { check, count, height, made, maker, pieces, refuse, sayIn, size } from './maker';
+import { check, count, height, made, maker, pieces, refuse, size } from './maker';
 import { insideBin, usualIn } from './maker-place';
+import { says } from './sayings';
 
 /** The plate's solid side clears the wall by this, m; rods stand so far within the slot: estimates. */
 const WALL_GAP = 0.0015;
@@ -45,32 +46,28 @@ export const slottedBaffle = maker({
       rod: usualIn(place, 0.375, 0.01),
     };
   },
-  make: (sizes, place) => {
+  make: (sizes) => {
     const { drum, inlet, drop, slot, slotArc, board, lid, rods, rod } = sizes;
-    const say = sayIn(place.units);
     const radius = drum / 2 - WALL_GAP;
     if (inlet > 0.45 * drum) {
-      return refuse(
-        'inlet',
-        `An inlet of ${say(inlet)} is nearly half as wide as the drum: at most ${say(0.45 * drum)}, or a wider drum.`,
-      );
+      return refuse('inlet', says('inlet too wide for the drum', { inlet, most: 0.45 * drum }));
     }
     if (drop < inlet) {
-      return refuse(
-        'drop',
-        `The inlet reaches ${say(inlet)} under the lid: the plate hangs at least as low.`,
-      );
+      return refuse('drop', says('plate above the inlet', { inlet }));
     }
     const below = sizes.drumHeight - drop - board;
     if (below < LEAST_BELOW * inlet) {
       return refuse(
         'drumHeight',
-        `Under the plate ${say(Math.max(0, below))} would be left for dust: a drum of at least ${say(drop + board + LEAST_BELOW * inlet)}.`,
+        says('too little left for dust', {
+          below: Math.max(0, below),
+          least: drop + board + LEAST_BELOW * inlet,
+        }),
       );
     }
     const slotRadius = drum / 2 - slot;
     const rodRadius = slotRadius - ROD_LAND;
-    if (rodRadius < rod) return refuse('slot', `A slot of ${say(slot)} leaves no plate to hang.`);
+    if (rodRadius < rod) return refuse('slot', says('slot leaves no plate', { slot }));
     // The solid side, with the inlet in its middle, faces the front.
     const half = Math.PI - slotArc / 2;
     const front = -Math.PI / 2;
@@ -83,7 +80,7 @@ export const slottedBaffle = maker({
       ]),
       holes: around(rods, rodRadius, front).map((at) => circle(rod / 2 + ROD_PLAY / 2, at)),
       thickness: board,
-      note: `slot ${say(slot)} wide over ${Math.round((slotArc * 180) / Math.PI)}° of arc; ${rods} holes for rods`,
+      note: says('slot and rods', { slot, degrees: Math.round((slotArc * 180) / Math.PI), rods }),
     };
     const length = lid + drop + board + ROD_ENDS;
     const hanger = {
@@ -102,11 +99,11 @@ export const slottedBaffle = maker({
         lying(plate, { x: 0, y: 0, z: -drop - board }),
         ...around(rods, rodRadius, front).map(({ x, y }) => lying(hanger, { x, y, z: foot })),
       ],
-      bought: [pieces('nuts and washers for the rods, four to each', 4 * rods)],
+      bought: [pieces(says('rod nuts'), 4 * rods)],
       checks: [
         check(
           'clear',
-          'Height left for dust under the plate',
+          says('height left for dust'),
           below,
           'at least',
           LEAST_BELOW * inlet,
@@ -114,26 +111,19 @@ export const slottedBaffle = maker({
         ),
         check(
           'clear',
-          'Area of the slot, as a share of the inlet’s',
+          says('area of the slot'),
           area / ((Math.PI / 4) * inlet ** 2),
           'at least',
           1,
           'ratio',
         ),
-        check(
-          'clear',
-          'Solid plate from the middle of the entry on',
-          half,
-          'at least',
-          taken / 2,
-          'angle',
-        ),
+        check('clear', says('solid plate after the entry'), half, 'at least', taken / 2, 'angle'),
       ],
       steps: [
-        'Cut the plate to the drum’s inside, then cut the slot’s edge: the solid side has to close against the wall.',
-        'Hang it on the rods through the lid with a nut above and below each board, so that it can be leveled.',
-        `Set it ${say(drop)} under the lid. Turn it so that the air from the inlet lands on the solid side and meets the slot later.`,
-        'Empty the drum before dust reaches the plate; above it nothing is separated.',
+        says('cut the plate'),
+        says('hang the plate'),
+        says('turn the plate', { drop }),
+        says('empty in time'),
       ],
     });
   },

@@ -1,7 +1,8 @@
 import { GRAVITY } from '../../assembly/bracket';
 import { lying, type PlacedBoard, polygon, rectangle } from '../boards/board';
-import { check, made, maker, metersOf, pieces, refuse, sayIn, size } from './maker';
+import { check, made, maker, metersOf, pieces, refuse, size } from './maker';
 import { usualIn, usualTravel } from './maker-place';
+import { says } from './sayings';
 
 /** Waxed wood on wood, coefficient of friction: an estimate. */
 export const FRICTION = 0.2;
@@ -34,28 +35,18 @@ export const wedgeLift = maker({
     };
   },
   make: ({ bin, weight, travel, wedge, wedgeThickness, board }, place) => {
-    const say = sayIn(place.units);
     const deck = bin + 2 * EDGE;
     if (wedge > deck) {
-      return refuse(
-        'wedge',
-        `A wedge longer than the deck stands out under it: at most ${say(deck)}.`,
-      );
+      return refuse('wedge', says('wedge longer than the deck', { most: deck }));
     }
     // Half of each wedge stays under its mate when the bin is up.
     const angle = Math.atan2(2 * travel, wedge);
     const steepest = Math.atan(FRICTION);
     if (angle >= steepest) {
-      return refuse(
-        'travel',
-        `Wedges of ${say(wedge)} would slide back by themselves: at most ${say((FRICTION * wedge) / 2)}, or longer wedges.`,
-      );
+      return refuse('travel', says('wedges slide back', { wedge, most: (FRICTION * wedge) / 2 }));
     }
     if (4 * wedgeThickness > deck) {
-      return refuse(
-        'wedgeThickness',
-        `Two pairs of wedges ${say(wedgeThickness)} thick do not stand under a deck of ${say(deck)}.`,
-      );
+      return refuse('wedgeThickness', says('wedges too thick', { thick: wedgeThickness, deck }));
     }
     const high = TIP + 2 * travel;
     const panel = (name: string) => ({
@@ -76,7 +67,7 @@ export const wedgeLift = maker({
       ]),
       holes: [],
       thickness: wedgeThickness,
-      note: `${say(TIP)} to ${say(high)} high`,
+      note: says('wedge heights', { thin: TIP, thick: high }),
     });
     // Runners lie on the wedges upside down: slope on slope.
     const depths = [deck / 4, (3 * deck) / 4].map((y) => y + wedgeThickness / 2);
@@ -105,40 +96,26 @@ export const wedgeLift = maker({
         lying(panel('deck'), { x: 0, y: 0, z: board + TIP + high }, { x: 0, y: 0, z: 0.2 }),
       ],
       bought: [
-        metersOf('batten that joins both sliding wedges, as a handle', deck),
-        metersOf('battens on the base, beside the sliding wedges', 4 * wedge),
-        pieces('candle wax, or slippery tape, on all slopes', 1),
+        metersOf(says('wedge handle'), deck),
+        metersOf(says('wedge battens'), 4 * wedge),
+        pieces(says('wedge wax'), 1),
       ],
       checks: [
         check(
           'clear',
-          'Travel, to part the bin from its lid',
+          says('travel of the bin'),
           travel,
           'at least',
           place.collector.assembly.lid.lip,
         ),
-        check(
-          'carry',
-          'Slope, so that the wedges stay where they are pushed',
-          angle,
-          'at most',
-          steepest,
-          'angle',
-        ),
-        check(
-          'carry',
-          'Force on the handle, as a share of an easy push',
-          push / HAND,
-          'at most',
-          1,
-          'ratio',
-        ),
+        check('carry', says('slope of the wedges'), angle, 'at most', steepest, 'angle'),
+        check('carry', says('force on the handle'), push / HAND, 'at most', 1, 'ratio'),
       ],
       steps: [
-        'Saw each pair of wedges from one board with a single slanted cut: their slopes then match.',
-        'Screw the runners under the deck, slope down, and the battens on the base beside the sliding wedges, with a little play.',
-        `Join the sliding wedges with the handle. Pushed in by ${say(wedge / 2)} they lift the deck ${say(travel)}.`,
-        'Stop the deck from sliding along with a block at its far end on the base.',
+        says('saw the wedges'),
+        says('screw the runners'),
+        says('join the wedges', { pushed: wedge / 2, travel }),
+        says('stop the deck'),
       ],
     });
   },

@@ -4,7 +4,7 @@ import { elbowGores, type MiteredElbow, MOST_PIECES } from './elbow-gores';
 
 const made = (of: MiteredElbow) => {
   const result = elbowGores(of);
-  if (!result.ok) throw new Error(result.reason);
+  if (!result.ok) throw new Error(result.fault.kind);
   return result.gores;
 };
 

@@ -1,4 +1,5 @@
 import type { Spot } from '../../room/plane';
+import { NO_SIZE, refusing, type TemplateRefused } from './template-fault';
 
 /** An elbow made of straight pieces of pipe; m, rad. */
 export interface MiteredElbow {
@@ -27,7 +28,7 @@ export interface ElbowGores {
 
 export type MadeGores =
   | { readonly ok: true; readonly gores: ElbowGores }
-  | { readonly ok: false; readonly field: keyof MiteredElbow; readonly reason: string };
+  | TemplateRefused<keyof MiteredElbow>;
 
 /** Points of each curve. */
 const POINTS = 360;
@@ -41,22 +42,21 @@ export const MOST_PIECES = 12;
  * @example elbowGores({ pipe: 0.1524, angle: Math.PI / 2, radius: 0.2286, pieces: 5 }) // cuts at 11.25°
  */
 export function elbowGores({ pipe, angle, radius, pieces }: MiteredElbow): MadeGores {
-  const refuse = (field: keyof MiteredElbow, reason: string): MadeGores => ({
-    ...{ ok: false, field, reason },
-  });
-  if (!(pipe > 0)) return refuse('pipe', 'A pipe has a diameter.');
+  const refuse = refusing<keyof MiteredElbow>();
+  if (!(pipe > 0)) return refuse('pipe', NO_SIZE);
   if (!(angle > 0 && angle <= Math.PI)) {
-    return refuse('angle', 'An elbow turns by more than 0° and no more than 180°.');
+    return refuse('angle', { kind: 'turn out of range' });
   }
   if (!Number.isInteger(pieces) || pieces < 2 || pieces > MOST_PIECES) {
-    return refuse('pieces', `An elbow is made of 2 to ${MOST_PIECES} pieces.`);
+    return refuse('pieces', { kind: 'pieces out of range', most: MOST_PIECES });
   }
   const miter = angle / (2 * (pieces - 1));
   if (miter >= Math.PI / 4 + 1e-9) {
-    return refuse('pieces', 'For so sharp a turn the cuts stand too flat: take more pieces.');
+    const least = Math.ceil((2 * angle) / Math.PI - 1e-9) + 1;
+    return refuse('pieces', { kind: 'cuts too flat', least });
   }
   if (!(radius > pipe / 2)) {
-    return refuse('radius', 'The bend is tighter than its own pipe: its throat has no length.');
+    return refuse('radius', { kind: 'throat without length', over: pipe / 2 });
   }
   const around = Math.PI * pipe;
   const spots = Array.from({ length: POINTS + 1 }, (_, i) => {

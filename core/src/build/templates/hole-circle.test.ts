@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { sheetSvg } from '../../routing/sheets/sheet-svg';
 import { chanceOf } from '../../simulate/chance';
 import { type HoleCircle, holeCircle, holeCircleSheet, LEAST_BRIDGE } from './hole-circle';
+import type { TemplateFault } from './template-fault';
 
 const FLANGE: HoleCircle = { hole: 0.152, circle: 0.19, count: 6, small: 0.0065 };
 
@@ -35,7 +36,7 @@ describe('a hole with others around it', () => {
 
   it('is drawn at true size', () => {
     const made = holeCircle(FLANGE);
-    if (!made.ok) throw new Error(made.reason);
+    if (!made.ok) throw new Error(made.fault.kind);
     const items = holeCircleSheet(FLANGE, made.centers, { name: 'a', ruler: '100 mm' });
     const radii = [...sheetSvg(items).matchAll(/ r="([\d.]+)"/g)].map(([, r]) => Number(r));
     expect(radii).toEqual([76, ...Array(6).fill(3.25), 95]);
@@ -45,15 +46,15 @@ describe('a hole with others around it', () => {
     expect(holeCircle({ ...FLANGE, count: 0, small: 0 })).toEqual({ ok: true, centers: [] });
   });
 
-  it.each<[keyof HoleCircle, Partial<HoleCircle>, string]>([
-    ['hole', { hole: 0 }, 'diameter'],
-    ['circle', { circle: 0.155 }, '167 mm or more'],
-    ['count', { count: 2.5 }, '0 to 60'],
-    ['count', { count: 60, small: 0.01 }, 'at most'],
-    ['small', { small: 0 }, 'diameter'],
+  it.each<[keyof HoleCircle, Partial<HoleCircle>, TemplateFault]>([
+    ['hole', { hole: 0 }, { kind: 'no size' }],
+    ['circle', { circle: 0.155 }, { kind: 'meet the large hole', least: 0.1665 }],
+    ['count', { count: 2.5 }, { kind: 'count out of range', most: 60 }],
+    ['count', { count: 60, small: 0.01 }, { kind: 'meet each other', most: 42 }],
+    ['small', { small: 0 }, { kind: 'no size' }],
   ])('refuses a wrong %s by name', (field, wrong, says) => {
     const made = holeCircle({ ...FLANGE, ...wrong });
     expect(made.ok ? '' : made.field).toBe(field);
-    expect(made.ok ? '' : made.reason).toContain(says);
+    expect(made.ok ? null : made.fault).toEqual(says);
   });
 });

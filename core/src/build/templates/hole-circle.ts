@@ -1,5 +1,6 @@
 import { lineOf, type SheetItem, textOf } from '../../routing/sheets/sheet';
 import { around } from '../boards/board';
+import { NO_SIZE, refusing, type TemplateRefused } from './template-fault';
 import { LETTERS, rulerAt } from './template-sheets';
 
 /** A hole with others around it: a pipe through a board, a flange and its bolts; diameters, m. */
@@ -13,40 +14,33 @@ export interface HoleCircle {
 
 export type MadeHoleCircle =
   | { readonly ok: true; readonly centers: ReturnType<typeof around> }
-  | { readonly ok: false; readonly field: keyof HoleCircle; readonly reason: string };
+  | TemplateRefused<keyof HoleCircle>;
 
 /** Left between two holes at least, m: an estimate. */
 export const LEAST_BRIDGE = 0.004;
 const BELOW = 0.025;
 const CENTER = 0.01;
 
-const mm = (length: number) => `${Math.ceil(length * 1000)} mm`;
+/** More small holes than this nobody drills. */
+const MOST_HOLES = 60;
 
-/**
- * Where the small holes go, the first to the right. None, where their number is 0. Fails where holes would meet.
- * @param say how a length is written in a sentence
- */
-export function holeCircle(
-  { hole, circle, count, small }: HoleCircle,
-  say: (length: number) => string = mm,
-): MadeHoleCircle {
-  const refuse = (field: keyof HoleCircle, reason: string): MadeHoleCircle => ({
-    ...{ ok: false, field, reason },
-  });
-  if (!(hole > 0)) return refuse('hole', 'A hole has a diameter.');
-  if (!Number.isInteger(count) || count < 0 || count > 60) {
-    return refuse('count', 'There are 0 to 60 small holes.');
+/** Where the small holes go, the first to the right. None, where their number is 0. Fails where holes would meet. */
+export function holeCircle({ hole, circle, count, small }: HoleCircle): MadeHoleCircle {
+  const refuse = refusing<keyof HoleCircle>();
+  if (!(hole > 0)) return refuse('hole', NO_SIZE);
+  if (!Number.isInteger(count) || count < 0 || count > MOST_HOLES) {
+    return refuse('count', { kind: 'count out of range', most: MOST_HOLES });
   }
   if (count === 0) return { ok: true, centers: [] };
-  if (!(small > 0)) return refuse('small', 'A small hole has a diameter; 0 of them for none.');
+  if (!(small > 0)) return refuse('small', NO_SIZE);
   const least = hole + small + 2 * LEAST_BRIDGE;
   if (circle < least) {
-    return refuse('circle', `The small holes would meet the large one: ${say(least)} or more.`);
+    return refuse('circle', { kind: 'meet the large hole', least });
   }
   const apart = count === 1 ? Number.POSITIVE_INFINITY : circle * Math.sin(Math.PI / count);
   if (apart < small + LEAST_BRIDGE) {
     const most = Math.floor(Math.PI / Math.asin(Math.min(1, (small + LEAST_BRIDGE) / circle)));
-    return refuse('count', `The small holes would meet each other: at most ${most}.`);
+    return refuse('count', { kind: 'meet each other', most });
   }
   return { ok: true, centers: around(count, circle / 2) };
 }

@@ -27,7 +27,7 @@ describe('the lid of a separator', () => {
 
   it('is drawn at true size', () => {
     const made = separatorLid(LID);
-    if (!made.ok) throw new Error(made.reason);
+    if (!made.ok) throw new Error(made.fault.kind);
     const items = lidSheet(made.holes, LID.lid, { inlet: 'in', outlet: 'out', ruler: '100 mm' });
     expect(sheetExtent(items)?.width).toBeCloseTo(0.6, 9);
     const radii = [...sheetSvg(items).matchAll(/ r="([\d.]+)"/g)].map(([, r]) => Number(r));

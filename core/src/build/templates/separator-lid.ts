@@ -1,4 +1,5 @@
 import type { Spot } from '../../room/plane';
+import { NO_SIZE, refusing, type TemplateRefused } from './template-fault';
 
 /** A flat lid with an elbow that blows in along the wall and another that draws out of the middle; m. */
 export interface SeparatorLid {
@@ -22,7 +23,7 @@ export interface LidHoles {
 
 export type MadeLid =
   | { readonly ok: true; readonly holes: LidHoles }
-  | { readonly ok: false; readonly field: keyof SeparatorLid; readonly reason: string };
+  | TemplateRefused<keyof SeparatorLid>;
 
 /** Between the inlet elbow and the drum's wall, m: an estimate. */
 export const WALL_GAP = 0.01;
@@ -35,20 +36,20 @@ export const LEAST_LAND = 0.02;
  * @example separatorLid({ lid: 0.6, drum: 0.57, inlet: 0.11, outlet: 0.11 })
  */
 export function separatorLid({ lid, drum, inlet, outlet }: SeparatorLid): MadeLid {
-  const refuse = (field: keyof SeparatorLid, reason: string): MadeLid => ({
-    ...{ ok: false, field, reason },
-  });
-  if (!(drum > 0)) return refuse('drum', 'A drum has a diameter.');
-  if (!(lid > drum)) return refuse('lid', 'The lid is no larger than the drum: it falls in.');
-  if (!(inlet > 0)) return refuse('inlet', 'An elbow has a diameter.');
-  if (!(outlet > 0)) return refuse('outlet', 'An elbow has a diameter.');
+  const refuse = refusing<keyof SeparatorLid>();
+  if (!(drum > 0)) return refuse('drum', NO_SIZE);
+  if (!(lid > drum)) return refuse('lid', { kind: 'lid falls in', over: drum });
+  if (!(inlet > 0)) return refuse('inlet', NO_SIZE);
+  if (!(outlet > 0)) return refuse('outlet', NO_SIZE);
   const x = drum / 2 - WALL_GAP - inlet / 2;
   const least = (inlet + outlet) / 2 + LEAST_LAND;
   if (x < least) {
-    return refuse(
-      inlet >= outlet ? 'inlet' : 'outlet',
-      'The two holes meet, or nearly: a larger drum or smaller elbows.',
-    );
+    const room = drum / 2 - WALL_GAP - LEAST_LAND;
+    const [field, most] =
+      inlet >= outlet
+        ? (['inlet', room - outlet / 2] as const)
+        : (['outlet', 2 * (room - inlet)] as const);
+    return refuse(field, { kind: 'holes meet', most: most > 0 ? most : null });
   }
   return {
     ok: true,

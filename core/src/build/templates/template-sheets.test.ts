@@ -9,7 +9,7 @@ const made = wrapTemplates({
   ...{ pipe: 0.1524, drum: 0.58, wall: 0.001, offset: 0.2138, angle: Math.PI / 2 },
   ends: 'outside',
 });
-if (!made.ok) throw new Error(made.reason);
+if (!made.ok) throw new Error(made.fault.kind);
 const { around, pipe } = made.templates;
 const sheets = templateSheets(made.templates, {
   pipe: 'around the pipe',

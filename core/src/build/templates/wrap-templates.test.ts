@@ -24,7 +24,7 @@ const anyPair = fc
 
 const made = (of: PipeIntoDrum): WrapTemplates => {
   const templates = wrapTemplates(of);
-  if (!templates.ok) throw new Error(templates.reason);
+  if (!templates.ok) throw new Error(templates.fault.kind);
   return templates.templates;
 };
 
@@ -133,6 +133,8 @@ describe('templates of a pipe into a drum', () => {
     expect(refused({ angle: 0.1 })).toBe('angle');
     expect(refused({ angle: 2 })).toBe('angle');
     expect(refused({ wall: 0.4 })).toBe('wall');
+    // Flush with the inside of a thick wall there is less room.
+    expect(refused({ pipe: 0.5, wall: 0.05, ends: 'inside' })).toBe('pipe');
     expect(refused({ drum: Number.NaN })).toBe('drum');
     expect(refused({ offset: tangentialOffset(of) })).toBeNull();
   });

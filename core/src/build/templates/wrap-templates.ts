@@ -1,4 +1,5 @@
 import type { Spot } from '../../room/plane';
+import { NO_SIZE, refusing, type TemplateRefused } from './template-fault';
 
 /** A pipe that goes into a round drum, or into another pipe; m, rad. */
 export interface PipeIntoDrum {
@@ -26,7 +27,7 @@ export interface WrapTemplates {
 
 export type MadeTemplates =
   | { readonly ok: true; readonly templates: WrapTemplates }
-  | { readonly ok: false; readonly field: keyof PipeIntoDrum; readonly reason: string };
+  | TemplateRefused<keyof PipeIntoDrum>;
 
 /** Points of each curve. */
 const POINTS = 360;
@@ -46,18 +47,23 @@ export const tangentialOffset = ({ drum, pipe }: Pick<PipeIntoDrum, 'drum' | 'pi
  */
 export function wrapTemplates(of: PipeIntoDrum): MadeTemplates {
   const { pipe, drum, wall, offset, angle } = of;
-  const refuse = (field: keyof PipeIntoDrum, reason: string): MadeTemplates => ({
-    ...{ ok: false, field, reason },
-  });
-  if (!(pipe > 0)) return refuse('pipe', 'A pipe has a diameter.');
-  if (!(drum > 0)) return refuse('drum', 'A drum has a diameter.');
-  if (!(wall >= 0 && wall < drum / 2)) return refuse('wall', 'The wall is thicker than the drum.');
-  if (pipe > drum) return refuse('pipe', 'The pipe is larger than what it goes into.');
+  const refuse = refusing<keyof PipeIntoDrum>();
+  if (!(pipe > 0)) return refuse('pipe', NO_SIZE);
+  if (!(drum > 0)) return refuse('drum', NO_SIZE);
+  if (!(wall >= 0 && wall < drum / 2)) {
+    return refuse('wall', { kind: 'wall thicker than the drum', most: drum / 2 });
+  }
+  if (pipe > drum) return refuse('pipe', { kind: 'larger than its drum', most: drum });
   const surface = of.ends === 'inside' ? drum / 2 - wall : drum / 2;
-  if (Math.abs(offset) + pipe / 2 > surface + 1e-9)
-    return refuse('offset', 'So far off the middle, the pipe passes beside the wall.');
-  if (!(angle >= FLATTEST && angle <= Math.PI / 2 + 1e-9))
-    return refuse('angle', 'The angle has to lie between 20° and 90°.');
+  const most = surface - pipe / 2;
+  if (Math.abs(offset) > most + 1e-9) {
+    return most < 0
+      ? refuse('pipe', { kind: 'larger than its drum', most: 2 * surface })
+      : refuse('offset', { kind: 'beside the wall', most });
+  }
+  if (!(angle >= FLATTEST && angle <= Math.PI / 2 + 1e-9)) {
+    return refuse('angle', { kind: 'angle out of range' });
+  }
   const around = Array.from({ length: POINTS + 1 }, (_, i) => (i / POINTS) * 2 * Math.PI);
   const cut = around.map((phi) => cutAt(of, surface, phi));
   // The template lies on the far side of the cut: from its straight end up to where the wall is met.

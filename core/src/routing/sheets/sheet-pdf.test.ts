@@ -61,7 +61,7 @@ const template = (pipe: number, drum: number) => {
     ...{ pipe, drum, wall: 0.001, angle: Math.PI / 2, ends: 'outside' },
     offset: (drum - pipe) / 2,
   });
-  if (!made.ok) throw new Error(made.reason);
+  if (!made.ok) throw new Error(made.fault.kind);
   return templateSheets(made.templates, { pipe: 'pipe', hole: 'hole', ruler: '100 mm' }).pipe;
 };
 

@@ -3,6 +3,7 @@
 import type { MakerCheck } from '@frank-gauge/core/makers';
 import { formatShort } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
+import { makerWords } from '@/words/maker-sayings';
 import { rulerLength } from '@/words/tape-length';
 
 /** What a part has to clear and to carry, each against its limit. */
@@ -27,8 +28,11 @@ export function MakerChecks({ checks }: { readonly checks: readonly MakerCheck[]
       </thead>
       <tbody>
         {checks.map((check) => (
-          <tr key={`${check.what} ${check.side}`} className="border-rule border-t align-baseline">
-            <td>{check.what}</td>
+          <tr
+            key={`${check.what.id} ${check.side}`}
+            className="border-rule border-t align-baseline"
+          >
+            <td>{makerWords(check.what, system)}</td>
             <td className="text-right font-figure">{written(check.value, check)}</td>
             <td className="text-right font-figure">
               {check.side} {written(check.limit, check)}

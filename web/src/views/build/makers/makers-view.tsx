@@ -5,6 +5,7 @@ import {
   MAKERS,
   type MadeThing,
   type MakerId,
+  type MakerSaying,
   partKinds,
 } from '@frank-gauge/core/makers';
 import { type QuantityKind, writeForField } from '@frank-gauge/core/quantity';
@@ -12,6 +13,7 @@ import { useMemo } from 'react';
 import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
+import { makerReason, makerWords } from '@/words/maker-sayings';
 import { MAKER_WORDS } from '@/words/maker-words';
 import { rulerLength } from '@/words/tape-length';
 import { FieldLine, Line } from '../../parts/line';
@@ -64,7 +66,7 @@ interface SizesProps
     ReturnType<typeof useMaker>,
     'id' | 'typed' | 'usual' | 'fields' | 'setSize' | 'clearSize' | 'clearAll'
   > {
-  readonly refused: { readonly field: string; readonly reason: string } | null;
+  readonly refused: { readonly field: string; readonly reason: MakerSaying } | null;
 }
 
 function Sizes({ id, typed, usual, fields, refused, setSize, clearSize, clearAll }: SizesProps) {
@@ -86,7 +88,7 @@ function Sizes({ id, typed, usual, fields, refused, setSize, clearSize, clearAll
             min={min}
             max={max}
             placeholder={written(usual[field] ?? Number.NaN, kind)}
-            warning={refused?.field === field ? refused.reason : null}
+            warning={refused?.field === field ? makerReason(refused.reason, system) : null}
             onChange={(value) => setSize(field, kind === 'number' ? Math.round(value) : value)}
             onClear={() => clearSize(field)}
           />
@@ -134,6 +136,7 @@ function LastMade({ id, thing }: { readonly id: MakerId; readonly thing: MadeThi
 }
 
 function Made({ id, thing }: { readonly id: MakerId; readonly thing: MadeThing }) {
+  const system = useUnits();
   const { kinds, letters } = useMemo(() => {
     const own = partKinds(thing.parts);
     return { kinds: own, letters: lettersOf(thing.parts, own) };
@@ -145,7 +148,7 @@ function Made({ id, thing }: { readonly id: MakerId; readonly thing: MadeThing }
       <MakerDrawing name={name} thing={thing} letters={letters} />
       <ol aria-label="How to build it" className="max-w-prose list-decimal pt-2 pl-5 text-[15px]">
         {thing.steps.map((step) => (
-          <li key={step}>{step}</li>
+          <li key={step.id}>{makerWords(step, system)}</li>
         ))}
       </ol>
       <ShoppingLists name={name} thing={thing} kinds={kinds} />

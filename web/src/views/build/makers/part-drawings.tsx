@@ -4,6 +4,7 @@ import { blankOf, boardSheet, extrudedStl, type PartKind } from '@frank-gauge/co
 import { useUnits } from '@/model/use-design';
 import { fileStem } from '@/storage/file-stem';
 import { saveFile } from '@/storage/save-file';
+import { makerWords } from '@/words/maker-sayings';
 import { Template } from '../templates/template';
 
 /** Parts no larger than this can be printed on a common printer, m. */
@@ -32,13 +33,14 @@ export function PartDrawings({ name, kinds }: Props) {
       {shaped.map(({ letter, board }) => {
         const { width, height } = blankOf(board);
         const file = `${fileStem(name)}-${letter}`;
+        const note = board.note ? makerWords(board.note, system) : '';
         const stl = () => saveFile(`${file}.stl`, extrudedStl(board), 'model/stl');
         return (
           <Template
             key={letter}
             name={`${letter}: ${board.name}`}
             file={file}
-            items={boardSheet(board, letter, system)}
+            items={boardSheet(board, letter, note, system)}
             {...(Math.max(width, height) <= PRINTER && { stl })}
           />
         );

@@ -8,6 +8,7 @@ import { useUnits } from '@/model/use-design';
 import { fileStem } from '@/storage/file-stem';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
+import { makerWords } from '@/words/maker-sayings';
 import { MATERIAL_WORDS } from '@/words/maker-words';
 import { rulerLength } from '@/words/tape-length';
 
@@ -86,8 +87,8 @@ export function ShoppingLists({ name, thing, kinds }: Props) {
           </li>
         ))}
         {thing.bought.map(({ what, amount, kind }) => (
-          <li key={what}>
-            {kind === null ? amount : formatShort(amount, kind, system)} {what}
+          <li key={what.id}>
+            {kind === null ? amount : formatShort(amount, kind, system)} {makerWords(what, system)}
           </li>
         ))}
       </ul>

@@ -9,6 +9,7 @@ import {
 import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
+import { templateFaultWords } from '@/words/template-words';
 import { FieldLine, Line } from '../../parts/line';
 import { useLastGood } from '../use-last-good';
 import { NoTemplate } from './no-template';
@@ -34,7 +35,7 @@ export function DrumTemplates() {
   const made = wrapTemplates({ ...own, offset: typed.offset ?? tangential });
   const change = (changed: Partial<PipeIntoDrum>) => choose({ drum: { ...typed, ...changed } });
   const warningOf = (field: keyof PipeIntoDrum) =>
-    !made.ok && made.field === field ? made.reason : null;
+    !made.ok && made.field === field ? templateFaultWords(made.fault, system) : null;
   const sheets =
     made.ok &&
     templateSheets(made.templates, {

@@ -3,6 +3,7 @@
 import { elbowGores, goreSheets, type MiteredElbow } from '@frank-gauge/core/build';
 import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
+import { templateFaultWords } from '@/words/template-words';
 import { FieldLine } from '../../parts/line';
 import { useLastGood } from '../use-last-good';
 import { NoTemplate } from './no-template';
@@ -27,7 +28,7 @@ export function ElbowTemplates() {
   const made = elbowGores({ ...own, radius });
   const change = (changed: Partial<MiteredElbow>) => choose({ elbow: { ...typed, ...changed } });
   const warningOf = (field: keyof MiteredElbow) =>
-    !made.ok && made.field === field ? made.reason : null;
+    !made.ok && made.field === field ? templateFaultWords(made.fault, system) : null;
   const sheets = made.ok && {
     miter: made.gores.miter,
     ...goreSheets(made.gores, {

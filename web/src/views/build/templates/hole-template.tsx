@@ -3,7 +3,7 @@
 import { type HoleCircle, holeCircle, holeCircleSheet } from '@frank-gauge/core/build';
 import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
-import { rulerLength } from '@/words/tape-length';
+import { templateFaultWords } from '@/words/template-words';
 import { FieldLine } from '../../parts/line';
 import { useLastGood } from '../use-last-good';
 import { NoTemplate } from './no-template';
@@ -27,14 +27,14 @@ export function HoleTemplate() {
   const system = useUnits();
   const { choices, choose } = useTemplate();
   const own = { ...usual(system), ...choices.hole };
-  const made = holeCircle(own, (length) => rulerLength(length, system));
+  const made = holeCircle(own);
   const name = `${formatShort(own.hole, 'diameter', system)} across`;
   const sheet = made.ok ? holeCircleSheet(own, made.centers, { name, ruler: '100 mm' }) : null;
   const shown = useLastGood(sheet, JSON.stringify([own, system]));
   const change = (changed: Partial<HoleCircle>) =>
     choose({ hole: { ...choices.hole, ...changed } });
   const warningOf = (field: keyof HoleCircle) =>
-    !made.ok && made.field === field ? made.reason : null;
+    !made.ok && made.field === field ? templateFaultWords(made.fault, system) : null;
   return (
     <>
       <div className="max-w-120">

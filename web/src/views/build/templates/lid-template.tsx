@@ -3,6 +3,7 @@
 import { lidSheet, type SeparatorLid, separatorLid } from '@frank-gauge/core/build';
 import { toSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
+import { templateFaultWords } from '@/words/template-words';
 import { FieldLine } from '../../parts/line';
 import { useLastGood } from '../use-last-good';
 import { NoTemplate } from './no-template';
@@ -49,7 +50,9 @@ export function LidTemplate() {
             min={0}
             isMinExcluded
             max={5}
-            warning={!made.ok && made.field === field ? made.reason : null}
+            warning={
+              !made.ok && made.field === field ? templateFaultWords(made.fault, system) : null
+            }
             onChange={(value) => choose({ lid: { ...choices.lid, [field]: value } })}
           />
         ))}
