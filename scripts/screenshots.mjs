@@ -56,8 +56,11 @@ for (const {
   else await page.goto(`${address}/shop/heron-slip/${path}`);
   await page.waitForTimeout(900);
   await page.getByText('Comparing the readings').waitFor({ state: 'hidden' });
-  // What a budget buys is complete once there is nothing to stop.
-  await page.getByRole('button', { name: 'Stop', exact: true }).waitFor({ state: 'hidden' });
+  // What is tried, and then what a budget buys, are complete once there is nothing to stop for a while.
+  for (let quiet = 0; quiet < 3; quiet++) {
+    await page.getByRole('button', { name: 'Stop', exact: true }).waitFor({ state: 'hidden' });
+    await page.waitForTimeout(600);
+  }
   if (press) await page.getByRole('button', { name: new RegExp(`^${press} \\d`) }).click();
   if (hunt) {
     // The meter was left on another unit: four presses bring it back.

@@ -7,8 +7,9 @@ export {
   type SealedWith,
 } from '../src/build/assembly-order';
 export { amountAtHand, isAtHand, type StageParts, withTick } from '../src/build/at-hand';
-export { type CutGroup, type CutList, cutAt, cutList, tickOf } from '../src/build/cuts/cut-list';
+export { type CutGroup, type CutList, cutList } from '../src/build/cuts/cut-list';
 export type { CutPiece, Overlap } from '../src/build/cuts/cut-pieces';
+export { cutAt, isCut, withCut, withoutCut } from '../src/build/cuts/cut-ticks';
 export type { Stick } from '../src/build/cuts/pack-stock';
 export { type BuildSheet, buildSheet } from '../src/build/drawings/build-sheet';
 export {

@@ -22,6 +22,8 @@ test('half of the cut list is ticked, the plan changes, and the list says what c
   for (let i = 0; i < ticked; i++) await boxes(page).nth(i).check();
   await saved(page);
   await expect(page.getByText('was cut at')).toHaveCount(0);
+  const lengths = page.getByRole('list', { name: 'Lengths of stock' });
+  await expect(lengths.first()).toContainText(/cut from it: piece \d+/);
 
   // A wider duct has longer elbows: what lies between them is shorter.
   await page.getByRole('link', { name: /^3 Air/ }).click();
@@ -35,6 +37,7 @@ test('half of the cut list is ticked, the plan changes, and the list says what c
   await expect(stale).not.toHaveCount(0);
   const changed = await stale.count();
   expect(changed).toBeLessThan(ticked);
+  await expect(page.getByText(/a piece of an earlier plan: /).first()).toBeVisible();
   await expect(page.getByRole('checkbox', { name: /^Cut: piece/, checked: true })).toHaveCount(
     ticked - changed,
   );
@@ -49,6 +52,12 @@ test('half of the cut list is ticked, the plan changes, and the list says what c
   await expect(page.getByRole('checkbox', { name: /^Cut: piece/, checked: true })).toHaveCount(
     ticked,
   );
+
+  // Nothing was cut after all: one press, and one to have it back.
+  await page.getByRole('button', { name: 'Untick all' }).click();
+  await expect(lengths.first()).not.toContainText('cut from it');
+  await page.getByTitle('Undo, Ctrl+Z').click();
+  await expect(lengths.first()).toContainText('cut from it');
 });
 
 test('pipe sold in other lengths is cut anew; a length nobody sells is refused', async ({

@@ -79,7 +79,9 @@ describe('what care brought', () => {
       'airflow +25 % (+20 % to +30 %). With it: 2 other changes between the same readings.',
     );
     const less = { ratio: 0.9, low: 0.88, high: 0.92, isSignificant: true };
-    expect(broughtWords({ ...worth, airflow: less })).toContain('look under Leaks');
+    expect(broughtWords({ ...worth, airflow: less })).toContain('the filter loaded between');
+    const cleaned = { ...event, kind: 'cleaned' as const };
+    expect(broughtWords({ ...worth, event: cleaned, airflow: less })).toContain('look under Leaks');
     const none = { ratio: 0.99, low: 0.95, high: 1.03, isSignificant: false };
     expect(broughtWords({ ...worth, airflow: none })).toBe(
       'no difference in airflow shown (−5 % to +3 %).',

@@ -101,6 +101,12 @@ export function lastCostWords(kind: 'bin' | 'filter bin', worths: readonly CareW
   return 'To find out what a full one costs, read a drop just before and just after you empty it.';
 }
 
+/** Where air may have gone between two readings with care of something in between. */
+const lostMeanwhile = ({ kind }: CareWorth['event']): string =>
+  isEmptying(kind)
+    ? ' Emptying does not lose air: the filter loaded between these readings, or something opened. Leaks tells which.'
+    : ' This should not lose air: look under Leaks for what else changed.';
+
 /** What emptying or cleaning did to the airflow, and what the full bin had cost. */
 export function broughtWords(worth: CareWorth): string {
   const { airflow, along } = worth;
@@ -115,8 +121,7 @@ export function broughtWords(worth: CareWorth): string {
   const lost = fullCost(worth);
   const cost =
     lost === null ? '' : ` The full bin had cost ${Math.round(lost * 100)} % of the airflow.`;
-  const elsewhere =
-    ratio < 1 ? ' This should not lose air: look under Leaks for what else changed.' : '';
+  const elsewhere = ratio < 1 ? lostMeanwhile(worth.event) : '';
   return `airflow ${percentOf(ratio)} (${range}).${cost}${elsewhere}${others}`;
 }
 

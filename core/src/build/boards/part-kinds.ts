@@ -10,7 +10,7 @@ export interface PartKind {
 
 /** Sheet goods of one kind, with what is sawn out of them. */
 export interface SheetJob {
-  readonly material: 'sheet' | 'clear sheet' | 'lining';
+  readonly material: 'sheet' | 'lining';
   readonly thickness: number;
   readonly blanks: readonly Blank[];
 }
@@ -54,7 +54,7 @@ export function sheetJobs(kinds: readonly PartKind[]): SheetJob[] {
   const jobs = new Map<string, { job: Omit<SheetJob, 'blanks'>; blanks: Blank[] }>();
   for (const { letter, board, count } of kinds) {
     const { material, thickness } = board;
-    if (material !== 'sheet' && material !== 'clear sheet' && material !== 'lining') continue;
+    if (material !== 'sheet' && material !== 'lining') continue;
     const key = `${material} ${thickness.toFixed(5)}`;
     const known = jobs.get(key) ?? { job: { material, thickness }, blanks: [] };
     const { width, height } = blankOf(board);

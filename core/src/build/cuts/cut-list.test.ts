@@ -4,8 +4,9 @@ import { drawnShop, threeBranchShop } from '../../../reference/sample-shops';
 import type { Run, Shop } from '../../design/schema';
 import { toSI } from '../../quantity/units';
 import { straightsOf } from '../../routing/derive-runs';
-import { cutAt, cutList, tickOf } from './cut-list';
+import { cutList } from './cut-list';
 import { cutPieces } from './cut-pieces';
+import { cutAt, isCut, withCut, withoutCut } from './cut-ticks';
 import { wyeBody } from './fitting-bodies';
 
 const piecesOf = (shop: Shop) => cutPieces(shop, treeOf(shop));
@@ -132,8 +133,70 @@ describe('the cut list', () => {
     const [piece] = piecesOf(shop).pieces;
     if (!piece) throw new Error('no piece');
     expect(cutAt(piece, [])).toBeNull();
-    const ticks = [tickOf(piece)];
+    const ticks = withCut([], piece, { id: 1, stock: 3 });
     expect(cutAt(piece, ticks)).toBeCloseTo(piece.length, 3);
     expect(cutAt({ key: `${piece.key}0` }, ticks)).toBeNull();
+    expect(withoutCut(ticks, piece)).toEqual([]);
+    expect(isCut(piece, ticks)).toBe(true);
+    expect(isCut({ ...piece, length: piece.length + 0.01 }, ticks)).toBe(false);
+    // Pipe of another size is not cut because a piece as long was.
+    expect(isCut({ ...piece, diameter: 2 * piece.diameter }, ticks)).toBe(false);
+    // As earlier versions ticked it: nobody noted what it was cut from.
+    const old = `${piece.key} ${(piece.length * 1000).toFixed(0)}`;
+    expect(cutAt(piece, [old])).toBeCloseTo(piece.length, 3);
+    shop.build.cut = [old];
+    expect(cutList(shop, treeOf(shop)).groups.flatMap(({ sticks }) => sticks)).toEqual(
+      cutList(drawnShop(3), treeOf(drawnShop(3))).groups.flatMap(({ sticks }) => sticks),
+    );
+  });
+
+  it('keeps what is left of a length that was begun for what is cut later', () => {
+    const shop = drawnShop(6);
+    const found = cutList(shop, treeOf(shop)).groups.flatMap((group) =>
+      group.sticks.flatMap((stick) => {
+        const piece = group.pieces.find(({ key }) => key === stick.cuts[0]?.key);
+        return piece && stick.cuts.length > 1 ? [{ group, stick, piece }] : [];
+      }),
+    );
+    const [{ group, stick, piece } = {}] = found;
+    if (!group || !stick || !piece) throw new Error('nothing to cut');
+    const groupNow = () => {
+      const found = cutList(shop, treeOf(shop)).groups.find(
+        ({ pipe, diameter }) => pipe === group.pipe && diameter === group.diameter,
+      );
+      if (!found) throw new Error('no group');
+      return found;
+    };
+    shop.build.cut = withCut([], piece, stick);
+    const begun = groupNow();
+    expect(begun.sticks.length).toBe(group.sticks.length);
+    const started = begun.sticks.find(({ id }) => id === stick.id);
+    expect(started?.done.map(({ key }) => key)).toEqual([piece.key]);
+    expect(begun.sticks.flatMap(({ cuts }) => cuts).some(({ key }) => key === piece.key)).toBe(
+      false,
+    );
+    // The plan changes: that piece is longer now. What was cut still took its share of the length.
+    shop.build.cut = shop.build.cut.map((tick) => tick.replace(/ \d+ @/, ' 321 @'));
+    const changed = groupNow();
+    const first = changed.sticks.find(({ id }) => id === stick.id);
+    expect(first?.done).toEqual([{ key: `was ${piece.key}`, length: 0.321 }]);
+    const used = [...(first?.done ?? []), ...(first?.cuts ?? [])];
+    const whole = used.reduce((sum, { length }) => sum + length + shop.build.kerf, 0);
+    expect(whole - shop.build.kerf).toBeLessThanOrEqual(changed.stock + 1e-9);
+    expect(changed.sticks.flatMap(({ cuts }) => cuts).some(({ key }) => key === piece.key)).toBe(
+      true,
+    );
+    // Pipe is sold longer now: what was begun is as long as it was.
+    shop.build.stockLength = 6;
+    const longer = groupNow().sticks.map(({ id, stock }) => (id === stick.id ? stock : null));
+    expect(longer).toContain(group.stock);
+    expect(groupNow().stock).toBe(6);
+    shop.build.stockLength = null;
+    // Cut once more, both took their share.
+    const anew = changed.sticks.find(({ cuts }) => cuts.some(({ key }) => key === piece.key));
+    shop.build.cut = withCut(shop.build.cut, piece, anew ?? null);
+    const twice = groupNow().sticks.flatMap(({ done }) => done.map(({ length }) => length));
+    expect(twice.toSorted()).toEqual([0.321, piece.length].toSorted());
+    expect(cutAt(piece, shop.build.cut)).toBeCloseTo(piece.length, 3);
   });
 });

@@ -3,6 +3,7 @@ import { pieceLength } from '../../design/length';
 import type { Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
 import { type CutPiece, cutPieces, type Overlap } from './cut-pieces';
+import { begunSticks, groupOf } from './cut-ticks';
 import { packStock, type Stick } from './pack-stock';
 import { insertionDepth } from './pipe-joints';
 
@@ -33,9 +34,14 @@ export function cutList(shop: Shop, tree: DuctTree, only?: ReadonlySet<string>):
   const isIn = ({ run }: { readonly run: string }) => only === undefined || only.has(run);
   const [pieces, overlaps] = [all.pieces.filter(isIn), all.overlaps.filter(isIn)];
   const { stockLength, kerf } = shop.build;
+  /** Of some runs only what was cut for these counts. */
+  const ticksOf = (own: readonly CutPiece[]) =>
+    only === undefined
+      ? shop.build.cut
+      : shop.build.cut.filter((tick) => own.some(({ key }) => tick.startsWith(`${key} `)));
   const groups = new Map<string, CutPiece[]>();
   for (const piece of pieces) {
-    const key = `${piece.pipe} ${piece.diameter.toFixed(4)}`;
+    const key = groupOf(piece);
     groups.set(key, [...(groups.get(key) ?? []), piece]);
   }
   return {
@@ -48,7 +54,10 @@ export function cutList(shop: Shop, tree: DuctTree, only?: ReadonlySet<string>):
         const stock = stockLength ?? pieceLength({ pipe });
         const overlap = insertionDepth(pipe, diameter);
         const cuts = own.flatMap(({ key, length }) => inSections(key, length, stock, overlap));
-        return [{ pipe, diameter, stock, pieces: own, ...packStock(cuts, stock, kerf) }];
+        const begun = begunSticks(groupOf(first), own, cuts, ticksOf(own));
+        const done = new Set(begun.flatMap((each) => each.cuts.map(({ key }) => key)));
+        const left = cuts.filter(({ key }) => !done.has(key));
+        return [{ pipe, diameter, stock, pieces: own, ...packStock(left, stock, kerf, begun) }];
       })
       .sort((a, b) => b.diameter - a.diameter),
   };
@@ -63,15 +72,4 @@ function inSections(key: string, length: number, stock: number, overlap: number)
     ...Array.from({ length: whole }, (_, i) => ({ key: `${key} + ${i}`, length: stock })),
     { key, length: length - whole * each },
   ];
-}
-
-/** What a tick of a cut piece is called: with its length, so that one cut for an earlier plan is told. */
-export const tickOf = ({ key, length }: Pick<CutPiece, 'key' | 'length'>): string =>
-  `${key} ${(length * 1000).toFixed(0)}`;
-
-/** Length in m that a piece was ticked off as cut at; null: it was not. */
-export function cutAt({ key }: Pick<CutPiece, 'key'>, ticks: readonly string[]): number | null {
-  const tick = ticks.findLast((each) => each.startsWith(`${key} `));
-  const length = Number(tick?.slice(key.length + 1));
-  return tick === undefined || !Number.isFinite(length) ? null : length / 1000;
 }

@@ -9,16 +9,19 @@ const cutsOf = (lengths: readonly number[]) =>
   lengths.map((length, i) => ({ key: `${i}`, length }));
 
 /** Fewest bins, by trying every bin for every size. */
-function fewest(sizes: readonly number[], room: number): number {
-  let best = sizes.length;
-  const bins: number[] = [];
+const fewest = (sizes: readonly number[], room: number) => fewestBeside(sizes, room, []);
+
+/** The same where something lies in some bins already. */
+function fewestBeside(sizes: readonly number[], room: number, begun: readonly number[]): number {
+  let best = sizes.length + begun.length;
+  const bins = [...begun];
   const place = (i: number): void => {
-    if (bins.length >= best) return;
     const size = sizes[i];
     if (size === undefined) {
-      best = bins.length;
+      best = Math.min(best, bins.length);
       return;
     }
+    if (bins.length > best) return;
     for (let b = 0; b < bins.length; b++) {
       if ((bins[b] ?? 0) + size > room + 1e-9) continue;
       bins[b] = (bins[b] ?? 0) + size;
@@ -88,6 +91,41 @@ describe('pieces cut from stock', () => {
       least += bound;
     }
     expect(used / least).toBeLessThan(1.05);
+  });
+
+  it('use up what is left of lengths that were begun, and take no more new ones than the best of all ways', () => {
+    fc.assert(
+      fc.property(
+        lengths(6),
+        fc.array(fc.double({ min: 0.1, max: 2.9, noNaN: true }), { maxLength: 3 }),
+        (all, cut) => {
+          const begun = cut.map((length, i) => ({
+            id: 2 * i + 1,
+            stock: STOCK,
+            cuts: [{ key: `cut ${i}`, length }],
+          }));
+          const { sticks, bound } = packStock(cutsOf(all), STOCK, KERF, begun);
+          expect(new Set(sticks.map(({ id }) => id)).size).toBe(sticks.length);
+          expect(sticks.slice(0, cut.length).map(({ done }) => done)).toEqual(
+            begun.map(({ cuts }) => cuts),
+          );
+          for (const { done, cuts } of sticks) {
+            const own = [...done, ...cuts];
+            const used = own.reduce((sum, { length }) => sum + length + KERF, -KERF);
+            expect(used).toBeLessThanOrEqual(STOCK + 1e-9);
+          }
+          // Each begun length is a bin that something lies in already.
+          const best = fewestBeside(
+            all.map((length) => length + KERF),
+            STOCK + KERF,
+            cut.map((length) => length + KERF),
+          );
+          expect(sticks.length).toBe(best);
+          expect(bound).toBeLessThanOrEqual(best);
+        },
+      ),
+      { numRuns: 200 },
+    );
   });
 
   it('that come out even need no kerf at the end', () => {

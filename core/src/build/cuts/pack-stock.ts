@@ -4,8 +4,23 @@ export interface ToCut {
   readonly length: number;
 }
 
+/** A length of stock that something was cut from already. */
+export interface Begun {
+  /** From 1 on. */
+  readonly id: number;
+  /** How long it was, m. */
+  readonly stock: number;
+  readonly cuts: readonly ToCut[];
+}
+
 /** One length of stock with what is cut from it. */
 export interface Stick {
+  /** The same as long as anything that was cut from it is remembered. */
+  readonly id: number;
+  /** How long it was, m. */
+  readonly stock: number;
+  /** What was cut from it before, and what is still to be. */
+  readonly done: readonly ToCut[];
   readonly cuts: readonly ToCut[];
   /** What is left over, m. */
   readonly left: number;
@@ -24,29 +39,57 @@ const SAME = 1e-9;
 /**
  * Cuts pieces from as few lengths of stock as can be found: first-fit decreasing, and where that is above the bound a
  * search through all ways, given up after so many. Every cut takes a kerf, the one at the end of the stock too unless it
- * comes out even. No piece may be longer than the stock.
+ * comes out even. No piece may be longer than the stock. What is left of lengths that were begun is used up first.
  * @param stock m
  * @param kerf m
  */
-export function packStock(pieces: readonly ToCut[], stock: number, kerf: number): Packed {
+export function packStock(
+  pieces: readonly ToCut[],
+  stock: number,
+  kerf: number,
+  begun: readonly Begun[] = [],
+): Packed {
   const sorted = pieces.toSorted((a, b) => b.length - a.length || (a.key < b.key ? -1 : 1));
   // With a kerf behind every piece, and one for the stock itself, pieces add up.
   const room = stock + kerf;
   const sizes = sorted.map(({ length }) => length + kerf);
-  const bound = packingBound(sizes, room);
-  const first = firstFit(sizes, room);
-  const best = first.length > bound ? (search(sizes, room, first.length, bound) ?? first) : first;
-  const sticks = best.map((own): Stick => {
-    const cuts = own.flatMap((i) => sorted[i] ?? []);
-    const used = own.reduce((sum, i) => sum + (sizes[i] ?? 0), 0);
-    return { cuts, left: Math.max(0, stock - used) };
+  const open = begun.map((each) =>
+    each.cuts.reduce((left, { length }) => left - length - kerf, each.stock + kerf),
+  );
+  const bound = begun.length + newBound(sizes, room, open);
+  const first = firstFit(sizes, room, open);
+  const best =
+    first.length > bound ? (search(sizes, room, first.length, bound, open) ?? first) : first;
+  const taken = new Set(begun.map(({ id }) => id));
+  const fresh = Array.from({ length: best.length + begun.length }, (_, i) => i + 1).filter(
+    (id) => !taken.has(id),
+  );
+  const sticks = best.map((own, i): Stick => {
+    const cuts = own.flatMap((at) => sorted[at] ?? []);
+    const used = own.reduce((sum, at) => sum + (sizes[at] ?? 0), 0);
+    const left = Math.max(0, (open[i] ?? room) - used - kerf);
+    const id = begun[i]?.id ?? fresh[i - begun.length] ?? i + 1;
+    return { id, stock: begun[i]?.stock ?? stock, done: begun[i]?.cuts ?? [], cuts, left };
   });
   return { sticks, bound };
 }
 
-/** First-fit decreasing: each size goes into the first bin with room for it. */
-export function firstFit(sizes: readonly number[], room: number): number[][] {
-  const bins: { own: number[]; left: number }[] = [];
+/** Fewest lengths that are needed besides those begun: for all that is more than these have, and for what fits none. */
+function newBound(sizes: readonly number[], room: number, open: readonly number[]): number {
+  if (open.length === 0) return packingBound(sizes, room);
+  const widest = Math.max(...open);
+  const tooLong = sizes.filter((size) => size > widest + SAME);
+  const over = [...sizes, ...open.map((left) => -Math.max(0, left))].reduce((a, b) => a + b, 0);
+  return Math.max(0, Math.ceil(over / room - SAME), packingBound(tooLong, room));
+}
+
+/** First-fit decreasing: each size goes into the first bin with room for it, what is left in open ones first. */
+export function firstFit(
+  sizes: readonly number[],
+  room: number,
+  open: readonly number[] = [],
+): number[][] {
+  const bins = open.map((left): { own: number[]; left: number } => ({ own: [], left }));
   for (const [i, size] of sizes.entries()) {
     const bin = bins.find(({ left }) => left >= size - SAME);
     if (bin) {
@@ -82,11 +125,12 @@ function search(
   room: number,
   most: number,
   bound: number,
+  open: readonly number[],
 ): number[][] | null {
   let best: number[][] | null = null;
   let fewest = most;
   let tried = 0;
-  const bins: { own: number[]; left: number }[] = [];
+  const bins = open.map((left): { own: number[]; left: number } => ({ own: [], left }));
   const place = (i: number): void => {
     if (tried++ > MOST_TRIED || fewest <= bound) return;
     const size = sizes[i];

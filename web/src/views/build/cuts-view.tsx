@@ -4,9 +4,11 @@ import {
   type CutGroup,
   type CutPiece,
   cutAt,
+  isCut,
   type Overlap,
   type Stick,
-  tickOf,
+  withCut,
+  withoutCut,
 } from '@frank-gauge/core/build';
 import { PIPES } from '@frank-gauge/core/catalogue';
 import { formatQuantity, formatShort, fromSI } from '@frank-gauge/core/quantity';
@@ -14,6 +16,7 @@ import { writeTable } from '@frank-gauge/core/spreadsheet';
 import { useDesign, useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { edit } from '@/storage/session';
+import { Button } from '@/ui/button';
 import { tapeLength } from '@/words/tape-length';
 import { FieldLine } from '../parts/line';
 import { ListHead } from './list-head';
@@ -25,7 +28,8 @@ export function CutsView() {
   const { groups, overlaps } = useCuts();
   const system = useUnits();
   const nameOf = useRunNames();
-  const { stockLength, kerf } = useDesign(({ build }) => build);
+  const { stockLength, kerf, cut } = useDesign(({ build }) => build);
+  const hasCut = cut.length > 0;
   if (groups.length === 0 && overlaps.length === 0) return <NothingToBuild />;
   const save = () => {
     const data = groups.flatMap(({ pipe, diameter, pieces }) =>
@@ -80,6 +84,21 @@ export function CutsView() {
           }
         />
       </div>
+      {hasCut && (
+        <p className="flex max-w-prose flex-wrap items-center gap-2 text-[15px] print:hidden">
+          What is left of a length that was begun is used for what is cut later.
+          <Button
+            look="quiet"
+            onClick={() =>
+              edit('no piece cut yet', ({ build }) => {
+                build.cut = [];
+              })
+            }
+          >
+            Untick all
+          </Button>
+        </p>
+      )}
       <Overlaps overlaps={overlaps} nameOf={nameOf} />
       {groups.map((group) => (
         <Group key={`${group.pipe} ${group.diameter}`} group={group} nameOf={nameOf} />
@@ -125,7 +144,9 @@ function Group({ group, nameOf }: { readonly group: CutGroup; readonly nameOf: N
     <section aria-label={name} className="pt-4">
       <h2 className="text-[17px]">{name}</h2>
       <p className="text-[15px] text-quiet">
-        {count} of {formatQuantity(stock, 'length', system)};{' '}
+        {count}
+        {sticks.every((each) => each.stock === stock) ? '' : ', new ones'} of{' '}
+        {formatQuantity(stock, 'length', system)};{' '}
         {sticks.length === bound
           ? 'no way of cutting needs fewer.'
           : `no way of cutting needs fewer than ${bound}.`}
@@ -142,7 +163,12 @@ function Group({ group, nameOf }: { readonly group: CutGroup; readonly nameOf: N
           </thead>
           <tbody>
             {pieces.map((piece) => (
-              <PieceRow key={piece.key} piece={piece} run={nameOf(piece.run)} />
+              <PieceRow
+                key={piece.key}
+                piece={piece}
+                run={nameOf(piece.run)}
+                stick={stickOf(piece, sticks)}
+              />
             ))}
           </tbody>
         </table>
@@ -152,27 +178,35 @@ function Group({ group, nameOf }: { readonly group: CutGroup; readonly nameOf: N
   );
 }
 
-/** Lengths nearer than this are the same on a tape, m. */
-const SAME = 0.0015;
+/** The length of stock a piece is cut from; null: it is not there. */
+function stickOf({ key }: CutPiece, sticks: readonly Stick[]): Stick | null {
+  const isIt = (each: { readonly key: string }) => each.key === key;
+  return sticks.find(({ done, cuts }) => done.some(isIt) || cuts.some(isIt)) ?? null;
+}
 
-function PieceRow({ piece, run }: { readonly piece: CutPiece; readonly run: string }) {
+interface PieceProps {
+  readonly piece: CutPiece;
+  readonly run: string;
+  readonly stick: Stick | null;
+}
+
+function PieceRow({ piece, run, stick }: PieceProps) {
   const system = useUnits();
   const ticks = useDesign(({ build }) => build.cut);
   const was = cutAt(piece, ticks);
-  const isCut = was !== null && Math.abs(was - piece.length) < SAME;
-  const tick = (isDone: boolean) =>
+  const isDone = isCut(piece, ticks);
+  const tick = (isNow: boolean) =>
     edit('piece cut', ({ build }) => {
-      build.cut = build.cut.filter((each) => !each.startsWith(`${piece.key} `));
-      if (isDone) build.cut.push(tickOf(piece));
+      build.cut = [...(isNow ? withCut(build.cut, piece, stick) : withoutCut(build.cut, piece))];
     });
   return (
-    <tr className={`border-rule border-b align-baseline ${isCut ? 'text-quiet' : ''}`}>
+    <tr className={`border-rule border-b align-baseline ${isDone ? 'text-quiet' : ''}`}>
       <td>
         <input
           type="checkbox"
           aria-label={`Cut: piece ${piece.number}, ${run}`}
           className="m-2 size-5 accent-ink md:size-4"
-          checked={isCut}
+          checked={isDone}
           onChange={(event) => tick(event.target.checked)}
         />
       </td>
@@ -190,7 +224,7 @@ function PieceRow({ piece, run }: { readonly piece: CutPiece; readonly run: stri
             shorter than what goes into it from both ends: trim that, or join the fittings directly
           </span>
         )}
-        {was !== null && !isCut && (
+        {was !== null && !isDone && (
           <span className="block text-[14px] text-starved-text">
             ▼ was cut at {tapeLength(was, system)}, before the plan changed
           </span>
@@ -214,25 +248,30 @@ function Sticks({
   const system = useUnits();
   const numberOf = (key: string) =>
     group.pieces.find((piece) => key === piece.key || key.startsWith(`${piece.key} +`))?.number;
+  const words = ({ key, length }: Stick['cuts'][number]) => {
+    const number = numberOf(key);
+    const name = number === undefined ? 'a piece of an earlier plan' : `piece ${number}`;
+    return `${name}: ${tapeLength(length, system)}`;
+  };
   return (
     <ol aria-label="Lengths of stock" className="pt-2 text-[14px] lg:pt-0">
-      {sticks.map(({ cuts, left }, i) => (
-        <li key={i} className="border-rule border-b py-1">
+      {sticks.map(({ id, stock, done, cuts, left }) => (
+        <li key={id} className="border-rule border-b py-1">
           <div aria-hidden className="flex h-5 border border-ink font-figure text-[12px]">
-            {cuts.map(({ key, length }) => (
+            {[...done, ...cuts].map(({ key, length }, i) => (
               <span
                 key={key}
-                className="overflow-hidden border-ink border-r bg-selection text-center"
-                style={{ width: `${(100 * length) / group.stock}%` }}
+                className={`overflow-hidden border-ink border-r text-center ${i < done.length ? 'text-quiet line-through' : 'bg-selection'}`}
+                style={{ width: `${(100 * length) / stock}%` }}
               >
                 {numberOf(key)}
               </span>
             ))}
           </div>
-          {cuts
-            .map(({ key, length }) => `piece ${numberOf(key)}: ${tapeLength(length, system)}`)
-            .join(', ')}
-          ; {tapeLength(left, system)} left
+          {done.length > 0 && `cut from it: ${done.map(words).join(', ')}; `}
+          {cuts.length > 0 &&
+            `${done.length > 0 ? 'still to cut: ' : ''}${cuts.map(words).join(', ')}; `}
+          {tapeLength(left, system)} left
         </li>
       ))}
     </ol>

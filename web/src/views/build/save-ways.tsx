@@ -31,7 +31,13 @@ export function SaveWays({ name, file, items, scale, stl }: Props) {
     ...(stl ? [{ format: 'STL', save: stl }] : []),
   ];
   return ways.map(({ format, save }) => (
-    <Button key={format} look="quiet" aria-label={`Save as ${format}: ${name}`} onClick={save}>
+    <Button
+      key={format}
+      look="quiet"
+      className="print:hidden"
+      aria-label={`Save as ${format}: ${name}`}
+      onClick={save}
+    >
       Save as {format}
     </Button>
   ));

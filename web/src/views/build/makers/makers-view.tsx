@@ -37,6 +37,7 @@ export function MakersView() {
     <div className="relative px-4 pt-3 pb-6 md:h-full md:overflow-y-auto print:overflow-visible">
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h1 className="text-[18px]">Shop-made parts</h1>
+        <span className="hidden text-[18px] print:inline">{MAKER_WORDS[id].name}</span>
         <span className="ml-auto print:hidden">
           <Button look="quiet" onClick={() => window.print()}>
             Print
@@ -94,7 +95,7 @@ function Sizes({ id, typed, usual, fields, refused, setSize, clearSize, clearAll
           />
         ))}
       </div>
-      <p className="max-w-prose pt-1 text-[14px] text-quiet">
+      <p className="max-w-prose pt-1 text-[14px] text-quiet print:hidden">
         A size in gray follows the collector. Type your own over it; empty the field to go back.{' '}
         {Object.keys(typed).length > 0 && (
           <Button look="quiet" onClick={clearAll}>

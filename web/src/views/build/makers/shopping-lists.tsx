@@ -86,6 +86,15 @@ export function ShoppingLists({ name, thing, kinds }: Props) {
             ({letter})
           </li>
         ))}
+        {kinds
+          .filter(({ board }) => board.material === 'clear sheet')
+          .map((kind) => (
+            <li key={kind.letter}>
+              {kind.count} {kind.count === 1 ? 'piece' : 'pieces'} of{' '}
+              {MATERIAL_WORDS['clear sheet']}, {say(kind.board.thickness)}, {sizeOf(kind)} (
+              {kind.letter})
+            </li>
+          ))}
         {thing.bought.map(({ what, amount, kind }) => (
           <li key={what.id}>
             {kind === null ? amount : formatShort(amount, kind, system)} {makerWords(what, system)}

@@ -31,6 +31,11 @@ export function Template({ name, file, items, scale = 1, letters = LETTERS, stl,
         <span className="text-[14px] text-quiet">
           {Math.round(width * 1000)} by {Math.round(height * 1000)} mm
         </span>
+        {scale === 1 && (
+          <span className="hidden text-[14px] print:inline">
+            not at true size here: cut by the PDF
+          </span>
+        )}
         {!isStale && <SaveWays name={name} file={file} items={items} scale={scale} stl={stl} />}
       </figcaption>
       <SheetSvg
