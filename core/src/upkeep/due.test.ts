@@ -72,6 +72,16 @@ describe('a bin', () => {
     expect(dayOf(due.at)).toBeCloseTo(80, 6);
   });
 
+  it('may be emptied every evening, and logged twice', () => {
+    const shop = shopWith(({ upkeep }) => {
+      upkeep.running = null;
+    });
+    // By the clock of people: an hour more, an hour less.
+    const events = [0, 0.97, 1.94, 2.98, 3.95, 3.96].map((day) => event('emptied', day));
+    const due = dueOf(shop, 'bin', { events });
+    expect((due.lasts ?? 0) / DAY).toBeCloseTo(0.99, 1);
+  });
+
   it('learns its bulking factor from its emptyings', () => {
     const shop = shopWith();
     const life = ((binLife(shop)?.running ?? 0) * WEEK) / (shop.upkeep.running ?? 1) / DAY;

@@ -11,14 +11,14 @@ export interface Emptied {
 
 export type Times = (...kinds: EventKind[]) => readonly number[];
 
-/** Times of the events of some kinds, ms, earliest first; of several on one day the last. */
+/** Times of the events of some kinds, ms, earliest first; of some that are nearly one the last. */
 export const timesOf =
   (events: readonly ShopEvent[]): Times =>
   (...kinds) =>
-    byDay(events.filter(({ kind }) => kinds.includes(kind)).map(({ at }) => Date.parse(at)));
+    apart(events.filter(({ kind }) => kinds.includes(kind)).map(({ at }) => Date.parse(at)));
 
 /**
- * When each bin was emptied, ms, earliest first. Two within a day are one: logged and weighed, say. Without a separator
+ * When each bin was emptied, ms, earliest first. Two within hours are one: logged and weighed, say. Without a separator
  * there is one bin, below the filter, whichever it was called.
  */
 export function emptyingsOf(
@@ -31,12 +31,15 @@ export function emptyingsOf(
   const bin = [...times('emptied'), ...weighed('separator')];
   const filterBin = [...times('filter bin emptied'), ...weighed('filter')];
   return collector.separator.kind === 'none'
-    ? { bin: [], filterBin: byDay([...filterBin, ...bin]) }
-    : { bin: byDay(bin), filterBin: byDay(filterBin) };
+    ? { bin: [], filterBin: apart([...filterBin, ...bin]) }
+    : { bin: apart(bin), filterBin: apart(filterBin) };
 }
 
-/** In order; of times less than a day apart the last. */
-function byDay(times: readonly number[]): number[] {
+/** What lies nearer is one, ms: half a day, so that a bin emptied every evening is emptied every day. */
+const ONE = (DAY / 2) * 1000;
+
+/** In order; of times that are one the last. */
+function apart(times: readonly number[]): number[] {
   const sorted = times.toSorted((a, b) => a - b);
-  return sorted.filter((at, i) => (sorted[i + 1] ?? Number.POSITIVE_INFINITY) - at > DAY * 1000);
+  return sorted.filter((at, i) => (sorted[i + 1] ?? Number.POSITIVE_INFINITY) - at > ONE);
 }

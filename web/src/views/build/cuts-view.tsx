@@ -260,7 +260,7 @@ function Sticks({
           <div aria-hidden className="flex h-5 border border-ink font-figure text-[12px]">
             {[...done, ...cuts].map(({ key, length }, i) => (
               <span
-                key={key}
+                key={`${key} ${i}`}
                 className={`overflow-hidden border-ink border-r text-center ${i < done.length ? 'text-quiet line-through' : 'bg-selection'}`}
                 style={{ width: `${(100 * length) / stock}%` }}
               >
