@@ -15,6 +15,6 @@ export {
 } from '../src/build/boards/part-kinds';
 export { viewOfBoards } from '../src/build/boards/view-of-boards';
 export type { MadeThing, MakerCheck } from '../src/build/makers/maker';
-export { makerPlace } from '../src/build/makers/maker-place';
+export { type MakerPlace, makerPlace } from '../src/build/makers/maker-place';
 export { MAKERS, type MakerId, makerOf, type SizeOf } from '../src/build/makers/makers';
 export type { MakerSaying, MakerSayingId, MakerSayings } from '../src/build/makers/sayings';

@@ -292,6 +292,8 @@ const upkeep = z.strictObject({
   /** Between two rounds with the meter, and between two looks at gaskets and belts, s. */
   roundEvery: interval.default(USUAL_UPKEEP.roundEvery),
   checkEvery: interval.default(USUAL_UPKEEP.checkEvery),
+  /** Between two cleanings of the filter, s, as long as nothing tells when it is due. */
+  filterEvery: interval.default(USUAL_UPKEEP.filterEvery),
 });
 
 export const shopSchema = z.strictObject({

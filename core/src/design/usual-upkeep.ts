@@ -8,6 +8,7 @@ export const USUAL_UPKEEP = {
   fullAt: 0.8,
   roundEvery: 182 * DAY,
   checkEvery: 364 * DAY,
+  filterEvery: 182 * DAY,
 } as const;
 
 export const usualUpkeep = () => ({ running: null as number | null, ...USUAL_UPKEEP });

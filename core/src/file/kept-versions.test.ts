@@ -141,7 +141,8 @@ describe('a kept file', () => {
     const read = readShop(version16);
     if (!read.ok) throw new Error(read.faults[0].message);
     const { journal, ...design } = version16;
-    expect(read.shop).toEqual({ ...design, version: VERSION });
+    const upkeep = { ...design.upkeep, filterEvery: usualUpkeep().filterEvery };
+    expect(read.shop).toEqual({ ...design, version: VERSION, upkeep });
     expect(read.journal).toEqual(journal);
     expect(read.renewed).toEqual([]);
   });
@@ -150,7 +151,8 @@ describe('a kept file', () => {
     const read = readShop(version15);
     if (!read.ok) throw new Error(read.faults[0].message);
     const { journal, ...design } = version15;
-    expect(read.shop).toEqual({ ...design, version: VERSION });
+    const upkeep = { ...design.upkeep, filterEvery: usualUpkeep().filterEvery };
+    expect(read.shop).toEqual({ ...design, version: VERSION, upkeep });
     expect(read.journal).toEqual(withTests(journal));
     expect(read.renewed).toEqual([]);
   });

@@ -24,7 +24,7 @@ const PUBLISHED: Readonly<Record<string, string>> = {
   'from-version-13.ts': '54ab13b5c8b8f47f',
   'from-version-14.ts': 'cc0d8718e33a5dca',
   'from-version-15.ts': '6e1a4a21f17cae87',
-  'from-version-16.ts': 'a19380f91f877f47',
+  'from-version-16.ts': 'a2639f5785d85039',
   'kept/version-1.json': '4cd1951363b77b2d',
   'kept/version-2.json': '65e5dd8074dfe31a',
   'kept/version-3.json': 'a4c3880ea4123f84',
@@ -41,7 +41,7 @@ const PUBLISHED: Readonly<Record<string, string>> = {
   'kept/version-14.json': '8538bb705268d42a',
   'kept/version-15.json': '684d1b5428d83244',
   'kept/version-16.json': '5af0802379b60a32',
-  'kept/version-17.json': '2b2ea1820bf20bef',
+  'kept/version-17.json': '5812c996e0a5d046',
 };
 
 const here = new URL('.', import.meta.url);

@@ -170,6 +170,23 @@ describe('a bag or bin below the filter', () => {
   });
 });
 
+describe('a filter of which nothing is known', () => {
+  it('goes by the calendar, until hours or its own cleanings tell', () => {
+    const shop = shopWith(({ upkeep }) => {
+      Object.assign(upkeep, { running: null, filterEvery: 10 * WEEK });
+    });
+    const never = dueOf(shop, 'filter', {}, 3);
+    expect(never).toMatchObject({ by: 'calendar', last: null, share: 1 });
+    expect(dayOf(never.at)).toBe(3);
+    const once = dueOf(shop, 'filter', { events: [event('cleaned', 0)] });
+    expect(once.by).toBe('calendar');
+    expect(dayOf(once.at)).toBe(70);
+    const twice = dueOf(shop, 'filter', { events: [event('cleaned', 0), event('cleaned', 30)] });
+    expect(twice.by).toBe('history');
+    expect(dayOf(twice.at)).toBeCloseTo(60, 6);
+  });
+});
+
 describe('forecasts over a simulated year', () => {
   /** A year of a shop whose bulking, rate and weeks are not what its owner typed. */
   function emptyingsOf(life: number, chance: Chance): number[] {

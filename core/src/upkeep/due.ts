@@ -141,6 +141,9 @@ function filterDue(
           duePressure(due, media, series.atFlow),
         )
       : null;
+  // No hours, no cleanings to go by: the calendar.
+  const isUnknown = byTime.at === null && byTime.lasts === null;
+  if (!trend && isUnknown) return [byCalendar('filter', last, shop.upkeep.filterEvery, now)];
   if (!trend) return [byTime];
   return [
     {

@@ -23,6 +23,9 @@ export interface MakerChoices {
   /** By maker: its sizes by their names, SI. */
   readonly sizes?: Partial<Readonly<Record<MakerId, Readonly<Record<string, number>>>>>;
   readonly stock?: Partial<SheetStock>;
+  /** What is to be made, in the order it was listed, and whether its sheets are laid out together. */
+  readonly list?: readonly MakerId[];
+  readonly isTogether?: boolean;
 }
 
 /** How the bench is looked at: no part of any document, kept on this device. */

@@ -439,6 +439,10 @@ export const ABOUT_VIEWS: readonly AboutView[] = [
         means: 'what the saw takes of the board with each cut',
       },
       {
+        term: 'On your list',
+        means: 'what you are going to make: its sheet goods can be laid out together',
+      },
+      {
         term: 'Cleat',
         means: 'a board screwed to the studs of a wall, to which something heavy is fastened',
       },

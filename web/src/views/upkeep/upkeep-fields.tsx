@@ -18,7 +18,7 @@ export function UpkeepFields() {
   const learnt = bulkingByEmptying(shop, { events, weighings });
   const change = (what: string, by: (own: typeof upkeep) => void) =>
     edit(what, (own) => by(own.upkeep));
-  const weeks = (field: 'roundEvery' | 'checkEvery', what: string) => ({
+  const weeks = (field: 'roundEvery' | 'checkEvery' | 'filterEvery', what: string) => ({
     value: upkeep[field] / WEEK,
     kind: 'number' as const,
     min: 1,
@@ -75,8 +75,14 @@ export function UpkeepFields() {
       />
       <FieldLine label="Weeks between rounds" {...weeks('roundEvery', 'time between rounds')} />
       <FieldLine label="Weeks between checks" {...weeks('checkEvery', 'time between checks')} />
+      <FieldLine
+        label="Weeks between filter cleanings"
+        {...weeks('filterEvery', 'time between filter cleanings')}
+      />
       <p className="pt-1 text-[14px] text-quiet">
-        Chips take up three to five times the room of the wood they were, long shavings up to ten.
+        Weeks between filter cleanings count only while neither its pressure, nor hours, nor earlier
+        cleanings tell. Chips take up three to five times the room of the wood they were, long
+        shavings up to ten.
         {learnt !== null &&
           ` How often you emptied the bin speaks for about ${learnt.toPrecision(2)}.`}
       </p>

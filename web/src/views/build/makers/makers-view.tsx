@@ -24,7 +24,7 @@ import { MakerDrawing } from './maker-drawing';
 import { PartDrawings } from './part-drawings';
 import { SheetCuts } from './sheet-cuts';
 import { ShoppingLists } from './shopping-lists';
-import { useMaker, useMakerChoices } from './use-maker';
+import { useMakeList, useMaker, useMakerChoices } from './use-maker';
 
 const IDS = Object.keys(MAKERS) as MakerId[];
 const OPTIONS = IDS.map((value) => ({ value, label: MAKER_WORDS[value].name }));
@@ -54,10 +54,34 @@ export function MakersView() {
           />
         </Line>
         <PaperChoice />
+        <MakeList id={id} />
       </div>
       <p className="max-w-prose pt-1 text-[15px]">{MAKER_WORDS[id].about}</p>
       <Sizes key={id} id={id} {...sizes} refused={made.ok ? null : made} />
       <Outcome key={`outcome ${id}`} id={id} made={made} sizes={JSON.stringify(sizes.typed)} />
+    </div>
+  );
+}
+
+/** Whether the part is on the list of what is to be made, and what else is. */
+function MakeList({ id }: { readonly id: MakerId }) {
+  const { list, toggle } = useMakeList();
+  return (
+    <div className="pt-1 text-[15px]">
+      <label className="flex min-h-11 items-center gap-2 md:min-h-7">
+        <input
+          type="checkbox"
+          className="size-5 accent-ink md:size-4"
+          checked={list.includes(id)}
+          onChange={() => toggle(id)}
+        />
+        I am going to make it
+      </label>
+      {list.length > 0 && (
+        <p className="text-quiet">
+          On your list: {list.map((other, i) => `${i + 1} ${MAKER_WORDS[other].name}`).join(', ')}.
+        </p>
+      )}
     </div>
   );
 }

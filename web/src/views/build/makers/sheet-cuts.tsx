@@ -5,11 +5,11 @@ import { useMemo } from 'react';
 import { useUnits } from '@/model/use-design';
 import { fileStem } from '@/storage/file-stem';
 import { Choice } from '@/ui/choice';
-import { MATERIAL_WORDS } from '@/words/maker-words';
+import { MAKER_WORDS, MATERIAL_WORDS } from '@/words/maker-words';
 import { rulerLength, tapeLength } from '@/words/tape-length';
 import { FieldLine, Line } from '../../parts/line';
 import { Template } from '../templates/template';
-import { useSheetStock } from './use-maker';
+import { useListedKinds, useMakeList, useMakerChoices, useSheetStock } from './use-maker';
 
 /** Letters on a sheet, by its width and height together: strips are narrow. */
 const NEST_LETTERS = 120;
@@ -20,9 +20,15 @@ interface Props {
 }
 
 /** What is sawn out of which sheet, by cuts from edge to edge. */
-export function SheetCuts({ name, kinds }: Props) {
+export function SheetCuts({ name: ownName, kinds: own }: Props) {
   const system = useUnits();
   const { stock, change } = useSheetStock();
+  const { choices, choose } = useMakerChoices();
+  const { list } = useMakeList();
+  const listed = useListedKinds();
+  const isTogether = list.length > 1 && choices.isTogether === true;
+  const kinds = isTogether ? listed.kinds : own;
+  const name = isTogether ? 'Everything on the list' : ownName;
   const { width, height, kerf, isGrainKept } = stock;
   const jobs = useMemo(() => {
     const own = { width, height, kerf, isGrainKept };
@@ -38,6 +44,29 @@ export function SheetCuts({ name, kinds }: Props) {
   return (
     <section aria-label="Sheet goods" className="pt-3">
       <h2 className="text-[17px]">Sheet goods</h2>
+      {list.length > 1 && (
+        <div className="max-w-120 print:hidden">
+          <Line label="Lay out">
+            <Choice
+              label="Lay out"
+              value={isTogether ? 'all' : 'one'}
+              options={[
+                { value: 'one', label: 'this part alone' },
+                { value: 'all', label: 'everything on my list together' },
+              ]}
+              onChange={(value) => choose({ isTogether: value === 'all' })}
+            />
+          </Line>
+        </div>
+      )}
+      {isTogether && (
+        <p className="max-w-prose text-[15px]">
+          {list.map((id, i) => `${i + 1} ${MAKER_WORDS[id].name}`).join(', ')}: the number stands
+          before each letter.
+          {listed.refused.length > 0 &&
+            ` Left out, because a size of it is wrong: ${listed.refused.map((id) => MAKER_WORDS[id].name).join(', ')}.`}
+        </p>
+      )}
       <div className="grid max-w-220 gap-x-8 md:grid-cols-2 print:hidden [&_[data-line]]:grid-cols-[minmax(0,15rem)_8.5rem]">
         <FieldLine
           label="Sheet, width"

@@ -1,6 +1,14 @@
 'use client';
 
-import { type MakerId, makerOf, makerPlace, type SheetStock } from '@frank-gauge/core/makers';
+import {
+  type MakerId,
+  type MakerPlace,
+  makerOf,
+  makerPlace,
+  type PartKind,
+  partKinds,
+  type SheetStock,
+} from '@frank-gauge/core/makers';
 import { toSI } from '@frank-gauge/core/quantity';
 import { useMemo } from 'react';
 import { useDesign, useUnits } from '@/model/use-design';
@@ -23,11 +31,7 @@ export function useMaker() {
   const id: MakerId = choices.maker ?? 'drumLid';
   const typed = choices.sizes?.[id] ?? NO_SIZES;
   const place = useMemo(() => makerPlace(shop), [shop]);
-  const { usual, made } = useMemo(() => {
-    const own = makerOf(id);
-    const usual = own.usual(place);
-    return { usual, made: own.make({ ...usual, ...typed }, place) };
-  }, [id, typed, place]);
+  const { usual, made } = useMemo(() => ofSizes(id, typed, place), [id, typed, place]);
   const type = (sizes: Readonly<Record<string, number>>) =>
     choose({ sizes: { ...choices.sizes, [id]: sizes } });
   return {
@@ -39,6 +43,49 @@ export function useMaker() {
     },
     clearAll: () => type({}),
   };
+}
+
+/** What comes of a part by what is typed for it. */
+function ofSizes(id: MakerId, typed: Readonly<Record<string, number>>, place: MakerPlace) {
+  const own = makerOf(id);
+  const usual = own.usual(place);
+  return { usual, made: own.make({ ...usual, ...typed }, place) };
+}
+
+/** What is to be made, and a way to put something on that list or take it off. */
+export function useMakeList() {
+  const { choices, choose } = useMakerChoices();
+  const list = choices.list ?? [];
+  return {
+    list,
+    toggle: (id: MakerId) =>
+      choose({ list: list.includes(id) ? list.filter((other) => other !== id) : [...list, id] }),
+  };
+}
+
+/** Parts of everything on the list, their letters behind its number there; and what cannot be made of its sizes. */
+export function useListedKinds(): {
+  readonly kinds: readonly PartKind[];
+  readonly refused: readonly MakerId[];
+} {
+  const { choices } = useMakerChoices();
+  const shop = useDesign();
+  const { list, sizes } = choices;
+  return useMemo(() => {
+    const place = makerPlace(shop);
+    const all = (list ?? []).map((id) => ofSizes(id, sizes?.[id] ?? NO_SIZES, place).made);
+    return {
+      kinds: all.flatMap((made, i) =>
+        made.ok
+          ? partKinds(made.thing.parts).map((kind) => ({
+              ...kind,
+              letter: `${i + 1}${kind.letter}`,
+            }))
+          : [],
+      ),
+      refused: (list ?? []).filter((_, i) => !all[i]?.ok),
+    };
+  }, [shop, list, sizes]);
 }
 
 /** Sheets as they are usually sold: 4 by 8 ft, or 1250 by 2500 mm. */
