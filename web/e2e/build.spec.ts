@@ -157,7 +157,9 @@ test('a template of a pipe into a drum is saved at true size; a pipe larger than
 
   await page.getByLabel('Pipe, outside diameter').fill('24');
   await expect(
-    page.getByText(/The pipe is larger than what it goes into: at most [\d½¼¾⅜⅝⅛⅞.]+\sin\./),
+    page.getByText(
+      /The pipe is larger than what it goes into\. It can be at most [\d½¼¾⅜⅝⅛⅞.]+\sin\./,
+    ),
   ).toBeVisible();
   await expect(page.getByText('There is no template for these sizes.')).toBeVisible();
   // The drawing stays, to be looked at.
@@ -218,7 +220,7 @@ test('an elbow of mitered pieces and a lid with two elbows: a wrong size is name
   await page.getByLabel('Inlet elbow, outside diameter').fill('12');
   await expect(page.getByText('The two holes meet, or nearly', { exact: false })).toBeVisible();
   await page.getByLabel('Lid, outside diameter').fill('20');
-  await expect(page.getByText('so it falls in: more than', { exact: false })).toBeVisible();
+  await expect(page.getByText('so it falls in. Make it more than', { exact: false })).toBeVisible();
 
   await page.getByLabel('Template for').selectOption({ label: 'hole and small holes around it' });
   await expect(page.getByRole('img', { name: 'Hole, to scale' })).toBeVisible();

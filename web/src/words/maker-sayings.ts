@@ -11,7 +11,7 @@ type Words = {
 const WORDS: Words = {
   // blast-gate
   'rail too narrow for its screws': ({ rail, blade, least }, say) =>
-    `A rail ${say(rail)} wide cannot be screwed beside a blade of ${say(blade)}: at least ${say(least)}.`,
+    `A rail ${say(rail)} wide cannot be screwed on beside a blade of ${say(blade)}. Make it at least ${say(least)}.`,
   'face hole': ({ hole, above }, say) =>
     `hole ${say(hole)}, its center ${say(above)} above the foot`,
   'shims for the rails': 'shims of card under the rails, so that the blade slides',
@@ -32,13 +32,13 @@ const WORDS: Words = {
 
   // cyclone-shelf
   'flange slips through': ({ flange, least }, say) =>
-    `A flange of ${say(flange)} would slip through the hole: at least ${say(least)}.`,
+    `A flange of ${say(flange)} would slip through the hole. It needs at least ${say(least)}.`,
   'shelf too narrow': ({ least }, say) =>
-    `The brackets would touch the cyclone: at least ${say(least)} wide.`,
+    `The brackets would touch the cyclone. Make the shelf at least ${say(least)} wide.`,
   'shelf too shallow': ({ hole, least }, say) =>
-    `Around a hole of ${say(hole)} too little wood is left: at least ${say(least)} deep.`,
+    `Too little wood is left around a hole of ${say(hole)}. Make the shelf at least ${say(least)} deep.`,
   'brackets too low for two rows': ({ least }, say) =>
-    `Two rows of lag screws want brackets at least ${say(least)} high.`,
+    `Two rows of lag screws need brackets at least ${say(least)} high.`,
   'shelf hole': ({ hole, front }, say) =>
     `hole ${say(hole)}, its center ${say(front)} from the front`,
   'screws at the studs': ({ screw }, say) => `lag screws of ${say(screw)} at the studs`,
@@ -56,25 +56,25 @@ const WORDS: Words = {
   'find the studs':
     'The studs of this wall are not known: find them, and drill where they are. The drawing shows them where they usually stand.',
   'hang the shelf': ({ top, shake }, say) =>
-    `Hang it with its top ${say(top)} above the floor. Counted is ${shake} times the weight, for shaking.`,
+    `Hang it with its top ${say(top)} above the floor. The check counts ${shake} times the weight, to allow for shaking.`,
 
   // drum-lid
   'lid ring narrower than its gasket': ({ ring, gasket }, say) =>
     `A ring ${say(ring)} wide is narrower than its gasket of ${say(gasket)}: it would bend away from it. Make it ${say(gasket)} or wider.`,
   'gasket wider than its groove': ({ groove, gasket }, say) =>
-    `The groove between the rings is ${say(groove)} wide; a gasket of ${say(gasket)} does not go in.`,
+    `The groove between the rings is ${say(groove)} wide: a gasket of ${say(gasket)} does not fit into it.`,
   'gasket fills its groove': ({ board, most }, say) =>
-    `The gasket fills the groove, which is as deep as the board: ${say(board)}. At most ${say(most)}.`,
+    `The gasket fills the groove, which is only as deep as the board (${say(board)}). Use a gasket of at most ${say(most)}.`,
   'bolts too near the opening': ({ opening, least }, say) =>
-    `The bolts would come too near the opening of ${say(opening)}: a circle of at least ${say(least)}.`,
+    `The bolts would come too near the opening of ${say(opening)}. Use a circle of at least ${say(least)}.`,
   'no room for opening and bolts': ({ opening }, say) =>
-    `Within the rings there is no room for an opening of ${say(opening)} with bolts around it.`,
+    `There is no room within the rings for an opening of ${say(opening)} with bolts around it.`,
   'bolts meet the inner ring': ({ most }, say) =>
-    `The bolts would meet the inner ring: a circle of at most ${say(most)}.`,
+    `The bolts would meet the inner ring. Use a circle of at most ${say(most)}.`,
   'window too wide': ({ most }, say) =>
-    `Between what stands on the lid and the inner ring there is room for ${say(most)} at most; 0 for no window.`,
+    `Between what stands on the lid and the inner ring there is room for a window of at most ${say(most)}. Type 0 for none.`,
   'no room for a window':
-    'There is no room for a window between what stands on the lid and the inner ring: type 0 for none.',
+    'There is no room for a window between what stands on the lid and the inner ring. Type 0 for none.',
   'lid bolt holes': ({ bolts, bolt, circle }, say) =>
     `${bolts} holes of ${say(bolt)} on a circle of ${say(circle)}`,
   'lid gasket': ({ width, height }, say) => `gasket, ${say(width)} × ${say(height)}`,
@@ -82,10 +82,10 @@ const WORDS: Words = {
   'lid latches': 'latches, or a band clamp around the outer ring',
   'lid silicone': 'silicone bead, under what stands on the lid and around the window',
   'depth of the rim': 'Depth of the rim in the groove',
-  'drop of the bin': 'Drop of the bin, to free its rim from the groove',
+  'drop of the bin': 'How far the bin drops, to free its rim from the groove',
   'bend of the lid': 'Bend of the lid at the blower’s highest suction',
   'cut lid and rings':
-    'Cut the lid and both rings; keep the drum at hand and try its rim between the rings before the glue is in.',
+    'Cut the lid and both rings; keep the drum at hand and try its rim between the rings before you glue.',
   'glue the lid rings':
     'Glue and screw the inner ring under the lid, then the outer ring around the rim of the drum.',
   'press the gasket in':
@@ -97,9 +97,9 @@ const WORDS: Words = {
 
   // enclosure
   'return filter wider than the side': ({ filter, most }, say) =>
-    `With its frame a filter of ${say(filter)} is wider than the side: at most ${say(most)}.`,
+    `With its frame, a filter of ${say(filter)} is wider than the side. Use one of at most ${say(most)}.`,
   'too many return filters': ({ filters, filter, side, most }, say) =>
-    `${filters} filters of ${say(filter)} one above another do not fit a side ${say(side)} high: at most ${most}.`,
+    `${filters} filters of ${say(filter)}, one above another, do not fit into a side ${say(side)} high. Use at most ${most}.`,
   'return openings': ({ width, height }, say) => `openings ${say(width)} × ${say(height)}`,
   'hinged door': 'hinged at one side, gasket all around',
   'return filters': ({ width, height, depth }, say) =>
@@ -112,24 +112,24 @@ const WORDS: Words = {
   'depth inside': 'Depth inside',
   'height inside': 'Height inside',
   'top of the enclosure': 'Top of the enclosure',
-  'air through the return': 'Air through the return filters, at the most the blower moves',
+  'air through the return': 'Air speed through the return filters at the most the blower moves',
   'stand up the panels':
     'Stand sides and back on the floor on a strip of foam, screw them together, and lay the top on them.',
-  'glue the lining': 'Glue the lining in, edge to edge: what is bare, or open, lets the noise out.',
+  'glue the lining': 'Glue the lining in edge to edge: any bare or open spot lets the noise out.',
   'frame the filters':
     'Screw the strips around each opening so that the filter stands on its edge; turn buttons hold it.',
   'cool the motor':
-    'Leave the motor its cooling air, and keep anything that heats or burns out of the box.',
+    'Leave the motor room for its cooling air, and keep anything hot or burning out of the box.',
 
   // filter-box
   'gasket leaves too small an opening': ({ gasket, filter, most }, say) =>
-    `A gasket of ${say(gasket)} leaves too small an opening into a filter of ${say(filter)}: at most ${say(most)}.`,
+    `A gasket of ${say(gasket)} leaves too small an opening into a filter of ${say(filter)}. Use at most ${say(most)}.`,
   'door too wide': ({ most }, say) =>
-    `Door and gasket reach beyond the front: an opening of at most ${say(most)}.`,
+    `The door and its gasket would reach beyond the front. Make the opening at most ${say(most)} wide.`,
   'door too high': ({ most }, say) =>
-    `Door and gasket reach beyond the front: an opening of at most ${say(most)}.`,
+    `The door and its gasket would reach beyond the front. Make the opening at most ${say(most)} high.`,
   'no room for a door': ({ gasket, front }, say) =>
-    `With a gasket of ${say(gasket)} there is no room for a door in a front ${say(front)} high: a larger collar or a narrower gasket.`,
+    `With a gasket of ${say(gasket)} there is no room for a door in a front ${say(front)} high. Use a larger collar or a narrower gasket.`,
   'box opening': ({ opening }, say) => `opening ${say(opening)} in the middle`,
   'collar hole': ({ collar }, say) => `hole ${say(collar)} for the blower’s pipe`,
   'door opening': ({ width, height }, say) =>
@@ -140,7 +140,7 @@ const WORDS: Words = {
   'silicone inside the box': 'silicone bead along all edges inside',
   'lag screws for the box': ({ screw }, say) => `lag screws of ${say(screw)} with washers`,
   'box latches': 'over-center latches: two for the door, three for the filter',
-  'underside of the box': 'Underside of the box above the floor, for filter and bag',
+  'underside of the box': 'Height of the underside above the floor, for filter and bag',
   'top of the brackets': 'Top of the brackets',
   'bulge of the sides': 'Bulge of the sides under the blower’s pressure',
   'glue the box':
@@ -148,18 +148,19 @@ const WORDS: Words = {
   'glue the filter ring':
     'Glue the ring under the bottom around its opening: the filter’s rim stands in it on the gasket, and latches hold it up.',
   'lay the door gasket':
-    'Lay the gasket around the door’s opening. What leaks here blows fine dust into the shop: look at it with a strong lamp in the dark.',
+    'Lay the gasket around the door’s opening. A leak here blows fine dust into the shop: look along it with a strong lamp in the dark.',
   'hang the box': ({ underside }, say) =>
-    `Screw the rail to the studs, the brackets to rail and top. The underside comes ${say(underside)} above the floor.`,
+    `Screw the rail to the studs, and the brackets to the rail and the top. The underside is then ${say(underside)} above the floor.`,
 
   // floor-sweep
   'mouth too narrow for the pipe': ({ least }, say) =>
-    `The pipe does not fit between the sides: at least ${say(least)} wide.`,
+    `The pipe does not fit between the sides. Make the mouth at least ${say(least)} wide.`,
   'mouth too high': ({ most }, say) =>
-    `The mouth is as high as the back, where the pipe is: at most ${say(most)}.`,
-  'sweep too shallow': ({ least }, say) => `At least ${say(least)} deep.`,
+    `The mouth would be as high as the back, where the pipe goes in. Make it at most ${say(most)}.`,
+  'sweep too shallow': ({ least }, say) =>
+    `The box is too shallow. Make it at least ${say(least)} deep.`,
   'back hole': ({ hole }, say) => `hole ${say(hole)}, in the middle`,
-  'sloping ends': ({ degrees }) => `its ends ${degrees}° from square fit closer`,
+  'sloping ends': ({ degrees }) => `its ends fit closer if cut ${degrees}° off square`,
   'flap hinge': 'hinge or leather strip for the flap',
   'gate ahead of the sweep': 'blast gate ahead of it, shut when nobody sweeps',
   'sweep screws': 'screws',
@@ -169,16 +170,17 @@ const WORDS: Words = {
   'hinge the flap':
     'Hinge the flap at the top of the mouth: it hangs shut, and is kicked up to sweep.',
   'keep metal out':
-    'Nails, screws and cut-offs go into the trash: a magnet or a coarse grille across the mouth keeps metal out of the blower.',
+    'Put nails, screws and cut-offs in the trash; a magnet or a coarse grille across the mouth keeps metal out of the blower.',
 
   // liner-cage
-  'more tubes than slats': ({ most }) => `Each tube stands between two slats: at most ${most}.`,
+  'more tubes than slats': ({ most }) =>
+    `Each tube stands between two slats, so there can be at most ${most}.`,
   'hoops leave no opening': ({ hoop, most }, say) =>
-    `Hoops ${say(hoop)} wide leave no opening: at most ${say(most)}.`,
+    `Hoops ${say(hoop)} wide leave no opening. Make them at most ${say(most)}.`,
   'no room for tubes': ({ slats, slat, most }, say) =>
-    `${slats} slats of ${say(slat)} leave no room for tubes between them: at most ${most}.`,
+    `${slats} slats of ${say(slat)} leave no room for tubes between them. Use at most ${most}.`,
   'too many hoops': ({ hoops, board, drum }, say) =>
-    `${hoops} hoops of ${say(board)} do not fit into ${say(drum)}.`,
+    `${hoops} hoops of ${say(board)} do not fit into a drum ${say(drum)} high.`,
   'slanted ends': 'both ends cut slanted, so that nothing closes them',
   'slat screws': 'short screws, slats to hoops',
   'gap between slats': 'Gap between two slats, where the liner bows in',
@@ -187,15 +189,15 @@ const WORDS: Words = {
   'stand tubes and liner':
     'Stand the tubes in the drum against its wall, open at the foot, then the liner inside them, then the cage inside the liner.',
   'fold the liner':
-    'Fold the liner over the rim under the lid’s gasket, and let the tubes end under the lid, inside: the air under the liner is drawn off as that above it.',
+    'Fold the liner over the rim under the lid’s gasket, and let the tubes end inside, under the lid: then the air below the liner is drawn off with the air above it.',
   'take the cage out':
     'To empty, take out the cage first; the tubes let air in while the liner is pulled.',
 
   // motor-cleat
   'bolts beyond the ends': ({ most }, say) =>
-    `The bolts would come out of the board’s ends: at most ${say(most)} apart.`,
+    `The bolts would come out at the board’s ends. Space them at most ${say(most)} apart.`,
   'bolts beyond the edges': ({ most }, say) =>
-    `The bolts would come out of the board’s edges: at most ${say(most)} apart.`,
+    `The bolts would come out at the board’s edges. Space them at most ${say(most)} apart.`,
   'bolt meets a lag screw': ({ apart, shift }, say) =>
     `A bolt would meet a lag screw at a stud (${say(apart)} between them): move the cleat ${say(shift)} to the side, or choose another bolt pattern.`,
   'counterbored behind': 'counterbore the bolts’ heads from behind',
@@ -209,15 +211,15 @@ const WORDS: Words = {
   'bolts from behind':
     'Put the bolts through from behind before the cleat goes on the wall: their heads are out of reach later.',
   'two lift the blower': ({ shake }) =>
-    `Two people lift the blower. Counted is ${shake} times its weight, for shaking.`,
+    `Two people lift the blower. The check counts ${shake} times its weight, to allow for shaking.`,
 
   // pail-ring
   'ring narrower than its gasket': ({ ring, gasket }, say) =>
     `A ring ${say(ring)} wide is narrower than its gasket of ${say(gasket)}. Make it ${say(gasket)} or wider.`,
   'opening leaves no lid': ({ opening, most }, say) =>
-    `An opening of ${say(opening)} leaves no lid to screw to the ring: at most ${say(most)}.`,
+    `An opening of ${say(opening)} leaves nothing of the lid to screw to the ring. Make it at most ${say(most)}.`,
   'bevel too wide': ({ wide }, say) =>
-    `The bevel would be ${say(wide)} wide at the top, wider than the collector’s ring: steeper, or a smaller opening.`,
+    `The bevel would be ${say(wide)} wide at the top, wider than the collector’s ring. Use a steeper bevel or a smaller opening.`,
   'bevel of the plate': ({ wide, degrees }, say) =>
     `bevel the opening to ${say(wide)} on the upper face, ${degrees}° from upright`,
   'plate gasket': ({ gasket }, say) =>
@@ -237,9 +239,9 @@ const WORDS: Words = {
 
   // slide-lift
   'travel beyond the slides': ({ most, slide }, say) =>
-    `Half of a slide has to stay in its rail: at most ${say(most)} with slides of ${say(slide)}.`,
+    `Half of each slide has to stay in its rail. With slides of ${say(slide)} the travel can be at most ${say(most)}.`,
   'lever too short': ({ travel, short, least }, say) =>
-    `To lift ${say(travel)} its short arm is about ${say(short)}: a lever of at least ${say(least)}.`,
+    `To lift ${say(travel)}, the lever’s short arm is about ${say(short)}. Use a lever of at least ${say(least)}.`,
   'cheek to the studs': 'screwed to studs or to a stand',
   'beveled deck': 'bevel its front edge, so that casters roll on',
   'drawer slides': ({ slide }, say) => `pair of drawer slides, ${say(slide)}, rated for the load`,
@@ -249,20 +251,20 @@ const WORDS: Words = {
   'full bin on the slides': 'Full bin, as a share of what the slides carry on end',
   'force on the lever': 'Force on the lever, as a share of an easy push',
   'screw the slides':
-    'Screw the slides to the cheeks and the runners, upright and exactly parallel: on end they bind sooner than they bend.',
+    'Screw the slides to the cheeks and the runners, upright and exactly parallel: set on end, they bind before they bend.',
   'screw the back':
     'Screw the moving back to the runners, the deck to its foot, and the gussets into the corner.',
   'set the pivot': ({ short }, say) =>
-    `Set the lever’s pivot ${say(short)} from where it takes the deck, and hook its end down: the bin’s weight must not open it.`,
+    `Set the lever’s pivot ${say(short)} from where it lifts the deck, and hook its end down so that the bin’s weight cannot lower it.`,
   'keep feet out': 'Keep feet and fingers out from under the deck.',
 
   // slotted-baffle
   'inlet too wide for the drum': ({ inlet, most }, say) =>
-    `An inlet of ${say(inlet)} is nearly half as wide as the drum: at most ${say(most)}, or a wider drum.`,
+    `An inlet of ${say(inlet)} is nearly half as wide as the drum. Use at most ${say(most)}, or a wider drum.`,
   'plate above the inlet': ({ inlet }, say) =>
-    `The inlet reaches ${say(inlet)} under the lid: the plate hangs at least as low.`,
+    `The inlet reaches ${say(inlet)} below the lid. Hang the plate at least that low.`,
   'too little left for dust': ({ below, least }, say) =>
-    `Under the plate ${say(below)} would be left for dust: a drum of at least ${say(least)}.`,
+    `Only ${say(below)} would be left for dust under the plate. Use a drum at least ${say(least)} high.`,
   'slot leaves no plate': ({ slot }, say) => `A slot of ${say(slot)} leaves no plate to hang.`,
   'slot and rods': ({ slot, degrees, rods }, say) =>
     `slot ${say(slot)} wide over ${degrees}° of arc; ${rods} holes for rods`,
@@ -273,18 +275,19 @@ const WORDS: Words = {
   'cut the plate':
     'Cut the plate to the drum’s inside, then cut the slot’s edge: the solid side has to close against the wall.',
   'hang the plate':
-    'Hang it on the rods through the lid with a nut above and below each board, so that it can be leveled.',
+    'Hang it from the lid on the rods, with a nut above and below each board, so that you can level it.',
   'turn the plate': ({ drop }, say) =>
     `Set it ${say(drop)} under the lid. Turn it so that the air from the inlet lands on the solid side and meets the slot later.`,
-  'empty in time': 'Empty the drum before dust reaches the plate; above it nothing is separated.',
+  'empty in time':
+    'Empty the drum before the dust reaches the plate: above it nothing is separated.',
 
   // wedge-lift
   'wedge longer than the deck': ({ most }, say) =>
-    `A wedge longer than the deck stands out under it: at most ${say(most)}.`,
+    `A wedge longer than the deck would stick out. Make it at most ${say(most)}.`,
   'wedges slide back': ({ wedge, most }, say) =>
-    `Wedges of ${say(wedge)} would slide back by themselves: at most ${say(most)}, or longer wedges.`,
+    `Wedges of ${say(wedge)} would slide back by themselves. Lift at most ${say(most)}, or use longer wedges.`,
   'wedges too thick': ({ thick, deck }, say) =>
-    `Two pairs of wedges ${say(thick)} thick do not stand under a deck of ${say(deck)}.`,
+    `Two pairs of wedges ${say(thick)} thick do not fit under a deck of ${say(deck)}.`,
   'wedge heights': ({ thin, thick }, say) => `${say(thin)} to ${say(thick)} high`,
   'wedge handle': 'batten that joins both sliding wedges, as a handle',
   'wedge battens': 'battens on the base, beside the sliding wedges',
@@ -297,7 +300,8 @@ const WORDS: Words = {
     'Screw the runners under the deck, slope down, and the battens on the base beside the sliding wedges, with a little play.',
   'join the wedges': ({ pushed, travel }, say) =>
     `Join the sliding wedges with the handle. Pushed in by ${say(pushed)} they lift the deck ${say(travel)}.`,
-  'stop the deck': 'Stop the deck from sliding along with a block at its far end on the base.',
+  'stop the deck':
+    'Screw a block to the base at the deck’s far end, so that the deck does not slide along.',
 
   // on-studs
   'wall not there': ({ walls }) => `The room has walls 1 to ${walls}.`,
