@@ -112,7 +112,7 @@ test('sheet goods: other sheets, other saws, what fits none of them is said', as
 test('lid, baffle and filter box are laid out on the same sheets', async ({ page }) => {
   for (const name of ['Lid for a drum', 'Slotted baffle', 'Filter box']) {
     await open(page, name);
-    await page.getByLabel('I am going to make it').check();
+    await page.getByLabel('I am going to make this').check();
   }
   await expect(page.getByText('On your list: 1 Lid for a drum, 2 Slotted baffle')).toBeVisible();
   const sheets = page.getByRole('region', { name: 'Sheet goods' });
@@ -127,7 +127,7 @@ test('lid, baffle and filter box are laid out on the same sheets', async ({ page
   await expect(sheets).toContainText('Left out, because a size of it is wrong: Filter box.');
   await page.reload();
   await expect(sheets.getByText('2A', { exact: true }).first()).toBeAttached();
-  await page.getByLabel('I am going to make it').uncheck();
+  await page.getByLabel('I am going to make this').uncheck();
   await expect(page.getByText('On your list: 1 Slotted baffle, 2 Filter box.')).toBeVisible();
 });
 

@@ -80,9 +80,9 @@ export function UpkeepFields() {
         {...weeks('filterEvery', 'time between filter cleanings')}
       />
       <p className="pt-1 text-[14px] text-quiet">
-        Weeks between filter cleanings count only while neither its pressure, nor hours, nor earlier
-        cleanings tell. Chips take up three to five times the room of the wood they were, long
-        shavings up to ten.
+        The weeks between filter cleanings count only as long as nothing better is known: no
+        pressure readings, no hours, no earlier cleanings. Chips take up three to five times the
+        room of the wood they were, long shavings up to ten.
         {learnt !== null &&
           ` How often you emptied the bin speaks for about ${learnt.toPrecision(2)}.`}
       </p>

@@ -75,7 +75,7 @@ function MakeList({ id }: { readonly id: MakerId }) {
           checked={list.includes(id)}
           onChange={() => toggle(id)}
         />
-        I am going to make it
+        I am going to make this
       </label>
       {list.length > 0 && (
         <p className="text-quiet">
