@@ -127,7 +127,7 @@ test('a budget below the first step is told so', async ({ page }) => {
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(demo)),
   });
-  await expect(page.getByText('Heron Slip').first()).toBeVisible();
+  await expect(page.getByRole('link', { name: /Heron Slip/ })).toBeVisible();
   await page.goto('/shop/heron-slip/improve');
   await expect(
     budget(page).getByText(/\$3 is less than the first step that helps costs: about \$\d+\./),
@@ -237,7 +237,7 @@ test('where several gates may be open, drops by combinations show what is short'
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(demo)),
   });
-  await expect(page.getByText('Heron Slip').first()).toBeVisible();
+  await expect(page.getByRole('link', { name: /Heron Slip/ })).toBeVisible();
   await page.goto('/shop/heron-slip/air');
   await page.getByText('Drops by combinations').click();
   await expect(page.getByText(/^15 combinations; in \d+ of them nothing is short/)).toBeVisible();

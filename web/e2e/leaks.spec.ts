@@ -223,7 +223,7 @@ test('what is believed of filter, separator and leakage narrows the predictions,
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(demo)),
   });
-  await expect(page.getByText('Heron Slip').first()).toBeVisible();
+  await expect(page.getByRole('link', { name: /Heron Slip/ })).toBeVisible();
   await page.goto('/shop/heron-slip/leaks');
   const believed = page.getByRole('region', { name: 'Believed' });
   await expect(believed.getByText(/Filter loading: 3.6 times clean ±\s10\s%/)).toBeVisible();

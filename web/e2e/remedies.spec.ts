@@ -12,7 +12,7 @@ async function openWith(page: Page, wrong: (demo: Demo) => void): Promise<void> 
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(demo)),
   });
-  await expect(page.getByText('Heron Slip').first()).toBeVisible();
+  await expect(page.getByRole('link', { name: /Heron Slip/ })).toBeVisible();
   await page.goto('/shop/heron-slip/improve');
   await showAll(page);
 }
