@@ -200,6 +200,10 @@ export const MAKER_WORDS: MakerWords = {
   },
 };
 
+/** What is to be made, each behind its number: `1 Lid for a drum, 2 Filter box`. */
+export const listWords = (list: readonly MakerId[]): string =>
+  list.map((id, i) => `${i + 1} ${MAKER_WORDS[id].name}`).join(', ');
+
 /** What a part is taken from, in lists. */
 export const MATERIAL_WORDS = {
   sheet: 'plywood or MDF',

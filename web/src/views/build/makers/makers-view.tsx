@@ -14,7 +14,7 @@ import { useUnits } from '@/model/use-design';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { makerReason, makerWords } from '@/words/maker-sayings';
-import { MAKER_WORDS } from '@/words/maker-words';
+import { listWords, MAKER_WORDS } from '@/words/maker-words';
 import { rulerLength } from '@/words/tape-length';
 import { FieldLine, Line } from '../../parts/line';
 import { PaperChoice } from '../paper-choice';
@@ -77,11 +77,7 @@ function MakeList({ id }: { readonly id: MakerId }) {
         />
         I am going to make this
       </label>
-      {list.length > 0 && (
-        <p className="text-quiet">
-          On your list: {list.map((other, i) => `${i + 1} ${MAKER_WORDS[other].name}`).join(', ')}.
-        </p>
-      )}
+      {list.length > 0 && <p className="text-quiet">On your list: {listWords(list)}.</p>}
     </div>
   );
 }

@@ -1,11 +1,17 @@
 'use client';
 
-import { nestBoards, nestSheet, type PartKind, sheetJobs } from '@frank-gauge/core/makers';
+import {
+  type MakerId,
+  nestBoards,
+  nestSheet,
+  type PartKind,
+  sheetJobs,
+} from '@frank-gauge/core/makers';
 import { useMemo } from 'react';
 import { useUnits } from '@/model/use-design';
 import { fileStem } from '@/storage/file-stem';
 import { Choice } from '@/ui/choice';
-import { MAKER_WORDS, MATERIAL_WORDS } from '@/words/maker-words';
+import { listWords, MAKER_WORDS, MATERIAL_WORDS } from '@/words/maker-words';
 import { rulerLength, tapeLength } from '@/words/tape-length';
 import { FieldLine, Line } from '../../parts/line';
 import { Template } from '../templates/template';
@@ -13,6 +19,9 @@ import { useListedKinds, useMakeList, useMakerChoices, useSheetStock } from './u
 
 /** Letters on a sheet, by its width and height together: strips are narrow. */
 const NEST_LETTERS = 120;
+
+/** Nothing is laid out together: then nothing of the list is worked out. */
+const NOTHING: readonly MakerId[] = [];
 
 interface Props {
   readonly name: string;
@@ -25,8 +34,8 @@ export function SheetCuts({ name: ownName, kinds: own }: Props) {
   const { stock, change } = useSheetStock();
   const { choices, choose } = useMakerChoices();
   const { list } = useMakeList();
-  const listed = useListedKinds();
   const isTogether = list.length > 1 && choices.isTogether === true;
+  const listed = useListedKinds(isTogether ? list : NOTHING);
   const kinds = isTogether ? listed.kinds : own;
   const name = isTogether ? 'Everything on the list' : ownName;
   const { width, height, kerf, isGrainKept } = stock;
@@ -61,8 +70,7 @@ export function SheetCuts({ name: ownName, kinds: own }: Props) {
       )}
       {isTogether && (
         <p className="max-w-prose text-[15px]">
-          {list.map((id, i) => `${i + 1} ${MAKER_WORDS[id].name}`).join(', ')}: the number stands
-          before each letter.
+          {listWords(list)}: the number stands before each letter.
           {listed.refused.length > 0 &&
             ` Left out, because a size of it is wrong: ${listed.refused.map((id) => MAKER_WORDS[id].name).join(', ')}.`}
         </p>

@@ -15,6 +15,7 @@ import { useDesign, useUnits } from '@/model/use-design';
 import { chooseMaker, type MakerChoices, useChoices } from '@/storage/choices';
 
 const NOTHING: MakerChoices = {};
+const NO_LIST: readonly MakerId[] = [];
 const NO_SIZES: Readonly<Record<string, number>> = {};
 
 /** What is chosen under Shop-made parts for the open shop, and ways to change it: kept on this device. */
@@ -55,7 +56,7 @@ function ofSizes(id: MakerId, typed: Readonly<Record<string, number>>, place: Ma
 /** What is to be made, and a way to put something on that list or take it off. */
 export function useMakeList() {
   const { choices, choose } = useMakerChoices();
-  const list = choices.list ?? [];
+  const list = choices.list ?? NO_LIST;
   return {
     list,
     toggle: (id: MakerId) =>
@@ -63,17 +64,17 @@ export function useMakeList() {
   };
 }
 
-/** Parts of everything on the list, their letters behind its number there; and what cannot be made of its sizes. */
-export function useListedKinds(): {
+/** Parts of everything on a list, their letters behind its number there; and what cannot be made of its sizes. */
+export function useListedKinds(list: readonly MakerId[]): {
   readonly kinds: readonly PartKind[];
   readonly refused: readonly MakerId[];
 } {
   const { choices } = useMakerChoices();
   const shop = useDesign();
-  const { list, sizes } = choices;
+  const { sizes } = choices;
   return useMemo(() => {
     const place = makerPlace(shop);
-    const all = (list ?? []).map((id) => ofSizes(id, sizes?.[id] ?? NO_SIZES, place).made);
+    const all = list.map((id) => ofSizes(id, sizes?.[id] ?? NO_SIZES, place).made);
     return {
       kinds: all.flatMap((made, i) =>
         made.ok
@@ -83,7 +84,7 @@ export function useListedKinds(): {
             }))
           : [],
       ),
-      refused: (list ?? []).filter((_, i) => !all[i]?.ok),
+      refused: list.filter((_, i) => !all[i]?.ok),
     };
   }, [shop, list, sizes]);
 }
