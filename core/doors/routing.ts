@@ -42,6 +42,7 @@ export {
   USUAL_SLACK,
   type WhyNoRoute,
 } from '../src/routing/route-duct';
+export { type CheckRuler, checkRuler } from '../src/routing/sheets/check-ruler';
 export { ELEVATIONS, elevationSheet, type Side } from '../src/routing/sheets/elevation-sheet';
 export { isometricSheet } from '../src/routing/sheets/isometric-sheet';
 export { planSheet } from '../src/routing/sheets/plan-sheet';

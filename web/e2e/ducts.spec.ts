@@ -353,7 +353,7 @@ test('from the side, in isometric and in 3D; each sheet is saved', async ({ page
   await page.getByRole('button', { name: 'Print' }).click();
   const print = page.frameLocator('iframe[title="Elevation from the front to print"]');
   await expect(
-    print.getByText(/1 to \d+\. Printed at 100 %, this ruler is 100 mm long/),
+    print.getByText(/1 to \d+\. Printed at 100 %, this ruler is 4 in\. long/),
   ).toBeAttached();
   await page.getByRole('radio', { name: 'Isometric' }).click();
   await expect(page.getByText(/^hose \d/).first()).toBeVisible();

@@ -6,6 +6,9 @@ import { jointsOfRun } from '../design/joints-of-run';
 import type { Shop } from '../design/schema';
 import { readShop } from '../file/shop-file';
 import { assemblyOrder } from './assembly-order';
+import { cutList, jointsInPieces } from './cuts/cut-list';
+import { cutPieces } from './cuts/cut-pieces';
+import { COLLAR } from './cuts/pipe-joints';
 
 function demo(): Shop {
   const read = readShop(JSON.parse(readFileSync('demo/heron-slip.json', 'utf8')));
@@ -42,8 +45,59 @@ describe('the order ducts are put together in', () => {
     const ids = orderOf(shop).flatMap(({ steps }) => steps.map(({ id }) => id));
     expect(new Set(ids).size).toBe(ids.length);
     for (const run of tree.upstreamFirst) {
-      for (const { id } of jointsOfRun(run, tree)) expect(ids).toContain(id);
+      const joints = jointsOfRun(run, tree, jointsInPieces(shop, tree).get(run.id));
+      for (const { id } of joints) expect(ids).toContain(id);
     }
+  });
+
+  it('has a joint in the pipe only where the cut list makes one', () => {
+    const shop = demo();
+    const joints = () =>
+      orderOf(shop).flatMap(({ steps }) =>
+        steps.filter(({ place }) => place.kind === 'run' && place.at.kind === 'pipe'),
+      );
+    // No straight of the demo is as long as the pipe it is cut from: every joint is at a fitting.
+    expect(joints()).toEqual([]);
+    shop.build.stockLength = 1;
+    const { groups } = cutList(shop, treeOf(shop));
+    const cuts = groups.flatMap(({ sticks }) => sticks.flatMap((stick) => stick.cuts));
+    expect(joints()).toHaveLength(cuts.filter(({ key }) => key.includes(' + ')).length);
+    expect(joints().length).toBeGreaterThan(5);
+  });
+
+  it('puts a joint between two lengths one of them from where the piece begins', () => {
+    const shop = demo();
+    shop.build.stockLength = 1;
+    const tree = treeOf(shop);
+    const joints = jointsInPieces(shop, tree);
+    const { pieces } = cutPieces(shop, tree);
+    for (const { run, from, length } of pieces) {
+      const own = (joints.get(run) ?? []).filter(
+        (along) => from !== null && along > from && along < from + length,
+      );
+      // Spiral pipe: 2 in. of each length are on the coupling inside.
+      own.forEach((along, i) => {
+        expect(along - (from ?? 0)).toBeCloseTo((i + 1) * (1 - COLLAR), 9);
+      });
+      expect(own).toHaveLength(Math.max(0, Math.ceil((length - 1) / (1 - COLLAR))));
+    }
+  });
+
+  it('names the joint at the collector once, and those at wyes for what they are', () => {
+    const steps = orderOf(demo()).flatMap((group) => group.steps);
+    expect(steps.filter(({ ends }) => ends?.id === 'collector inlet')).toHaveLength(1);
+    const meets = steps.flatMap(({ place }) =>
+      place.kind === 'run' && place.at.kind === 'end' ? [place.at.meets] : [],
+    );
+    expect(meets.filter((what) => what === 'collector')).toHaveLength(1);
+    expect(meets.filter((what) => what === 'wye')).toHaveLength(7);
+  });
+
+  it('comes to a gate before the hose that is clamped onto it', () => {
+    const steps = stepsOf(demo(), 'Table saw drop');
+    const kinds = steps.map(({ place }) => (place.kind === 'run' ? place.at.kind : place.kind));
+    expect(kinds.indexOf('gate')).toBeLessThan(kinds.indexOf('hose'));
+    expect(steps[kinds.indexOf('hose')]?.ends?.downstream.what).toBe('gate');
   });
 
   it('ends a run at its machine, with its hose and then its port', () => {

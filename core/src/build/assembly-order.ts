@@ -1,11 +1,12 @@
 import type { PipeId } from '../catalogue/ids';
 import { chainOf } from '../design/chain-order';
-import { type JointAt, jointsOfRun } from '../design/joints-of-run';
+import { type JointAt, jointsOfRun, type RunJoint } from '../design/joints-of-run';
 import { runLength } from '../design/length';
 import type { Run, Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import { piecesOf } from '../fittings/kinds/fitting-kinds';
 import { straightsOf } from '../routing/derive-runs';
+import { jointsInPieces } from './cuts/cut-list';
 import { PIPE_JOINTS, type PipeJoint } from './cuts/pipe-joints';
 import type { Closing } from './fit';
 import { type JointPlace, jointsOfShop } from './joints-of-shop';
@@ -61,16 +62,15 @@ export interface AssemblyGroup {
 export function assemblyOrder(shop: Shop, tree: DuctTree): AssemblyGroup[] {
   const ends = new Map(jointsOfShop(shop, tree).map((joint) => [joint.id, joint]));
   const straights = straightsOf(shop);
-  const runs = tree.upstreamFirst.toReversed().map((run) => ({
-    run: run.id,
-    steps: stepsOf(
-      run,
-      tree,
-      ends,
-      straights.get(run.id)?.map((each) => each.length),
-    ),
-  }));
-  return [{ run: null, steps: collectorSteps(shop, [...ends.values()]) }, ...runs].filter(
+  const pipeJoints = jointsInPieces(shop, tree);
+  const runs = tree.upstreamFirst.toReversed().map((run) => {
+    const lengths = straights.get(run.id)?.map((each) => each.length);
+    const joints = jointsOfRun(run, tree, pipeJoints.get(run.id));
+    return { run: run.id, steps: stepsOf(run, runLength(run, tree), joints, ends, lengths) };
+  });
+  const inRuns = new Set(runs.flatMap(({ steps }) => steps.map((step) => step.ends?.id)));
+  const rest = [...ends.values()].filter(({ id }) => !inRuns.has(id));
+  return [{ run: null, steps: collectorSteps(shop, rest) }, ...runs].filter(
     ({ steps }) => steps.length > 0,
   );
 }
@@ -100,13 +100,13 @@ const chainStep = (joint: JointPlace): AssemblyStep => ({
 /** A run's joints from its end at the collector's side to its machine. */
 function stepsOf(
   run: Run,
-  tree: DuctTree,
+  length: number,
+  joints: readonly RunJoint[],
   ends: ReadonlyMap<string, JointPlace>,
   straights: readonly number[] | undefined,
 ): AssemblyStep[] {
-  const length = runLength(run, tree);
-  const steps = jointsOfRun(run, tree).flatMap(({ id, at }) => {
-    const step = stepAt(run, id, at, endsAt(run, at, length, ends));
+  const steps = joints.flatMap(({ id, at }) => {
+    const step = stepAt(run, id, at, endsAt(run, at, ends));
     return step ? [{ step, along: alongOf(at, run, length, straights) }] : [];
   });
   const ordered = steps.sort((a, b) => b.along - a.along).map(({ step }) => step);
@@ -119,19 +119,15 @@ function stepsOf(
   ];
 }
 
-/** Places this near the end of a run's pipe are its end, m. */
-const SAME = 1e-6;
-
 /** Unlike parts that meet there. */
 function endsAt(
   { id }: Run,
   at: JointAt,
-  length: number,
   ends: ReadonlyMap<string, JointPlace>,
 ): JointPlace | null {
   if (at.kind === 'hose') return ends.get(`${id} hose`) ?? null;
-  const isEnd = at.kind === 'pipe' && at.along > length - SAME;
-  return (isEnd && ends.get(`${id} end`)) || null;
+  if (at.kind !== 'end') return null;
+  return ends.get(at.meets === 'collector' ? 'collector inlet' : `${id} end`) ?? null;
 }
 
 function stepAt(run: Run, id: string, at: JointAt, ends: JointPlace | null): AssemblyStep | null {
@@ -143,7 +139,8 @@ function stepAt(run: Run, id: string, at: JointAt, ends: JointPlace | null): Ass
     hasSeams: at.kind === 'fitting' && isAdjustableAt(run, at.nth),
     joint: ends || at.kind === 'seam' ? null : joint,
     sealedWith: ends ? { kind: 'fit', closing: ends.fit.closing } : sealedWith(at, run.pipe),
-    opensAgain: at.kind === 'hose' || at.kind === 'gate',
+    opensAgain:
+      at.kind === 'hose' || at.kind === 'gate' || (at.kind === 'end' && at.meets === 'collector'),
   };
 }
 
@@ -172,13 +169,18 @@ function alongOf(
   straights: readonly number[] | undefined,
 ): number {
   switch (at.kind) {
+    // Between its machine and its gate.
     case 'hose':
+      return -0.5;
     case 'wye':
       return 0;
     case 'gate':
       return gate?.end === 'downstream' ? length : 0;
     case 'pipe':
       return at.along;
+    // Behind a gate at that end.
+    case 'end':
+      return Number.POSITIVE_INFINITY;
     case 'fitting': {
       if (straights?.length !== at.of + 1) return (length * at.nth) / (at.of + 1);
       const before = straights.slice(0, at.nth).reduce((sum, own) => sum + Math.max(0, own), 0);

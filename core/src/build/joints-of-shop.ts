@@ -9,6 +9,7 @@ export type EndWhat =
   | 'port'
   | 'hose'
   | 'pipe'
+  | 'gate'
   | 'branch'
   | 'separatorInlet'
   | 'separatorOutlet'
@@ -58,7 +59,7 @@ export function jointsOfShop(shop: Shop, tree: DuctTree): JointPlace[] {
       return run ? [joint(`${run.id} port`, bought('port', name, port.diameter), headOf(run))] : [];
     }),
     ...tree.upstreamFirst.flatMap((run) =>
-      run.hose ? [joint(`${run.id} hose`, hoseOf(run), pipeOf(run))] : [],
+      run.hose ? [joint(`${run.id} hose`, hoseOf(run), startOf(run))] : [],
     ),
     ...tree.upstreamFirst.flatMap((run) => {
       const next = tree.outOf.get(run.to);
@@ -102,8 +103,14 @@ const hoseOf = (run: Run): JointEnd => ({
   isFlexible: true,
 });
 
+/** What a run's rigid duct begins with: its pipe, or a gate with a collar as wide. */
+function startOf(run: Run): JointEnd {
+  const pipe = pipeOf(run);
+  return run.gate?.end === 'upstream' ? { ...pipe, what: 'gate', origin: 'estimate' } : pipe;
+}
+
 /** What a run begins with, at its machine's end. */
-const headOf = (run: Run): JointEnd => (run.hose ? hoseOf(run) : pipeOf(run));
+const headOf = (run: Run): JointEnd => (run.hose ? hoseOf(run) : startOf(run));
 
 /** A branch of the main's own make: of the run's size, or the nearest the main's pipe is sold in. */
 function branchOf(run: Run, main: Run): JointEnd {

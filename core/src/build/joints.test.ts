@@ -44,13 +44,15 @@ describe('the joints of a shop', () => {
         upstream: { what: 'port', origin: 'estimate' },
         downstream: { what: 'hose', isFlexible: true },
       });
-      expect(find(joints, `${run} hose`).downstream.what).toBe('pipe');
+      expect(find(joints, `${run} hose`).downstream.what).toBe('gate');
     }
     expect(new Set(joints.map(({ id }) => id)).size).toBe(joints.length);
   });
 
-  it('without a hose the port meets the pipe', () => {
+  it('without a gate there the hose is clamped onto the pipe; without a hose the port meets it', () => {
     const shop = filteredShop();
+    runOf(shop, 'saw').gate = null;
+    expect(find(jointsOf(shop), 'saw hose').downstream.what).toBe('pipe');
     runOf(shop, 'saw').hose = null;
     const joints = jointsOf(shop);
     expect(find(joints, 'saw port').downstream.what).toBe('pipe');
@@ -75,7 +77,7 @@ describe('the joints of a shop', () => {
     const shop = filteredShop();
     const sewer = PIPES.sewer.sizes[0];
     if (!sewer) throw new Error('no sewer pipe');
-    Object.assign(runOf(shop, 'saw'), { pipe: 'sewer', diameter: sewer.inside });
+    Object.assign(runOf(shop, 'saw'), { gate: null, pipe: 'sewer', diameter: sewer.inside });
     expect(find(jointsOf(shop), 'saw hose').downstream).toMatchObject({
       outside: sewer.outside,
       origin: 'catalogue',

@@ -16,7 +16,13 @@ export type JointAt =
       readonly of: number;
     }
   /** Two pieces of pipe, so far from the run's end nearer to the machine, m. */
-  | { readonly kind: 'pipe'; readonly along: number };
+  | { readonly kind: 'pipe'; readonly along: number }
+  /** Where its pipe ends, so far from the machine: in a wye, in the run that follows, or at the collector. */
+  | {
+      readonly kind: 'end';
+      readonly along: number;
+      readonly meets: 'wye' | 'run' | 'collector';
+    };
 
 /** Joints of a run that are at one place. */
 export interface RunJoint {
@@ -35,18 +41,33 @@ const idOf = ({ id }: Run, at: JointAt): string => {
     case 'fitting':
       return `${id} fitting ${at.nth}`;
     case 'pipe':
+    case 'end':
       return `${id} pipe ${at.along.toFixed(2)}`;
     default:
       return `${id} ${at.kind}`;
   }
 };
 
-/** A run's joints one by one: together what they are counted as, and its pipe's seam besides. */
-export function jointsOfRun(run: Run, tree: Pick<DuctTree, 'nodes' | 'into'>): RunJoint[] {
-  return placesOf(run, tree).map((joint) => ({ id: idOf(run, joint.at), ...joint }));
+type Nodes = Pick<DuctTree, 'nodes' | 'into' | 'outOf'>;
+
+/**
+ * A run's joints one by one, and its pipe's seam besides.
+ * @param pipeJoints where its pipe is pieced together between fittings, m from the machine's end, as it is drawn and
+ * cut; null: nobody knows, and a joint is taken for every length the pipe is sold in, as `jointCount` counts them
+ */
+export function jointsOfRun(
+  run: Run,
+  tree: Nodes,
+  pipeJoints: readonly number[] | null = null,
+): RunJoint[] {
+  return placesOf(run, tree, pipeJoints).map((joint) => ({ id: idOf(run, joint.at), ...joint }));
 }
 
-function placesOf(run: Run, tree: Pick<DuctTree, 'nodes' | 'into'>): Omit<RunJoint, 'id'>[] {
+function placesOf(
+  run: Run,
+  tree: Nodes,
+  pipeJoints: readonly number[] | null,
+): Omit<RunJoint, 'id'>[] {
   const isAtWye = (tree.into.get(run.from) ?? []).length > 1;
   const known: Omit<RunJoint, 'id'>[] = [
     ...(run.hose ? [{ at: { kind: 'hose' } as const, count: 1 }] : []),
@@ -66,17 +87,28 @@ function placesOf(run: Run, tree: Pick<DuctTree, 'nodes' | 'into'>): Omit<RunJoi
     Array.from({ length: piecesOf(fitting) }, () => fitting.kind),
   );
   const length = runLength(run, tree);
-  const piece = pieceLength(run);
   return [
     ...known,
     ...pieces.map((fitting, i) => ({
       at: { kind: 'fitting', fitting, nth: i + 1, of: pieces.length } as const,
       count: FITTING_JOINTS,
     })),
-    ...Array.from({ length: Math.ceil(length / piece) }, (_, i) => ({
-      at: { kind: 'pipe', along: Math.min(length, (i + 1) * piece) } as const,
+    ...(pipeJoints ?? asSold(length, pieceLength(run))).map((along) => ({
+      at: { kind: 'pipe', along } as const,
       count: 1,
     })),
+    ...(length > 0
+      ? [{ at: { kind: 'end', along: length, meets: meetsOf(run, tree) } as const, count: 1 }]
+      : []),
     seam,
   ];
+}
+
+/** Where pipe of a length is pieced together, as if it went straight, m. */
+const asSold = (length: number, piece: number): number[] =>
+  Array.from({ length: Math.max(0, Math.ceil(length / piece) - 1) }, (_, i) => (i + 1) * piece);
+
+function meetsOf({ to }: Run, { into, outOf }: Nodes): 'wye' | 'run' | 'collector' {
+  if ((into.get(to) ?? []).length > 1) return 'wye';
+  return outOf.has(to) ? 'run' : 'collector';
 }

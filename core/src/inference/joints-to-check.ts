@@ -21,6 +21,9 @@ interface Point3 {
 /** The points a run is drawn through, from the machine's end on; null: it is not drawn. */
 export type PointsOf = (run: string) => readonly Point3[] | null;
 
+/** Where a run's pipe is pieced together between fittings, m along it from the machine's end; null: nobody knows. */
+export type PipeJointsOf = (run: string) => readonly number[] | null;
+
 /** Above this one needs a ladder, m: as far up as most people reach. An estimate. */
 const WITHIN_REACH = 2.1;
 /** How much likelier joints on a ladder must be to come before those within reach: an estimate. */
@@ -40,6 +43,7 @@ export function jointsToCheck(
   openings: readonly { readonly fault: Fault; readonly probability: number }[],
   pointsOf: PointsOf,
   tight: ReadonlySet<string> = new Set(),
+  pipeJointsOf: PipeJointsOf = () => null,
 ): JointToCheck[] {
   return openings
     .flatMap(({ fault, probability }): JointToCheck[] => {
@@ -47,7 +51,7 @@ export function jointsToCheck(
       const run = tree.upstreamFirst.find(({ id }) => id === fault.run);
       if (!run) return [];
       const points = pointsOf(run.id);
-      const joints = jointsOfRun(run, tree).map((joint) => ({
+      const joints = jointsOfRun(run, tree, pipeJointsOf(run.id)).map((joint) => ({
         ...{ run: run.id, ...joint },
         height: points && heightOf(joint.at, run, points),
       }));
@@ -86,6 +90,7 @@ function heightOf(
       return bends.length === at.of ? (bends[at.nth - 1]?.at.z ?? highest) : highest;
     }
     case 'pipe':
+    case 'end':
       return heightAlong(points.slice(hose ? 1 : 0), at.along);
     case 'counted':
     case 'seam':

@@ -199,11 +199,11 @@ describe('joints to check', () => {
       [{ fault: { kind: 'opening', run: run.id }, probability: 1 }],
       () => rising.slice(0, 2),
     );
-    const pipes = joints.filter(({ at }) => at.kind === 'pipe');
-    expect(pipes.length).toBeGreaterThan(1);
-    for (const { at, height } of pipes) {
-      expect(height).toBeCloseTo(at.kind === 'pipe' ? at.along : Number.NaN, 9);
-    }
+    const heights = joints.flatMap(({ at, height }) =>
+      at.kind === 'pipe' || at.kind === 'end' ? [{ along: at.along, height }] : [],
+    );
+    expect(heights.length).toBeGreaterThan(1);
+    for (const { along, height } of heights) expect(height).toBeCloseTo(along, 9);
   });
 
   it('come later where one needs a ladder, unless they are much likelier', () => {

@@ -8,6 +8,7 @@ const ENDS: Record<EndWhat, string> = {
   port: 'the port',
   hose: 'the hose',
   pipe: 'the pipe',
+  gate: 'the gate',
   branch: 'the branch',
   separatorInlet: 'the separator’s inlet',
   separatorOutlet: 'the separator’s outlet',

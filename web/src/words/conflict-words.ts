@@ -1,5 +1,6 @@
 import { type AssemblyPart, type Conflict, GRAVITY } from '@frank-gauge/core/assembly';
 import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { oneStop } from './one-stop';
 import { tapeLength } from './tape-length';
 
 export interface ConflictMessage {
@@ -32,8 +33,7 @@ export function shortBy({ short, of }: Conflict, system: UnitSystem): string {
 /** What does not fit, in sentences: what, by how much, and what to do. */
 export function conflictMessage(conflict: Conflict, system: UnitSystem): ConflictMessage {
   const { title, text } = words(conflict, system);
-  // A unit that ends in a full stop ends the sentence with it.
-  return { title: title.replace('..', '.'), text: text.replaceAll('..', '.') };
+  return { title: oneStop(title), text: oneStop(text) };
 }
 
 function words(conflict: Conflict, system: UnitSystem): ConflictMessage {

@@ -5,6 +5,7 @@ const WHATS: Record<EndWhat, string> = {
   port: 'port',
   hose: 'hose',
   pipe: 'pipe',
+  gate: 'gate',
   branch: 'branch',
   separatorInlet: 'separator, inlet',
   separatorOutlet: 'separator, outlet',

@@ -1,5 +1,6 @@
 import type { UnitSystem } from '@frank-gauge/core/quantity';
 import type { FloorConflict, Occupant } from '@frank-gauge/core/room';
+import { oneStop } from './one-stop';
 import { tapeLength } from './tape-length';
 
 export interface FloorMessage {
@@ -25,8 +26,8 @@ export function floorMessage(
   const who = capital(name(conflict.who));
   const by = tapeLength(conflict.short, system);
   const tidy = ({ title, text }: FloorMessage): FloorMessage => ({
-    title: title.replace('..', '.'),
-    text: text.replaceAll('..', '.'),
+    title: oneStop(title),
+    text: oneStop(text),
   });
   switch (conflict.kind) {
     case 'overlap':

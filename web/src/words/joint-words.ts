@@ -8,6 +8,12 @@ const FITTING_WORDS = {
   other: 'fitting',
 } as const;
 
+const MEETS = {
+  wye: 'where its pipe meets the wye',
+  run: 'where its pipe meets the next run',
+  collector: 'where its pipe meets the collector',
+} as const;
+
 /** English ordinals, as far as a run has fittings. */
 const ordinal = (n: number): string => {
   const rule = new Intl.PluralRules('en', { type: 'ordinal' }).select(n);
@@ -35,5 +41,7 @@ export function jointWords(at: JointAt, system: UnitSystem): string {
     }
     case 'pipe':
       return `the pipe joint ${formatShort(at.along, 'length', system)} from the machine’s end`;
+    case 'end':
+      return MEETS[at.meets];
   }
 }

@@ -38,6 +38,7 @@ describe('what is said of shop-made parts', () => {
       for (const saying of sayings(id, system)) {
         const words = makerWords(saying, system);
         expect(words).not.toMatch(/undefined|NaN|\bnull\b|object/);
+        expect(words).not.toContain('..');
         expect(words.trim()).toBe(words);
         expect(words.length).toBeGreaterThan(3);
       }

@@ -1,5 +1,6 @@
 import type { MakerSaying, MakerSayingId, MakerSayings } from '@frank-gauge/core/makers';
 import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { oneStop } from './one-stop';
 import { rulerLength } from './tape-length';
 
 type Words = {
@@ -101,20 +102,29 @@ const WORDS: Words = {
   'too many return filters': ({ filters, filter, side, most }, say) =>
     `${filters} filters of ${say(filter)}, one above another, do not fit into a side ${say(side)} high. Use at most ${most}.`,
   'return openings': ({ width, height }, say) => `openings ${say(width)} × ${say(height)}`,
+  'piece cuts through a filter': ({ filter, least }, say) =>
+    `A seam would go through the opening for a filter of ${say(filter)}. Make the largest piece at least ${say(least)}.`,
   'hinged door': 'hinged at one side, gasket all around',
   'return filters': ({ width, height, depth }, say) =>
     `return filters, ${say(width)} × ${say(height)} × ${say(depth)}`,
   'turn buttons': 'turn buttons that hold the filters',
   'door gasket': 'gasket around the door',
   'door hinges': 'hinges for the door',
+  'front gasket': 'gasket around the pieces of the front',
+  'front latches': 'latches, four for each piece of the front',
+  'battens over the seams': 'battens, about 3 in. (75 mm) wide, over the seams',
   'door latches': 'latches for the door',
   'width inside': 'Width inside, for what stands there',
   'depth inside': 'Depth inside',
   'height inside': 'Height inside',
   'top of the enclosure': 'Top of the enclosure',
   'air through the return': 'Air speed through the return filters at the most the blower moves',
+  'join the pieces':
+    'Join the pieces of each panel edge to edge, with glue and a batten over the seam on the outside; stop it short where a filter’s frame stands. On the front leave the pieces apart.',
   'stand up the panels':
     'Stand sides and back on the floor on a strip of foam, screw them together, and lay the top on them.',
+  'latch on the front':
+    'Set battens across the opening in front where its pieces meet, and fasten them to sides, top and floor. Each piece closes against them on its gasket, held by a latch near each corner.',
   'glue the lining': 'Glue the lining in edge to edge: any bare or open spot lets the noise out.',
   'frame the filters':
     'Screw the strips around each opening so that the filter stands on its edge; turn buttons hold it.',
@@ -291,7 +301,7 @@ const WORDS: Words = {
   'wedge heights': ({ thin, thick }, say) => `${say(thin)} to ${say(thick)} high`,
   'wedge handle': 'batten that joins both sliding wedges, as a handle',
   'wedge battens': 'battens on the base, beside the sliding wedges',
-  'wedge wax': 'candle wax, or slippery tape, on all slopes',
+  'wedge wax': 'candle to wax all slopes with, or slippery tape',
   'slope of the wedges': 'Slope, so that the wedges stay where they are pushed',
   'force on the handle': 'Force on the handle, as a share of an easy push',
   'saw the wedges':
@@ -339,5 +349,5 @@ function inWords<Id extends MakerSayingId>(
   say: (length: number) => string,
 ): string {
   const words: Words[Id] = WORDS[id];
-  return typeof words === 'string' ? words : words(numbers, say);
+  return typeof words === 'string' ? words : oneStop(words(numbers, say));
 }

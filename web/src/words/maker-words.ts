@@ -185,6 +185,8 @@ export const MAKER_WORDS: MakerWords = {
       filterHeight: 'Return filter, height',
       filterDepth: 'Return filter, depth',
       airflow: 'Most air the blower moves',
+      pieceWidth: 'Largest piece, width',
+      pieceHeight: 'Largest piece, height',
     },
   },
   blastGate: {

@@ -1,4 +1,9 @@
-import { formatShort, type UnitSystem, writeInchesOnTape } from '@frank-gauge/core/quantity';
+import {
+  formatShort,
+  fromSI,
+  type UnitSystem,
+  writeInchesOnTape,
+} from '@frank-gauge/core/quantity';
 
 /**
  * A size as a tape measure shows it: inches with eighths in the US, whole millimetres elsewhere.
@@ -15,3 +20,12 @@ export const tapeLength = (value: number, system: UnitSystem): string =>
  */
 export const rulerLength = (value: number, system: UnitSystem): string =>
   system === 'metric' ? tapeLength(value, system) : `${writeInchesOnTape(value, 1)} in.`;
+
+/**
+ * What no tape shows, as a feeler gauge has it: thousandths of an inch in the US, tenths of a millimeter elsewhere.
+ * @example fineLength(0.0021, 'us') // '0.083 in.'
+ */
+export const fineLength = (value: number, system: UnitSystem): string =>
+  system === 'us'
+    ? `${fromSI(value, 'in').toFixed(3)} in.`
+    : `${fromSI(value, 'mm').toFixed(1)} mm`;

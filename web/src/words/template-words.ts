@@ -1,9 +1,13 @@
 import type { TemplateFault } from '@frank-gauge/core/build';
 import { formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { oneStop } from './one-stop';
 
 /** Why sizes make no template, and the number that would do: to the last place, for what is typed has to keep to it. */
 export function templateFaultWords(fault: TemplateFault, system: UnitSystem): string {
-  const say = (length: number) => formatShort(length, 'diameter', system);
+  return oneStop(words(fault, (length) => formatShort(length, 'diameter', system)));
+}
+
+function words(fault: TemplateFault, say: (length: number) => string): string {
   switch (fault.kind) {
     case 'no size':
       return 'It needs a size larger than 0.';

@@ -2,6 +2,7 @@ import { formatShort } from '../../quantity/format-quantity';
 import { writeInchesOnTape } from '../../quantity/tape';
 import type { UnitSystem } from '../../quantity/unit-system';
 import type { Spot } from '../../room/plane';
+import { checkRuler } from '../../routing/sheets/check-ruler';
 import { lineOf, type SheetItem, textOf } from '../../routing/sheets/sheet';
 import { rulerAt } from '../templates/template-sheets';
 import { type Board, blankOf, type Outline } from './board';
@@ -48,7 +49,7 @@ export function boardSheet(
     ...(board.marks ?? []).map((points) => lineOf('marks', points)),
     ...board.holes.flatMap((hole) => nameOf(hole, board, size, say)),
     textOf('names', { x: middle, y: y + height + 0.6 * size }, head, size),
-    ...rulerAt({ x, y: y - BELOW }, '100 mm'),
+    ...rulerAt({ x, y: y - BELOW }, checkRuler(units)),
     ...(note === '' ? [] : [textOf('names', foot, note, size)]),
   ];
 }

@@ -33,7 +33,7 @@ export function cutList(shop: Shop, tree: DuctTree, only?: ReadonlySet<string>):
   const all = cutPieces(shop, tree);
   const isIn = ({ run }: { readonly run: string }) => only === undefined || only.has(run);
   const [pieces, overlaps] = [all.pieces.filter(isIn), all.overlaps.filter(isIn)];
-  const { stockLength, kerf } = shop.build;
+  const { kerf } = shop.build;
   /** Of some runs only what was cut for these counts. */
   const ticksOf = (own: readonly CutPiece[]) =>
     only === undefined
@@ -51,7 +51,7 @@ export function cutList(shop: Shop, tree: DuctTree, only?: ReadonlySet<string>):
         const [first] = own;
         if (!first) return [];
         const { pipe, diameter } = first;
-        const stock = stockLength ?? pieceLength({ pipe });
+        const stock = stockOf(shop, first);
         const overlap = insertionDepth(pipe, diameter);
         const cuts = own.flatMap(({ key, length }) => inSections(key, length, stock, overlap));
         const begun = begunSticks(groupOf(first), own, cuts, ticksOf(own));
@@ -63,10 +63,35 @@ export function cutList(shop: Shop, tree: DuctTree, only?: ReadonlySet<string>):
   };
 }
 
+/** Length a piece's pipe is bought in, m. */
+const stockOf = ({ build }: Shop, { pipe }: CutPiece): number =>
+  build.stockLength ?? pieceLength({ pipe });
+
+/**
+ * Where the pipe of every drawn run is pieced together between its fittings, m along its legs from the machine's end:
+ * a straight longer than the stock is made of several.
+ */
+export function jointsInPieces(shop: Shop, tree: DuctTree): ReadonlyMap<string, readonly number[]> {
+  const joints = new Map<string, number[]>();
+  for (const piece of cutPieces(shop, tree).pieces) {
+    const { run, from } = piece;
+    if (from === null) continue;
+    const stock = stockOf(shop, piece);
+    const overlap = insertionDepth(piece.pipe, piece.diameter);
+    const sections = inSections(piece.key, piece.length, stock, overlap);
+    const own = sections.slice(1).map((_, i) => from + (i + 1) * eachOf(stock, overlap));
+    joints.set(run, [...(joints.get(run) ?? []), ...own]);
+  }
+  return joints;
+}
+
+/** What a whole length adds to a piece, m: the rest of it goes into the next. */
+const eachOf = (stock: number, overlap: number): number => stock - Math.min(overlap, stock / 2);
+
 /** A piece longer than the stock is made of whole lengths and a rest, each joint taking an overlap. */
 function inSections(key: string, length: number, stock: number, overlap: number) {
   if (length <= stock) return [{ key, length }];
-  const each = stock - Math.min(overlap, stock / 2);
+  const each = eachOf(stock, overlap);
   const whole = Math.ceil((length - stock) / each - 1e-9);
   return [
     ...Array.from({ length: whole }, (_, i) => ({ key: `${key} + ${i}`, length: stock })),

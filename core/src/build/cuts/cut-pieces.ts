@@ -22,6 +22,8 @@ export interface CutPiece {
   readonly length: number;
   /** Shorter than what goes into it from both ends: collars are to be trimmed, or the fittings joined directly. */
   readonly isShort: boolean;
+  /** Where it begins, m along the legs of its run from the machine's end; null: the run is not drawn. */
+  readonly from: number | null;
   /** Elbows it is to be divided at, where the run was typed and nobody knows where they sit. */
   readonly dividedBy: number;
 }
@@ -52,7 +54,8 @@ export function cutPieces(shop: Shop, tree: DuctTree): CutPieces {
     const bends = run.fittings.reduce((sum, each) => sum + (isBend(each) ? each.count : 0), 0);
     const gaps = drawn ? drawn.map(({ length }) => length) : [typedStraight(run, tree)];
     const last = gaps.length - 1;
-    gaps[0] = (gaps[0] ?? 0) - takenAtStart(run, tree);
+    const taken = takenAtStart(run, tree);
+    gaps[0] = (gaps[0] ?? 0) - taken;
     gaps[last] = (gaps[last] ?? 0) - takenAtEnd(run, tree);
     for (const [i, gap] of gaps.entries()) {
       if (gap < -LEAST) overlaps.push({ run: id, by: -gap });
@@ -61,6 +64,7 @@ export function cutPieces(shop: Shop, tree: DuctTree): CutPieces {
         ...{ key: `${id} ${i}`, number: pieces.length + 1, run: id, pipe, diameter },
         length: gap + beyondGap(pipe, diameter),
         isShort: gap < insertions(pipe) * insertionDepth(pipe, diameter),
+        from: drawn ? (drawn[i]?.from ?? 0) + (i === 0 ? taken : 0) : null,
         dividedBy: drawn ? 0 : bends,
       });
     }

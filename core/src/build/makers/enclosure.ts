@@ -1,5 +1,13 @@
 import { toSI } from '../../quantity/units';
-import { facingFront, facingRight, lying, type PlacedBoard, rectangle } from '../boards/board';
+import {
+  blankOf,
+  facingFront,
+  facingRight,
+  lying,
+  type PlacedBoard,
+  rectangle,
+} from '../boards/board';
+import { dividedBoard, seamsOf } from '../boards/divide-board';
 import { check, count, height, made, maker, metersOf, pieces, refuse, size } from './maker';
 import { usualIn } from './maker-place';
 import { type MakerSaying, says } from './sayings';
@@ -13,10 +21,15 @@ const FRAME = 0.04;
 const ROOM = 0.1;
 /** Its top and lining take so much under the ceiling, m. */
 const UNDER = 0.05;
+/** Wood left between a return filter and the seam of a panel, m. */
+const LEFT = 0.01;
 /** A filter's play in its frame, m. */
 const PLAY = 0.002;
 
-/** A box around the collector against its noise: lined panels, a door in front, and return filters in one side. */
+/**
+ * A box around the collector against its noise: lined panels, a front that opens, and return filters in one side.
+ * Panels larger than a sheet are made of pieces that meet over battens.
+ */
 export const collectorEnclosure = maker({
   fields: {
     width: height(0.3, 6),
@@ -29,6 +42,8 @@ export const collectorEnclosure = maker({
     filterHeight: size(0.15, 1.2),
     filterDepth: size(0.01, 0.3),
     airflow: { kind: 'flow', min: 0.01, max: 10 },
+    pieceWidth: size(0.3, 6),
+    pieceHeight: size(0.3, 6),
   },
   usual: (place) => {
     const { stands, airflow } = place;
@@ -51,6 +66,8 @@ export const collectorEnclosure = maker({
       filterHeight: nominal.height,
       filterDepth: usualIn(place, 1, 0.025),
       airflow,
+      pieceWidth: usualIn(place, 48, 1.22),
+      pieceHeight: usualIn(place, 96, 2.44),
     };
   },
   make: (sizes, place) => {
@@ -74,6 +91,14 @@ export const collectorEnclosure = maker({
         'filters',
         says('too many return filters', { filters, filter: filterHeight, side: clear.high, most }),
       );
+    }
+    for (const [field, filter, piece] of [
+      ['pieceWidth', filterWidth, sizes.pieceWidth],
+      ['pieceHeight', filterHeight, sizes.pieceHeight],
+    ] as const) {
+      const least = filter + 2 * LEFT;
+      if (piece < least)
+        return refuse(field, says('piece cuts through a filter', { filter, least }));
     }
     const outside = { across: clear.across + 2 * wall, deep: clear.deep + 2 * wall };
     const panel = (
@@ -119,7 +144,9 @@ export const collectorEnclosure = maker({
     const sideHoles = onSide(HOLD, shift);
     const x1 = outside.across - board;
     const low = -outside.deep;
-    const parts: PlacedBoard[] = [
+    const front = { width: outside.across, height: tall - board };
+    const isLiftedOff = front.width > sizes.pieceWidth || front.height > sizes.pieceHeight;
+    const panels: PlacedBoard[] = [
       facingRight(
         panel('side', sideDepth, tall - board),
         { x: 0, y: low + board, z: 0 },
@@ -145,7 +172,9 @@ export const collectorEnclosure = maker({
         { x: 0, y: 0.35, z: 0 },
       ),
       facingFront(
-        panel('door, front', outside.across, tall - board, [], says('hinged door')),
+        isLiftedOff
+          ? panel('front', front.width, front.height)
+          : panel('door, front', front.width, front.height, [], says('hinged door')),
         { x: 0, y: low + board, z: 0 },
         { x: 0, y: -0.5, z: 0 },
       ),
@@ -157,14 +186,14 @@ export const collectorEnclosure = maker({
     ];
     if (lining > 0) {
       const inner = { across: outside.across - 2 * board, deep: sideDepth };
-      parts.push(
+      panels.push(
         facingFront(
           padding('lining, back', inner.across, clear.high),
           { x: board, y: -board, z: 0 },
           { x: 0, y: 0.2, z: 0 },
         ),
         facingFront(
-          padding('lining, door', inner.across, clear.high),
+          padding(isLiftedOff ? 'lining, front' : 'lining, door', inner.across, clear.high),
           { x: board, y: low + board + lining, z: 0 },
           { x: 0, y: -0.3, z: 0 },
         ),
@@ -174,12 +203,7 @@ export const collectorEnclosure = maker({
           { x: -0.2, y: 0, z: 0 },
         ),
         facingRight(
-          padding(
-            'lining, side with the return',
-            clear.deep,
-            clear.high,
-            onSide(-PLAY - FRAME / 2, 0),
-          ),
+          padding('lining, side with the return', clear.deep, clear.high, onSide(0, 0)),
           { x: x1 - lining, y: low + wall, z: 0 },
           { x: 0.25, y: 0, z: 0 },
         ),
@@ -190,6 +214,10 @@ export const collectorEnclosure = maker({
         ),
       );
     }
+    const sawn = panels.map((placed) => inPieces(placed, sizes));
+    const parts = sawn.flatMap(({ pieces: own }) => own);
+    const fronts = parts.filter(({ board: { name } }) => /^front/.test(name));
+    const battens = sawn.reduce((sum, { battens: own }) => sum + own, 0);
     // A filter stands on the outside of its opening, in a frame of four strips.
     const outer = outside.across;
     const strip = (name: string, long: number) => ({
@@ -232,9 +260,17 @@ export const collectorEnclosure = maker({
           filters,
         ),
         pieces(says('turn buttons'), 4 * filters),
-        metersOf(says('door gasket'), 2 * (outside.across + tall)),
-        pieces(says('door hinges'), 3),
-        pieces(says('door latches'), 2),
+        ...(isLiftedOff
+          ? [
+              metersOf(says('front gasket'), lengthAround(fronts)),
+              pieces(says('front latches'), 4 * fronts.length),
+            ]
+          : [
+              metersOf(says('door gasket'), 2 * (outside.across + tall)),
+              pieces(says('door hinges'), 3),
+              pieces(says('door latches'), 2),
+            ]),
+        ...(battens > 0 ? [metersOf(says('battens over the seams'), battens)] : []),
       ],
       checks: [
         check(
@@ -269,7 +305,9 @@ export const collectorEnclosure = maker({
         ),
       ],
       steps: [
+        ...(battens > 0 ? [says('join the pieces')] : []),
         says('stand up the panels'),
+        ...(isLiftedOff ? [says('latch on the front')] : []),
         says('glue the lining'),
         says('frame the filters'),
         says('cool the motor'),
@@ -277,3 +315,38 @@ export const collectorEnclosure = maker({
     });
   },
 });
+
+/** Pieces of a panel no larger than those asked for, and the length of its seams that battens go over, m. */
+function inPieces(
+  placed: PlacedBoard,
+  { pieceWidth, pieceHeight }: { readonly pieceWidth: number; readonly pieceHeight: number },
+): { readonly pieces: readonly PlacedBoard[]; readonly battens: number } {
+  const { width, height } = blankOf(placed.board);
+  const kept = placed.board.holes.map((hole) => blankOf({ outline: hole }));
+  // Openings stand one above another: across, all of them are one.
+  const [first] = kept;
+  const x = seamsOf(width, pieceWidth, first ? [around(first.x, first.width)] : []) ?? [];
+  const y =
+    seamsOf(
+      height,
+      pieceHeight,
+      kept.map((each) => around(each.y, each.height)),
+    ) ?? [];
+  const isWood = placed.board.material === 'sheet';
+  return {
+    pieces: dividedBoard(placed, { x, y }),
+    battens: isWood ? x.length * height + y.length * width : 0,
+  };
+}
+
+/** A filter's opening with the wood that is left beside it, HOLD less than the filter on each side. */
+const around = (from: number, length: number) => ({
+  from: from - HOLD - LEFT,
+  to: from + length + HOLD + LEFT,
+});
+
+const lengthAround = (placed: readonly PlacedBoard[]): number =>
+  placed.reduce((sum, { board }) => {
+    const { width, height } = blankOf(board);
+    return sum + 2 * (width + height);
+  }, 0);

@@ -7,6 +7,7 @@ import type { Shop } from '../../design/schema';
 import { readShop } from '../../file/shop-file';
 import { toSI } from '../../quantity/units';
 import { rectangularRoom } from '../../room/room-outline';
+import { blankOf } from '../boards/board';
 import { partKinds } from '../boards/part-kinds';
 import { bendOf } from './flat-panel';
 import type { MadeThing } from './maker';
@@ -129,6 +130,8 @@ describe('sizes that cannot be made', () => {
       'return filter wider than the side',
     ],
     ['collectorEnclosure', 'filters', { filters: 12, height: 1.5 }, 'too many return filters'],
+    ['collectorEnclosure', 'pieceWidth', { pieceWidth: 0.4 }, 'piece cuts through a filter'],
+    ['collectorEnclosure', 'pieceHeight', { pieceHeight: 0.4 }, 'piece cuts through a filter'],
     ['blastGate', 'rail', { rail: 0.01, blade: 0.01 }, 'rail too narrow for its screws'],
   ])('of %s are named at %s, with a number that would do', (id, field, typed, reason) => {
     const maker = makerOf(id);
@@ -303,6 +306,49 @@ describe('what follows the collector', () => {
     expect(filters).toBe(3);
     const one = maker.make({ ...maker.usual(place), filters: 1 }, place);
     expect(one.ok && one.thing.checks.at(-1)?.isMet).toBe(false);
+  });
+
+  it('makes an enclosure larger than a sheet of pieces that fit on it, with the same panels', () => {
+    const read = readShop(JSON.parse(readFileSync('demo/heron-slip.json', 'utf8')));
+    if (!read.ok) throw new Error('no demo');
+    const place = makerPlace(read.shop);
+    const maker = MAKERS.collectorEnclosure;
+    const usual = maker.usual(place);
+    const madeBy = (sizes: Partial<typeof usual>) => {
+      const made = maker.make({ ...usual, ...sizes }, place);
+      if (!made.ok) throw new Error(made.reason.id);
+      return made.thing;
+    };
+    // The demo's collector is higher than a sheet of 4 by 8 ft is long.
+    expect(usual.height).toBeGreaterThan(inches(96));
+    const sawn = madeBy({});
+    for (const { board } of sawn.parts) {
+      const { width, height } = blankOf(board);
+      expect(width).toBeLessThanOrEqual(inches(48) + 1e-9);
+      expect(height).toBeLessThanOrEqual(inches(96) + 1e-9);
+    }
+    const whole = madeBy({ pieceWidth: 6, pieceHeight: 6 });
+    const areaOf = ({ parts }: typeof sawn) =>
+      parts.reduce((sum, { board }) => {
+        const { width, height } = blankOf(board);
+        return sum + width * height;
+      }, 0);
+    expect(areaOf(sawn)).toBeCloseTo(areaOf(whole), 9);
+    const holesOf = ({ parts }: typeof sawn) => parts.flatMap(({ board }) => board.holes).length;
+    expect(holesOf(sawn)).toBe(holesOf(whole));
+    const wall = inches(1.5);
+    // By hand: the front and the back, 78 by 102 in., each have a seam upright and one level; the top one; sides one each.
+    const battens = sawn.bought.find(({ what }) => what.id === 'battens over the seams');
+    const [across, up] = [usual.width + 2 * wall, usual.height + wall - inches(0.5)];
+    const deep = usual.depth + 2 * wall;
+    expect(battens?.amount).toBeCloseTo(2 * (across + up) + deep + 2 * (deep - inches(1)), 9);
+    const said = (thing: typeof sawn) => [...thing.bought.map(({ what }) => what), ...thing.steps];
+    expect(said(sawn).map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['front latches', 'join the pieces', 'latch on the front']),
+    );
+    expect(said(sawn).map(({ id }) => id)).not.toContain('door hinges');
+    expect(said(whole).map(({ id }) => id)).toContain('door hinges');
+    expect(said(whole).map(({ id }) => id)).not.toContain('join the pieces');
   });
 
   it('counts as many of each part as it places', () => {

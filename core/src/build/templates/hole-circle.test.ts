@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { checkRuler } from '../../routing/sheets/check-ruler';
 import { sheetSvg } from '../../routing/sheets/sheet-svg';
 import { chanceOf } from '../../simulate/chance';
 import { type HoleCircle, holeCircle, holeCircleSheet, LEAST_BRIDGE } from './hole-circle';
@@ -37,7 +38,7 @@ describe('a hole with others around it', () => {
   it('is drawn at true size', () => {
     const made = holeCircle(FLANGE);
     if (!made.ok) throw new Error(made.fault.kind);
-    const items = holeCircleSheet(FLANGE, made.centers, { name: 'a', ruler: '100 mm' });
+    const items = holeCircleSheet(FLANGE, made.centers, { name: 'a', ruler: checkRuler('metric') });
     const radii = [...sheetSvg(items).matchAll(/ r="([\d.]+)"/g)].map(([, r]) => Number(r));
     expect(radii).toEqual([76, ...Array(6).fill(3.25), 95]);
   });

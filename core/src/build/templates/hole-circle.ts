@@ -1,3 +1,4 @@
+import type { CheckRuler } from '../../routing/sheets/check-ruler';
 import { lineOf, type SheetItem, textOf } from '../../routing/sheets/sheet';
 import { around } from '../boards/board';
 import { NO_SIZE, refusing, type TemplateRefused } from './template-fault';
@@ -49,7 +50,7 @@ export function holeCircle({ hole, circle, count, small }: HoleCircle): MadeHole
 export function holeCircleSheet(
   sizes: HoleCircle,
   centers: ReturnType<typeof around>,
-  texts: { readonly name: string; readonly ruler: string },
+  texts: { readonly name: string; readonly ruler: CheckRuler },
 ): readonly SheetItem[] {
   const at = { x: 0, y: 0 };
   const reach = Math.max(sizes.hole, centers.length > 0 ? sizes.circle + sizes.small : 0) / 2;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { checkRuler } from '../../routing/sheets/check-ruler';
 import { sheetExtent } from '../../routing/sheets/sheet';
 import { sheetSvg } from '../../routing/sheets/sheet-svg';
 import { chanceOf } from '../../simulate/chance';
@@ -28,7 +29,11 @@ describe('the lid of a separator', () => {
   it('is drawn at true size', () => {
     const made = separatorLid(LID);
     if (!made.ok) throw new Error(made.fault.kind);
-    const items = lidSheet(made.holes, LID.lid, { inlet: 'in', outlet: 'out', ruler: '100 mm' });
+    const items = lidSheet(made.holes, LID.lid, {
+      inlet: 'in',
+      outlet: 'out',
+      ruler: checkRuler('metric'),
+    });
     expect(sheetExtent(items)?.width).toBeCloseTo(0.6, 9);
     const radii = [...sheetSvg(items).matchAll(/ r="([\d.]+)"/g)].map(([, r]) => Number(r));
     expect(radii).toEqual([300, 55, 55]);

@@ -1,5 +1,6 @@
 import DxfParser from 'dxf-parser';
 import { describe, expect, it } from 'vitest';
+import { checkRuler } from '../../routing/sheets/check-ruler';
 import { sheetDxf } from '../../routing/sheets/sheet-dxf';
 import { sheetSvg } from '../../routing/sheets/sheet-svg';
 import { templateSheets } from './template-sheets';
@@ -14,7 +15,7 @@ const { around, pipe } = made.templates;
 const sheets = templateSheets(made.templates, {
   pipe: 'around the pipe',
   hole: 'hole',
-  ruler: '100 mm',
+  ruler: checkRuler('metric'),
 });
 
 describe('a template on paper', () => {
@@ -49,7 +50,11 @@ describe('a template on paper', () => {
   });
 
   it('writes no markup of what is written on it', () => {
-    const odd = templateSheets(made.templates, { pipe: '<b>&"', hole: '', ruler: '' });
+    const odd = templateSheets(made.templates, {
+      pipe: '<b>&"',
+      hole: '',
+      ruler: checkRuler('us'),
+    });
     expect(sheetSvg(odd.pipe)).toContain('&#60;b&#62;&#38;&#34;');
   });
 });

@@ -1,4 +1,5 @@
 import type { Spot } from '../../room/plane';
+import type { CheckRuler } from '../../routing/sheets/check-ruler';
 import { lineOf, type SheetItem, textOf } from '../../routing/sheets/sheet';
 import type { ElbowGores } from './elbow-gores';
 import type { Hole, LidHoles } from './separator-lid';
@@ -6,8 +7,7 @@ import type { WrapTemplates } from './wrap-templates';
 
 /** Letters of a template, m. */
 export const LETTERS = 0.008;
-/** A ruler to check a print by, m, and how far below the template it lies. */
-const RULER = 0.1;
+/** How far below a template the check ruler lies, m. */
 const BELOW = 0.025;
 const TICK = 0.005;
 /** Arms of the cross that marks a center, m. */
@@ -17,8 +17,7 @@ const CENTER = 0.01;
 export interface TemplateTexts {
   readonly pipe: string;
   readonly hole: string;
-  /** Of the ruler: its length. */
-  readonly ruler: string;
+  readonly ruler: CheckRuler;
 }
 
 export interface TemplateSheets {
@@ -26,7 +25,7 @@ export interface TemplateSheets {
   readonly hole: readonly SheetItem[];
 }
 
-/** Both templates as sheets to cut out, 1:1: quarters of the way around marked, a ruler of 100 mm below each. */
+/** Both templates as sheets to cut out, 1:1: quarters of the way around marked, a check ruler below each. */
 export function templateSheets(
   { pipe, hole, around }: WrapTemplates,
   texts: TemplateTexts,
@@ -72,7 +71,7 @@ export function templateSheets(
 /** The pieces of a mitered elbow as sheets to cut out, 1:1: the line opposite the seam marked. */
 export function goreSheets(
   { end, middle, around }: ElbowGores,
-  texts: { readonly end: string; readonly middle: string; readonly ruler: string },
+  texts: { readonly end: string; readonly middle: string; readonly ruler: CheckRuler },
 ): { readonly end: readonly SheetItem[]; readonly middle: readonly SheetItem[] | null } {
   const sheet = (points: readonly Spot[], text: string): SheetItem[] => {
     const ys = points.map(({ y }) => y);
@@ -94,7 +93,7 @@ export function goreSheets(
 export function lidSheet(
   { inlet, outlet }: LidHoles,
   lid: number,
-  texts: { readonly inlet: string; readonly outlet: string; readonly ruler: string },
+  texts: { readonly inlet: string; readonly outlet: string; readonly ruler: CheckRuler },
 ): readonly SheetItem[] {
   const hole = ({ at, radius }: Hole, text: string): SheetItem[] => [
     { kind: 'circle', layer: 'cuts', at, radius },
@@ -123,21 +122,21 @@ export function lidSheet(
       { x, y },
       { x: x + TICK, y: y - 2 * TICK },
     ]),
-    ...rulerAt({ x: -RULER / 2, y: -lid / 2 - BELOW }, texts.ruler),
+    ...rulerAt({ x: -texts.ruler.length / 2, y: -lid / 2 - BELOW }, texts.ruler),
   ];
 }
 
-/** A ruler of 100 mm to check a print by, and its name. */
-export const rulerAt = ({ x, y }: Spot, text: string): SheetItem[] => [
+/** A ruler to check a print by, and its length beside it. */
+export const rulerAt = ({ x, y }: Spot, { length, text }: CheckRuler): SheetItem[] => [
   lineOf('marks', [
     { x, y },
-    { x: x + RULER, y },
+    { x: x + length, y },
   ]),
-  ...[0, RULER].map((at) =>
+  ...[0, length].map((at) =>
     lineOf('marks', [
       { x: x + at, y: y - TICK },
       { x: x + at, y: y + TICK },
     ]),
   ),
-  textOf('names', { x: x + RULER / 2, y: y + TICK }, text, LETTERS),
+  textOf('names', { x: x + length / 2, y: y + TICK }, text, LETTERS),
 ];

@@ -2,15 +2,22 @@ import { extractText, getDocumentProxy, getResolvedPDFJS } from 'unpdf';
 import { describe, expect, it } from 'vitest';
 import { templateSheets } from '../../build/templates/template-sheets';
 import { wrapTemplates } from '../../build/templates/wrap-templates';
+import type { UnitSystem } from '../../quantity/unit-system';
+import { checkRuler } from './check-ruler';
 import { lineOf, type SheetItem, textOf } from './sheet';
 import { sheetPdf } from './sheet-pdf';
 import { MARGIN, OVERLAP, PAPERS, type Paper, tilesOf } from './tiles';
 
 const MM_PER_POINT = 25.4 / 72;
 
-const written = (items: readonly SheetItem[], paper: Paper, scale = 1) =>
+const written = (
+  items: readonly SheetItem[],
+  paper: Paper,
+  scale = 1,
+  units: UnitSystem = 'metric',
+) =>
   sheetPdf(items, {
-    ...{ paper, scale, ruler: '100 mm' },
+    ...{ paper, scale, ruler: checkRuler(units) },
     footOf: ({ sheet, of, row, column }) => `Sheet ${sheet} of ${of}: row ${row}, column ${column}`,
   });
 
@@ -62,7 +69,8 @@ const template = (pipe: number, drum: number) => {
     offset: (drum - pipe) / 2,
   });
   if (!made.ok) throw new Error(made.fault.kind);
-  return templateSheets(made.templates, { pipe: 'pipe', hole: 'hole', ruler: '100 mm' }).pipe;
+  return templateSheets(made.templates, { pipe: 'pipe', hole: 'hole', ruler: checkRuler('metric') })
+    .pipe;
 };
 
 describe('a drawing on sheets of paper', () => {
@@ -87,6 +95,16 @@ describe('a drawing on sheets of paper', () => {
       const ruler = paths.find((spots) => Math.abs(spanOf(spots) - 100) < 1e-3);
       expect(ruler).toBeDefined();
     }
+  });
+
+  it('has a ruler of 4 in. where rulers are divided in inches, and says so', async () => {
+    const pdf = await written([lineOf('cuts', square(0.4), true)], 'letter', 1, 'us');
+    for (const { paths } of await read(pdf)) {
+      expect(paths.some((spots) => Math.abs(spanOf(spots) - 4 * 25.4) < 1e-3)).toBe(true);
+      expect(paths.some((spots) => Math.abs(spanOf(spots) - 100) < 1e-3)).toBe(false);
+    }
+    const { text } = await extractText(pdf);
+    for (const page of text) expect(page).toContain('4 in.');
   });
 
   it('is a twentieth on paper at 1 to 20', async () => {

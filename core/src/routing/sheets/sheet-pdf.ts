@@ -17,6 +17,7 @@ import {
 } from 'pdf-lib';
 import { oneLine } from '../../document/one-line';
 import type { Spot } from '../../room/plane';
+import type { CheckRuler } from './check-ruler';
 import { type SheetItem, sheetExtent } from './sheet';
 import { MARGIN, OVERLAP, type Paper, type Tiling, tilesOf } from './tiles';
 
@@ -24,8 +25,7 @@ const MILLIMETRES = 1000;
 /** PDF measures in points, 72 to the inch. */
 const POINTS_PER_MM = 72 / 25.4;
 const LINE = { cut: 0.25, mark: 0.12 };
-/** Check ruler at the foot of every sheet, and letters beside it, mm. */
-const RULER = 100;
+/** The foot of every sheet with its check ruler, and letters beside it, mm. */
 const FOOT = 6;
 const TICK = 2;
 const LETTERS = 2.8;
@@ -40,8 +40,7 @@ export interface SheetPdf {
   readonly scale: number;
   /** What is written at the foot of a sheet: which one it is, of how many, in which row and column. */
   readonly footOf: (place: SheetPlace) => string;
-  /** Beside the check ruler of 100 mm. */
-  readonly ruler: string;
+  readonly ruler: CheckRuler;
 }
 
 export interface SheetPlace {
@@ -87,7 +86,8 @@ export async function sheetPdf(
       const sheet = row * columns + column + 1;
       drawFoot(
         draw,
-        `${ruler}    ${footOf({ sheet, of: rows * columns, row: row + 1, column: column + 1 })}`,
+        `${ruler.text}    ${footOf({ sheet, of: rows * columns, row: row + 1, column: column + 1 })}`,
+        MILLIMETRES * ruler.length,
       );
     }
   }
@@ -213,17 +213,17 @@ function drawCross({ x, y }: Spot, { line }: Drawer): void {
   );
 }
 
-function drawFoot({ line, text, pageCorner }: Drawer, words: string): void {
+function drawFoot({ line, text, pageCorner }: Drawer, words: string, ruler: number): void {
   const [x, y] = [pageCorner.x + MARGIN, pageCorner.y + FOOT];
   line(
     [
       { x, y },
-      { x: x + RULER, y },
+      { x: x + ruler, y },
     ],
     false,
     LINE.cut,
   );
-  for (const at of [x, x + RULER]) {
+  for (const at of [x, x + ruler]) {
     line(
       [
         { x: at, y: y - TICK },

@@ -1,5 +1,5 @@
 import type { Paper } from '@frank-gauge/core/pdf';
-import type { SheetItem } from '@frank-gauge/core/routing';
+import type { CheckRuler, SheetItem } from '@frank-gauge/core/routing';
 import { saveFile } from '@/storage/save-file';
 
 interface Options {
@@ -8,17 +8,18 @@ interface Options {
   readonly title: string;
   /** Paper over drawing. */
   readonly scale: number;
+  readonly ruler: CheckRuler;
 }
 
 /** Saves a sheet as PDF to scale, over as many sheets of paper as it takes; what writes the format is loaded now. */
 export async function savePdf(
   file: string,
   items: readonly SheetItem[],
-  { paper, title, scale }: Options,
+  { paper, title, scale, ruler }: Options,
 ): Promise<void> {
   const { sheetPdf } = await import('@frank-gauge/core/pdf');
   const bytes = await sheetPdf(items, {
-    ...{ paper, scale, ruler: '100 mm' },
+    ...{ paper, scale, ruler },
     footOf: ({ sheet, of, row, column }) =>
       of === 1
         ? `${title}. Print at 100 %.`

@@ -1,6 +1,7 @@
 'use client';
 
-import { type SheetItem, sheetSvg } from '@frank-gauge/core/routing';
+import { checkRuler, type SheetItem, sheetSvg } from '@frank-gauge/core/routing';
+import { useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { saveDxf } from '../parts/save-dxf';
@@ -20,9 +21,10 @@ interface Props {
 /** Buttons that save a sheet as PDF over sheets of paper, as SVG and as DXF. */
 export function SaveWays({ name, file, items, scale, stl }: Props) {
   const paper = usePaper();
+  const ruler = checkRuler(useUnits());
   const title = scale === 1 ? name : `${name}, 1:${Number((1 / scale).toFixed(1))}`;
   const ways = [
-    { format: 'PDF', save: () => void savePdf(file, items, { paper, title, scale }) },
+    { format: 'PDF', save: () => void savePdf(file, items, { paper, title, scale, ruler }) },
     {
       format: 'SVG',
       save: () => saveFile(`${file}.svg`, sheetSvg(items, scale), 'image/svg+xml'),

@@ -3,7 +3,7 @@ import { toSI } from '@frank-gauge/core/quantity';
 import type { DuctConflict } from '@frank-gauge/core/routing';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { ductMessage, whyNoRoute } from '@/words/duct-words';
-import { checkRuler, printScale } from '../parts/print-drawing';
+import { drawnRuler, printScale } from '../parts/print-drawing';
 import { airTone } from './ducts/air-tone';
 import { addPoint, begin, chooseTool, removeLast, useDrawing } from './ducts/drawing-state';
 import { planDrawing, zoomed } from './plan-drawing';
@@ -104,8 +104,15 @@ describe('a drawing on paper', () => {
     expect(printScale(40, 10)).toBe(200);
   });
 
-  it('has a ruler of a hundred true millimetres, a tick each ten', () => {
-    const ruler = checkRuler();
+  it('has a ruler of 4 in. in the US, a tick each quarter', () => {
+    const ruler = drawnRuler('us');
+    expect(ruler).toContain('width="103.6mm"');
+    expect(ruler).toContain('x2="101.6"');
+    expect(ruler.match(/<line/g)).toHaveLength(18);
+  });
+
+  it('has a ruler of a hundred millimeters elsewhere, a tick each ten', () => {
+    const ruler = drawnRuler('metric');
     expect(ruler).toContain('width="102mm"');
     expect(ruler).toContain('viewBox="-1 -1 102 7"');
     expect(ruler.match(/<line/g)).toHaveLength(12);

@@ -37,6 +37,7 @@ export function PlanPicture() {
   const shop = useDesign();
   const { things } = useStanding();
   const [box, { width, height }] = useSize<HTMLDivElement>();
+  const units = useUnits();
   const zoom = useZoom();
   const isHeld = useHeld((held) => held.isHeld);
   const kept = useRef<readonly Spot[]>([]);
@@ -65,7 +66,7 @@ export function PlanPicture() {
               look="quiet"
               onClick={() => {
                 const svg = box.current?.querySelector('svg');
-                if (svg) printDrawing(svg, 1 / drawing.scale, 'Plan');
+                if (svg) printDrawing(svg, 1 / drawing.scale, 'Plan', units);
               }}
             >
               Print

@@ -11,7 +11,7 @@ import {
   type Side,
   sheetExtent,
 } from '@frank-gauge/core/routing';
-import { useDesign, useDuctTree } from '@/model/use-design';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { useChoices } from '@/storage/choices';
 import { Button } from '@/ui/button';
 import {
@@ -50,6 +50,7 @@ const MARGIN = { side: 20, top: 20, bottom: 52 } as const;
 /** An elevation, or the isometric of the ducts, to scale. */
 export function SheetPicture({ view }: { readonly view: SheetView }) {
   const shop = useDesign();
+  const units = useUnits();
   const ducts = useDucts();
   const [box, { width, height }] = useSize<HTMLDivElement>();
   const zoom = useZoom();
@@ -128,7 +129,7 @@ export function SheetPicture({ view }: { readonly view: SheetView }) {
               look="quiet"
               onClick={() => {
                 const drawing = box.current?.querySelector('svg');
-                if (drawing) printDrawing(drawing, 1 / scale, NAMES[view]);
+                if (drawing) printDrawing(drawing, 1 / scale, NAMES[view], units);
               }}
             >
               Print

@@ -1,5 +1,6 @@
 'use client';
 
+import { jointsInPieces } from '@frank-gauge/core/build';
 import { jointsToCheck, type LeakReport } from '@frank-gauge/core/inference';
 import { formatShort } from '@frank-gauge/core/quantity';
 import { useMemo } from 'react';
@@ -19,18 +20,21 @@ export function CheckJoints({ report: { verdict } }: { readonly report: LeakRepo
   const lines = useDuctLines();
   const system = useUnits();
   const names = usePlaceNames();
-  const shop = useDesign(({ id }) => id);
+  const design = useDesign();
+  const shop = design.id;
   const tight = useChoices((choices) => choices.tight[shop] ?? NONE);
+  const pipeJoints = useMemo(() => jointsInPieces(design, tree), [design, tree]);
   const { left, found } = useMemo(() => {
     const openings = verdict.among.flatMap(({ suspects }) => suspects);
     const known = new Set(tight);
     const pointsOf = (run: string) => lines.lines.get(run)?.points ?? null;
-    const joints = jointsToCheck(tree, openings, pointsOf, known);
+    const pipeJointsOf = (run: string) => pipeJoints.get(run) ?? null;
+    const joints = jointsToCheck(tree, openings, pointsOf, known, pipeJointsOf);
     return {
       left: joints.filter(({ id }) => !known.has(id)).slice(0, MOST_NAMED),
       found: joints.filter(({ id }) => known.has(id)),
     };
-  }, [tree, lines, verdict, tight]);
+  }, [tree, lines, pipeJoints, verdict, tight]);
   if (left.length + found.length === 0) return null;
   return (
     <section aria-label="Check these joints" className="pt-5">

@@ -1,9 +1,9 @@
 'use client';
 
 import { type BuildSheet, buildSheet } from '@frank-gauge/core/build';
-import { sheetSvg } from '@frank-gauge/core/routing';
+import { checkRuler, sheetSvg } from '@frank-gauge/core/routing';
 import { useMemo, useState } from 'react';
-import { useDesign, useDuctTree } from '@/model/use-design';
+import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -39,6 +39,7 @@ export function DrawingsView() {
   const [scale, setScale] = useState<number>(25);
   const [hasLengths, setHasLengths] = useState(false);
   const paper = usePaper();
+  const ruler = checkRuler(useUnits());
   const items = useMemo(
     () =>
       buildSheet(
@@ -54,7 +55,8 @@ export function DrawingsView() {
   const ways = [
     {
       format: 'PDF',
-      save: () => void savePdf(`${sheet}-1-${scale}`, items, { paper, title, scale: 1 / scale }),
+      save: () =>
+        void savePdf(`${sheet}-1-${scale}`, items, { paper, title, scale: 1 / scale, ruler }),
     },
     {
       format: 'SVG',

@@ -4,7 +4,7 @@ import type { MakerCheck } from '@frank-gauge/core/makers';
 import { formatShort } from '@frank-gauge/core/quantity';
 import { useUnits } from '@/model/use-design';
 import { makerWords } from '@/words/maker-sayings';
-import { rulerLength } from '@/words/tape-length';
+import { fineLength, rulerLength } from '@/words/tape-length';
 
 /** What a part has to clear and to carry, each against its limit. */
 export function MakerChecks({ checks }: { readonly checks: readonly MakerCheck[] }) {
@@ -12,7 +12,7 @@ export function MakerChecks({ checks }: { readonly checks: readonly MakerCheck[]
   const written = (value: number, { kind }: MakerCheck) => {
     if (!Number.isFinite(value)) return 'far more';
     // What bends by a fraction of a millimeter says nothing on a tape.
-    if (kind === 'diameter' && Math.abs(value) < 0.005) return `${(value * 1000).toFixed(1)} mm`;
+    if (kind === 'diameter' && Math.abs(value) < 0.005) return fineLength(value, system);
     if (kind === 'length' || kind === 'diameter') return rulerLength(value, system);
     return formatShort(value, kind, system);
   };

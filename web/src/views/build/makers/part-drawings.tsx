@@ -1,6 +1,7 @@
 'use client';
 
 import { blankOf, boardSheet, extrudedStl, type PartKind } from '@frank-gauge/core/makers';
+import { checkRuler } from '@frank-gauge/core/routing';
 import { useUnits } from '@/model/use-design';
 import { fileStem } from '@/storage/file-stem';
 import { saveFile } from '@/storage/save-file';
@@ -27,8 +28,8 @@ export function PartDrawings({ name, kinds }: Props) {
         Each part at true size
       </summary>
       <p className="max-w-prose text-[15px]">
-        Print at 100 %, and check the 100 mm with a ruler. Centers of holes are measured to the
-        right and up, from the lower left corner of the rectangle around the part.
+        Print at 100 %, and check the {checkRuler(system).text} with a ruler. Centers of holes are
+        measured to the right and up, from the lower left corner of the rectangle around the part.
       </p>
       {shaped.map(({ letter, board }) => {
         const { width, height } = blankOf(board);

@@ -36,10 +36,17 @@ export function ShoppingLists({ name, thing, kinds }: Props) {
         fromSI(size, 'mm').toFixed(1),
       );
       const { letter, count, board } = kind;
-      return [letter, board.name, `${count}`, MATERIAL_WORDS[board.material], ...inMillimeters];
+      const size = [sizeOf(kind), say(board.thickness)];
+      const from = MATERIAL_WORDS[board.material];
+      return [letter, board.name, `${count}`, from, ...size, ...inMillimeters];
     });
-    const header = ['Letter', 'Part', 'Pieces', 'From', 'Width, mm', 'Height, mm', 'Thickness, mm'];
-    saveFile(`${fileStem(name)}-parts.csv`, writeTable(header, rows), 'text/csv');
+    const header = ['Letter', 'Part', 'Pieces', 'From', 'Size', 'Thickness'];
+    const millimeters = ['Width, mm', 'Height, mm', 'Thickness, mm'];
+    saveFile(
+      `${fileStem(name)}-parts.csv`,
+      writeTable([...header, ...millimeters], rows),
+      'text/csv',
+    );
   };
   return (
     <>

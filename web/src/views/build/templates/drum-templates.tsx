@@ -7,6 +7,7 @@ import {
   wrapTemplates,
 } from '@frank-gauge/core/build';
 import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
+import { checkRuler } from '@frank-gauge/core/routing';
 import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { templateFaultWords } from '@/words/template-words';
@@ -41,9 +42,9 @@ export function DrumTemplates() {
     templateSheets(made.templates, {
       pipe: 'wrap around the pipe, straight edge away from the drum',
       hole: 'hole, on the outside of the drum',
-      ruler: '100 mm',
+      ruler: checkRuler(system),
     });
-  const shown = useLastGood(sheets || null, JSON.stringify([own, typed.offset]));
+  const shown = useLastGood(sheets || null, JSON.stringify([own, typed.offset, system]));
   const size = (field: 'pipe' | 'drum' | 'wall') => ({
     value: own[field],
     kind: 'diameter' as const,

@@ -2,6 +2,7 @@
 
 import { elbowGores, goreSheets, type MiteredElbow } from '@frank-gauge/core/build';
 import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
+import { checkRuler } from '@frank-gauge/core/routing';
 import { useUnits } from '@/model/use-design';
 import { templateFaultWords } from '@/words/template-words';
 import { FieldLine } from '../../parts/line';
@@ -34,10 +35,10 @@ export function ElbowTemplates() {
     ...goreSheets(made.gores, {
       end: 'end piece, cut two; seam at the throat',
       middle: `middle piece, cut ${made.gores.middles}; seam at the throat`,
-      ruler: '100 mm',
+      ruler: checkRuler(system),
     }),
   };
-  const shown = useLastGood(sheets || null, JSON.stringify([own, radius]));
+  const shown = useLastGood(sheets || null, JSON.stringify([own, radius, system]));
   return (
     <>
       <div className="max-w-120">

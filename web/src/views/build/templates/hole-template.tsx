@@ -2,6 +2,7 @@
 
 import { type HoleCircle, holeCircle, holeCircleSheet } from '@frank-gauge/core/build';
 import { formatShort, toSI, type UnitSystem } from '@frank-gauge/core/quantity';
+import { checkRuler } from '@frank-gauge/core/routing';
 import { useUnits } from '@/model/use-design';
 import { templateFaultWords } from '@/words/template-words';
 import { FieldLine } from '../../parts/line';
@@ -29,7 +30,9 @@ export function HoleTemplate() {
   const own = { ...usual(system), ...choices.hole };
   const made = holeCircle(own);
   const name = `${formatShort(own.hole, 'diameter', system)} across`;
-  const sheet = made.ok ? holeCircleSheet(own, made.centers, { name, ruler: '100 mm' }) : null;
+  const sheet = made.ok
+    ? holeCircleSheet(own, made.centers, { name, ruler: checkRuler(system) })
+    : null;
   const shown = useLastGood(sheet, JSON.stringify([own, system]));
   const change = (changed: Partial<HoleCircle>) =>
     choose({ hole: { ...choices.hole, ...changed } });

@@ -2,6 +2,7 @@
 
 import { lidSheet, type SeparatorLid, separatorLid } from '@frank-gauge/core/build';
 import { toSI, type UnitSystem } from '@frank-gauge/core/quantity';
+import { checkRuler } from '@frank-gauge/core/routing';
 import { useUnits } from '@/model/use-design';
 import { templateFaultWords } from '@/words/template-words';
 import { FieldLine } from '../../parts/line';
@@ -35,9 +36,9 @@ export function LidTemplate() {
   const own = { ...usual(system), ...choices.lid };
   const made = separatorLid(own);
   const sheet = made.ok
-    ? lidSheet(made.holes, own.lid, { inlet: 'inlet', outlet: 'outlet', ruler: '100 mm' })
+    ? lidSheet(made.holes, own.lid, { inlet: 'inlet', outlet: 'outlet', ruler: checkRuler(system) })
     : null;
-  const shown = useLastGood(sheet, JSON.stringify(own));
+  const shown = useLastGood(sheet, JSON.stringify([own, system]));
   return (
     <>
       <div className="max-w-120">

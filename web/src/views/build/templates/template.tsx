@@ -1,6 +1,8 @@
 'use client';
 
 import { type SheetItem, sheetExtent } from '@frank-gauge/core/routing';
+import { useUnits } from '@/model/use-design';
+import { rulerLength } from '@/words/tape-length';
 import { SaveWays } from '../save-ways';
 import { SheetSvg } from '../sheet-svg';
 
@@ -23,13 +25,14 @@ const LETTERS = 50;
 
 /** A template as a picture, and as files: at true size, or to scale. */
 export function Template({ name, file, items, scale = 1, letters = LETTERS, stl, isStale }: Props) {
+  const system = useUnits();
   const { width, height } = sheetExtent(items) ?? { width: 0, height: 0 };
   return (
     <figure aria-label={`Template: ${name}`} className="pt-3">
       <figcaption className="flex flex-wrap items-baseline gap-2">
         <span className="text-[17px]">{name}</span>
         <span className="text-[14px] text-quiet">
-          {Math.round(width * 1000)} by {Math.round(height * 1000)} mm
+          {rulerLength(width, system)} by {rulerLength(height, system)}
         </span>
         {scale === 1 && (
           <span className="hidden text-[14px] print:inline">

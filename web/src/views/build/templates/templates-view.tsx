@@ -1,5 +1,7 @@
 'use client';
 
+import { checkRuler } from '@frank-gauge/core/routing';
+import { useUnits } from '@/model/use-design';
 import { Choice } from '@/ui/choice';
 import { Line } from '../../parts/line';
 import { PaperChoice } from '../paper-choice';
@@ -24,6 +26,7 @@ const OPTIONS = (Object.keys(KINDS) as Kind[]).map((value) => ({
 /** Templates at true size, to print, wrap or lay on, and cut along. */
 export function TemplatesView() {
   const { choices, choose } = useTemplate();
+  const { text } = checkRuler(useUnits());
   const kind = choices.kind ?? 'drum';
   const { Form } = KINDS[kind];
   return (
@@ -46,7 +49,7 @@ export function TemplatesView() {
       </div>
       <Form />
       <p className="max-w-prose pt-2 text-[14px] text-quiet">
-        Print at 100 %, not fitted to the page, and lay a rule against the 100 mm before you cut.
+        Print at 100 %, not fitted to the page, and lay a ruler against the {text} before you cut.
         Sheets of a PDF overlap: lay their crosses on each other. Wear gloves: cut sheet metal is
         sharp. Open a drum that held anything that burns only after it was cleaned for it; never
         with a torch or a grinder.

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { readField } from '@/fields/read-field';
 import { useDesign, useUnits } from '@/model/use-design';
 import { edit } from '@/storage/session';
+import { oneStop } from '@/words/one-stop';
 import { tapeLength } from '@/words/tape-length';
 import { FieldLine, Line } from '../../parts/line';
 import { useElevation } from '../../parts/use-elevation';
@@ -45,9 +46,9 @@ export function BandFields() {
               {length(Math.PI * (around ?? 0))} around.
             </>
           ) : chain.reason === 'no bands' ? (
-            `You need ${length(chain.wanted)}. Type the lengths you have.`
+            oneStop(`You need ${length(chain.wanted)}. Type the lengths you have.`)
           ) : (
-            `Even eight of the longest do not reach ${length(chain.wanted)}.`
+            oneStop(`Even eight of the longest do not reach ${length(chain.wanted)}.`)
           )}
         </p>
       )}

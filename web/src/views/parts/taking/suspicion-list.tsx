@@ -4,6 +4,7 @@ import { isOfFlow } from '@frank-gauge/core/journal';
 import { formatShort, UNITS } from '@frank-gauge/core/quantity';
 import type { Suspicion } from '@frank-gauge/core/reading';
 import { useDuctTree, useUnits } from '@/model/use-design';
+import { oneStop } from '@/words/one-stop';
 import { KIND_OF, writeInUnit } from './as-read';
 import type { Taking } from './use-taking';
 
@@ -31,7 +32,9 @@ export function SuspicionList({ taking, onDiameter }: Props) {
       case 'unit':
         return `This would fit if the meter showed ${UNITS[suspicion.likely].symbol}, not ${UNITS[suspicion.read].symbol}.`;
       case 'diameter':
-        return `The diameter entered is what the pipe is called. Inside it measures ${formatShort(suspicion.inside, 'diameter', system)}.`;
+        return oneStop(
+          `The diameter entered is what the pipe is called. Inside it measures ${formatShort(suspicion.inside, 'diameter', system)}.`,
+        );
       case 'gate left open':
         return `This would fit if the gate of ${listed(suspicion.drops.map(nameOf))} were open too.`;
       case 'stray repeat':
