@@ -8,14 +8,11 @@ const piecesOf = (length: number, seams: readonly number[]) =>
   [0, ...seams].map((from, i) => (seams[i] ?? length) - from);
 
 describe('seams', () => {
-  it('divide evenly into as few pieces as there can be', () => {
+  it('take the stock as it is first, then what is left', () => {
     expect(seamsOf(1, 1)).toEqual([]);
-    expect(seamsOf(2.5, 1.22)).toHaveLength(2);
-    expect(piecesOf(2.5, seamsOf(2.5, 1.22) ?? [])).toEqual([
-      expect.closeTo(2.5 / 3, 12),
-      expect.closeTo(2.5 / 3, 12),
-      expect.closeTo(2.5 / 3, 12),
-    ]);
+    expect(seamsOf(2.5, 1.22)).toEqual([1.22, 2.35]);
+    expect(seamsOf(3, 1.22)).toEqual([1.22, 2.44]);
+    expect(seamsOf(0, 1)).toEqual([]);
   });
 
   it('go beside what is kept whole', () => {

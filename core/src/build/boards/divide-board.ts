@@ -10,9 +10,12 @@ export interface KeptWhole {
 /** Lengths end within this of each other, m. */
 const SAME = 1e-9;
 
+/** A piece left over is made at least so long, m: narrower ones are hard to fasten. An estimate. */
+const LEAST = 0.15;
+
 /**
- * Where a length is divided, m from its start, so that no piece is longer than `most`: evenly, unless a seam would go
- * through what is kept whole; then each piece is as long as it can be. Null: what is kept whole is longer than `most`.
+ * Where a length is divided, m from its start, into as few pieces as there can be of at most `most`: as long as the stock
+ * first, then what is left, beside what is kept whole. Null: what is kept whole is longer than `most`.
  * @param whole in order, none within another
  */
 export function seamsOf(
@@ -20,19 +23,19 @@ export function seamsOf(
   most: number,
   whole: readonly KeptWhole[] = [],
 ): readonly number[] | null {
-  const isFree = (at: number) => !whole.some(({ from, to }) => at > from + SAME && at < to - SAME);
-  const count = Math.ceil(length / most - SAME);
-  const even = Array.from({ length: Math.max(0, count - 1) }, (_, i) => ((i + 1) * length) / count);
-  if (even.every(isFree)) return even;
+  const keptAt = (at: number) => whole.find(({ from, to }) => at > from + SAME && at < to - SAME);
   const seams: number[] = [];
   for (let at = 0; length - at > most + SAME; ) {
     const end = at + most;
-    const kept = whole.find(({ from, to }) => end > from + SAME && end < to - SAME);
-    const next = kept ? kept.from : end;
+    const next = keptAt(end)?.from ?? end;
     if (next <= at + SAME) return null;
     seams.push(next);
     at = next;
   }
+  const back = length - LEAST;
+  const [before = 0, last] = [seams.at(-2), seams.at(-1)];
+  const isSliver = last !== undefined && last > back;
+  if (isSliver && back > before + LEAST && !keptAt(back)) seams.splice(-1, 1, back);
   return seams;
 }
 
