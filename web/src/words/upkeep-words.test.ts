@@ -15,14 +15,14 @@ const on = (month: number, day: number) => new Date(2026, month - 1, day).getTim
 
 const due = (change: Partial<Due>): Due => ({
   ...{ kind: 'bin', last: on(11, 1), at: on(12, 6), by: 'model', share: 0.8, lasts: 3e6 },
-  range: { from: on(11, 15), to: new Date(2027, 1, 3).getTime() },
+  range: { from: on(11, 30), to: new Date(2027, 1, 3).getTime() },
   ...change,
 });
 
 describe('what is due, in words', () => {
   it('says the day, between what it lies, and by what that is known', () => {
     expect(dueWords(due({}), now)).toBe(
-      'Last done on Nov 1, 2026. Due on Dec 6, 2026, between Nov 15, 2026 and Feb 3, 2027, 95 times in 100; an estimate, by what the machines make.',
+      'Last done on Nov 1, 2026. Due on Dec 6, 2026, between Nov 30, 2026 and Feb 3, 2027, 95 times in 100; an estimate, by what the machines make.',
     );
     expect(dueWords(due({ at: on(11, 20), by: 'history', range: null }), now)).toContain(
       'Due since Nov 20, 2026; by how often it was done before.',
@@ -32,10 +32,29 @@ describe('what is due, in words', () => {
     );
   });
 
-  it('names no day years ahead', () => {
+  it('names no day that is past, and none years ahead', () => {
+    const [from, to] = [on(11, 10), new Date(2038, 1, 21).getTime()];
+    const soon = new Date(2027, 1, 3).getTime();
+    expect(dueWords(due({ range: { from, to: soon } }), now)).toContain(
+      'Due on Dec 6, 2026, perhaps already, Feb 3, 2027 at the latest, 95 times in 100;',
+    );
+    expect(dueWords(due({ range: { from, to } }), now)).toContain(
+      'Due on Dec 6, 2026, perhaps already, perhaps not for 11 years, 95 times in 100;',
+    );
+    expect(dueWords(due({ range: { from: on(11, 30), to } }), now)).toContain(
+      'Nov 30, 2026 at the earliest, perhaps not for 11 years,',
+    );
+    expect(dueWords(due({ range: { from, to: null } }), now)).toContain('perhaps already;');
+    // What is due says since when, whatever the range.
+    expect(dueWords(due({ at: on(11, 20), range: { from, to: soon } }), now)).toContain(
+      'Due since Nov 20, 2026, between Nov 10, 2026 and Feb 3, 2027',
+    );
+  });
+
+  it('counts years where it is not due for years', () => {
     const far = new Date(2032, 5, 1).getTime();
     expect(dueWords(due({ kind: 'filter', at: far }), now)).toBe(
-      'Last done on Nov 1, 2026. Not due for about 6 years, Nov 15, 2026 at the earliest; an estimate, by what the machines make.',
+      'Last done on Nov 1, 2026. Not due for about 6 years, Nov 30, 2026 at the earliest; an estimate, by what the machines make.',
     );
   });
 

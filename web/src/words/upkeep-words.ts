@@ -62,15 +62,30 @@ export function dueWords({ kind, at, last, range, by, lasts }: Due, now: number)
   if (last === null && by === 'calendar') return 'Nobody has logged that it was ever done.';
   const since = last === null ? '' : `Last done on ${day(last)}. `;
   if (at - now > FAR * 1000) {
-    const earliest = range ? `, ${day(range.from)} at the earliest` : '';
+    const earliest = range ? `, ${earliestWords(range.from, at, now)}` : '';
     return `${since}Not due for about ${daysWords((at - now) / 1000)}${earliest}; ${BY[by]}.`;
   }
   const when = at <= now ? `Due since ${day(at)}` : `Due on ${day(at)}`;
-  const between = range
-    ? `, ${range.to === null ? `${day(range.from)} at the earliest` : `between ${day(range.from)} and ${day(range.to)}, 95 times in 100`}`
-    : '';
+  const between = range ? `, ${rangeWords(range, at, now)}` : '';
   return `${since}${when}${between}; ${BY[by]}.`;
 }
+
+/** When it may be due instead. A day that is past, or years ahead, is nothing to plan by. */
+function rangeWords({ from, to }: NonNullable<Due['range']>, at: number, now: number): string {
+  const earliest = earliestWords(from, at, now);
+  if (to === null) return earliest;
+  if (to - now > FAR * 1000) {
+    return `${earliest}, perhaps not for ${daysWords((to - now) / 1000)}, 95 times in 100`;
+  }
+  return isPerhapsPast(from, at, now)
+    ? `${earliest}, ${day(to)} at the latest, 95 times in 100`
+    : `between ${day(from)} and ${day(to)}, 95 times in 100`;
+}
+
+const isPerhapsPast = (from: number, at: number, now: number) => from <= now && at > now;
+
+const earliestWords = (from: number, at: number, now: number): string =>
+  isPerhapsPast(from, at, now) ? 'perhaps already' : `${day(from)} at the earliest`;
 
 /** A length of time to the accuracy that anyone cares for. */
 function daysWords(seconds: number): string {
