@@ -10,8 +10,8 @@ import { cutList, jointsInPieces } from './cuts/cut-list';
 import { cutPieces } from './cuts/cut-pieces';
 import { COLLAR } from './cuts/pipe-joints';
 
-function demo(): Shop {
-  const read = readShop(JSON.parse(readFileSync('demo/heron-slip.json', 'utf8')));
+function demo(name = 'heron-slip'): Shop {
+  const read = readShop(JSON.parse(readFileSync(`demo/${name}.json`, 'utf8')));
   if (!read.ok) throw new Error('no demo');
   return structuredClone(read.shop);
 }
@@ -72,7 +72,7 @@ describe('the order ducts are put together in', () => {
     const joints = jointsInPieces(shop, tree);
     const { pieces } = cutPieces(shop, tree);
     for (const { run, from, length } of pieces) {
-      const own = (joints.get(run) ?? []).filter(
+      const own = (joints.get(run)?.along ?? []).filter(
         (along) => from !== null && along > from && along < from + length,
       );
       // Spiral pipe: 2 in. of each length are on the coupling inside.
@@ -91,6 +91,16 @@ describe('the order ducts are put together in', () => {
     );
     expect(meets.filter((what) => what === 'collector')).toHaveLength(1);
     expect(meets.filter((what) => what === 'wye')).toHaveLength(7);
+  });
+
+  it('takes the elbow that meets the next run for the end of its pipe', () => {
+    const cellar = demo('wren-cellar');
+    const drop = stepsOf(cellar, 'Thickness sander drop');
+    const kinds = drop.map(({ place }) => (place.kind === 'run' ? place.at.kind : place.kind));
+    expect(kinds).not.toContain('end');
+    expect(kinds.filter((kind) => kind === 'fitting')).toHaveLength(4);
+    // The others end in a wye, with pipe behind their last elbow.
+    expect(stepsOf(cellar, 'Band saw drop')[0]?.place).toMatchObject({ at: { meets: 'wye' } });
   });
 
   it('comes to a gate before the hose that is clamped onto it', () => {

@@ -24,6 +24,14 @@ export type JointAt =
       readonly meets: 'wye' | 'run' | 'collector';
     };
 
+/** How a drawn run's pipe is pieced together, as it is cut. */
+export interface PipeJoints {
+  /** Where two pieces meet between fittings, m from the machine's end. */
+  readonly along: readonly number[];
+  /** Its last elbow meets what follows: there is no pipe behind it. */
+  readonly endsInElbow: boolean;
+}
+
 /** Joints of a run that are at one place. */
 export interface RunJoint {
   /** Names it as long as its run stays as it is. */
@@ -52,22 +60,14 @@ type Nodes = Pick<DuctTree, 'nodes' | 'into' | 'outOf'>;
 
 /**
  * A run's joints one by one, and its pipe's seam besides.
- * @param pipeJoints where its pipe is pieced together between fittings, m from the machine's end, as it is drawn and
- * cut; null: nobody knows, and a joint is taken for every length the pipe is sold in, as `jointCount` counts them
+ * @param drawn how its pipe is pieced together; null: nobody knows, and a joint is taken for every length the pipe is
+ * sold in, as `jointCount` counts them
  */
-export function jointsOfRun(
-  run: Run,
-  tree: Nodes,
-  pipeJoints: readonly number[] | null = null,
-): RunJoint[] {
-  return placesOf(run, tree, pipeJoints).map((joint) => ({ id: idOf(run, joint.at), ...joint }));
+export function jointsOfRun(run: Run, tree: Nodes, drawn: PipeJoints | null = null): RunJoint[] {
+  return placesOf(run, tree, drawn).map((joint) => ({ id: idOf(run, joint.at), ...joint }));
 }
 
-function placesOf(
-  run: Run,
-  tree: Nodes,
-  pipeJoints: readonly number[] | null,
-): Omit<RunJoint, 'id'>[] {
+function placesOf(run: Run, tree: Nodes, drawn: PipeJoints | null): Omit<RunJoint, 'id'>[] {
   const isAtWye = (tree.into.get(run.from) ?? []).length > 1;
   const known: Omit<RunJoint, 'id'>[] = [
     ...(run.hose ? [{ at: { kind: 'hose' } as const, count: 1 }] : []),
@@ -93,11 +93,11 @@ function placesOf(
       at: { kind: 'fitting', fitting, nth: i + 1, of: pieces.length } as const,
       count: FITTING_JOINTS,
     })),
-    ...(pipeJoints ?? asSold(length, pieceLength(run))).map((along) => ({
+    ...(drawn?.along ?? asSold(length, pieceLength(run))).map((along) => ({
       at: { kind: 'pipe', along } as const,
       count: 1,
     })),
-    ...(length > 0
+    ...(length > 0 && !drawn?.endsInElbow
       ? [{ at: { kind: 'end', along: length, meets: meetsOf(run, tree) } as const, count: 1 }]
       : []),
     seam,

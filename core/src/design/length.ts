@@ -13,9 +13,13 @@ export function runLength(run: Run, tree: Pick<DuctTree, 'nodes'>): number {
   return from && to ? Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z) : 0;
 }
 
-/** Length pipe is sold in, m: 10 ft, snap-lock 5 ft. Common practice, no source. */
+/** Length pipe is sold in, m: 10 ft, snap-lock 5 ft, metric sizes 3 m. Common practice, no source. */
 const USUAL_PIECE = 3.048;
-const PIECES: Partial<Record<Run['pipe'], number>> = { snapLock: 1.524 };
+const PIECES: Partial<Record<Run['pipe'], number>> = {
+  snapLock: 1.524,
+  spiralMetric: 3,
+  ventilation: 3,
+};
 const GATE_JOINTS = 2;
 const FITTING_JOINTS = 2;
 
@@ -23,7 +27,7 @@ const FITTING_JOINTS = 2;
 export const pieceLength = ({ pipe }: Pick<Run, 'pipe'>): number => PIECES[pipe] ?? USUAL_PIECE;
 
 /**
- * Joints of a run's pipe: as counted, or one for every piece of pipe (ten feet, snap-lock five), two for
+ * Joints of a run's pipe: as counted, or one for every piece of pipe (as it is sold, `pieceLength`), two for
  * every fitting and gate, one for a hose, and one more where it begins at a wye.
  */
 export function jointCount(run: Run, tree: Pick<DuctTree, 'nodes' | 'into'>): number {

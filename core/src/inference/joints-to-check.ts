@@ -1,4 +1,4 @@
-import { type JointAt, jointsOfRun, type RunJoint } from '../design/joints-of-run';
+import { type JointAt, jointsOfRun, type PipeJoints, type RunJoint } from '../design/joints-of-run';
 import type { Run } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import type { Fault } from './faults';
@@ -21,8 +21,8 @@ interface Point3 {
 /** The points a run is drawn through, from the machine's end on; null: it is not drawn. */
 export type PointsOf = (run: string) => readonly Point3[] | null;
 
-/** Where a run's pipe is pieced together between fittings, m along it from the machine's end; null: nobody knows. */
-export type PipeJointsOf = (run: string) => readonly number[] | null;
+/** How a run's pipe is pieced together; null: nobody knows. */
+export type PipeJointsOf = (run: string) => PipeJoints | null;
 
 /** Above this one needs a ladder, m: as far up as most people reach. An estimate. */
 const WITHIN_REACH = 2.1;

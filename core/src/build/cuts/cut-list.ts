@@ -1,7 +1,10 @@
 import type { PipeId } from '../../catalogue/ids';
+import type { PipeJoints } from '../../design/joints-of-run';
 import { pieceLength } from '../../design/length';
 import type { Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
+import { isBend, piecesOf } from '../../fittings/kinds/fitting-kinds';
+import { straightsOf } from '../../routing/derive-runs';
 import { type CutPiece, cutPieces, type Overlap } from './cut-pieces';
 import { begunSticks, groupOf } from './cut-ticks';
 import { packStock, type Stick } from './pack-stock';
@@ -67,11 +70,8 @@ export function cutList(shop: Shop, tree: DuctTree, only?: ReadonlySet<string>):
 const stockOf = ({ build }: Shop, { pipe }: CutPiece): number =>
   build.stockLength ?? pieceLength({ pipe });
 
-/**
- * Where the pipe of every drawn run is pieced together between its fittings, m along its legs from the machine's end:
- * a straight longer than the stock is made of several.
- */
-export function jointsInPieces(shop: Shop, tree: DuctTree): ReadonlyMap<string, readonly number[]> {
+/** How the pipe of every drawn run is pieced together: a straight longer than the stock is made of several. */
+export function jointsInPieces(shop: Shop, tree: DuctTree): ReadonlyMap<string, PipeJoints> {
   const joints = new Map<string, number[]>();
   for (const piece of cutPieces(shop, tree).pieces) {
     const { run, from } = piece;
@@ -82,7 +82,17 @@ export function jointsInPieces(shop: Shop, tree: DuctTree): ReadonlyMap<string, 
     const own = sections.slice(1).map((_, i) => from + (i + 1) * eachOf(stock, overlap));
     joints.set(run, [...(joints.get(run) ?? []), ...own]);
   }
-  return joints;
+  const straights = straightsOf(shop);
+  return new Map(
+    tree.upstreamFirst.flatMap(({ id, fittings }) => {
+      const own = straights.get(id);
+      if (!own) return [];
+      // Pipe ahead of each elbow, and behind the last unless that one meets what follows.
+      const bends = fittings.reduce((sum, each) => sum + (isBend(each) ? piecesOf(each) : 0), 0);
+      const endsInElbow = own.length === bends;
+      return [[id, { along: joints.get(id) ?? [], endsInElbow }] as const];
+    }),
+  );
 }
 
 /** What a whole length adds to a piece, m: the rest of it goes into the next. */
