@@ -7,7 +7,13 @@ export {
   type SealedWith,
 } from '../src/build/assembly-order';
 export { amountAtHand, isAtHand, type StageParts, withTick } from '../src/build/at-hand';
-export { type CutGroup, type CutList, cutList, jointsInPieces } from '../src/build/cuts/cut-list';
+export {
+  type CutGroup,
+  type CutList,
+  cutList,
+  jointsInPieces,
+  lengthsOf,
+} from '../src/build/cuts/cut-list';
 export type { CutPiece, Overlap } from '../src/build/cuts/cut-pieces';
 export { cutAt, isCut, withCut, withoutCut } from '../src/build/cuts/cut-ticks';
 export type { Stick } from '../src/build/cuts/pack-stock';

@@ -8,7 +8,6 @@ import { readShop } from '../file/shop-file';
 import { assemblyOrder } from './assembly-order';
 import { cutList, jointsInPieces } from './cuts/cut-list';
 import { cutPieces } from './cuts/cut-pieces';
-import { COLLAR } from './cuts/pipe-joints';
 
 function demo(name = 'heron-slip'): Shop {
   const read = readShop(JSON.parse(readFileSync(`demo/${name}.json`, 'utf8')));
@@ -65,7 +64,7 @@ describe('the order ducts are put together in', () => {
     expect(joints().length).toBeGreaterThan(5);
   });
 
-  it('puts a joint between two lengths one of them from where the piece begins', () => {
+  it('puts a coupling where one length ends and the next begins', () => {
     const shop = demo();
     shop.build.stockLength = 1;
     const tree = treeOf(shop);
@@ -75,11 +74,10 @@ describe('the order ducts are put together in', () => {
       const own = (joints.get(run)?.along ?? []).filter(
         (along) => from !== null && along > from && along < from + length,
       );
-      // Spiral pipe: 2 in. of each length are on the coupling inside.
       own.forEach((along, i) => {
-        expect(along - (from ?? 0)).toBeCloseTo((i + 1) * (1 - COLLAR), 9);
+        expect(along - (from ?? 0)).toBeCloseTo(i + 1, 9);
       });
-      expect(own).toHaveLength(Math.max(0, Math.ceil((length - 1) / (1 - COLLAR))));
+      expect(own).toHaveLength(Math.max(0, Math.ceil(length) - 1));
     }
   });
 

@@ -7,7 +7,7 @@ import type { DuctTree } from '../design/topology';
 import { piecesOf } from '../fittings/kinds/fitting-kinds';
 import { straightsOf } from '../routing/derive-runs';
 import { jointsInPieces } from './cuts/cut-list';
-import { PIPE_JOINTS, type PipeJoint } from './cuts/pipe-joints';
+import { LENGTH_JOINTS, type LengthJoint, PIPE_JOINTS, type PipeJoint } from './cuts/pipe-joints';
 import type { Closing } from './fit';
 import { type JointPlace, jointsOfShop } from './joints-of-shop';
 
@@ -42,8 +42,8 @@ export interface AssemblyStep {
   readonly place: AssemblyPlace;
   /** How the ends fit, where unlike parts meet; null: pipe and its own fittings. */
   readonly ends: JointPlace | null;
-  /** How pipe goes into its own fittings; null: `ends` say what goes into what, or nothing does. */
-  readonly joint: PipeJoint | null;
+  /** How pipe goes into its own fittings or into more of its kind; null: `ends` say, or nothing goes into anything. */
+  readonly joint: PipeJoint | LengthJoint | null;
   readonly sealedWith: SealedWith;
   /** Seams of an adjustable elbow there: tape or silicone once it is turned as it stays. */
   readonly hasSeams: boolean;
@@ -137,11 +137,22 @@ function stepAt(run: Run, id: string, at: JointAt, ends: JointPlace | null): Ass
   return {
     ...{ id, place: { kind: 'run', at }, ends },
     hasSeams: at.kind === 'fitting' && isAdjustableAt(run, at.nth),
-    joint: ends || at.kind === 'seam' ? null : joint,
+    joint: ends || at.kind === 'seam' ? null : ownJoint(run, at),
     sealedWith: ends ? { kind: 'fit', closing: ends.fit.closing } : sealedWith(at, run.pipe),
     opensAgain:
       at.kind === 'hose' || at.kind === 'gate' || (at.kind === 'end' && at.meets === 'collector'),
   };
+}
+
+/** How a run's pipe meets its fittings, or more pipe. */
+function ownJoint({ pipe, gate }: Run, at: JointAt): PipeJoint | LengthJoint {
+  const isGate = at.kind === 'end' && gate?.end === 'downstream';
+  if (at.kind === 'pipe') return LENGTH_JOINTS[pipe];
+  // Cut to length, its end has no bell; two runs of one pipe and size are held by a coupling.
+  if (at.kind === 'end' && at.meets === 'run' && !isGate) {
+    return PIPE_JOINTS[pipe] === 'crimp' ? 'crimp' : 'coupling';
+  }
+  return PIPE_JOINTS[pipe];
 }
 
 function sealedWith({ kind }: JointAt, pipe: PipeId): SealedWith {

@@ -33,6 +33,8 @@ export const PUSH = 0.3e-3;
 export const STRETCH = 0.02;
 /** Up to this gap across, two rigid ends hold as they are, m. */
 export const SNUG = 0.4e-3;
+/** Sizes in m are off by so little when they are subtracted. */
+const ROUNDING = 1e-9;
 /** A clamp draws a hose in by this share. */
 const DRAWN = 0.02;
 /** Nobody winds more. */
@@ -69,7 +71,7 @@ function gapOf(inner: FitEnd, outer: FitEnd): number | null {
   const gap = outer.inside - inner.outside;
   const give = outer.isFlexible ? STRETCH * outer.inside : PUSH;
   // A hose is not pushed into anything: it has no end that would hold there.
-  return inner.isFlexible || gap < -give ? null : gap;
+  return inner.isFlexible || gap < -give - ROUNDING ? null : gap;
 }
 
 function closingOf(gap: number, outer: FitEnd, tape: number): Closing {

@@ -7,7 +7,7 @@ import { toSI } from '../quantity/units';
 import { arrangeDucts } from '../routing/arrange-ducts';
 import { BAND_SPARE, bandChain } from './band-chain';
 import { type FitEnd, fitEnds, MOST_TURNS } from './fit';
-import { type JointPlace, jointsOfShop } from './joints-of-shop';
+import { type JointPlace, jointsOfShop, USUAL_WALL } from './joints-of-shop';
 
 function jointsOf(shop: Shop): JointPlace[] {
   const arranged = arrangeDucts(shop);
@@ -133,6 +133,19 @@ describe('any two ends', () => {
     })
     .map(({ inside, wall, isFlexible }) => ({ inside, outside: inside + 2 * wall, isFlexible }));
   const tape = fc.double({ min: 0.05e-3, max: 0.5e-3, noNaN: true });
+
+  // Common practice, no source: a hose goes over a spigot of its own size, and a clamp holds it.
+  it.each([0.1, 0.1016, 0.125, 0.15])(
+    'are clamped where hose and spigot are both %s m',
+    (inside) => {
+      const fit = fitEnds(
+        { inside, outside: inside + 2 * USUAL_WALL, isFlexible: false },
+        { inside, outside: inside + 2 * USUAL_WALL, isFlexible: true },
+        0.13e-3,
+      );
+      expect(fit).toMatchObject({ inside: 'upstream', closing: { kind: 'clamp' } });
+    },
+  );
 
   it('that go into each other leave the gap between outside and inside; else nothing is said of one', () => {
     fc.assert(

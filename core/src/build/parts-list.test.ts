@@ -78,7 +78,26 @@ describe('the parts of a small layout, counted by hand', () => {
     ]);
     expect(count(lines, 'gate')).toBe(2);
     expect(count(lines, 'hose')).toBeCloseTo(toSI(3, 'ft') + 0.1, 9);
-    expect(count(lines, 'clamp')).toBe(2);
+    expect(of(lines, 'clamp').map(({ part, quantity }) => [part, quantity])).toEqual([
+      // The collector's own hose, from separator to blower.
+      [{ kind: 'clamp', diameter: SIX }, 2],
+      [{ kind: 'clamp', diameter: FOUR }, 2],
+    ]);
+  });
+
+  it('are a coupling at the collector, and one more where two lengths of spiral pipe meet', () => {
+    const couplings = (own: readonly PartLine[]) =>
+      of(own, 'coupling').map(({ part, quantity }) => [part, quantity]);
+    // Crimped pipe goes into the next by itself; at the inlet, of the same size, it meets it end to end.
+    const six = { kind: 'coupling', diameter: SIX };
+    expect(couplings(lines)).toEqual([[six, 1]]);
+    const spiral = layout();
+    for (const run of spiral.ducts.runs) run.pipe = 'galvanised';
+    // The main, 20 ft, is two lengths; the planer's and the saw's runs, 10 ft and 6 ft, are one each.
+    expect(couplings(partsList(spiral, treeOf(spiral)))).toEqual([[six, 2]]);
+    // Of plastic drain pipe one end goes into the bell of the next, and the inlet is not of its size.
+    for (const run of spiral.ducts.runs) run.pipe = 'drain';
+    expect(couplings(partsList(spiral, treeOf(spiral)))).toEqual([]);
   });
 
   it('are as many 5-ft lengths as the cut list has, and no fewer than the pipe is long', () => {

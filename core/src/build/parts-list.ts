@@ -10,6 +10,7 @@ import { reducerBody } from './cuts/fitting-bodies';
 import { PIPE_JOINTS } from './cuts/pipe-joints';
 import { gasketsOf } from './gaskets';
 import { HANGER_EVERY, hangingsAlong } from './hanger-spacing';
+import { joinersOf } from './joiners';
 import type { Stage } from './stages';
 
 /** A part to be bought; diameters inside, in m, angles in rad. */
@@ -34,7 +35,7 @@ export type Part =
       readonly angle: number;
     }
   | { readonly kind: 'reducer'; readonly from: number; readonly to: number }
-  | { readonly kind: 'gate' | 'clamp'; readonly diameter: number }
+  | { readonly kind: 'coupling' | 'adapter' | 'gate' | 'clamp'; readonly diameter: number }
   | { readonly kind: 'hose'; readonly hose: HoseId; readonly diameter: number }
   | { readonly kind: 'hanger' | 'strap' | 'screw' | 'tape' | 'silicone' }
   /** A soft strip so thick, m; null: as what opens has it. */
@@ -67,7 +68,8 @@ const SOLD_BY = Math.PI / 12;
 
 /** As they stand on the list, the widest of each first. */
 const ORDER: readonly Part['kind'][] = [
-  ...(['pipe', 'elbow', 'wye', 'Y', 'reducer', 'gate', 'hose', 'clamp'] as const),
+  ...(['pipe', 'elbow', 'wye', 'Y', 'reducer', 'coupling', 'adapter'] as const),
+  ...(['gate', 'hose', 'clamp'] as const),
   ...(['hanger', 'strap', 'screw', 'tape', 'silicone', 'gasket'] as const),
 ];
 const sizeOf = (part: Part): number =>
@@ -75,7 +77,7 @@ const sizeOf = (part: Part): number =>
 
 /**
  * What the ducts of a shop are made of, counted: all of it, or what one stage of building takes. The collector's own
- * gaskets come with the mains. Bought stage by stage, pipe may take more lengths than bought at once.
+ * gaskets, couplings and clamps come with the mains. Bought stage by stage, pipe may take more lengths than bought at once.
  */
 export function partsList(
   shop: Shop,
@@ -140,10 +142,14 @@ export function partsList(
     if (hangers > 0) add({ kind: 'hanger' }, hangers);
     if (straps > 0) add({ kind: 'strap' }, straps);
   }
+  /** The collector's own comes with the mains. */
+  const isInStage = (run: string | null) =>
+    run === null ? stage === null || stage.drop === null : isIn(run);
   for (const { run, thickness, length } of gasketsOf(shop, tree)) {
-    if (run === null ? stage === null || stage.drop === null : isIn(run)) {
-      add({ kind: 'gasket', thickness }, length);
-    }
+    if (isInStage(run)) add({ kind: 'gasket', thickness }, length);
+  }
+  for (const { run, part } of joinersOf(shop, tree)) {
+    if (isInStage(run)) add(part, 1);
   }
   for (const [node, into] of tree.into) {
     if (!isIn(tree.outOf.get(node)?.id ?? into[0]?.id)) continue;
@@ -215,6 +221,8 @@ function keyOfPart(part: Part): string {
       return `${part.kind} ${part.pipe} ${mm(part.main)} ${mm(part.diameter)} ${degrees(part.angle)}`;
     case 'reducer':
       return `reducer ${mm(part.from)} ${mm(part.to)}`;
+    case 'coupling':
+    case 'adapter':
     case 'gate':
     case 'clamp':
       return `${part.kind} ${mm(part.diameter)}`;

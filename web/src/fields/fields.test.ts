@@ -16,6 +16,11 @@ describe('a field', () => {
     expect(read.ok ? '' : read.reason).toMatch(reason);
   });
 
+  it('ends a sentence once, though its unit ends in a full stop', () => {
+    const read = readField('0', { kind: 'diameter', system: 'us', min: 0, isMinExcluded: true });
+    expect(read.ok ? '' : read.reason).toBe('0 in. is too little: it has to be more than 0 in.');
+  });
+
   it('takes what people write', () => {
     const read = readField('12\' 6"', length);
     expect(read.ok && fromSI(read.value, 'ft')).toBeCloseTo(12.5, 9);

@@ -5,6 +5,7 @@ import {
   STYLES,
   type UnitSystem,
 } from '@frank-gauge/core/quantity';
+import { oneStop } from '@/words/one-stop';
 
 /** What a field takes. */
 export interface FieldLimits {
@@ -34,7 +35,7 @@ export function readField(
   const write = (limit: number) => formatShort(limit, kind, system);
   if (min !== undefined && (isMinExcluded ? value <= min : value < min)) {
     const reason = isMinExcluded
-      ? `${write(value)} is too little: it has to be more than ${write(min)}.`
+      ? oneStop(`${write(value)} is too little: it has to be more than ${write(min)}.`)
       : `${write(value)} is too little: ${write(min)} is the least.`;
     return { ok: false, reason };
   }

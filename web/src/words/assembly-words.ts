@@ -45,6 +45,8 @@ const JOINTS = {
   crimp: 'the crimped end points with the air, into the next part',
   collar: 'the fitting’s collar goes into the pipe',
   socket: 'the pipe goes into the socket, as far as it will',
+  bell: 'the pipe goes into the bell of the next, as far as it will',
+  coupling: 'both ends go onto a coupling, until they meet',
 } as const;
 
 /** What goes inside what; '' where nothing does. */

@@ -1,6 +1,7 @@
 import type { Part, PartLine } from '@frank-gauge/core/build';
 import { HOSES, PIPES } from '@frank-gauge/core/catalogue';
 import { formatQuantity, formatShort, type UnitSystem } from '@frank-gauge/core/quantity';
+import { rulerLength } from './tape-length';
 
 const degrees = (angle: number) => `${Math.round((angle * 180) / Math.PI)}°`;
 
@@ -18,6 +19,10 @@ export function partName(part: Part, system: UnitSystem): string {
       return `Y, two legs of ${wide(part.diameter)} at ${degrees(part.angle)} each into ${wide(part.main)}, ${PIPES[part.pipe].name}`;
     case 'reducer':
       return `Reducer, ${wide(part.from)} to ${wide(part.to)}`;
+    case 'coupling':
+      return `Coupling, ${wide(part.diameter)}`;
+    case 'adapter':
+      return `Adapter between ends of ${wide(part.diameter)}, by their true diameters`;
     case 'gate':
       return `Blast gate, ${wide(part.diameter)}`;
     case 'clamp':
@@ -37,7 +42,7 @@ export function partName(part: Part, system: UnitSystem): string {
     case 'gasket':
       return part.thickness === null
         ? 'Gasket, for bin and filter'
-        : `Gasket, ${Math.round(part.thickness * 1000)} mm thick`;
+        : `Gasket, ${rulerLength(part.thickness, system)} thick`;
   }
 }
 

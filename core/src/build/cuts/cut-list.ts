@@ -8,7 +8,7 @@ import { straightsOf } from '../../routing/derive-runs';
 import { type CutPiece, cutPieces, type Overlap } from './cut-pieces';
 import { begunSticks, groupOf } from './cut-ticks';
 import { packStock, type Stick } from './pack-stock';
-import { insertionDepth } from './pipe-joints';
+import { lengthOverlap } from './pipe-joints';
 
 /** All pieces of one kind of pipe and one size, and the stock they are cut from. */
 export interface CutGroup {
@@ -55,7 +55,7 @@ export function cutList(shop: Shop, tree: DuctTree, only?: ReadonlySet<string>):
         if (!first) return [];
         const { pipe, diameter } = first;
         const stock = stockOf(shop, first);
-        const overlap = insertionDepth(pipe, diameter);
+        const overlap = lengthOverlap(pipe, diameter);
         const cuts = own.flatMap(({ key, length }) => inSections(key, length, stock, overlap));
         const begun = begunSticks(groupOf(first), own, cuts, ticksOf(own));
         const done = new Set(begun.flatMap((each) => each.cuts.map(({ key }) => key)));
@@ -65,6 +65,13 @@ export function cutList(shop: Shop, tree: DuctTree, only?: ReadonlySet<string>):
       .sort((a, b) => b.diameter - a.diameter),
   };
 }
+
+/** How many lengths of stock a piece is put together from. */
+export const lengthsOf = ({ sticks }: Pick<CutGroup, 'sticks'>, { key }: CutPiece): number =>
+  1 +
+  sticks
+    .flatMap(({ done, cuts }) => [...done, ...cuts])
+    .filter((cut) => cut.key.startsWith(`${key} + `)).length;
 
 /** Length a piece's pipe is bought in, m. */
 const stockOf = ({ build }: Shop, { pipe }: CutPiece): number =>
@@ -77,7 +84,7 @@ export function jointsInPieces(shop: Shop, tree: DuctTree): ReadonlyMap<string, 
     const { run, from } = piece;
     if (from === null) continue;
     const stock = stockOf(shop, piece);
-    const overlap = insertionDepth(piece.pipe, piece.diameter);
+    const overlap = lengthOverlap(piece.pipe, piece.diameter);
     const sections = inSections(piece.key, piece.length, stock, overlap);
     const own = sections.slice(1).map((_, i) => from + (i + 1) * eachOf(stock, overlap));
     joints.set(run, [...(joints.get(run) ?? []), ...own]);

@@ -19,6 +19,25 @@ export const PIPE_JOINTS: Readonly<Record<PipeId, PipeJoint>> = {
   ventilation: 'socket',
 };
 
+/**
+ * How two lengths of pipe are joined: a crimped end goes into the next, an end goes into the bell of the next, or a
+ * coupling holds both, end to end.
+ */
+export type LengthJoint = 'crimp' | 'bell' | 'coupling';
+
+/** By pipe, as it is sold: common practice, no source. */
+export const LENGTH_JOINTS: Readonly<Record<PipeId, LengthJoint>> = {
+  galvanised: 'coupling',
+  spiralMetric: 'coupling',
+  snapLock: 'crimp',
+  aluminium: 'crimp',
+  average: 'crimp',
+  drain: 'bell',
+  sewer: 'bell',
+  schedule40: 'coupling',
+  ventilation: 'coupling',
+};
+
 /** Length of a crimp, m: 1½ in., common practice, no source. */
 export const CRIMP = 0.0381;
 /** Depth of a socket as a share of the pipe's inside diameter: 1¾ in. of 4, 2¾ in. of 6; an estimate, to be measured. */
@@ -37,6 +56,10 @@ export function insertionDepth(pipe: PipeId, diameter: number): number {
       return SOCKET_SHARE * diameter;
   }
 }
+
+/** How far one length of pipe goes into the next, m; 0 where a coupling holds them end to end. */
+export const lengthOverlap = (pipe: PipeId, diameter: number): number =>
+  LENGTH_JOINTS[pipe] === 'coupling' ? 0 : insertionDepth(pipe, diameter);
 
 /**
  * What a straight pipe is longer than the gap between the fittings it joins, m. Into sockets it goes as far as where the

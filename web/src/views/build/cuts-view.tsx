@@ -5,13 +5,14 @@ import {
   type CutPiece,
   cutAt,
   isCut,
+  lengthsOf,
   type Overlap,
   type Stick,
   withCut,
   withoutCut,
 } from '@frank-gauge/core/build';
 import { PIPES } from '@frank-gauge/core/catalogue';
-import { formatQuantity, formatShort, fromSI } from '@frank-gauge/core/quantity';
+import { formatQuantity, formatShort, fromSI, type UnitSystem } from '@frank-gauge/core/quantity';
 import { writeTable } from '@frank-gauge/core/spreadsheet';
 import { useDesign, useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
@@ -60,6 +61,7 @@ export function CutsView() {
           min={0.3}
           max={12}
           placeholder="usual lengths"
+          warning={stockLength === null ? null : longWords(groups, system)}
           onChange={(length) =>
             edit('stock length', ({ build }) => {
               build.stockLength = length;
@@ -168,6 +170,7 @@ function Group({ group, nameOf }: { readonly group: CutGroup; readonly nameOf: N
                 piece={piece}
                 run={nameOf(piece.run)}
                 stick={stickOf(piece, sticks)}
+                lengths={lengthsOf(group, piece)}
               />
             ))}
           </tbody>
@@ -176,6 +179,16 @@ function Group({ group, nameOf }: { readonly group: CutGroup; readonly nameOf: N
       </div>
     </section>
   );
+}
+
+/** What is longer than the stock that was typed; null: nothing. */
+function longWords(groups: readonly CutGroup[], system: UnitSystem): string | null {
+  const long = groups.flatMap(({ stock, pieces }) => pieces.filter(({ length }) => length > stock));
+  if (long.length === 0) return null;
+  const longest = tapeLength(Math.max(...long.map(({ length }) => length)), system);
+  return long.length === 1
+    ? `One piece is longer, ${longest} in all, and is put together from several lengths.`
+    : `${long.length} pieces are longer, up to ${longest} each, and are put together from several lengths.`;
 }
 
 /** The length of stock a piece is cut from; null: it is not there. */
@@ -188,9 +201,11 @@ interface PieceProps {
   readonly piece: CutPiece;
   readonly run: string;
   readonly stick: Stick | null;
+  /** It is put together from so many lengths of stock. */
+  readonly lengths: number;
 }
 
-function PieceRow({ piece, run, stick }: PieceProps) {
+function PieceRow({ piece, run, stick, lengths }: PieceProps) {
   const system = useUnits();
   const ticks = useDesign(({ build }) => build.cut);
   const was = cutAt(piece, ticks);
@@ -222,6 +237,11 @@ function PieceRow({ piece, run, stick }: PieceProps) {
         {piece.isShort && (
           <span className="block text-[14px] text-quiet">
             shorter than what goes into it from both ends: trim that, or join the fittings directly
+          </span>
+        )}
+        {lengths > 1 && (
+          <span className="block text-[14px] text-quiet">
+            longer than the stock: put together from {lengths} lengths
           </span>
         )}
         {was !== null && !isDone && (

@@ -145,10 +145,10 @@ function Parts({ lines, stage, stages, choice }: PartsProps) {
       </table>
       <p className="max-w-prose pt-3 text-[14px] text-quiet">
         Pipe is counted in whole lengths, as the cut list cuts them; stage by stage it may take more
-        of them than at once. Reducers, clamps, screws, hangers, silicone and gaskets have no line
-        in the price book. Hangers every 10 ft (3 m) and at each branch are common practice; follow
-        what your ceiling carries. One cartridge of silicone makes about 35 ft (11 m) of a bead ¼
-        in. (6 mm) wide.
+        of them than at once. Reducers, couplings, adapters, clamps, screws, hangers, silicone and
+        gaskets have no line in the price book. Hangers every 10 ft (3 m) and at each branch are
+        common practice; follow what your ceiling carries. One cartridge of silicone makes about 35
+        ft (11 m) of a bead ¼ in. (6 mm) wide.
       </p>
     </div>
   );
