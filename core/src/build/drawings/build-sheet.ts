@@ -15,6 +15,7 @@ import { planSheet } from '../../routing/sheets/plan-sheet';
 import { lineOf, type SheetItem, textOf } from '../../routing/sheets/sheet';
 import type { CutPiece } from '../cuts/cut-pieces';
 import { pointAlong } from './along-line';
+import { elevationDimensions, holeItems, planLengths } from './dimensions';
 import { hangersOf } from './marks';
 
 /** A sheet to build from. */
@@ -34,8 +35,8 @@ const WALL_LETTERS = 0.12;
 const USUAL_CEILING = 2.4;
 
 /**
- * A drawing of the ducts to build from: every piece of pipe with the number it has on the cut list, and a cross where
- * it is hung.
+ * A drawing of the ducts to build from: every piece of pipe with the number it has on the cut list, a cross where it is
+ * hung, and what a tape measures: lengths on isometric and plan, heights and distances on an elevation.
  * @param pieces of the cut list; those of runs that are not drawn have no place
  */
 export function buildSheet(
@@ -56,7 +57,15 @@ export function buildSheet(
     ...wallNumbers(shop, sheet),
     ...hangersOf(shop, tree).flatMap(({ at, run }) => crossAt(project(at), run)),
     ...pieceItems(shop, pieces, project),
+    ...sizeItems(shop, tree, sheet),
   ];
+}
+
+/** What is measured on a sheet: the isometric has its lengths by itself. */
+function sizeItems(shop: Shop, tree: DuctTree, sheet: BuildSheet): SheetItem[] {
+  if (sheet === 'isometric') return [];
+  const sizes = sheet === 'plan' ? planLengths(shop) : elevationDimensions(shop, tree, sheet);
+  return [...sizes, ...holeItems(shop, tree, sheet)];
 }
 
 /**

@@ -1,16 +1,21 @@
 import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { treeOf } from '../../../reference/plain-readings';
 import type { Shop } from '../../design/schema';
 import { pipeOutside } from '../../duct/pipes';
 import { readShop } from '../../file/shop-file';
-import { rectangularRoom } from '../../room/room-outline';
+import { formatShort } from '../../quantity/format-quantity';
+import { writeInchesOnTape } from '../../quantity/tape';
+import { rectangularRoom, wallsOf } from '../../room/room-outline';
 import { ductLines } from '../../routing/duct-lines';
+import { isFaced } from '../../routing/sheets/elevation-sheet';
 import { distance } from '../../routing/space';
 import { cutPieces } from '../cuts/cut-pieces';
 import { partsList } from '../parts-list';
 import { lengthAlong, pointAlong } from './along-line';
 import { buildSheet } from './build-sheet';
+import { spread } from './dimensions';
 import { byWall, HOLE_ROOM, hangersOf, holesOf, pointsToMark } from './marks';
 
 function demo(): Shop {
@@ -52,6 +57,82 @@ describe('drawings to build from', () => {
     expect(numbers('left')).toEqual(['wall 2']);
     expect(numbers('back')).toEqual(['wall 1']);
     expect(numbers('right')).toEqual(['wall 4']);
+  });
+
+  it('say on an elevation how high and how far from the left everything by the faced wall is', () => {
+    const shop = demo();
+    const tree = treeOf(shop);
+    const walls = wallsOf(shop.room);
+    let told = 0;
+    for (const side of ['front', 'back', 'left', 'right'] as const) {
+      const items = buildSheet(shop, tree, side, []);
+      const figures = items.flatMap((item) =>
+        item.kind === 'text' && item.layer === 'sizes' ? [item] : [],
+      );
+      const texts = new Set(figures.map(({ text }) => text));
+      const places = [...pointsToMark(shop, tree), ...hangersOf(shop, tree)].filter((each) => {
+        const wall = walls[each.wall];
+        return wall && isFaced(side, wall);
+      });
+      for (const { fromLeft, height } of places) {
+        for (const length of [fromLeft, height]) {
+          // Within the sixteenth that two places may share a figure by.
+          const near = [-0.0015, 0, 0.0015].map((by) => `${writeInchesOnTape(length + by)} in.`);
+          expect(near.some((text) => texts.has(text))).toBe(true);
+          told++;
+        }
+      }
+      // No figure covers another.
+      figures.forEach((a, i) => {
+        for (const b of figures.slice(i + 1)) {
+          const isApart =
+            Math.abs(a.at.y - b.at.y) > 0.07 ||
+            Math.abs(a.at.x - b.at.x) > 0.02 * (a.text.length + b.text.length);
+          expect(isApart, `${side}: ${a.text} and ${b.text}`).toBe(true);
+        }
+      });
+    }
+    expect(told).toBeGreaterThan(60);
+  });
+
+  it('have the length of every level leg on the plan', () => {
+    const shop = demo();
+    const figures = buildSheet(shop, treeOf(shop), 'plan', []).flatMap((item) =>
+      item.kind === 'text' && item.layer === 'sizes' ? [item.text] : [],
+    );
+    const level = [...ductLines(shop).lines.values()].flatMap(({ legs }) =>
+      legs.filter(({ direction, length }) => Math.abs(direction.z) < 0.01 && length > 0.26),
+    );
+    expect(level.length).toBeGreaterThan(8);
+    for (const { length } of level) {
+      expect(figures).toContain(formatShort(length, 'length', 'us'));
+    }
+  });
+
+  it('show a hole through a wall one faces as wide as it is cut, with its size; and none on the plan', () => {
+    const shop = demo();
+    const back = ductLines(shop).lines.get(
+      shop.ducts.runs.find(({ name }) => name === 'Back main')?.id ?? '',
+    );
+    const leg = back?.legs[0];
+    if (!leg) throw new Error('no back main');
+    shop.room.outline = [...rectangularRoom((leg.from.x + leg.to.x) / 2, 7)];
+    const tree = treeOf(shop);
+    const all = holesOf(shop, tree);
+    const wall = all.filter(({ through }) => through === 'wall');
+    expect(wall.length).toBeGreaterThan(0);
+    const circles = (sheet: Parameters<typeof buildSheet>[2]) =>
+      buildSheet(shop, tree, sheet, []).flatMap((item) =>
+        item.kind === 'circle' && item.layer === 'cuts' ? [item] : [],
+      );
+    // The wall that ends the room at the right is faced by whoever looks to the right.
+    const drawn = circles('left');
+    expect(drawn).toHaveLength(wall.length);
+    drawn.forEach(({ at, radius }, i) => {
+      expect(at.y).toBeCloseTo(wall[i]?.at.height ?? Number.NaN, 9);
+      expect(radius).toBeCloseTo((wall[i]?.diameter ?? 0) / 2, 9);
+    });
+    expect(circles('plan')).toHaveLength(all.length - wall.length);
   });
 
   it('hang as much as the parts list counts, each hanger on its duct', () => {
@@ -150,5 +231,37 @@ describe('points and holes', () => {
     const up = holesOf(shop, tree);
     expect(up.length).toBeGreaterThan(3);
     expect(new Set(up.map(({ through }) => through))).toEqual(new Set(['ceiling']));
+  });
+});
+
+describe('figures along a line', () => {
+  it('stand at what they are of where there is room, and centered over it where there is not', () => {
+    expect(spread([], 1)).toEqual([]);
+    expect(spread([0, 5, 9], 1)).toEqual([0, 5, 9]);
+    expect(spread([2, 2.2], 1)).toEqual([expect.closeTo(1.6, 12), expect.closeTo(2.6, 12)]);
+    // The third is pushed by the pair, and takes its part in where they stand.
+    expect(spread([2, 2.2, 2.7], 1)).toEqual([
+      expect.closeTo(1.3, 12),
+      expect.closeTo(2.3, 12),
+      expect.closeTo(3.3, 12),
+    ]);
+  });
+
+  it('keep their order and their distance, and are as near as that allows', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 10, noNaN: true }), { maxLength: 30 }),
+        (at) => {
+          const places = at.toSorted((a, b) => a - b);
+          const stand = spread(places, 0.4);
+          stand.slice(1).forEach((next, i) => {
+            expect(next - (stand[i] ?? 0)).toBeGreaterThanOrEqual(0.4 - 1e-9);
+          });
+          // Pushed aside as far one way as the other: the middle of all stays where it was.
+          const sum = (all: readonly number[]) => all.reduce((total, each) => total + each, 0);
+          expect(sum(stand)).toBeCloseTo(sum(places), 6);
+        },
+      ),
+    );
   });
 });

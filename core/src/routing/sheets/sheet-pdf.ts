@@ -18,7 +18,7 @@ import {
 import { oneLine } from '../../document/one-line';
 import type { Spot } from '../../room/plane';
 import type { CheckRuler } from './check-ruler';
-import { type SheetItem, sheetExtent } from './sheet';
+import { inkExtent, type SheetItem } from './sheet';
 import { MARGIN, OVERLAP, type Paper, type Tiling, tilesOf } from './tiles';
 
 const MILLIMETRES = 1000;
@@ -62,7 +62,7 @@ export async function sheetPdf(
   options: SheetPdf,
 ): Promise<Uint8Array> {
   const { paper, scale, footOf, ruler } = options;
-  const extent = sheetExtent(items) ?? { x0: 0, y0: 0, width: 0, height: 0 };
+  const extent = inkExtent(items) ?? { x0: 0, y0: 0, width: 0, height: 0 };
   const onPaper = scale * MILLIMETRES;
   const size = { width: extent.width * onPaper, height: extent.height * onPaper };
   const tiling = tilesOf(size, paper);

@@ -1,5 +1,5 @@
 import { oneLine } from '../../document/one-line';
-import { type SheetItem, sheetExtent } from './sheet';
+import { inkExtent, type SheetItem } from './sheet';
 
 const MILLIMETRES = 1000;
 /** Paper around what is drawn, and width of a line, mm. */
@@ -15,7 +15,7 @@ const escaped = (text: string) =>
  */
 export function sheetSvg(items: readonly SheetItem[], scale = 1): string {
   const onPaper = scale * MILLIMETRES;
-  const extent = sheetExtent(items) ?? { x0: 0, y0: 0, width: 0, height: 0 };
+  const extent = inkExtent(items) ?? { x0: 0, y0: 0, width: 0, height: 0 };
   const width = extent.width * onPaper + 2 * MARGIN;
   const height = extent.height * onPaper + 2 * MARGIN;
   const x = (value: number) => ((value - extent.x0) * onPaper + MARGIN).toFixed(3);

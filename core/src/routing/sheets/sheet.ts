@@ -71,10 +71,29 @@ export const textOf = (
   elsewhere?: readonly Spot[],
 ): SheetItem => ({ kind: 'text', layer, at, text, size, ...(elsewhere && { elsewhere }) });
 
-/** What a sheet takes up, m; null: nothing is on it. */
-export function sheetExtent(items: readonly SheetItem[]) {
+/** Letters are about so wide, by their height. */
+const LETTER_WIDTH = 0.6;
+
+/** What a sheet takes up, its texts by where they stand, m; null: nothing is on it. */
+export const sheetExtent = (items: readonly SheetItem[]) => extentBy(items, ({ at }) => [at]);
+
+/** What a sheet takes up with its texts as wide as they are, about, m; null: nothing is on it. */
+export const inkExtent = (items: readonly SheetItem[]) =>
+  extentBy(items, ({ at, text, size }) => {
+    const half = (LETTER_WIDTH * size * text.length) / 2;
+    return [
+      { x: at.x - half, y: at.y },
+      { x: at.x + half, y: at.y + size },
+    ];
+  });
+
+function extentBy(
+  items: readonly SheetItem[],
+  ofText: (text: SheetItem & { readonly kind: 'text' }) => readonly Spot[],
+) {
   const spots = items.flatMap((item) => {
-    if (item.kind !== 'circle') return item.kind === 'line' ? item.points : [item.at];
+    if (item.kind === 'text') return ofText(item);
+    if (item.kind === 'line') return item.points;
     const { at, radius } = item;
     return [-radius, radius].map((by) => ({ x: at.x + by, y: at.y + by }));
   });

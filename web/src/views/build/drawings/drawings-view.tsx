@@ -81,8 +81,9 @@ export function DrawingsView() {
       </div>
       <p className="max-w-prose text-[15px]">
         Numbers in circles are the pieces of the cut list; a cross is where the duct is hung.
-        Lengths of the centerlines are on every saved drawing. Runs that are not drawn on the Floor
-        are left out.
+        Lengths of the centerlines are on the isometric and the plan; elevations have the height
+        above the floor, and the distance from the corner on the left, of what is by the wall you
+        face. Runs that are not drawn on the Floor are left out.
       </p>
       <div className="grid max-w-200 gap-x-6 pt-1 md:grid-cols-3 print:hidden">
         <Line label="Sheet">
@@ -105,9 +106,9 @@ export function DrawingsView() {
           />
         </Line>
         <PaperChoice />
-        <Line label="Lengths here">
+        <Line label="Figures here">
           <Choice
-            label="Lengths here"
+            label="Figures here"
             value={hasLengths ? 'shown' : 'hidden'}
             options={[
               { value: 'hidden', label: 'on what is saved only' },
