@@ -30,6 +30,8 @@ const ARM = 0.06;
 /** A wall's number stands so far off it, and is so large, m. */
 const WALL_OFF = 0.3;
 const NUMBER_AT = 0.15;
+/** On an elevation it stands over the dimensions. */
+const WALL_OVER = 0.65;
 const WALL_LETTERS = 0.12;
 /** A ceiling nobody has measured, m. */
 const USUAL_CEILING = 2.4;
@@ -80,7 +82,7 @@ function wallNumbers({ room }: Shop, sheet: BuildSheet): SheetItem[] {
     const { x, y } = onWall(wall, NUMBER_AT * wall.length);
     const { inward } = wall;
     const at = isElevation
-      ? { x, y, z: (room.ceilingHeight ?? USUAL_CEILING) + WALL_OFF / 2 }
+      ? { x, y, z: (room.ceilingHeight ?? USUAL_CEILING) + WALL_OVER }
       : { x: x - WALL_OFF * inward.x, y: y - WALL_OFF * inward.y, z: 0 };
     return [textOf('names', project(at), `wall ${i + 1}`, WALL_LETTERS)];
   });

@@ -14,7 +14,7 @@ import { type ByWall, fromLeft, hangersOf, holesOf, pointsToMark } from './marks
 const LETTERS = 0.07;
 const ROW = 0.13;
 const COLUMN = 0.4;
-/** The first row stands so far beyond the room, m: past the number of the wall. */
+/** Figures stand so far beyond the room, m. */
 const BEYOND = 0.42;
 /** What lies within an eighth of an inch of each other is one dimension, m. */
 const SAME = 0.003;
