@@ -300,6 +300,8 @@ test('a drawing with piece numbers is printed to scale, and points are told by t
   expect(pdf.numPages).toBe(1);
   const { text } = await extractText(pdf, { mergePages: true });
   expect(text).toContain('Heron Slip, from the back, 1:50. Print at 100 %.');
+  // The saw's drop is by the front wall, and begins 43 in. above the floor, 177 in. from the corner on the left.
+  for (const figure of ['43 in.', '177 in.', '4 in.']) expect(text).toContain(figure);
   const points = page.getByRole('table', { name: 'Points of the ducts' });
   await expect(points.getByRole('row', { name: /^Back main, pipe begins/ })).toBeVisible();
   await expect(page.getByRole('table', { name: 'Hangers' }).getByRole('row')).not.toHaveCount(1);

@@ -7,7 +7,13 @@ import type { DuctTree } from '../design/topology';
 import { piecesOf } from '../fittings/kinds/fitting-kinds';
 import { straightsOf } from '../routing/derive-runs';
 import { jointsInPieces } from './cuts/cut-list';
-import { LENGTH_JOINTS, type LengthJoint, PIPE_JOINTS, type PipeJoint } from './cuts/pipe-joints';
+import {
+  LENGTH_JOINTS,
+  type LengthJoint,
+  PIPE_JOINTS,
+  type PipeJoint,
+  SEAMED,
+} from './cuts/pipe-joints';
 import type { Closing } from './fit';
 import { type JointPlace, jointsOfShop } from './joints-of-shop';
 
@@ -40,6 +46,8 @@ export interface AssemblyStep {
   /** Names it as long as its run stays as it is: what is ticked. */
   readonly id: string;
   readonly place: AssemblyPlace;
+  /** Joints that are closed there: two at a fitting; of a gate one, its other side being a hose's, a port's or a wye's. */
+  readonly count: number;
   /** How the ends fit, where unlike parts meet; null: pipe and its own fittings. */
   readonly ends: JointPlace | null;
   /** How pipe goes into its own fittings or into more of its kind; null: `ends` say, or nothing goes into anything. */
@@ -79,7 +87,7 @@ export function assemblyOrder(shop: Shop, tree: DuctTree): AssemblyGroup[] {
 function collectorSteps({ collector }: Shop, joints: readonly JointPlace[]): AssemblyStep[] {
   const own = joints.filter(({ id }) => /^(separator|blower|filter) (in|out)$/.test(id));
   const opening = (kind: 'bin' | 'filter bin'): AssemblyStep => ({
-    ...{ id: `collector ${kind}`, place: { kind }, ends: null, joint: null },
+    ...{ id: `collector ${kind}`, place: { kind }, count: 1, ends: null, joint: null },
     ...{ sealedWith: { kind: 'gasket' }, hasSeams: false, opensAgain: true },
   });
   const hasFilter = collector.exhaust.kind === 'filter' && chainOf(collector).includes('filter');
@@ -93,7 +101,7 @@ function collectorSteps({ collector }: Shop, joints: readonly JointPlace[]): Ass
 }
 
 const chainStep = (joint: JointPlace): AssemblyStep => ({
-  ...{ id: joint.id, place: { kind: 'chain' }, ends: joint, joint: null },
+  ...{ id: joint.id, place: { kind: 'chain' }, count: 1, ends: joint, joint: null },
   ...{ sealedWith: { kind: 'fit', closing: joint.fit.closing }, hasSeams: false, opensAgain: true },
 });
 
@@ -105,8 +113,9 @@ function stepsOf(
   ends: ReadonlyMap<string, JointPlace>,
   straights: readonly number[] | undefined,
 ): AssemblyStep[] {
-  const steps = joints.flatMap(({ id, at }) => {
-    const step = stepAt(run, id, at, endsAt(run, at, ends));
+  const steps = joints.flatMap((joint) => {
+    const { at } = joint;
+    const step = stepAt(run, joint, endsAt(run, at, ends));
     return step ? [{ step, along: alongOf(at, run, length, straights) }] : [];
   });
   const ordered = steps.sort((a, b) => b.along - a.along).map(({ step }) => step);
@@ -130,12 +139,14 @@ function endsAt(
   return ends.get(at.meets === 'collector' ? 'collector inlet' : `${id} end`) ?? null;
 }
 
-function stepAt(run: Run, id: string, at: JointAt, ends: JointPlace | null): AssemblyStep | null {
-  const joint = PIPE_JOINTS[run.pipe];
-  // A plastic pipe has no seam.
-  if (at.kind === 'seam' && joint === 'socket') return null;
+function stepAt(
+  run: Run,
+  { id, at, count }: RunJoint,
+  ends: JointPlace | null,
+): AssemblyStep | null {
+  if (at.kind === 'seam' && !SEAMED.has(run.pipe)) return null;
   return {
-    ...{ id, place: { kind: 'run', at }, ends },
+    ...{ id, place: { kind: 'run', at }, count: at.kind === 'gate' ? 1 : count, ends },
     hasSeams: at.kind === 'fitting' && isAdjustableAt(run, at.nth),
     joint: ends || at.kind === 'seam' ? null : ownJoint(run, at),
     sealedWith: ends ? { kind: 'fit', closing: ends.fit.closing } : sealedWith(at, run.pipe),

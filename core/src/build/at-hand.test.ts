@@ -4,6 +4,7 @@ import { treeOf } from '../../reference/plain-readings';
 import { threeBranchShop } from '../../reference/sample-shops';
 import type { Shop } from '../design/schema';
 import { readShop } from '../file/shop-file';
+import { assemblyOrder } from './assembly-order';
 import { amountAtHand, isAtHand, type StageParts, withTick } from './at-hand';
 import { cutList } from './cuts/cut-list';
 import { hangersOf } from './drawings/marks';
@@ -111,7 +112,9 @@ describe('what closes and holds', () => {
   it('is a gasket around the bin and one below the filter, as wide as they are', () => {
     const shop = demo();
     shop.collector.assembly.bin.diameter = 0.5;
-    const own = gasketsOf(shop, treeOf(shop)).filter(({ thickness }) => thickness === null);
+    const own = gasketsOf(assemblyOrder(shop, treeOf(shop)), shop).filter(
+      ({ thickness }) => thickness === null,
+    );
     expect(own).toHaveLength(2);
     expect(own[0]).toEqual({ run: null, thickness: null, length: expect.closeTo(Math.PI / 2, 9) });
   });

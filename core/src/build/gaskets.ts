@@ -1,7 +1,6 @@
 import { sizesOf } from '../assembly/usual-sizes';
 import type { Shop } from '../design/schema';
-import type { DuctTree } from '../design/topology';
-import { assemblyOrder } from './assembly-order';
+import type { AssemblyGroup } from './assembly-order';
 
 /** A soft strip around what has to open again. */
 export interface Gasket {
@@ -14,9 +13,12 @@ export interface Gasket {
 }
 
 /** Every gasket of the ducts and the collector, by the same joints that are ticked off when they are sealed. */
-export function gasketsOf(shop: Shop, tree: DuctTree): Gasket[] {
-  const { bin, filter } = sizesOf(shop.collector);
-  return assemblyOrder(shop, tree).flatMap(({ run, steps }) =>
+export function gasketsOf(
+  order: readonly AssemblyGroup[],
+  { collector }: Pick<Shop, 'collector'>,
+): Gasket[] {
+  const { bin, filter } = sizesOf(collector);
+  return order.flatMap(({ run, steps }) =>
     steps.flatMap(({ place, ends, sealedWith }): Gasket[] => {
       if (sealedWith.kind === 'gasket') {
         const across = place.kind === 'bin' ? bin.diameter : filter.diameter;

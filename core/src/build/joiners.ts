@@ -1,6 +1,5 @@
-import type { Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
-import { assemblyOrder } from './assembly-order';
+import type { AssemblyGroup } from './assembly-order';
 import { reducerBody } from './cuts/fitting-bodies';
 
 /** What is bought to join two ends that do not go into each other by themselves; diameters inside, m. */
@@ -15,9 +14,9 @@ export interface Joiner {
  * Couplings, adapters, and the clamps of the collector's own hoses, by the same joints that are ticked off when they are
  * put together. Reducers and the clamps of the runs' hoses are counted with their runs.
  */
-export function joinersOf(shop: Shop, tree: DuctTree): Joiner[] {
+export function joinersOf(order: readonly AssemblyGroup[], tree: DuctTree): Joiner[] {
   const runs = new Map(tree.upstreamFirst.map((run) => [run.id, run]));
-  return assemblyOrder(shop, tree).flatMap(({ run, steps }) =>
+  return order.flatMap(({ run, steps }) =>
     steps.flatMap(({ place, ends, joint, sealedWith }): Joiner[] => {
       if (joint === 'coupling') {
         const own = run === null ? undefined : runs.get(run);

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { treeOf } from '../../reference/plain-readings';
 import { threeBranchShop } from '../../reference/sample-shops';
-import { jointCount } from '../design/length';
 import type { Shop } from '../design/schema';
 import { toSI } from '../quantity/units';
 import { cutList } from './cuts/cut-list';
@@ -116,12 +115,23 @@ describe('the parts of a small layout, counted by hand', () => {
     expect(wide?.quantity).toBe(6);
   });
 
-  it('are three screws and a turn of tape with a lap for each joint', () => {
-    const joints = tree.upstreamFirst.map((run) => [run.diameter, jointCount(run, tree)] as const);
-    const all = joints.reduce((sum, [, each]) => sum + each, 0);
-    expect(count(lines, 'screw')).toBe(3 * all);
-    const around = joints.reduce((sum, [diameter, each]) => sum + Math.PI * diameter * each, 0);
-    expect(count(lines, 'tape')).toBeCloseTo(1.1 * around, 9);
+  it('are three screws and a turn of tape with a lap for each joint, and tape along the seams', () => {
+    // The main: behind its wye and three times between 5-ft lengths; the coupling at the inlet has two rims to tape.
+    // The planer's run: its gate, between two lengths, at the wye; the reducer at its port has two rims.
+    // The saw's: its gate, two elbows, between two lengths, at the wye; hose and port are clamped.
+    const [main, planer, saw] = [4, 3, 1 + 4 + 1 + 1] as const;
+    expect(count(lines, 'screw')).toBe(3 * (main + planer + saw));
+    const around = Math.PI * (SIX * (main + 2 + planer + 2) + FOUR * saw);
+    const seams = toSI(20 + 10 + 6, 'ft');
+    expect(count(lines, 'tape')).toBeCloseTo(1.1 * around + seams, 9);
+  });
+
+  it('are one screw for each joint of plastic pipe, and no seam', () => {
+    const plastic = layout();
+    for (const run of plastic.ducts.runs) run.pipe = 'sewer';
+    const own = partsList(plastic, treeOf(plastic));
+    // Lengths of 10 ft: one joint in the main; what is not of its size at inlet and port has no screw.
+    expect(count(own, 'screw')).toBe(1 + 1 + (1 + 1) + (1 + 4 + 1));
   });
 
   it('are a hanger every 10 ft or less, and one at the branch', () => {

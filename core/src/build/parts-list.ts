@@ -1,16 +1,17 @@
 import type { HoseId, PipeId } from '../catalogue/ids';
 import type { PriceId } from '../catalogue/price-ids';
-import { jointCount, runLength } from '../design/length';
+import { runLength } from '../design/length';
 import type { Run, Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import { joinAngle } from '../fittings/joins/joins';
 import { ductLines } from '../routing/duct-lines';
+import { assemblyOrder } from './assembly-order';
 import { type CutList, cutList } from './cuts/cut-list';
 import { reducerBody } from './cuts/fitting-bodies';
-import { PIPE_JOINTS } from './cuts/pipe-joints';
 import { gasketsOf } from './gaskets';
 import { HANGER_EVERY, hangingsAlong } from './hanger-spacing';
 import { joinersOf } from './joiners';
+import { sealsOf } from './seals';
 import type { Stage } from './stages';
 
 /** A part to be bought; diameters inside, in m, angles in rad. */
@@ -55,12 +56,8 @@ export interface PartLine {
   } | null;
 }
 
-/** Screws for each joint of sheet metal: common practice, no source. */
-export const SCREWS = 3;
 /** How far a hose goes over what it is clamped to, at each end, m; an estimate. */
 export const HOSE_OVER = 0.05;
-/** Tape laps over itself by a tenth of the way around; an estimate. */
-export const TAPE_LAP = 1.1;
 /** Seams around an adjustable elbow that want silicone once it is turned as it stays: an estimate. */
 export const ELBOW_SEAMS = 3;
 /** Elbows are sold by angles of so many degrees: what is drawn is rounded to one of them. */
@@ -125,12 +122,6 @@ export function partsList(
     }
     const port = ports.get(run.id);
     if (port) reduce(port.diameter, hose?.diameter ?? diameter);
-    const joints = jointCount(run, tree);
-    if (PIPE_JOINTS[pipe] !== 'socket') {
-      add({ kind: 'screw' }, SCREWS * joints);
-      const around = TAPE_LAP * Math.PI * diameter * joints;
-      add({ kind: 'tape' }, around, { item: 'tape', quantity: joints, diameter: null });
-    }
     const seams = ELBOW_SEAMS * Math.PI * diameter * adjustableElbows(run);
     if (seams > 0) add({ kind: 'silicone' }, seams);
     const line = drawn.get(run.id);
@@ -145,10 +136,16 @@ export function partsList(
   /** The collector's own comes with the mains. */
   const isInStage = (run: string | null) =>
     run === null ? stage === null || stage.drop === null : isIn(run);
-  for (const { run, thickness, length } of gasketsOf(shop, tree)) {
+  const order = assemblyOrder(shop, tree);
+  for (const { run, screws, tape, turns } of sealsOf(order, tree)) {
+    if (!isInStage(run)) continue;
+    if (screws > 0) add({ kind: 'screw' }, screws);
+    if (tape > 0) add({ kind: 'tape' }, tape, { item: 'tape', quantity: turns, diameter: null });
+  }
+  for (const { run, thickness, length } of gasketsOf(order, shop)) {
     if (isInStage(run)) add({ kind: 'gasket', thickness }, length);
   }
-  for (const { run, part } of joinersOf(shop, tree)) {
+  for (const { run, part } of joinersOf(order, tree)) {
     if (isInStage(run)) add(part, 1);
   }
   for (const [node, into] of tree.into) {

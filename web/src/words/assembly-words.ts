@@ -95,4 +95,6 @@ function closedBy(by: SealedWith, system: UnitSystem): string {
 const byFit = (closing: Closing, system: UnitSystem): string =>
   closing.kind === 'nothing'
     ? 'tape over the rim; it holds as it is'
-    : closingWords(closing, system);
+    : `${closingWords(closing, system)}${TAPED.has(closing.kind) ? ', its rims taped' : ''}`;
+
+const TAPED: ReadonlySet<Closing['kind']> = new Set(['coupler', 'reducer', 'adapter']);

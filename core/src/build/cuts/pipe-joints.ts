@@ -38,6 +38,9 @@ export const LENGTH_JOINTS: Readonly<Record<PipeId, LengthJoint>> = {
   ventilation: 'coupling',
 };
 
+/** Pipes with a seam along them that wants tape; the lock seam around spiral pipe is tight: common practice, no source. */
+export const SEAMED: ReadonlySet<PipeId> = new Set(['snapLock', 'aluminium', 'average']);
+
 /** Length of a crimp, m: 1½ in., common practice, no source. */
 export const CRIMP = 0.0381;
 /** Depth of a socket as a share of the pipe's inside diameter: 1¾ in. of 4, 2¾ in. of 6; an estimate, to be measured. */

@@ -12,7 +12,7 @@ import { LidTemplate } from './lid-template';
 import { useTemplate } from './use-template';
 
 const KINDS = {
-  drum: { label: 'pipe into a drum', Form: DrumTemplates },
+  drum: { label: 'pipe into a drum or another pipe', Form: DrumTemplates },
   elbow: { label: 'mitered elbow', Form: ElbowTemplates },
   lid: { label: 'lid, two elbows', Form: LidTemplate },
   hole: { label: 'hole and small holes around it', Form: HoleTemplate },
