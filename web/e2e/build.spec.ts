@@ -133,6 +133,34 @@ test('a shop without ducts has nothing to build, and says what comes first', asy
   await expect(page.getByText('First connect a machine under Air')).toBeVisible();
 });
 
+test('ducts that were typed and not drawn have parts and joints, and no drawing', async ({
+  page,
+}) => {
+  const shop = JSON.parse(readFileSync('demo/heron-slip.json', 'utf8'));
+  shop.room.outline = [];
+  shop.collector.place = null;
+  shop.journal = { ...shop.journal, readings: [], events: [] };
+  for (const machine of shop.machines) machine.place = null;
+  for (const node of shop.ducts.nodes) node.at = null;
+  for (const run of shop.ducts.runs) Object.assign(run, { route: null, length: 3 });
+  await page.goto('/');
+  await page.getByLabel('Shop file').setInputFiles({
+    name: 'typed.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(shop)),
+  });
+  await expect(page.getByRole('link', { name: /Heron Slip/ })).toBeVisible();
+  await page.goto('/shop/heron-slip/build');
+  await expect(
+    page.getByRole('row', { name: /Galvanized, spiral, 5 in\., lengths of 10′/ }),
+  ).toBeVisible();
+  await page.getByRole('link', { name: 'Assembly' }).click();
+  await expect(page.getByRole('table', { name: 'Joints, Back main' })).toBeVisible();
+  await page.getByRole('link', { name: 'Drawings' }).click();
+  await expect(page.getByText('Draw the room and the ducts on the Floor')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save as PDF' })).toHaveCount(0);
+});
+
 test('a template of a pipe into a drum is saved at true size; a pipe larger than its drum is named', async ({
   page,
 }) => {

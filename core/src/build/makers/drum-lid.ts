@@ -118,7 +118,7 @@ export const drumLid = maker({
       thickness: board,
     });
     const gasketRing = {
-      name: 'gasket',
+      name: 'gasket, as it is pressed',
       material: 'bought' as const,
       outline: circle((drum + rim + gasket) / 2),
       holes: [circle((drum + rim - gasket) / 2)],

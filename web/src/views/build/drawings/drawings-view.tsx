@@ -3,7 +3,7 @@
 import { type BuildSheet, buildSheet } from '@frank-gauge/core/build';
 import { checkRuler, sheetSvg } from '@frank-gauge/core/routing';
 import { useMemo, useState } from 'react';
-import { useDesign, useDuctTree, useUnits } from '@/model/use-design';
+import { useDesign, useDuctLines, useDuctTree, useUnits } from '@/model/use-design';
 import { saveFile } from '@/storage/save-file';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -34,6 +34,7 @@ const STUDS = new Set(['studs'] as const);
 export function DrawingsView() {
   const shop = useDesign();
   const tree = useDuctTree();
+  const { lines } = useDuctLines();
   const { groups } = useCuts();
   const [sheet, setSheet] = useState<BuildSheet>('isometric');
   const [scale, setScale] = useState<number>(25);
@@ -51,6 +52,14 @@ export function DrawingsView() {
     [shop, tree, sheet, groups],
   );
   if (shop.ducts.runs.length === 0) return <NothingToBuild />;
+  if (lines.size === 0) {
+    return (
+      <div className="px-4 pt-3 pb-6">
+        <h1 className="text-[18px]">Drawings</h1>
+        <MarksTables />
+      </div>
+    );
+  }
   const title = `${shop.shop.name}, ${SHEETS[sheet].toLowerCase()}, 1:${scale}`;
   const ways = [
     {
