@@ -98,6 +98,14 @@ describe('the order ducts are put together in', () => {
     const kinds = drop.map(({ place }) => (place.kind === 'run' ? place.at.kind : place.kind));
     expect(kinds).not.toContain('end');
     expect(kinds.filter((kind) => kind === 'fitting')).toHaveLength(4);
+    // A reducer between elbow and next run is a joint of its own.
+    const wider = demo('wren-cellar');
+    const main = wider.ducts.runs.find(({ name }) => name === 'Main 3');
+    if (main) main.diameter = 0.125;
+    expect(stepsOf(wider, 'Thickness sander drop')[0]).toMatchObject({
+      place: { at: { kind: 'end', meets: 'run' } },
+      sealedWith: { closing: { kind: 'reducer' } },
+    });
     // The others end in a wye, with pipe behind their last elbow.
     expect(stepsOf(cellar, 'Band saw drop')[0]?.place).toMatchObject({ at: { meets: 'wye' } });
   });

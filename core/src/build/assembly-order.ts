@@ -74,7 +74,12 @@ export function assemblyOrder(shop: Shop, tree: DuctTree): AssemblyGroup[] {
   const runs = tree.upstreamFirst.toReversed().map((run) => {
     const lengths = straights.get(run.id)?.map((each) => each.length);
     const joints = jointsOfRun(run, tree, pipeJoints.get(run.id));
-    return { run: run.id, steps: stepsOf(run, runLength(run, tree), joints, ends, lengths) };
+    const pipe = {
+      length: runLength(run, tree),
+      straights: lengths,
+      meetsGate: run.gate?.end === 'downstream' || tree.outOf.get(run.to)?.gate?.end === 'upstream',
+    };
+    return { run: run.id, steps: stepsOf(run, pipe, joints, ends) };
   });
   const inRuns = new Set(runs.flatMap(({ steps }) => steps.map((step) => step.ends?.id)));
   const rest = [...ends.values()].filter(({ id }) => !inRuns.has(id));
@@ -105,18 +110,27 @@ const chainStep = (joint: JointPlace): AssemblyStep => ({
   ...{ sealedWith: { kind: 'fit', closing: joint.fit.closing }, hasSeams: false, opensAgain: true },
 });
 
+/** What of a run's pipe says where its joints are. */
+interface PipeAsDrawn {
+  /** m */
+  readonly length: number;
+  /** Straight duct between its elbows, m; undefined: it is not drawn. */
+  readonly straights: readonly number[] | undefined;
+  /** A gate is where it ends. */
+  readonly meetsGate: boolean;
+}
+
 /** A run's joints from its end at the collector's side to its machine. */
 function stepsOf(
   run: Run,
-  length: number,
+  pipe: PipeAsDrawn,
   joints: readonly RunJoint[],
   ends: ReadonlyMap<string, JointPlace>,
-  straights: readonly number[] | undefined,
 ): AssemblyStep[] {
   const steps = joints.flatMap((joint) => {
     const { at } = joint;
-    const step = stepAt(run, joint, endsAt(run, at, ends));
-    return step ? [{ step, along: alongOf(at, run, length, straights) }] : [];
+    const step = stepAt(run, joint, endsAt(run, at, ends), pipe.meetsGate);
+    return step ? [{ step, along: alongOf(at, run, pipe) }] : [];
   });
   const ordered = steps.sort((a, b) => b.along - a.along).map(({ step }) => step);
   const port = ends.get(`${run.id} port`);
@@ -143,12 +157,13 @@ function stepAt(
   run: Run,
   { id, at, count }: RunJoint,
   ends: JointPlace | null,
+  meetsGate: boolean,
 ): AssemblyStep | null {
   if (at.kind === 'seam' && !SEAMED.has(run.pipe)) return null;
   return {
     ...{ id, place: { kind: 'run', at }, count: at.kind === 'gate' ? 1 : count, ends },
     hasSeams: at.kind === 'fitting' && isAdjustableAt(run, at.nth),
-    joint: ends || at.kind === 'seam' ? null : ownJoint(run, at),
+    joint: ends || at.kind === 'seam' ? null : ownJoint(run, at, meetsGate),
     sealedWith: ends ? { kind: 'fit', closing: ends.fit.closing } : sealedWith(at, run.pipe),
     opensAgain:
       at.kind === 'hose' || at.kind === 'gate' || (at.kind === 'end' && at.meets === 'collector'),
@@ -156,11 +171,10 @@ function stepAt(
 }
 
 /** How a run's pipe meets its fittings, or more pipe. */
-function ownJoint({ pipe, gate }: Run, at: JointAt): PipeJoint | LengthJoint {
-  const isGate = at.kind === 'end' && gate?.end === 'downstream';
+function ownJoint({ pipe }: Run, at: JointAt, meetsGate: boolean): PipeJoint | LengthJoint {
   if (at.kind === 'pipe') return LENGTH_JOINTS[pipe];
   // Cut to length, its end has no bell; two runs of one pipe and size are held by a coupling.
-  if (at.kind === 'end' && at.meets === 'run' && !isGate) {
+  if (at.kind === 'end' && at.meets === 'run' && !meetsGate) {
     return PIPE_JOINTS[pipe] === 'crimp' ? 'crimp' : 'coupling';
   }
   return PIPE_JOINTS[pipe];
@@ -184,12 +198,7 @@ function isAdjustableAt({ fittings }: Run, nth: number): boolean {
 }
 
 /** How far a joint is from the machine's end of its run's pipe, m: as drawn, or as if fittings were spread evenly. */
-function alongOf(
-  at: JointAt,
-  { gate }: Run,
-  length: number,
-  straights: readonly number[] | undefined,
-): number {
+function alongOf(at: JointAt, { gate }: Run, { length, straights }: PipeAsDrawn): number {
   switch (at.kind) {
     // Between its machine and its gate.
     case 'hose':

@@ -1,7 +1,7 @@
 import type { PipeId } from '../../catalogue/ids';
 import type { PipeJoints } from '../../design/joints-of-run';
 import { pieceLength } from '../../design/length';
-import type { Shop } from '../../design/schema';
+import type { Run, Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
 import { isBend, piecesOf } from '../../fittings/kinds/fitting-kinds';
 import { straightsOf } from '../../routing/derive-runs';
@@ -91,16 +91,25 @@ export function jointsInPieces(shop: Shop, tree: DuctTree): ReadonlyMap<string, 
   }
   const straights = straightsOf(shop);
   return new Map(
-    tree.upstreamFirst.flatMap(({ id, fittings }) => {
+    tree.upstreamFirst.flatMap((run) => {
+      const { id, fittings } = run;
       const own = straights.get(id);
       if (!own) return [];
+      const next = tree.outOf.get(run.to);
       // Pipe ahead of each elbow, and behind the last unless that one meets what follows.
       const bends = fittings.reduce((sum, each) => sum + (isBend(each) ? piecesOf(each) : 0), 0);
-      const endsInElbow = own.length === bends;
+      const endsInElbow = own.length === bends && (next === undefined || goesOnAs(run, next));
       return [[id, { along: joints.get(id) ?? [], endsInElbow }] as const];
     }),
   );
 }
+
+/** Whether a run goes on in pipe of its own kind and size, which an elbow at its end fits. */
+const goesOnAs = ({ pipe, diameter }: Run, next: Run): boolean =>
+  next.pipe === pipe && Math.abs(next.diameter - diameter) < SAME_SIZE && next.hose === null;
+
+/** Diameters this near are one size, m. */
+const SAME_SIZE = 0.5e-3;
 
 /** What a whole length adds to a piece, m: the rest of it goes into the next. */
 const eachOf = (stock: number, overlap: number): number => stock - Math.min(overlap, stock / 2);
