@@ -10,8 +10,8 @@ export {
   writeForField,
   writeNumber,
 } from '../src/quantity/format-quantity';
+export { onTape } from '../src/quantity/on-tape';
 export type { Origin } from '../src/quantity/origin';
 export { examplesOf, type Parsed, parseQuantity } from '../src/quantity/parse-quantity';
-export { writeInchesOnTape } from '../src/quantity/tape';
 export { type QuantityKind, STYLES, type UnitSystem } from '../src/quantity/unit-system';
 export { type Dimension, fromSI, toSI, UNITS, type UnitId } from '../src/quantity/units';

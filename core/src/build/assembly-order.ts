@@ -5,7 +5,7 @@ import { runLength } from '../design/length';
 import type { Run, Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import { piecesOf } from '../fittings/kinds/fitting-kinds';
-import { straightsOf } from '../routing/derive-runs';
+import { type Straight, straightsOf } from '../routing/derive-runs';
 import { jointsInPieces } from './cuts/cut-list';
 import {
   LENGTH_JOINTS,
@@ -72,11 +72,10 @@ export function assemblyOrder(shop: Shop, tree: DuctTree): AssemblyGroup[] {
   const straights = straightsOf(shop);
   const pipeJoints = jointsInPieces(shop, tree);
   const runs = tree.upstreamFirst.toReversed().map((run) => {
-    const lengths = straights.get(run.id)?.map((each) => each.length);
     const joints = jointsOfRun(run, tree, pipeJoints.get(run.id));
     const pipe = {
       length: runLength(run, tree),
-      straights: lengths,
+      straights: straights.get(run.id),
       meetsGate: run.gate?.end === 'downstream' || tree.outOf.get(run.to)?.gate?.end === 'upstream',
     };
     return { run: run.id, steps: stepsOf(run, pipe, joints, ends) };
@@ -114,8 +113,8 @@ const chainStep = (joint: JointPlace): AssemblyStep => ({
 interface PipeAsDrawn {
   /** m */
   readonly length: number;
-  /** Straight duct between its elbows, m; undefined: it is not drawn. */
-  readonly straights: readonly number[] | undefined;
+  /** Between its elbows; undefined: it is not drawn. */
+  readonly straights: readonly Straight[] | undefined;
   /** A gate is where it ends. */
   readonly meetsGate: boolean;
 }
@@ -206,17 +205,17 @@ function alongOf(at: JointAt, { gate }: Run, { length, straights }: PipeAsDrawn)
     case 'wye':
       return 0;
     case 'gate':
-      return gate?.end === 'downstream' ? length : 0;
+      return gate?.end === 'downstream' ? Number.MAX_VALUE : 0;
     case 'pipe':
       return at.along;
     // Behind a gate at that end.
     case 'end':
       return Number.POSITIVE_INFINITY;
     case 'fitting': {
-      if (straights?.length !== at.of + 1) return (length * at.nth) / (at.of + 1);
-      const before = straights.slice(0, at.nth).reduce((sum, own) => sum + Math.max(0, own), 0);
-      const whole = straights.reduce((sum, own) => sum + Math.max(0, own), 0);
-      return whole > 0 ? (length * before) / whole : 0;
+      // Where its last straight ends; behind the last elbow there may be none.
+      const isKnown = straights && (straights.length === at.of || straights.length === at.of + 1);
+      const ahead = isKnown ? straights[at.nth - 1] : undefined;
+      return ahead?.to ?? (length * at.nth) / (at.of + 1);
     }
     // Of a whole run, and done last.
     case 'counted':

@@ -74,7 +74,8 @@ const sizeOf = (part: Part): number =>
 
 /**
  * What the ducts of a shop are made of, counted: all of it, or what one stage of building takes. The collector's own
- * gaskets, couplings and clamps come with the mains. Bought stage by stage, pipe may take more lengths than bought at once.
+ * gaskets, couplings and clamps come with the mains. Bought stage by stage, pipe may take more lengths than bought at
+ * once.
  */
 export function partsList(
   shop: Shop,

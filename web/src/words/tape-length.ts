@@ -1,25 +1,16 @@
-import {
-  formatShort,
-  fromSI,
-  type UnitSystem,
-  writeInchesOnTape,
-} from '@frank-gauge/core/quantity';
+import { fromSI, onTape, type UnitSystem } from '@frank-gauge/core/quantity';
 
 /**
  * A size as a tape measure shows it: inches with eighths in the US, whole millimetres elsewhere.
  * @example tapeLength(0.8509, 'us') // '33½ in.'
  */
-export const tapeLength = (value: number, system: UnitSystem): string =>
-  system === 'metric'
-    ? formatShort(Math.round(value * 1000) / 1000, 'diameter', 'metric')
-    : `${writeInchesOnTape(value)} in.`;
+export const tapeLength = (value: number, system: UnitSystem): string => onTape(value, system);
 
 /**
  * A small size as a ruler shows it: inches with sixteenths in the US, whole millimeters elsewhere.
  * @example rulerLength(0.004, 'us') // '3/16 in.'
  */
-export const rulerLength = (value: number, system: UnitSystem): string =>
-  system === 'metric' ? tapeLength(value, system) : `${writeInchesOnTape(value, 1)} in.`;
+export const rulerLength = (value: number, system: UnitSystem): string => onTape(value, system, 1);
 
 /**
  * What no tape shows, as a feeler gauge has it: thousandths of an inch in the US, tenths of a millimeter elsewhere.

@@ -9,6 +9,7 @@ import {
   elevationSheet,
   isFaced,
   type Side,
+  USUAL_CEILING,
 } from '../../routing/sheets/elevation-sheet';
 import { isometric, isometricSheet } from '../../routing/sheets/isometric-sheet';
 import { planSheet } from '../../routing/sheets/plan-sheet';
@@ -33,8 +34,6 @@ const NUMBER_AT = 0.15;
 /** On an elevation it stands over the dimensions. */
 const WALL_OVER = 0.65;
 const WALL_LETTERS = 0.12;
-/** A ceiling nobody has measured, m. */
-const USUAL_CEILING = 2.4;
 
 /**
  * A drawing of the ducts to build from: every piece of pipe with the number it has on the cut list, a cross where it is

@@ -1,12 +1,17 @@
 import type { Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
 import { formatShort } from '../../quantity/format-quantity';
-import { writeInchesOnTape } from '../../quantity/tape';
+import { onTape } from '../../quantity/on-tape';
 import type { UnitSystem } from '../../quantity/unit-system';
 import type { Spot } from '../../room/plane';
 import { extentOf, onWall, wallsOf } from '../../room/room-outline';
 import { ductLines } from '../../routing/duct-lines';
-import { ELEVATIONS, isFaced, type Side } from '../../routing/sheets/elevation-sheet';
+import {
+  ELEVATIONS,
+  isFaced,
+  type Side,
+  USUAL_CEILING,
+} from '../../routing/sheets/elevation-sheet';
 import { lineOf, type SheetItem, textOf } from '../../routing/sheets/sheet';
 import { type ByWall, fromLeft, hangersOf, holesOf, pointsToMark } from './marks';
 
@@ -21,14 +26,6 @@ const SAME = 0.003;
 /** A leg drawn shorter than this has no length on the plan, m; a length stands so far beside its duct. */
 const WORTH_SHOWING = 0.25;
 const BESIDE = 0.07;
-/** A ceiling nobody has measured, m. */
-const USUAL_CEILING = 2.4;
-
-/** As a tape measure shows it. */
-const onTape = (length: number, units: UnitSystem): string =>
-  units === 'us'
-    ? `${writeInchesOnTape(length)} in.`
-    : formatShort(Math.round(length * 1000) / 1000, 'diameter', units);
 
 /** Something on a wall one faces: where it is drawn from the left, and what a tape shows there. */
 interface Marked {

@@ -214,9 +214,9 @@ export const collectorEnclosure = maker({
         ),
       );
     }
-    const sawn = panels.map((placed) => inPieces(placed, sizes));
+    const sawn = panels.map((placed) => ({ of: placed.board.name, ...inPieces(placed, sizes) }));
     const parts = sawn.flatMap(({ pieces: own }) => own);
-    const fronts = parts.filter(({ board: { name } }) => /^front/.test(name));
+    const fronts = sawn.flatMap(({ of, pieces: own }) => (of === 'front' ? own : []));
     const battens = sawn.reduce((sum, { battens: own }) => sum + own, 0);
     // A filter stands on the outside of its opening, in a frame of four strips.
     const outer = outside.across;

@@ -144,7 +144,7 @@ export const isFaced = (side: Side, { inward }: Pick<Wall, 'inward'>): boolean =
 /** A wall one faces turns to the viewer at least so much: the cosine. */
 const FACING = 0.9;
 /** A ceiling nobody has measured, m. */
-const USUAL_CEILING = 2.4;
+export const USUAL_CEILING = 2.4;
 
 function boxAround(spots: readonly Spot[]): Spot[] {
   const xs = spots.map(({ x }) => x);
