@@ -65,7 +65,7 @@ const MACHINES: readonly Placed[] = [
   {
     kind: 'spindleSander',
     name: 'Spindle sander',
-    at: { x: ft(36), y: ft(21) },
+    at: { x: ft(36), y: ft(20.5) },
     quarters: 0,
     diameter: inches(5),
   },
@@ -79,7 +79,7 @@ const MACHINES: readonly Placed[] = [
   {
     kind: 'bandSaw',
     name: 'Resaw',
-    at: { x: ft(42.3), y: ft(19) },
+    at: { x: ft(41.6), y: ft(19) },
     quarters: 0,
     diameter: inches(5),
   },

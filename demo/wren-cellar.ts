@@ -59,7 +59,7 @@ export function wrenCellarFile(): string {
       ...small,
       kind: 'spindleSander',
       name: 'Side sander',
-      at: { x: 3.35, y: 1.4 },
+      at: { x: 3.25, y: 1.4 },
       quarters: 0,
       need: perHour(400),
     },

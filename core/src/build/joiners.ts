@@ -1,6 +1,6 @@
 import type { DuctTree } from '../design/topology';
+import { reducerBody } from '../fittings/fitting-bodies';
 import type { AssemblyGroup } from './assembly-order';
-import { reducerBody } from './cuts/fitting-bodies';
 
 /** What is bought to join two ends that do not go into each other by themselves; diameters inside, m. */
 export interface Joiner {

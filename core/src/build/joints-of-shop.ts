@@ -3,6 +3,7 @@ import type { MeasuredEnd, Run, Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
 import { pipeOutside, sizeOf } from '../duct/pipes';
 import { isStraight } from '../fittings/joins/joins';
+import { linksOf } from './collector-pipes';
 import { type Fit, type FitEnd, fitEnds } from './fit';
 
 export type EndWhat =
@@ -132,14 +133,8 @@ function chainJoints(
   joint: (id: string, upstream: JointEnd, downstream: JointEnd) => JointPlace,
 ): JointPlace[] {
   const { inletDiameter } = collector.separator;
-  const { coupling, transition } = collector.assembly;
   const spigot = (what: EndWhat) => bought(what, '', inletDiameter);
-  const connector = (what: 'coupling' | 'transition', kind: 'rigid' | 'hose'): JointEnd => ({
-    ...spigot(what),
-    isFlexible: kind === 'hose',
-  });
-  const chain = chainOf(collector);
-  const hasFilter = collector.exhaust.kind === 'filter';
+  const [first] = chainOf(collector);
   const ins = {
     separator: 'separatorInlet',
     blower: 'blowerInlet',
@@ -152,21 +147,16 @@ function chainJoints(
   } as const;
   const joints: JointPlace[] = [];
   const last = tree.into.get(tree.inlet.id) ?? [];
-  const [first] = chain;
   const [only] = last;
   if (only && first && last.length === 1) {
     joints.push(joint('collector inlet', pipeOf(only), spigot(ins[first])));
   }
-  chain.forEach((part, i) => {
-    const next = chain[i + 1];
-    if (!next || (next === 'filter' && !hasFilter)) return;
-    const isLast = i === chain.length - 2;
-    const what = isLast ? 'transition' : 'coupling';
-    const between = connector(what, isLast ? transition.kind : coupling.kind);
+  for (const { from, to, what, kind } of linksOf(collector)) {
+    const between = { ...spigot(what), isFlexible: kind === 'hose' };
     joints.push(
-      joint(`${part} out`, spigot(outs[part]), between),
-      joint(`${next} in`, between, spigot(ins[next])),
+      joint(`${from} out`, spigot(outs[from]), between),
+      joint(`${to} in`, between, spigot(ins[to])),
     );
-  });
+  }
   return joints;
 }

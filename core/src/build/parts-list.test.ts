@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { treeOf } from '../../reference/plain-readings';
 import { threeBranchShop } from '../../reference/sample-shops';
+import { newShop } from '../design/new-shop';
 import type { Shop } from '../design/schema';
 import { toSI } from '../quantity/units';
 import { cutList } from './cuts/cut-list';
 import { type Part, type PartLine, partsList } from './parts-list';
+import { type Stage, stagesOf } from './stages';
 
 const SIX = toSI(6, 'in');
 const FOUR = toSI(4, 'in');
@@ -76,7 +78,11 @@ describe('the parts of a small layout, counted by hand', () => {
       { kind: 'reducer', from: SIX, to: toSI(5, 'in') },
     ]);
     expect(count(lines, 'gate')).toBe(2);
-    expect(count(lines, 'hose')).toBeCloseTo(toSI(3, 'ft') + 0.1, 9);
+    // The saw's, with 2 in. over at each end, and the collector's own, 0.3 m from separator to blower.
+    expect(of(lines, 'hose').map(({ part, quantity }) => [part, quantity])).toEqual([
+      [{ kind: 'hose', hose: 'ribbed', diameter: SIX }, expect.closeTo(0.3 + 0.1, 9)],
+      [{ kind: 'hose', hose: 'ribbed', diameter: FOUR }, expect.closeTo(toSI(3, 'ft') + 0.1, 9)],
+    ]);
     expect(of(lines, 'clamp').map(({ part, quantity }) => [part, quantity])).toEqual([
       // The collector's own hose, from separator to blower.
       [{ kind: 'clamp', diameter: SIX }, 2],
@@ -97,6 +103,39 @@ describe('the parts of a small layout, counted by hand', () => {
     // Of plastic drain pipe one end goes into the bell of the next, and the inlet is not of its size.
     for (const run of spiral.ducts.runs) run.pipe = 'drain';
     expect(couplings(partsList(spiral, treeOf(spiral)))).toEqual([]);
+  });
+
+  it('are what leads from part to part of the collector, and outdoors where the air goes there', () => {
+    const own = (change: (shop: Shop) => void, stage: Stage | null = null) => {
+      const changed = layout();
+      changed.collector.exhaust = newShop('s', 'S', 'us', []).collector.exhaust;
+      change(changed);
+      const grown = treeOf(changed);
+      return partsList(changed, grown, cutList(changed, grown), stage).flatMap(
+        ({ part, quantity }) =>
+          part.kind === 'collectorPipe' || part.kind === 'pipeOutdoors' ? [[part, quantity]] : [],
+      );
+    };
+    const rigid = { kind: 'collectorPipe', diameter: SIX };
+    // From blower to filter.
+    expect(own(() => {})).toEqual([[rigid, 0.3]]);
+    expect(
+      own(({ collector }) => {
+        collector.assembly.coupling = { kind: 'rigid', length: 0.5 };
+      }),
+    ).toEqual([[rigid, 0.8]]);
+    const EIGHT = toSI(8, 'in');
+    const outdoors = (shop: Shop) => {
+      shop.collector.exhaust = {
+        ...{ kind: 'outdoors', diameter: EIGHT, length: 1.8, pipe: 'galvanised' },
+        ...{ lossCoefficient: 0.3, end: 'flap', heating: null, makeUp: null },
+      };
+    };
+    const out = { kind: 'pipeOutdoors', pipe: 'galvanised', diameter: EIGHT };
+    expect(own(outdoors)).toEqual([[out, 1.8]]);
+    const [mains, drop] = stagesOf(treeOf(layout()));
+    expect(own(outdoors, mains)).toEqual([[out, 1.8]]);
+    expect(own(outdoors, drop)).toEqual([]);
   });
 
   it('are as many 5-ft lengths as the cut list has, and no fewer than the pipe is long', () => {

@@ -3,11 +3,12 @@ import type { PriceId } from '../catalogue/price-ids';
 import { runLength } from '../design/length';
 import type { Run, Shop } from '../design/schema';
 import type { DuctTree } from '../design/topology';
+import { reducerBody } from '../fittings/fitting-bodies';
 import { joinAngle } from '../fittings/joins/joins';
 import { ductLines } from '../routing/duct-lines';
 import { assemblyOrder } from './assembly-order';
+import { linksOf, pipeOutdoors } from './collector-pipes';
 import { type CutList, cutList } from './cuts/cut-list';
-import { reducerBody } from './cuts/fitting-bodies';
 import { gasketsOf } from './gaskets';
 import { HANGER_EVERY, hangingsAlong } from './hanger-spacing';
 import { joinersOf } from './joiners';
@@ -38,6 +39,9 @@ export type Part =
   | { readonly kind: 'reducer'; readonly from: number; readonly to: number }
   | { readonly kind: 'coupling' | 'adapter' | 'gate' | 'clamp'; readonly diameter: number }
   | { readonly kind: 'hose'; readonly hose: HoseId; readonly diameter: number }
+  /** Rigid, between the parts of the collector. */
+  | { readonly kind: 'collectorPipe'; readonly diameter: number }
+  | { readonly kind: 'pipeOutdoors'; readonly pipe: PipeId; readonly diameter: number }
   | { readonly kind: 'hanger' | 'strap' | 'screw' | 'tape' | 'silicone' }
   /** A soft strip so thick, m; null: as what opens has it. */
   | { readonly kind: 'gasket'; readonly thickness: number | null };
@@ -46,7 +50,7 @@ export interface PartLine {
   /** The same for the same part, whatever number of it is wanted. */
   readonly key: string;
   readonly part: Part;
-  /** Pieces; of hose, tape, silicone and gasket m. */
+  /** Pieces; of hose, tape, silicone, gasket and the collector's own pipe m. */
   readonly quantity: number;
   /** What it is priced as; null: the price book has no line for it. */
   readonly bought: {
@@ -58,6 +62,8 @@ export interface PartLine {
 
 /** How far a hose goes over what it is clamped to, at each end, m; an estimate. */
 export const HOSE_OVER = 0.05;
+/** Hose between the parts of a collector, whose make the plan does not say. */
+const USUAL_HOSE: HoseId = 'ribbed';
 /** Seams around an adjustable elbow that want silicone once it is turned as it stays: an estimate. */
 export const ELBOW_SEAMS = 3;
 /** Elbows are sold by angles of so many degrees: what is drawn is rounded to one of them. */
@@ -66,7 +72,7 @@ const SOLD_BY = Math.PI / 12;
 /** As they stand on the list, the widest of each first. */
 const ORDER: readonly Part['kind'][] = [
   ...(['pipe', 'elbow', 'wye', 'Y', 'reducer', 'coupling', 'adapter'] as const),
-  ...(['gate', 'hose', 'clamp'] as const),
+  ...(['collectorPipe', 'pipeOutdoors', 'gate', 'hose', 'clamp'] as const),
   ...(['hanger', 'strap', 'screw', 'tape', 'silicone', 'gasket'] as const),
 ];
 const sizeOf = (part: Part): number =>
@@ -74,7 +80,7 @@ const sizeOf = (part: Part): number =>
 
 /**
  * What the ducts of a shop are made of, counted: all of it, or what one stage of building takes. The collector's own
- * gaskets, couplings and clamps come with the mains. Bought stage by stage, pipe may take more lengths than bought at
+ * pipes, gaskets, couplings and clamps come with the mains. Bought stage by stage, pipe may take more lengths than bought at
  * once.
  */
 export function partsList(
@@ -100,6 +106,11 @@ export function partsList(
     if (reducerBody(from, to) > 0)
       add({ kind: 'reducer', from: Math.max(from, to), to: Math.min(from, to) }, 1);
   };
+  const addHose = (hose: HoseId, diameter: number, between: number) => {
+    const length = between + 2 * HOSE_OVER;
+    const item = hose === 'smooth' ? 'smoothHose' : 'ribbedHose';
+    add({ kind: 'hose', hose, diameter }, length, piece(item, diameter, length));
+  };
   for (const { pipe, diameter, stock, sticks } of cuts.groups) {
     const part = { kind: 'pipe', pipe, diameter, stock } as const;
     add(part, sticks.length, piece('pipe', diameter, sticks.length * stock));
@@ -114,10 +125,7 @@ export function partsList(
     }
     if (run.gate) add({ kind: 'gate', diameter }, 1, piece('gate', diameter));
     if (hose) {
-      const length = hose.length + 2 * HOSE_OVER;
-      const item = hose.kind === 'smooth' ? 'smoothHose' : 'ribbedHose';
-      const part = { kind: 'hose', hose: hose.kind, diameter: hose.diameter } as const;
-      add(part, length, piece(item, hose.diameter, length));
+      addHose(hose.kind, hose.diameter, hose.length);
       add({ kind: 'clamp', diameter: hose.diameter }, 2);
       reduce(hose.diameter, diameter);
     }
@@ -137,6 +145,18 @@ export function partsList(
   /** The collector's own comes with the mains. */
   const isInStage = (run: string | null) =>
     run === null ? stage === null || stage.drop === null : isIn(run);
+  if (isInStage(null)) {
+    for (const { kind, diameter, length } of linksOf(shop.collector)) {
+      if (length === 0) continue;
+      if (kind === 'hose') addHose(USUAL_HOSE, diameter, length);
+      else add({ kind: 'collectorPipe', diameter }, length, piece('pipe', diameter, length));
+    }
+    const out = pipeOutdoors(shop.collector);
+    if (out) {
+      const { pipe, diameter, length } = out;
+      add({ kind: 'pipeOutdoors', pipe, diameter }, length, piece('pipe', diameter, length));
+    }
+  }
   const order = assemblyOrder(shop, tree);
   for (const { run, screws, tape, turns } of sealsOf(order, tree)) {
     if (!isInStage(run)) continue;
@@ -226,6 +246,10 @@ function keyOfPart(part: Part): string {
       return `${part.kind} ${mm(part.diameter)}`;
     case 'hose':
       return `hose ${part.hose} ${mm(part.diameter)}`;
+    case 'collectorPipe':
+      return `collector pipe ${mm(part.diameter)}`;
+    case 'pipeOutdoors':
+      return `pipe outdoors ${part.pipe} ${mm(part.diameter)}`;
     case 'gasket':
       return part.thickness === null ? 'gasket' : `gasket ${mm(part.thickness)}`;
     default:

@@ -4,7 +4,7 @@ import { bendsAt } from './bend-geometry';
 import { ductLines, firstDirection } from './duct-lines';
 import { LEAST_LEG } from './layout-limits';
 import { directionOf, distance, dot, minus, type Point3, plus, times, turnBetween } from './space';
-import { WYE_REACH } from './usual-route';
+import { wyeReach } from './wye-reach';
 
 /** Square to the main within so much, rad. */
 const SQUARE = 0.09;
@@ -43,8 +43,9 @@ export function joinBy(shop: Shop, runId: string, angle: number, newId: NewId): 
   }
   const { base, foot, isLeaning } = approach;
   const direction = directionOf(base, foot);
-  const reach = Math.min(WYE_REACH * run.diameter, 0.8 * distance(base, foot));
   const isTee = angle > Math.PI / 2 - 1e-6;
+  const usual = isTee ? 0 : wyeReach(before.run.diameter, run.diameter, angle);
+  const reach = Math.min(usual, 0.8 * distance(base, foot));
   if (!direction || (!isTee && reach < run.diameter / 2)) return 'no room';
   const to = isTee ? foot : plus(foot, times(flow, reach / Math.tan(angle)));
   const [next, previous] = [after.points[1], before.points.at(-2)];

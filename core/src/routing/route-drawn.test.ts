@@ -21,7 +21,7 @@ function withSaw() {
   const foot = plus(mouth.at, times(mouth.out, 0.3));
   const saw: DuctEnd = { kind: 'port', machine: id, port: port.id };
   const main = (at: Point3): DuctEnd => ({ kind: 'run', run, at });
-  return { ...set, machine, mouth, foot, saw, main, reach: 2 * port.diameter };
+  return { ...set, machine, mouth, foot, saw, main, reach: 3 * port.diameter };
 }
 
 /** The points a routed duct goes through, its ends among them. */
@@ -149,11 +149,11 @@ describe('a duct drawn from a free end', () => {
     expectPoints(pointsOf(shop, routed), [off(-6, -2, -0.5), off(-6, -2), off(-6, 0)]);
   });
 
-  it('joins a main with a wye two of its diameters long', () => {
+  it('joins a main with a wye two and a half of its diameters long', () => {
     const { shop, main, off, newId } = withSaw();
     const free: DuctEnd = { kind: 'free', at: off(-3, 2) };
     const routed = routeDrawn(shop, free, main(off(-3, 0)), [], newId);
-    const reach = 2 * LONE_DUCT;
+    const reach = 2.5 * LONE_DUCT;
     expectPoints(pointsOf(shop, routed), [off(-3, 2), off(-3, reach), off(-3 + reach, 0)]);
   });
 });

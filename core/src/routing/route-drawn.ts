@@ -5,7 +5,7 @@ import { ductLines, pipePoints } from './duct-lines';
 import { inletMouth, nodePlaces, portMouth } from './places';
 import { type DuctEnd, type RoutedDuct, rejoin, routeDuct, runFromPort } from './route-duct';
 import { nearestOn, ONE_SPOT, type Point3, tidy } from './space';
-import { aheadOf, riseFrom, turnedWithFlow } from './usual-route';
+import { aheadOf, type OntoMain, riseFrom, turnedWithFlow } from './usual-route';
 
 /**
  * Leads a duct along the points someone drew from one end to the other, with what they leave to the
@@ -45,7 +45,7 @@ export function routeDrawn(
       : [{ ...last, z: end.at.z }];
   const whole = tidy([...route, ...level, end.at]);
   const diameter = mouth?.diameter ?? shop.collector.separator.inletDiameter;
-  const turned = end.flow ? turnedWithFlow(whole, end.flow, diameter, end.room) : whole;
+  const turned = end.main ? turnedWithFlow(whole, end.main, diameter) : whole;
   const between = turned.slice(start.length, -1);
   const at = turned.at(-1) ?? end.at;
   const goal: DuctEnd = target.kind === 'run' ? { ...target, at } : target;
@@ -62,31 +62,33 @@ function mouthOf(shop: Shop, source: Extract<DuctEnd, { kind: 'port' }>) {
   return mouth && port ? { ...mouth, diameter: port.diameter } : null;
 }
 
-/** Where a target is; for a run, its spot nearest by, the way it flows and what of it is left. */
+/** Where a target is; of a run, its spot nearest by, and the run as a main there. */
 function endOf(
   shop: Shop,
   target: Extract<DuctEnd, { kind: 'inlet' | 'node' | 'run' }>,
 ): {
   readonly at: Point3;
-  readonly flow: Point3 | null;
-  readonly room: number;
+  readonly main: OntoMain | null;
   /** Where a duct from another height comes down or up to an inlet: its straight piece ahead. */
   readonly ahead?: Point3;
 } | null {
   switch (target.kind) {
     case 'inlet': {
       const mouth = inletMouth(shop);
-      return mouth && { at: mouth.at, flow: null, room: 0, ahead: aheadOf(shop, mouth) };
+      return mouth && { at: mouth.at, main: null, ahead: aheadOf(shop, mouth) };
     }
     case 'node': {
       const at = nodePlaces(shop).get(target.node);
-      return at ? { at, flow: null, room: 0 } : null;
+      return at ? { at, main: null } : null;
     }
     case 'run': {
-      const legs = ductLines(shop).lines.get(target.run)?.legs ?? [];
-      const near = nearestOn(pipePoints({ legs }), target.at);
-      const whole = legs.reduce((sum, { length }) => sum + length, 0);
-      return near && { at: near.point, flow: near.direction, room: whole - near.along };
+      const line = ductLines(shop).lines.get(target.run);
+      const near = line ? nearestOn(pipePoints(line), target.at) : null;
+      if (!line || !near) return null;
+      const whole = line.legs.reduce((sum, { length }) => sum + length, 0);
+      const { diameter } = line.run;
+      const main = { flow: near.direction, diameter, room: whole - near.along };
+      return { at: near.point, main };
     }
   }
 }

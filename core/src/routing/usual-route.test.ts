@@ -84,14 +84,18 @@ describe('a way onto a main', () => {
     return at(Math.cos(angle), Math.sin(angle));
   };
   const turned = (degrees: number, room = 5, length = 3) =>
-    turnedWithFlow([at(0, 0, 2), at(length, 0, 2)], toward(degrees), 0.15, room);
+    turnedWithFlow(
+      [at(0, 0, 2), at(length, 0, 2)],
+      { flow: toward(degrees), diameter: 0.15, room },
+      0.15,
+    );
 
-  it('turns with the flow two diameters ahead where it would meet the main squarely', () => {
-    expectPoints(turned(90), [at(0, 0, 2), at(2.7, 0, 2), at(3, 0.3, 2)]);
+  it('turns with the flow two and a half diameters ahead where it would meet the main squarely', () => {
+    expectPoints(turned(90), [at(0, 0, 2), at(2.625, 0, 2), at(3, 0.375, 2)]);
     for (const degrees of [61, 119]) {
       const flow = toward(degrees);
-      const end = at(3 + 0.3 * flow.x, 0.3 * flow.y, 2);
-      expectPoints(turned(degrees), [at(0, 0, 2), at(2.7, 0, 2), end]);
+      const end = at(3 + 0.375 * flow.x, 0.375 * flow.y, 2);
+      expectPoints(turned(degrees), [at(0, 0, 2), at(2.625, 0, 2), end]);
     }
   });
 
@@ -105,7 +109,8 @@ describe('a way onto a main', () => {
     expectPoints(turned(90, 5, 0.2), [at(0, 0, 2), at(0.04, 0, 2), at(0.2, 0.16, 2)]);
     expectPoints(turned(90, 0.2), [at(0, 0, 2), at(2.875, 0, 2), at(3, 0.125, 2)]);
     expectPoints(turned(90, 0.1), [at(0, 0, 2), at(3, 0, 2)]);
-    expectPoints(turnedWithFlow([at(1, 1)], toward(90), 0.15, 5), [at(1, 1)]);
+    const main = { flow: toward(90), diameter: 0.15, room: 5 };
+    expectPoints(turnedWithFlow([at(1, 1)], main, 0.15), [at(1, 1)]);
   });
 });
 
@@ -125,10 +130,10 @@ describe('the usual way of a drop', () => {
     if (!mouth) throw new Error('no mouth');
     const foot = plus(mouth.at, times(mouth.out, 0.3));
     const route: UsualRoute | null = usualRoute(shop, machine, port, goal(run));
-    return { ...set, machine, port, foot, way: route, reach: 2 * port.diameter };
+    return { ...set, machine, port, foot, way: route, reach: 3 * port.diameter };
   }
 
-  it('to a main: up, square to it, and into it by a wye two diameters long', () => {
+  it('to a main: up, square to it, and into it by a wye three diameters long, 100 mm into 150', () => {
     const {
       way: route,
       foot,
@@ -203,7 +208,7 @@ describe('the usual way of a drop', () => {
     const node = splitAt(shop, run, off(-3, 0), newId) ?? '';
     const route = usualRoute(shop, machine, port, { kind: 'node', node });
     const joint = at(inlet.x - 3, inlet.y, inlet.z);
-    // It turns two diameters ahead of the joint and two beside the main, then joins at 45°.
+    // It turns three diameters ahead of the joint and three beside the main, then joins at 45°.
     expectPoints(route?.between, [
       at(foot.x, foot.y, 1.1),
       at(foot.x, foot.y, inlet.z),
@@ -256,9 +261,9 @@ describe('the usual way of a drop', () => {
     joint.at = at(inlet.x - 3, inlet.y, 1.5);
     lower.route.bends = bendsAt([at(inlet.x - 3, inlet.y, inlet.z)], newId);
     const route = usualRoute(shop, machine, port, { kind: 'node', node });
-    const [reach, x, z] = [2 * port.diameter, inlet.x - 3, 1.5 - 2 * port.diameter];
+    const [reach, x, z] = [3 * port.diameter, inlet.x - 3, 1.5 - 3 * port.diameter];
     expect(Math.abs(x - foot.x)).toBeLessThan(Math.abs(inlet.y - foot.y));
-    // Level two diameters under the joint, and up into it by 45° from two diameters beside it.
+    // Level three diameters under the joint, and up into it by 45° from three diameters beside it.
     expectPoints(route?.between, [
       at(foot.x, foot.y, z - 0.2),
       at(foot.x, foot.y, z),

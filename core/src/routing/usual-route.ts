@@ -18,6 +18,7 @@ import {
   times,
   turnBetween,
 } from './space';
+import { wyeReach } from './wye-reach';
 
 /**
  * Room a hose needs to turn upward at a port, and the height of a gate a hand reaches, m, round in the shop's
@@ -30,8 +31,6 @@ export const UNDER_CEILING = 0.3;
 const USUAL_HEIGHT = { us: toSI(90, 'in'), metric: 2.3 } as const;
 /** Ducts hang at whole inches, or centimeters. */
 const HEIGHT_STEP = { us: toSI(1, 'in'), metric: 0.01 } as const;
-/** How far ahead of a main its branch turns into the wye, in diameters: common practice, no source. */
-export const WYE_REACH = 2;
 /** An elbow's radius, in diameters. */
 const ELBOW_REACH = 1.5;
 /** A way that meets a main at more than 60° and less than 120° gets a wye turned with the flow. */
@@ -56,23 +55,34 @@ export function riseFrom({ at, out }: Mouth, height: number, units: UnitSystem):
   return Math.abs(height - low) < ONE_SPOT ? [foot] : [foot, { ...foot, z: height }];
 }
 
+/** A main where a way meets it. */
+export interface OntoMain {
+  readonly flow: Point3;
+  /** m */
+  readonly diameter: number;
+  /** What is left of it downstream of the spot, m. */
+  readonly room: number;
+}
+
 /**
  * The last of a way onto a main, turned with its flow: where it would meet the main squarely, it
  * turns some diameters before and joins by 45°. Answers the points of the way with the new end last.
  */
 export function turnedWithFlow(
   route: readonly Point3[],
-  flow: Point3,
+  { flow, diameter: main, room }: OntoMain,
   diameter: number,
-  /** Main left downstream of the end, m. */
-  room: number,
 ): Point3[] {
   const [end, before] = [route.at(-1), route.at(-2)];
   const last = before && end && directionOf(before, end);
   if (!before || !end || !last) return [...route];
   const turn = turnBetween(last, flow);
   if (Math.abs(turn - Math.PI / 2) > SQUARE) return [...route];
-  const reach = Math.min(WYE_REACH * diameter, distance(before, end) * 0.8, room - diameter / 2);
+  const reach = Math.min(
+    wyeReach(main, diameter),
+    distance(before, end) * 0.8,
+    room - diameter / 2,
+  );
   if (reach < diameter / 2) return [...route];
   const corner = plus(end, times(last, -reach));
   return [...route.slice(0, -1), corner, plus(end, times(flow, reach))];
@@ -127,7 +137,7 @@ function toNode(
   if (!at) return null;
   const next = lines.lines.get(shop.ducts.runs.find(({ from }) => from === to.node)?.id ?? '');
   const flow = next?.legs[0]?.direction;
-  const reach = WYE_REACH * port.diameter;
+  const reach = wyeReach(next?.run.diameter ?? port.diameter, port.diameter);
   const aim = flow ? plus(at, times(flow, -reach)) : at;
   /** Up to the height of a spot and level to it, the spot last. */
   const levelTo = (spot: Point3): Point3[] => {
@@ -165,7 +175,12 @@ function toRun(
   const top = up.at(-1) ?? foot;
   const whole = legs.reduce((sum, { length }) => sum + length, 0);
   const route = tidy([...up.slice(0, -1), ...abreast(top, near.point, near.direction), near.point]);
-  const turned = turnedWithFlow(route, near.direction, port.diameter, whole - near.along);
+  const main = {
+    flow: near.direction,
+    diameter: line.run.diameter,
+    room: whole - near.along,
+  };
+  const turned = turnedWithFlow(route, main, port.diameter);
   const end = turned.at(-1) ?? near.point;
   return { between: turned.slice(0, -1), to: { kind: 'run', run, at: end } };
 }

@@ -1,5 +1,4 @@
 import { CHIPS_SLOWER, LEAST_DELAY } from '../analysis/switch-plan';
-import { GATE_BODY, WYE_COLLAR } from '../build/cuts/fitting-bodies';
 import { COLLAR, CRIMP, SOCKET_SHARE } from '../build/cuts/pipe-joints';
 import { HOLE_ROOM } from '../build/drawings/marks';
 import { HANGER_EVERY } from '../build/hanger-spacing';
@@ -13,6 +12,7 @@ import { ELBOW_SEAMS, HOSE_OVER } from '../build/parts-list';
 import { SCREWS, TAPE_LAP } from '../build/seals';
 import { LEAST_LAND, WALL_GAP } from '../build/templates/separator-lid';
 import { USUAL_KERF } from '../design/usual-build';
+import { GATE_BODY, WYE_COLLAR } from '../fittings/fitting-bodies';
 import { type CoefficientGroup, plain } from '../quantity/coefficient';
 
 /** What parts are counted by, and what fittings take of the pipe between them. */

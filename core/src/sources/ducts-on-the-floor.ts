@@ -5,7 +5,8 @@ import { USUAL_BEND } from '../routing/bend-geometry';
 import { ALIKE, THROUGH } from '../routing/derive-runs';
 import { BESIDE_WALL, FLOOR_DUCT, HEAD_HEIGHT, INLET_STRAIGHT } from '../routing/layout-limits';
 import { USUAL_SLACK } from '../routing/route-duct';
-import { GATE_HEIGHT, HOSE_REACH, UNDER_CEILING, WYE_REACH } from '../routing/usual-route';
+import { GATE_HEIGHT, HOSE_REACH, UNDER_CEILING } from '../routing/usual-route';
+import { PIPE_AT_WYE, WYE_REACH } from '../routing/wye-reach';
 
 /** How ducts are routed on the floor when nobody says otherwise, and where it warns of them. */
 export const ductsOnTheFloor = (): CoefficientGroup[] => [
@@ -52,7 +53,13 @@ export const ductsOnTheFloor = (): CoefficientGroup[] => [
         kind: 'diameter',
         origin: 'practice',
       },
-      plain('Turn into a wye, in diameters ahead of the main', WYE_REACH, 'practice'),
+      plain('Turn into a wye, in diameters beside the main, least', WYE_REACH, 'practice'),
+      {
+        name: 'Pipe between a wye and the elbow before it, least',
+        value: PIPE_AT_WYE,
+        kind: 'diameter',
+        origin: 'estimate',
+      },
       plain('Straight duct ahead of the inlet, in diameters', INLET_STRAIGHT, 'standard'),
       { name: 'Clears a head', value: HEAD_HEIGHT, kind: 'diameter', origin: 'practice' },
       { name: 'Lies on the floor, up to', value: FLOOR_DUCT, kind: 'diameter', origin: 'practice' },

@@ -29,6 +29,10 @@ export function partName(part: Part, system: UnitSystem): string {
       return `Hose clamp, ${wide(part.diameter)}`;
     case 'hose':
       return `Hose, ${HOSES[part.hose].name.toLowerCase()}, ${wide(part.diameter)}`;
+    case 'collectorPipe':
+      return `Rigid pipe from part to part of the collector, ${wide(part.diameter)}`;
+    case 'pipeOutdoors':
+      return `Pipe to the outdoors, ${wide(part.diameter)}, ${PIPES[part.pipe].name}`;
     case 'hanger':
       return 'Hanger';
     case 'strap':
@@ -46,7 +50,9 @@ export function partName(part: Part, system: UnitSystem): string {
   }
 }
 
-const MEASURED: ReadonlySet<Part['kind']> = new Set(['hose', 'tape', 'silicone', 'gasket']);
+const MEASURED: ReadonlySet<Part['kind']> = new Set([
+  ...(['collectorPipe', 'pipeOutdoors', 'hose', 'tape', 'silicone', 'gasket'] as const),
+]);
 
 /** How many pieces, or how long. */
 export const partQuantity = ({ part, quantity }: PartLine, system: UnitSystem): string =>

@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { treeOf } from '../../../reference/plain-readings';
 import { drawnShop, threeBranchShop } from '../../../reference/sample-shops';
 import type { Run, Shop } from '../../design/schema';
+import { wyeBody } from '../../fittings/fitting-bodies';
 import { toSI } from '../../quantity/units';
 import { straightsOf } from '../../routing/derive-runs';
 import { cutList, lengthsOf } from './cut-list';
 import { cutPieces } from './cut-pieces';
 import { cutAt, isCut, withCut, withoutCut } from './cut-ticks';
-import { wyeBody } from './fitting-bodies';
 
 const piecesOf = (shop: Shop) => cutPieces(shop, treeOf(shop));
 

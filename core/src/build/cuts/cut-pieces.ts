@@ -2,10 +2,10 @@ import type { PipeId } from '../../catalogue/ids';
 import { runLength } from '../../design/length';
 import type { Run, Shop } from '../../design/schema';
 import type { DuctTree } from '../../design/topology';
+import { GATE_BODY, reducerBody, wyeBody } from '../../fittings/fitting-bodies';
 import { joinAngle } from '../../fittings/joins/joins';
 import { isBend } from '../../fittings/kinds/fitting-kinds';
 import { straightsOf } from '../../routing/derive-runs';
-import { GATE_BODY, reducerBody, wyeBody } from './fitting-bodies';
 import { beyondGap, insertionDepth, PIPE_JOINTS } from './pipe-joints';
 
 /** A straight piece of pipe to be cut. */

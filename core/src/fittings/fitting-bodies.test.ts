@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { toSI } from '../../quantity/units';
+import { toSI } from '../quantity/units';
 import { reducerBody, wyeBody } from './fitting-bodies';
 
 /** Where the wall of a branch cuts the wall of a main, as seen from the crossing of their middles: along main and branch. */
