@@ -129,7 +129,7 @@ export function heronSlipFile(): string {
     if (!found) throw new Error(`no run ${id}`);
     return found;
   };
-  collector.place = { x: ft(28, 3), y: ft(18, 6), z: 0 };
+  collector.place = { x: ft(28, 3), y: ft(18, 9), z: 0 };
   /** Ducts hang so high along the back wall, m. */
   const HANG = ft(8, 3);
   const at = (x: number, y: number, z = HANG) => ({ x, y, z });
@@ -142,23 +142,23 @@ export function heronSlipFile(): string {
 
   // Three wyes: the saw and the sweep, the band saw, and the far end.
   const wyes = [
-    at(ft(18, 3), ft(18, 6)),
-    at(ft(12, 3), ft(18, 6)),
-    at(ft(5, 3), ft(13, 6)),
+    at(ft(18, 3), ft(18, 9)),
+    at(ft(12, 3), ft(18, 9)),
+    at(ft(5, 3), ft(13, 9)),
   ] as const;
   // Down to the inlet at 45°: how high that is follows from how the collector stands.
   const inlet = inletMouth(shop);
   if (!inlet) throw new Error('no inlet');
   const into = [
-    at(ft(23, 3) - (HANG - inlet.at.z), ft(18, 6)),
-    at(ft(23, 3), ft(18, 6), inlet.at.z),
+    at(ft(23, 3) - (HANG - inlet.at.z), ft(18, 9)),
+    at(ft(23, 3), ft(18, 9), inlet.at.z),
   ];
   const main = routed({ kind: 'inlet' }, { kind: 'free', at: wyes[0] }, into);
   Object.assign(main, { name: 'Main at the cyclone', diameter: toSI(6, 'in') });
   for (const { style } of main.route?.bends ?? []) style.radiusRatio = 2;
   const back = routed(joint(main.from), { kind: 'free', at: wyes[1] }, []);
   Object.assign(back, { name: 'Back main', diameter: toSI(6, 'in') });
-  const far = routed(joint(back.from), { kind: 'free', at: wyes[2] }, [at(ft(5, 3), ft(18, 6))]);
+  const far = routed(joint(back.from), { kind: 'free', at: wyes[2] }, [at(ft(5, 3), ft(18, 9))]);
   Object.assign(far, {
     name: 'Far end',
     diameter: toSI(5, 'in'),
@@ -200,21 +200,22 @@ export function heronSlipFile(): string {
     at(x, y),
     ...next,
   ];
-  const saw = rise(ft(17, 3), ft(10), ft(3, 7), at(ft(17, 3), ft(17, 6)));
+  const saw = rise(ft(17, 3), ft(10), ft(3, 7), at(ft(17, 3), ft(17, 9)));
   drop(main.from, 'tableSaw', 'Table saw', [ft(21), ft(10), 0], saw, 5, 4);
-  const bandSaw = rise(ft(11, 3), ft(10, 6), ft(3, 7), at(ft(11, 3), ft(17, 6)));
+  const bandSaw = rise(ft(11, 3), ft(10, 6), ft(3, 7), at(ft(11, 3), ft(17, 9)));
   drop(back.from, 'bandSaw', 'Band saw', [ft(13, 3), ft(10, 6), 0], bandSaw, 5, 3);
-  const planer = rise(ft(5, 3), ft(11, 6), ft(6, 11));
+  // So high that its gate meets the elbow above it, with no pipe between.
+  const planer = rise(ft(5, 3), ft(11, 5.5), ft(7, 3.5));
   drop(far.from, 'planer', 'Planer', [ft(5, 3), ft(9, 6), 0], planer, 5, 7);
-  const sander = rise(ft(8, 9), ft(11, 9), ft(5), at(ft(6, 6), ft(12, 3)));
+  const sander = rise(ft(8, 9), ft(11, 9), ft(5), at(ft(6, 6), ft(12, 6)));
   drop(far.from, 'drumSander', 'Drum sander', [ft(8, 9), ft(9, 6), 0], sander, 5, 3);
-  // Hard by the wall, with short elbows: so there is room for them behind the wye.
-  const sweep = rise(ft(17, 3), ft(19, 6), ft(0, 4));
+  // Hard by the wall, with short elbows, the upper one right in the wye.
+  const sweep = rise(ft(17, 6.375), ft(19, 5.625), ft(0, 4));
   const swept = drop(
     main.from,
     'floorSweep',
     'Floor sweep',
-    [ft(15, 10), ft(19, 6), -1],
+    [ft(16, 1.375), ft(19, 5.625), -1],
     sweep,
     4,
     null,

@@ -6,6 +6,7 @@ import {
   type UnitSystem,
 } from '@frank-gauge/core/quantity';
 import { oneStop } from '@/words/one-stop';
+import { roundLimit } from './round-limit';
 
 /** What a field takes. */
 export interface FieldLimits {
@@ -36,11 +37,12 @@ export function readField(
   if (min !== undefined && (isMinExcluded ? value <= min : value < min)) {
     const reason = isMinExcluded
       ? oneStop(`${write(value)} is too little: it has to be more than ${write(min)}.`)
-      : `${write(value)} is too little: ${write(min)} is the least.`;
+      : `${write(value)} is too little: ${write(roundLimit(min, 'least', kind, system))} is the least.`;
     return { ok: false, reason };
   }
   if (max !== undefined && value > max) {
-    return { ok: false, reason: `${write(value)} is too much: ${write(max)} is the most.` };
+    const most = write(roundLimit(max, 'most', kind, system));
+    return { ok: false, reason: `${write(value)} is too much: ${most} is the most.` };
   }
   if (isWhole && !Number.isInteger(value)) {
     return { ok: false, reason: 'Write a whole number.' };
