@@ -129,6 +129,10 @@ test('a shop without ducts has nothing to build, and says what comes first', asy
   await page.getByRole('button', { name: 'Start' }).click();
   await page.getByRole('link', { name: /^7\s*Build/ }).click();
   await expect(page.getByText('there is nothing to build yet', { exact: false })).toBeVisible();
+  // Its bin has a line to be emptied at all the same.
+  await page.getByRole('link', { name: 'Labels', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Labels: Bin' })).toContainText('Max fill');
+  await expect(page.getByText(/have labels once there are ducts/)).toBeVisible();
   await page.getByRole('link', { name: 'Cut list' }).click();
   await expect(page.getByText('First connect a machine under Air')).toBeVisible();
 });

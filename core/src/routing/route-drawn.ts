@@ -5,7 +5,7 @@ import { ductLines, pipePoints } from './duct-lines';
 import { inletMouth, nodePlaces, portMouth } from './places';
 import { type DuctEnd, type RoutedDuct, rejoin, routeDuct, runFromPort } from './route-duct';
 import { nearestOn, ONE_SPOT, type Point3, tidy } from './space';
-import { aheadOf, type OntoMain, riseFrom, turnedWithFlow } from './usual-route';
+import { aheadOf, type OntoMain, ontoMain, riseFrom, turnedWithFlow } from './usual-route';
 
 /**
  * Leads a duct along the points someone drew from one end to the other, with what they leave to the
@@ -84,11 +84,7 @@ function endOf(
     case 'run': {
       const line = ductLines(shop).lines.get(target.run);
       const near = line ? nearestOn(pipePoints(line), target.at) : null;
-      if (!line || !near) return null;
-      const whole = line.legs.reduce((sum, { length }) => sum + length, 0);
-      const { diameter } = line.run;
-      const main = { flow: near.direction, diameter, room: whole - near.along };
-      return { at: near.point, main };
+      return line && near ? { at: near.point, main: ontoMain(line, near) } : null;
     }
   }
 }

@@ -12,6 +12,7 @@ import {
   aheadOf,
   ductHeight,
   type Goal,
+  ontoMain,
   riseFrom,
   turnedWithFlow,
   type UsualRoute,
@@ -111,6 +112,27 @@ describe('a way onto a main', () => {
     expectPoints(turned(90, 0.1), [at(0, 0, 2), at(3, 0, 2)]);
     const main = { flow: toward(90), diameter: 0.15, room: 5 };
     expectPoints(turnedWithFlow([at(1, 1)], main, 0.15), [at(1, 1)]);
+  });
+});
+
+it('a main is straight up to where its next elbow begins, or to its end', () => {
+  // Along 3.5 m, across 1 m, and 2.5 m into the collector; elbows of 1½ diameters begin 0.225 m from their corners.
+  const { shop, run } = loneDuct([
+    [-6, 1],
+    [-2.5, 1],
+    [-2.5, 0],
+  ]);
+  const line = ductLines(shop).lines.get(run);
+  if (!line) throw new Error('no line');
+  const room = (along: number) => ontoMain(line, { along, direction: at(1, 0) }).room;
+  expect(room(3)).toBeCloseTo(0.5 - 1.5 * LONE_DUCT, 9);
+  expect(room(4)).toBeCloseTo(0.5 - 1.5 * LONE_DUCT, 9);
+  expect(room(5)).toBeCloseTo(2, 9);
+  // In the elbow itself there is none.
+  expect(room(3.4)).toBeLessThan(0);
+  expect(room(3.5)).toBeLessThan(0);
+  expect(ontoMain(line, { along: 1, direction: at(1, 0) })).toMatchObject({
+    ...{ flow: at(1, 0), diameter: LONE_DUCT },
   });
 });
 

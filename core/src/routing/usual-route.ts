@@ -1,7 +1,8 @@
 import type { Machine, Port, Shop } from '../design/schema';
 import type { UnitSystem } from '../quantity/unit-system';
 import { toSI } from '../quantity/units';
-import { type DuctLines, ductLines, pipePoints } from './duct-lines';
+import { turnsOf } from './derive-runs';
+import { type DuctLine, type DuctLines, ductLines, pipePoints } from './duct-lines';
 import { INLET_STRAIGHT } from './layout-limits';
 import { inletMouth, type Mouth, portMouth } from './places';
 import type { DuctEnd } from './route-duct';
@@ -60,8 +61,21 @@ export interface OntoMain {
   readonly flow: Point3;
   /** m */
   readonly diameter: number;
-  /** What is left of it downstream of the spot, m. */
+  /** What is straight of it downstream of the spot, m. */
   readonly room: number;
+}
+
+/** A main as it is so far along its legs, flowing that way there. */
+export function ontoMain(line: DuctLine, { along, direction }: SpotOnMain): OntoMain {
+  const whole = line.legs.reduce((sum, { length }) => sum + length, 0);
+  const elbow = turnsOf(line).find(({ at }) => at > along - ONE_SPOT);
+  const end = elbow ? elbow.at - elbow.reach : whole;
+  return { flow: direction, diameter: line.run.diameter, room: end - along };
+}
+
+interface SpotOnMain {
+  readonly along: number;
+  readonly direction: Point3;
 }
 
 /**
@@ -164,23 +178,15 @@ function toRun(
   units: UnitSystem,
 ): UsualRoute | null {
   const line = lines.lines.get(run);
-  const legs = line?.legs ?? [];
-  const first = legs[0];
-  if (!line || !first) return null;
+  if (!line?.legs[0]) return null;
   const pipe = pipePoints(line);
   const foot = plus(mouth.at, times(mouth.out, HOSE_REACH[units]));
   const near = nearestFromAbove(pipe, foot);
   if (!near) return null;
   const up = riseFrom(mouth, near.point.z, units);
   const top = up.at(-1) ?? foot;
-  const whole = legs.reduce((sum, { length }) => sum + length, 0);
   const route = tidy([...up.slice(0, -1), ...abreast(top, near.point, near.direction), near.point]);
-  const main = {
-    flow: near.direction,
-    diameter: line.run.diameter,
-    room: whole - near.along,
-  };
-  const turned = turnedWithFlow(route, main, port.diameter);
+  const turned = turnedWithFlow(route, ontoMain(line, near), port.diameter);
   const end = turned.at(-1) ?? near.point;
   return { between: turned.slice(0, -1), to: { kind: 'run', run, at: end } };
 }

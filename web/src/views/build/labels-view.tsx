@@ -30,8 +30,9 @@ export function LabelsView() {
   const runs = useDesign((shop) => shop.ducts.runs);
   const labels = useLabels();
   const [hidden, setHidden] = useState<readonly LabelSet[]>([]);
-  if (runs.length === 0) return <NothingToBuild />;
-  const shown = (Object.keys(SETS) as LabelSet[]).filter((set) => !hidden.includes(set));
+  const sets = (Object.keys(SETS) as LabelSet[]).filter((set) => labels[set].length > 0);
+  if (sets.length === 0) return <NothingToBuild />;
+  const shown = sets.filter((set) => !hidden.includes(set));
   return (
     <div className="relative px-4 pt-3 pb-6 md:h-full md:overflow-y-auto print:overflow-visible">
       <div className="print:hidden">
@@ -46,10 +47,10 @@ export function LabelsView() {
           <Link className="underline" href={`/shop/${id}/log/points`}>
             Log, Test points
           </Link>
-          .
+          .{runs.length === 0 && ' Gates and pieces of pipe have labels once there are ducts.'}
         </p>
         <div className="flex flex-wrap gap-x-5">
-          {(Object.keys(SETS) as LabelSet[]).map((set) => (
+          {sets.map((set) => (
             <label key={set} className="flex min-h-11 items-center gap-2 md:min-h-8">
               <input
                 type="checkbox"
