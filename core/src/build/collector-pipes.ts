@@ -2,7 +2,7 @@ import type { PipeId } from '../catalogue/ids';
 import { type ChainPart, chainOf } from '../design/chain-order';
 import type { CollectorParts } from '../design/edit-candidates';
 
-/** What leads from one part of a collector to the next: the first two are joined by its coupling, the last by the transition. */
+/** Pipe or hose from one part of a collector to the next: a transition to the last part, a coupling to any before it. */
 export interface CollectorLink {
   readonly from: ChainPart;
   readonly to: ChainPart;

@@ -80,8 +80,8 @@ const sizeOf = (part: Part): number =>
 
 /**
  * What the ducts of a shop are made of, counted: all of it, or what one stage of building takes. The collector's own
- * pipes, gaskets, couplings and clamps come with the mains. Bought stage by stage, pipe may take more lengths than bought at
- * once.
+ * pipes, gaskets, couplings and clamps come with the mains. Bought stage by stage, pipe may take more lengths than
+ * bought at once.
  */
 export function partsList(
   shop: Shop,

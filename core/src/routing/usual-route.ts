@@ -65,17 +65,19 @@ export interface OntoMain {
   readonly room: number;
 }
 
-/** A main as it is so far along its legs, flowing that way there. */
+interface SpotOnMain {
+  /** Along the main's legs, m. */
+  readonly along: number;
+  /** The way its air flows there. */
+  readonly direction: Point3;
+}
+
+/** A main at a spot of it; `room` is under 0 in an elbow. */
 export function ontoMain(line: DuctLine, { along, direction }: SpotOnMain): OntoMain {
   const whole = line.legs.reduce((sum, { length }) => sum + length, 0);
   const elbow = turnsOf(line).find(({ at }) => at > along - ONE_SPOT);
   const end = elbow ? elbow.at - elbow.reach : whole;
   return { flow: direction, diameter: line.run.diameter, room: end - along };
-}
-
-interface SpotOnMain {
-  readonly along: number;
-  readonly direction: Point3;
 }
 
 /**

@@ -3,7 +3,10 @@ import { bendReach, USUAL_BEND } from './bend-geometry';
 
 /** A branch turns into its wye at least so many diameters beside the main: common practice, no source. */
 export const WYE_REACH = 2;
-/** Pipe wanted between a wye and the elbow before it, m: collars of 2 in. from both ends and a little more; an estimate. */
+/**
+ * Pipe wanted between a wye and the elbow before it, m: collars of 2 in. from both ends and a little more; an estimate.
+ * Sockets take 0.9 diameters of it, so it is never shorter than one.
+ */
 export const PIPE_AT_WYE = 0.11;
 
 /**
